@@ -1,0 +1,254 @@
+// `npm run bench`: speeds as ratios measured in one run. How and why: docs/benchmarks.md.
+import loadHighs from 'highs';
+import { CATALOGUE, findMovement } from '../src/lib/catalogue';
+import { readPlan } from '../src/lib/core/checks';
+import { findInCatalogue } from '../src/lib/core/adapt';
+import { clock } from '../src/lib/core/clock';
+import { chooseAmounts, knobsOf, type Knob } from '../src/lib/core/fit';
+import { preset } from '../src/lib/core/group';
+import { DEMO_GROUPS } from '../src/lib/demo/groups';
+import type { ClassPlan } from '../src/lib/core/plan';
+import { emptyPlan } from '../src/lib/core/plan';
+import { propose, STANDARD_EFFORT, type Effort } from '../src/lib/core/propose';
+import { paceOf } from '../src/lib/core/pace';
+import {
+	betweenSeconds,
+	exactOrders,
+	improvedOrder,
+	stopOf,
+	type Here,
+	type Rules
+} from '../src/lib/core/reorder';
+import { freePathByHighs, pathByHighs } from '../tests/reference/order-by-highs';
+import { wholeByHighs } from '../tests/reference/fit-by-highs';
+import { seeded } from '../tests/reference/seeded';
+import { planOfBlocks } from './plans';
+import { seriesProposal, seriesSpeed } from './series';
+import { keyToPaint } from './typing';
+
+/** Median milliseconds of one call, over rounds of enough calls to be seen by the timer. */
+function medianMs(work: () => unknown, rounds = 31, calls = 20): number {
+	for (let i = 0; i < 3 * calls; i++) work();
+	const times = Array.from({ length: rounds }, () => {
+		const from = performance.now();
+		for (let i = 0; i < calls; i++) work();
+		return (performance.now() - from) / calls;
+	});
+	return times.sort((a, b) => a - b)[rounds >> 1] as number;
+}
+
+const { targets } = preset('runners');
+/** A group with cautions and kit, so that every check has something to look at. */
+const group = DEMO_GROUPS.tide;
+const recompute = (plan: ClassPlan) =>
+	readPlan(plan, {
+		catalogue: CATALOGUE,
+		find: findMovement,
+		targets,
+		group,
+		taughtBefore: ['cat-cow']
+	});
+
+function line(what: string, ratio: number, aim: string): void {
+	console.log(`${what.padEnd(72)} ${ratio.toFixed(2).padStart(8)}   aim: ${aim}`);
+}
+
+function recomputing(): void {
+	const sixty = planOfBlocks(60, seeded(1));
+	const sixHundred = planOfBlocks(600, seeded(1));
+	// The three are measured alternately, so that a busy moment of the machine hits all of them.
+	const rounds = Array.from({ length: 5 }, () => ({
+		roundTrip: medianMs(() => JSON.parse(JSON.stringify(sixty))),
+		small: medianMs(() => recompute(sixty)),
+		large: medianMs(() => recompute(sixHundred), 11, 3)
+	}));
+	const median = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1] as number;
+	line(
+		'recompute of 60 blocks / JSON round trip of the plan',
+		median(rounds.map((r) => r.small / r.roundTrip)),
+		'15, with all checks'
+	);
+	line('recompute of 600 blocks / of 60 blocks', median(rounds.map((r) => r.large / r.small)), '12');
+}
+
+async function fitting(): Promise<void> {
+	const highs = await loadHighs();
+	let ours = 0;
+	let theirs = 0;
+	let worse = 0;
+	const cases = 10;
+	for (let seed = 1; seed <= cases; seed++) {
+		const { knobs, total } = problem(planOfBlocks(60, seeded(seed)), seeded(100 + seed)());
+		let from = performance.now();
+		const choice = chooseAmounts(knobs, total);
+		ours += performance.now() - from;
+		from = performance.now();
+		const best = wholeByHighs(highs, knobs, total);
+		theirs += performance.now() - from;
+		if (!choice.ok !== (best === null))
+			throw new Error(`seed ${seed}: one found an exact sum, the other did not`);
+		if (choice.ok && best !== null && choice.cost > best + 1e-3 + 1e-4 * best) worse += 1;
+	}
+	line(`fit of 60 blocks: HiGHS time / ours (${cases} seeded plans)`, theirs / ours, 'at least 10');
+	line('  of these, results worse than HiGHS', worse, '0');
+}
+
+/** The same problem for both: every knob in steps of one, a sum inside its reach. */
+function problem(plan: ClassPlan, share: number): { knobs: Knob[]; total: number } {
+	const knobs = knobsOf(plan, findMovement, clock(plan, findMovement)).map((k) => ({ ...k, step: 1 }));
+	const reach = (end: 0 | 1) =>
+		knobs.reduce((sum, k) => sum + (k.seconds[k.allowed[end] - k.min] as number), 0);
+	return { knobs, total: Math.round(reach(0) + (0.2 + 0.6 * share) * (reach(1) - reach(0))) };
+}
+
+/** The catalogue search against one frame of a 60 Hz screen, as a ratio: a keystroke may cost at most one. */
+function finding(): void {
+	const setting = { group, usedLately: new Set<string>() };
+	const frameMs = 1000 / 60;
+	const once = medianMs(
+		() => findInCatalogue(CATALOGUE, { search: 'l', cautionSafe: true, kitAtHand: true }, setting),
+		21,
+		5
+	);
+	line('search and counts of the whole catalogue / one frame at 60 Hz', once / frameMs, '1');
+}
+
+const freeRules = (count: number): Rules => ({
+	before: Array.from({ length: count }, () => []),
+	place: Array.from({ length: count }, () => -1),
+	warms: Array.from({ length: count }, () => 0),
+	wantsWarm: Array.from({ length: count }, () => 0)
+});
+
+/** Exact order of one section of nine blocks, ours against the same problem as a mixed-integer program. */
+async function ordering(): Promise<void> {
+	const highs = await loadHighs();
+	let ours = 0;
+	let theirs = 0;
+	let worse = 0;
+	const cases = 5;
+	for (let seed = 1; seed <= cases; seed++) {
+		const plan = planOfBlocks(9, seeded(seed));
+		const blocks = plan.sections.flatMap((s) => s.blocks);
+		const stops = blocks.map((block) => stopOf(block, findMovement));
+		const pace = paceOf(plan.pace);
+		const cost = (from: Here, to: number) => betweenSeconds(from, stops[to]!, pace);
+		const free = freeRules(stops.length);
+		let from = performance.now();
+		const best = Math.min(
+			...exactOrders('x', stops, free, 0, [{ here: null, cost: 0, order: {} }], cost).map((e) => e.cost)
+		);
+		ours += performance.now() - from;
+		from = performance.now();
+		const proven = pathByHighs(
+			highs,
+			stops.map((_, b) => cost(null, b)),
+			stops.map((a) => stops.map((_, b) => cost(a.leave, b))),
+			free.before
+		);
+		theirs += performance.now() - from;
+		if (proven !== null && best > proven + 1e-6) worse += 1;
+	}
+	line(`order of 9 blocks: HiGHS time / ours (${cases} seeded sections)`, theirs / ours, 'at least 10');
+	line('  of these, results worse than HiGHS', worse, '0');
+}
+
+/** One section of forty blocks, ours against the proven least cost of any order at all. */
+async function orderingForty(): Promise<void> {
+	const highs = await loadHighs();
+	let ours = 0;
+	let theirs = 0;
+	let worst = 1;
+	const seeds = [1, 2, 4];
+	for (const seed of seeds) {
+		const plan = planOfBlocks(40, seeded(seed));
+		const stops = plan.sections.flatMap((s) => s.blocks).map((block) => stopOf(block, findMovement));
+		const pace = paceOf(plan.pace);
+		const cost = (from: Here, to: number) => betweenSeconds(from, stops[to]!, pace);
+		let from = performance.now();
+		const [found] = improvedOrder(
+			'x',
+			stops,
+			freeRules(stops.length),
+			0,
+			[{ here: null, cost: 0, order: {} }],
+			cost
+		);
+		ours += performance.now() - from;
+		from = performance.now();
+		const proven = freePathByHighs(
+			highs,
+			stops.map((_, b) => cost(null, b)),
+			stops.map((a) => stops.map((_, b) => cost(a.leave, b)))
+		);
+		theirs += performance.now() - from;
+		if (proven !== null) worst = Math.max(worst, found!.cost / proven);
+	}
+	line(
+		`order of 40 blocks in one section: HiGHS time / ours (${seeds.length} seeded)`,
+		theirs / ours,
+		'at least 1'
+	);
+	line('  the worst of them / the proven least', worst, 'at most 1.02');
+}
+
+/** The browser: from a key to the picture that it changes, in a field of the desk and in an empty field beside it. */
+async function typing(): Promise<void> {
+	const { desk, empty } = await keyToPaint(planOfBlocks(60, seeded(1)));
+	line('key press to painted change, 60 blocks / in an empty field', desk / empty, 'at most 4');
+	line(
+		'key press to painted change, 60 blocks / one frame at 60 Hz',
+		desk / (1000 / 60),
+		'at most 6 (0.1 s)'
+	);
+}
+
+/** Whole classes for five groups: standard searches against the best of longer ones, by the objective. */
+function proposing(): void {
+	const off: number[] = [];
+	let first = 0;
+	let whole = 0;
+	let wrong = 0;
+	for (const [, forGroup] of Object.entries(DEMO_GROUPS)) {
+		const base = emptyPlan('', forGroup.startsAt, forGroup.lengthSeconds);
+		const setting = { catalogue: CATALOGUE, find: findMovement, targets: forGroup.targets, group: forGroup };
+		const cost = (seed: number, effort: Effort) => {
+			const from = performance.now();
+			let found = 0;
+			let at = 0;
+			for (const { done, proposal } of propose({ base, wishes: {}, setting, seed, count: 1, effort })) {
+				if (!at) at = performance.now() - from;
+				if (done) found = proposal.cost;
+				if (done && proposal.reading.findings.some((f) => f.severity === 'stop')) wrong += 1;
+			}
+			if (effort === STANDARD_EFFORT) {
+				first += at;
+				whole += performance.now() - from;
+			}
+			return found;
+		};
+		const standard = [1, 2, 3, 4].map((seed) => cost(seed, STANDARD_EFFORT));
+		const long = [5, 6].map((seed) => cost(seed, { starts: 3, steps: 200_000, finalists: 2 }));
+		const best = Math.min(...standard, ...long);
+		off.push(...standard.map((points) => points - best));
+	}
+	off.sort((a, b) => a - b);
+	line(
+		'proposals (5 groups, 4 seeds): points over the best known, median',
+		off[off.length >> 1]!,
+		'at most 1'
+	);
+	line('  the worst of them', off.at(-1)!, 'at most 3');
+	line('  proposals that something stops', wrong, '0');
+	line('  first class on the screen / whole search', first / whole, 'at most 0.6');
+}
+
+recomputing();
+finding();
+await fitting();
+await ordering();
+proposing();
+await orderingForty();
+seriesSpeed(line);
+seriesProposal(line);
+await typing();

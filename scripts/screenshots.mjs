@@ -1,0 +1,101 @@
+// `npm run screenshots`: one picture of each main view, from the demo data, into docs/screenshots (or the folder given).
+import { chromium } from '@playwright/test';
+import { mkdirSync } from 'node:fs';
+import { serve } from './serve.mjs';
+
+const folder = process.argv[2] ?? 'docs/screenshots';
+const only = process.argv[3];
+const VIEWS = {
+	'sign-in': async (page, origin) => page.goto(`${origin}/sign-in`),
+	week: async (page, origin) => enter(page, origin),
+	groups: async (page, origin) => page.goto(`${origin}/group`),
+	group: async (page) => {
+		await page.getByRole('link', { name: 'Breakwater Striders' }).click();
+		await page.waitForURL(/group\/./);
+	},
+	catalogue: async (page, origin) => page.goto(`${origin}/catalogue`),
+	movement: async (page, origin) => page.goto(`${origin}/catalogue/pigeon-fold`),
+	series: async (page, origin) => {
+		await page.goto(`${origin}/series`);
+		await page.getByRole('link', { name: 'Out of the chair for eight weeks' }).click();
+		await page.waitForURL(/series\/./);
+		await page.waitForSelector('.chart[data-ready]');
+		await page.getByRole('button', { name: /^Fri 27/ }).click();
+	},
+	'series-charts': async (page) => {
+		await page
+			.locator('.charts')
+			.first()
+			.evaluate((charts) => charts.scrollIntoView());
+	},
+	style: async (page, origin) => page.goto(`${origin}/style`),
+	plan: async (page, origin) => {
+		await page.goto(origin);
+		await page.getByRole('link', { name: 'After the headland run' }).first().click();
+		await page.waitForURL(/plan\//);
+	},
+	propose: async (page, origin) => {
+		await page.goto(origin);
+		await page.getByRole('button', { name: 'Start a plan for First Tide' }).click();
+		await page.waitForSelector('body[data-hydrated]');
+		await page.keyboard.press('g');
+		await page.getByRole('button', { name: 'Propose three' }).click();
+		await page.getByText('3 classes proposed').waitFor({ timeout: 60_000 });
+		await page.locator('#propose-title').evaluate((title) => title.scrollIntoView());
+	},
+	templates: async (page, origin) => {
+		await page.goto(origin);
+		await page.getByRole('link', { name: 'After the headland run' }).first().click();
+		await page.waitForSelector('body[data-hydrated]');
+		await page.getByRole('button', { name: 'Keep as template' }).click();
+		await page.getByText('Kept as a template').waitFor();
+		await page.goto(`${origin}/template`);
+	},
+	compare: async (page) => {
+		await page.goBack();
+		await page.getByRole('link', { name: 'Compare' }).click();
+		await page.waitForURL(/compare/);
+	},
+	room: async (page) => {
+		await page.getByRole('link', { name: 'Back to the desk' }).click();
+		await page.waitForURL(/plan\/[^/]*$/);
+		await page.getByRole('link', { name: 'Room sheet' }).click();
+		await page.waitForURL(/room/);
+	},
+	'class-card': async (page) => {
+		await page.getByRole('link', { name: 'Back to the desk' }).click();
+		await page.waitForURL(/plan\/[^/]*$/);
+		await page.getByRole('link', { name: 'Class card' }).click();
+		await page.waitForURL(/print/);
+	},
+	'plan-phone': async (page) => {
+		await page.setViewportSize({ width: 390, height: 844 });
+		await page.getByRole('link', { name: 'Back to the desk' }).click();
+		await page.waitForURL(/plan\/[^/]*$/);
+	}
+};
+
+mkdirSync(folder, { recursive: true });
+const app = await serve({ port: 4399, demo: true, quiet: true });
+const browser = await chromium.launch({
+	executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+	args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
+});
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+for (const [name, open] of Object.entries(VIEWS)) {
+	await open(page, app.origin);
+	await page.waitForLoadState('networkidle');
+	await page.waitForSelector('body[data-hydrated]');
+	await page.evaluate(() => document.fonts.ready);
+	if (!only || only === name) await page.screenshot({ path: `${folder}/${name}.png` });
+}
+await browser.close();
+await app.stop();
+process.exit(0);
+
+async function enter(page, origin) {
+	await page.goto(`${origin}/sign-in`);
+	await page.waitForSelector('body[data-hydrated]');
+	await page.getByRole('button', { name: 'Enter the demo studio' }).click();
+	await page.waitForURL(`${origin}/`);
+}

@@ -1,0 +1,12 @@
+// Writes the files that are made from the core: JSON Schemas and the examples. A test fails when they are stale. The
+// series take a minute, for all of their classes are proposed.
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { generatedFiles } from '../src/lib/demo/files';
+import { seriesFiles } from '../src/lib/demo/make-series';
+
+for (const files of [generatedFiles, seriesFiles])
+	for (const [path, text] of Object.entries(files())) {
+		mkdirSync(path.replace(/\/[^/]*$/, ''), { recursive: true });
+		writeFileSync(path, text);
+		console.log(path);
+	}

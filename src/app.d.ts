@@ -1,0 +1,17 @@
+import type { Studio } from '$lib/server/studios';
+
+declare global {
+	namespace App {
+		interface Locals {
+			teacher: { id: string; name: string; email: string } | null;
+			studio: Studio | null;
+		}
+		interface Error {
+			message: string;
+			/** Names the log entry of an error that was not expected. */
+			reference?: string;
+		}
+	}
+}
+
+export {};

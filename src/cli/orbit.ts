@@ -1,0 +1,293 @@
+import { CATALOGUE } from '../lib/catalogue';
+import { DIRECTION_NAME, DIRECTIONS } from '../lib/core/anatomy';
+import { roomSheet } from '../lib/core/adapt';
+import { CHECKS, readPlan, type Reading } from '../lib/core/checks';
+import { formatDuration, PHASE_NAME, PHASES, phaseSeconds } from '../lib/core/clock';
+import { fit } from '../lib/core/fit';
+import { writePlanFile, type PlanFile } from '../lib/core/formats';
+import { preset, type Group } from '../lib/core/group';
+import { POSITION_NAME, shelfOf } from '../lib/core/movement';
+import { rangeSeconds } from '../lib/core/orbit';
+import { styleOf } from '../lib/core/style';
+import { applyEdit } from '../lib/core/plan';
+import { Complaint, groupAt, planAt } from './input';
+import { PROPOSE_USAGE, proposeCommand } from './propose';
+import { SERIES_USAGE, seriesCommand } from './series';
+import { table } from './table';
+
+const USAGE = `usage: orbit <command> FILE.json [options]      (FILE.json or - for standard input)
+
+  clock      the class second by second
+  balance    time per direction and leg against the group's targets
+  check      what the checks find; exit 1 when something must be mended before teaching
+  fit        the plan brought to its exact length, as a plan file
+  room       what every tier and every caution in the room gets, and whether the kit suffices
+
+  propose    a whole class for a group (no file):
+${PROPOSE_USAGE}
+
+${SERIES_USAGE}
+
+  movements  the catalogue                                  (no file)
+  checks     every check: what it looks at, why, its source (no file)
+
+options
+  --group FILE.json   the group whose targets count (else the one in the plan file, else a mixed group)
+  --minutes N         for fit: this length instead of the plan's own
+  --json              JSON instead of a table`;
+
+interface Options {
+	command: string;
+	file: string;
+	groupFile: string | null;
+	minutes: number | null;
+	json: boolean;
+}
+
+/** @returns the exit code: 0 done, 1 bad input or (check) something that must be mended */
+export async function main(args: string[]): Promise<number> {
+	if (args.length === 0 || args.includes('--help') || args.includes('-h')) {
+		console.log(USAGE);
+		return args.length === 0 ? 1 : 0;
+	}
+	try {
+		if (args[0] === 'propose') return await proposeCommand(args.slice(1));
+		if (args[0] === 'series') return await seriesCommand(args.slice(1));
+		const options = readOptions(args);
+		const plain = WITHOUT_FILE[options.command];
+		if (plain) return plain(options);
+		const command = COMMANDS[options.command];
+		if (!command) throw new Complaint(`there is no command "${options.command}"\n\n${USAGE}`);
+		return command(await loadPlan(options), options);
+	} catch (error) {
+		if (!(error instanceof Complaint)) throw error;
+		console.error(`orbit: ${error.message}`);
+		return 1;
+	}
+}
+
+function readOptions(args: string[]): Options {
+	const options: Options = { command: '', file: '', groupFile: null, minutes: null, json: false };
+	const words: string[] = [];
+	for (let i = 0; i < args.length; i++) {
+		const word = args[i] as string;
+		const value = () => {
+			const next = args[++i];
+			if (next === undefined) throw new Complaint(`${word} needs a value`);
+			return next;
+		};
+		if (word === '--json') options.json = true;
+		else if (word === '--group') options.groupFile = value();
+		else if (word === '--minutes') options.minutes = Number(value());
+		else if (word.startsWith('--')) throw new Complaint(`there is no option ${word}`);
+		else words.push(word);
+	}
+	const [command = '', file, ...more] = words;
+	if (!(command in COMMANDS) && !(command in WITHOUT_FILE))
+		throw new Complaint(`there is no command "${command}"\n\n${USAGE}`);
+	if (command in WITHOUT_FILE) {
+		if (file) throw new Complaint(`orbit ${command} takes no file; what is "${file}"?`);
+		return { ...options, command };
+	}
+	if (!file) throw new Complaint(`which file? orbit ${command} FILE.json (or - for standard input)`);
+	if (more.length) throw new Complaint(`one file at a time; what is "${more[0]}"?`);
+	if (options.minutes !== null && !(options.minutes >= 5 && options.minutes <= 240))
+		throw new Complaint('--minutes must be a number from 5 to 240');
+	return { ...options, command, file };
+}
+
+async function loadPlan(options: Options): Promise<PlanFile> {
+	const file = await planAt(options.file);
+	return options.groupFile ? { ...file, group: await groupAt(options.groupFile) } : file;
+}
+
+/** The catalogue, with the movements that the file brings before it. */
+const shelf = ({ movements }: PlanFile) => shelfOf(CATALOGUE, [], [], movements);
+
+function reading(file: PlanFile): Reading {
+	const { offered, find } = shelf(file);
+	return readPlan(file.plan, {
+		catalogue: offered,
+		find,
+		targets: targetsOf(file.group),
+		group: file.group
+	});
+}
+
+const targetsOf = (group: Group | null) => (group ? group.targets : preset('general').targets);
+
+const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
+	clock(file, { json }) {
+		const { timeline } = reading(file);
+		const { totalSeconds } = timeline;
+		if (json) {
+			const phases = phaseSeconds(timeline);
+			print({ totalSeconds, lengthSeconds: file.plan.lengthSeconds, phases, timeline: timeline.entries });
+			return 0;
+		}
+		const { find } = shelf(file);
+		const name = (slug: string | null) => (slug ? (find(slug)?.english ?? slug) : '');
+		const rows = timeline.entries.map((e) => [
+			formatDuration(e.fromSeconds),
+			formatDuration(e.toSeconds - e.fromSeconds),
+			PHASE_NAME[e.phase],
+			name(e.movement),
+			e.side === null ? '' : `side ${e.side}`,
+			e.leads ? `${e.leads} leads` : ''
+		]);
+		console.log(table(['from', 'for', 'phase', 'movement', 'side', 'leads'], rows));
+		const sums = phaseSeconds(timeline);
+		const parts = PHASES.filter((p) => sums[p] > 0).map((p) => `${PHASE_NAME[p]} ${formatDuration(sums[p])}`);
+		console.log(`\n${parts.join(', ')}`);
+		console.log(`total ${formatDuration(totalSeconds)} of ${formatDuration(file.plan.lengthSeconds)}`);
+		return 0;
+	},
+
+	balance(file, { json }) {
+		const { orbit, balance } = reading(file);
+		if (json) {
+			print({ ...orbit, verdicts: balance });
+			return 0;
+		}
+		const rows = DIRECTIONS.map((d) => {
+			const v = balance.directions[d];
+			return [
+				DIRECTION_NAME[d],
+				formatDuration(orbit.range.left[d]),
+				formatDuration(orbit.range.right[d]),
+				`${v.sharePercent.toFixed(1)} %`,
+				`${v.band.minPercent}-${v.band.maxPercent} %`,
+				v.standing === 'within' ? 'within' : `${v.standing} by ${formatDuration(Math.abs(v.offBySeconds))}`,
+				formatDuration(orbit.strength.left[d]),
+				formatDuration(orbit.strength.right[d])
+			];
+		});
+		const headings = [
+			'direction',
+			'left',
+			'right',
+			'share',
+			'target',
+			'verdict',
+			'strength left',
+			'strength right'
+		];
+		console.log(table(headings, rows));
+		const s = balance.strength;
+		console.log(
+			`\nstrength ${s.sharePercent.toFixed(1)} % of the work (target ${s.band.minPercent}-${s.band.maxPercent} %): ${s.standing}`
+		);
+		const all = DIRECTIONS.reduce((sum, d) => sum + rangeSeconds(orbit, d), 0);
+		console.log(`direction time ${formatDuration(all)}, both legs together`);
+		return 0;
+	},
+
+	check(file, { json }) {
+		const { findings } = reading(file);
+		if (json) print({ findings });
+		else if (findings.length === 0) console.log('nothing to mend');
+		else
+			console.log(
+				table(
+					['severity', 'check', 'at', 'finding'],
+					findings.map((f) => [
+						f.severity,
+						f.checkId,
+						f.where.atSeconds === undefined ? '' : formatDuration(f.where.atSeconds),
+						f.message
+					])
+				)
+			);
+		return findings.some((f) => f.severity === 'stop') ? 1 : 0;
+	},
+
+	fit(file, { json, minutes }) {
+		const { plan } = file;
+		const lengthSeconds = minutes === null ? plan.lengthSeconds : Math.round(minutes * 60);
+		const result = fit(plan, shelf(file).find, lengthSeconds);
+		if (!result.ok) throw new Complaint(result.message);
+		const fitted = applyEdit(applyEdit(plan, { do: 'setPlan', change: { lengthSeconds } }), {
+			do: 'setDoses',
+			doses: result.doses
+		});
+		if (json) process.stdout.write(writePlanFile({ ...file, plan: fitted }));
+		else {
+			const rows = result.changed.map((c) => [c.itemId, String(c.from), String(c.to)]);
+			console.log(rows.length ? table(['item', 'dose', 'becomes'], rows) : 'nothing to change');
+			console.log(`\ntotal ${formatDuration(result.totalSeconds)}`);
+		}
+		return 0;
+	},
+
+	room(file, { json }) {
+		if (!file.group) throw new Complaint('the file names no group; give one with --group FILE.json');
+		const { context } = reading(file);
+		const sheet = roomSheet(context.items, file.group, context.find, styleOf(file.plan.style));
+		if (json) {
+			print(sheet);
+			return 0;
+		}
+		const rows = sheet.rows.map((row) => [
+			formatDuration(row.fromSeconds),
+			row.english,
+			row.tiers.map((t) => `${t.tier} ${t.form}`).join(', '),
+			row.cautions
+				.map(
+					(c) =>
+						`${c.caution} (${c.people}): ${c.insteadName ?? (c.form ? `${c.form} form` : c.kind === 'clinician' ? 'the clinician decides' : 'as it stands')}`
+				)
+				.join('; '),
+			row.shortages.join('; ')
+		]);
+		console.log(table(['at', 'movement', 'tiers', 'cautions', 'kit'], rows));
+		console.log(
+			'\nPain means stop, in the knee above all. After surgery or with leg symptoms the treating clinician decides.'
+		);
+		return 0;
+	}
+};
+
+const WITHOUT_FILE: Record<string, (options: Options) => number> = {
+	movements({ json }) {
+		if (json) print({ movements: CATALOGUE });
+		else
+			console.log(
+				table(
+					['slug', 'name', 'sanskrit', 'position', 'modes', 'forms'],
+					CATALOGUE.map((m) => [
+						m.slug,
+						m.english,
+						m.sanskrit,
+						POSITION_NAME[m.position],
+						m.modes.join(', '),
+						m.forms.map((form) => form.id).join(', ')
+					])
+				)
+			);
+		return 0;
+	},
+
+	checks({ json }) {
+		const list = CHECKS.map(({ meta: { id, severity, summary, why, source, canRepair } }) => ({
+			id,
+			severity,
+			summary,
+			why,
+			source,
+			canRepair
+		}));
+		if (json) print({ checks: list });
+		else
+			console.log(
+				table(
+					['check', 'severity', 'what it asks'],
+					list.map((c) => [c.id, c.severity, c.summary])
+				)
+			);
+		return 0;
+	}
+};
+
+function print(value: unknown): void {
+	console.log(JSON.stringify(value, null, 2));
+}

@@ -1,0 +1,103 @@
+import { CATALOGUE, findMovement } from '../lib/catalogue';
+import { STATE_WORDS } from '../lib/core/drawing';
+import { faultLines, readSeriesFile } from '../lib/core/formats';
+import { shelfOf } from '../lib/core/movement';
+import { readSeries, rungOf, rungWords, seriesFindings, type SeriesReading } from '../lib/core/series';
+import { Complaint, readText } from './input';
+import { table } from './table';
+
+export const SERIES_USAGE = `  series     FILE.json [--json]   a series: its classes and rungs, weeks with load, monotony and strain, findings`;
+
+/** `orbit series`: prints a series file week by week, as if its group had met nothing before it. @returns 0 */
+export async function seriesCommand(args: string[]): Promise<number> {
+	const json = args.includes('--json');
+	const words = args.filter((word) => word !== '--json');
+	const wrong = words.find((word) => word.startsWith('--'));
+	if (wrong) throw new Complaint(`there is no option ${wrong}`);
+	const [file, more] = words;
+	if (!file) throw new Complaint('which file? orbit series FILE.json (or - for standard input)');
+	if (more) throw new Complaint(`one file at a time; what is "${more}"?`);
+	const read = readSeriesFile(await readText(file), findMovement);
+	if (!read.ok) throw new Complaint(`${file} is not a series:\n  ${faultLines(read.faults).join('\n  ')}`);
+	const { planned, group, movements } = read.value;
+	const { offered, find } = shelfOf(CATALOGUE, [], [], movements);
+	const reading = readSeries(planned, { group, find, catalogue: offered, knownBefore: [] });
+	if (json) console.log(JSON.stringify(asJson(reading), null, 2));
+	else show(reading);
+	return 0;
+}
+
+function rungsOf({ given }: SeriesReading['classes'][number], { planned, setting }: SeriesReading): string[] {
+	return given.map((g) => rungWords(rungOf(planned.series, g), setting.find));
+}
+
+function asJson(reading: SeriesReading) {
+	const { planned, classes, weeks, goals, balance } = reading;
+	return {
+		title: planned.series.title,
+		classes: classes.map((c) => ({
+			number: c.number,
+			on: c.class.on,
+			startsAt: c.class.startsAt,
+			state: c.state,
+			easier: c.easier,
+			retest: c.retest,
+			minutes: c.minutes,
+			effort: c.effort,
+			load: c.load,
+			rungs: rungsOf(c, reading)
+		})),
+		weeks: weeks.map((week) => ({
+			number: week.number,
+			monday: week.monday,
+			classes: week.classes.length,
+			easier: week.easier,
+			load: week.load,
+			changePercent: week.changePercent,
+			monotony: week.monotony,
+			strain: week.strain,
+			tissueSeconds: Object.fromEntries(week.tissues)
+		})),
+		goals,
+		balance,
+		findings: seriesFindings(reading)
+	};
+}
+
+const figure = (value: number | null, digits: number) => (value === null ? '' : value.toFixed(digits));
+
+function show(reading: SeriesReading): void {
+	const { planned, classes, weeks } = reading;
+	console.log(
+		table(
+			['class', 'on', 'at', 'min', 'effort', 'state', 'rungs'],
+			classes.map((c) => [
+				String(c.number),
+				c.class.on,
+				c.class.startsAt,
+				figure(c.minutes, 0),
+				figure(c.effort, 1),
+				STATE_WORDS[c.state],
+				rungsOf(c, reading).join('; ')
+			])
+		)
+	);
+	console.log();
+	console.log(
+		table(
+			['week', 'from', 'load', 'change', 'monotony', 'strain', 'theme'],
+			weeks.map((week) => [
+				`${week.number}${week.easier ? ' easier' : ''}`,
+				week.monday,
+				figure(week.load, 0),
+				week.changePercent === null ? '' : `${figure(week.changePercent, 0)} %`,
+				figure(week.monotony, 2),
+				figure(week.strain, 0),
+				planned.series.themes[week.number - 1]?.words ?? ''
+			])
+		)
+	);
+	const findings = seriesFindings(reading);
+	console.log(`\n${findings.length ? '' : 'nothing to mend'}`);
+	for (const { severity, checkId, message } of findings) console.log(`${severity}  ${message}  [${checkId}]`);
+}

@@ -1,0 +1,179 @@
+import { DIRECTION_SIGN } from '$lib/core/anatomy';
+import type { BalanceBars, LadderLines, TissueCells, WeekLines } from '$lib/core/drawing';
+import type { EChartsCoreOption } from 'echarts/core';
+
+/** Options of the charts; colours by the names of our tokens, which the chart looks up. */
+
+const axis = (data: string[]) => ({
+	type: 'category' as const,
+	data,
+	axisTick: { show: false },
+	axisLine: { lineStyle: { color: 'var(--line-strong)' } },
+	axisLabel: { color: 'var(--ink-soft)', hideOverlap: true }
+});
+const figures = (name: string) => ({
+	type: 'value' as const,
+	name,
+	nameTextStyle: { color: 'var(--ink-soft)', align: 'left' as const },
+	axisLabel: { color: 'var(--ink-soft)' },
+	splitLine: { lineStyle: { color: 'var(--line)' } }
+});
+const whole = { animation: false, textStyle: { fontFamily: 'var(--font)' } };
+const grid = { left: 44, right: 16, top: 58, bottom: 28 };
+const legend = {
+	top: 0,
+	left: 0,
+	itemHeight: 10,
+	itemWidth: 18,
+	itemGap: 12,
+	textStyle: { color: 'var(--ink)' }
+};
+
+/** Lines are told apart by their marks too. */
+const SYMBOLS = ['circle', 'rect', 'triangle', 'diamond', 'pin', 'arrow'];
+const LINES = ['--accent', '--flexion', '--abduction', '--internalRotation', '--mend', '--note'];
+const DASHES = ['solid', 'dashed', 'dotted'] as const;
+
+export function ladderChart({ classes, lines }: LadderLines): EChartsCoreOption {
+	return {
+		...whole,
+		grid,
+		legend,
+		tooltip: { trigger: 'axis' },
+		xAxis: axis(classes),
+		yAxis: { ...figures('rung'), minInterval: 1, min: 0 },
+		series: lines.map(({ name, at }, i) => ({
+			type: 'line',
+			name,
+			step: 'end',
+			data: at,
+			symbol: SYMBOLS[i % SYMBOLS.length],
+			symbolSize: 9,
+			color: `var(${LINES[i % LINES.length]})`,
+			lineStyle: { width: 2.5, type: DASHES[i % DASHES.length] }
+		}))
+	};
+}
+
+export function loadChart({ weeks, load, easier, strain }: WeekLines): EChartsCoreOption {
+	return {
+		...whole,
+		grid: { ...grid, right: 48 },
+		legend,
+		tooltip: { trigger: 'axis' },
+		xAxis: axis(weeks),
+		yAxis: [figures('load'), { ...figures('strain'), splitLine: { show: false } }],
+		series: [
+			{
+				type: 'bar',
+				name: 'Load',
+				barMaxWidth: 34,
+				color: 'var(--accent)',
+				data: load.map((value, i) => ({
+					value,
+					label: {
+						show: easier[i],
+						position: 'insideBottom',
+						rotate: 90,
+						align: 'left',
+						verticalAlign: 'middle',
+						formatter: 'easier',
+						color: 'var(--ink)'
+					},
+					itemStyle: easier[i]
+						? { color: 'var(--accent-tint)', borderColor: 'var(--accent)', borderWidth: 1.5 }
+						: {}
+				}))
+			},
+			{
+				type: 'line',
+				name: 'Strain',
+				yAxisIndex: 1,
+				data: strain.map((value) => (value === null ? null : Math.round(value))),
+				symbol: 'diamond',
+				symbolSize: 8,
+				color: 'var(--mend)'
+			}
+		]
+	};
+}
+
+export function monotonyChart({ weeks, monotony }: WeekLines): EChartsCoreOption {
+	return {
+		...whole,
+		grid: { ...grid, top: 30 },
+		tooltip: { trigger: 'axis' },
+		xAxis: axis(weeks),
+		yAxis: { ...figures('monotony'), min: 0, max: (value: { max: number }) => Math.max(2.5, value.max) },
+		series: [
+			{
+				type: 'line',
+				name: 'Monotony',
+				data: monotony.map((value) => (value === null ? null : Number(value.toFixed(2)))),
+				symbol: 'circle',
+				symbolSize: 8,
+				color: 'var(--flexion)',
+				markLine: {
+					silent: true,
+					symbol: 'none',
+					data: [{ yAxis: 2 }],
+					lineStyle: { color: 'var(--stop)', type: 'dashed' },
+					label: { formatter: 'usual warning', position: 'insideEndTop', color: 'var(--stop)' }
+				}
+			}
+		]
+	};
+}
+
+/** Shares smaller than this have no room for their letter. */
+const LETTER_PERCENT = 7;
+
+export function balanceChart({ weeks, shares }: BalanceBars): EChartsCoreOption {
+	return {
+		...whole,
+		// six names take three lines on a phone
+		grid: { ...grid, top: 80 },
+		legend,
+		tooltip: { trigger: 'axis' },
+		xAxis: axis(weeks),
+		yAxis: { ...figures(''), max: 100 },
+		series: shares.map(({ direction, name, percent }) => ({
+			type: 'bar',
+			stack: 'all',
+			name,
+			barMaxWidth: 44,
+			data: percent.map((value) => ({ value, label: { show: value >= LETTER_PERCENT } })),
+			color: `var(--${direction})`,
+			itemStyle: { borderColor: 'var(--sheet)', borderWidth: 1 },
+			label: { color: `var(--on-${direction})`, formatter: DIRECTION_SIGN[direction], fontWeight: 600 }
+		}))
+	};
+}
+
+export function tissueChart({ weeks, tissues, cells, most }: TissueCells): EChartsCoreOption {
+	return {
+		...whole,
+		grid: { ...grid, left: 150, top: 8 },
+		tooltip: {},
+		xAxis: axis(weeks),
+		yAxis: { ...axis(tissues), inverse: true },
+		visualMap: {
+			show: false,
+			min: 0,
+			max: most,
+			inRange: { color: ['var(--sheet)', 'var(--internalRotation)'] }
+		},
+		series: [
+			{
+				type: 'heatmap',
+				name: 'Minutes held long',
+				data: cells.map((value) => ({
+					value,
+					label: { color: value[2] > most / 2 ? '#fff' : 'var(--ink)' }
+				})),
+				label: { show: true },
+				itemStyle: { borderColor: 'var(--line)', borderWidth: 1 }
+			}
+		]
+	};
+}

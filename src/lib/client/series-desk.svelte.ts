@@ -1,0 +1,324 @@
+import { CATALOGUE } from '$lib/catalogue';
+import { dayName } from '$lib/core/calendar';
+import {
+	balanceBars,
+	classRing,
+	ladderLines,
+	loadLines,
+	seriesShifts,
+	tissueCells,
+	weekCards,
+	type SeriesShift
+} from '$lib/core/drawing';
+import type { Group } from '$lib/core/group';
+import { shelfOf, type FormId, type Movement } from '$lib/core/movement';
+import type { PaceChanges } from '$lib/core/pace';
+import {
+	advance,
+	amend,
+	redo,
+	slugsOf,
+	startHistory,
+	undo,
+	type ClassPlan,
+	type History
+} from '$lib/core/plan';
+import {
+	fallsOut,
+	ladderTo,
+	logged,
+	movedTo,
+	readSeries,
+	renewable,
+	seriesFindings,
+	waiting,
+	weekInserted,
+	withProposed,
+	withSettings,
+	type Changed,
+	type ClassRun,
+	type PlannedSeries,
+	type ReadClass,
+	type SeriesSettings,
+	type Slot,
+	type Theme
+} from '$lib/core/series';
+import { styleOf, type StyleChoices } from '$lib/core/style';
+import type { Autosave } from './autosave.svelte';
+import { newId } from './ids';
+import { proposeSeriesInWorker, type ProposingSeries } from './propose-series';
+
+/** What a series is given besides itself. */
+export interface SeriesDeskSetting {
+	group: Group;
+	own: Movement[];
+	leftOut: string[];
+	kept: Movement[];
+	knownBefore: string[];
+	style: { choices: StyleChoices; pace: PaceChanges };
+}
+
+/** A change that is shown before it is taken. */
+export interface PendingChange {
+	title: string;
+	choices: { label: string; after: PlannedSeries; shifts: SeriesShift[] }[];
+}
+
+/** The state of the series page: one series with its plans, its history, and all that is worked out from it. */
+export class SeriesDesk {
+	selected = $state<string | null>(null);
+	message = $state('');
+	/** How far a proposing is, and how to stop it. */
+	proposing = $state.raw<{ done: number; of: number; stop: () => void } | null>(null);
+	pending = $state.raw<PendingChange | null>(null);
+
+	private history = $state.raw<History<PlannedSeries>>({ past: [], present: null as never, future: [] });
+	private lastField = '';
+	private readonly shelf;
+	/** What may be chosen, by name. */
+	readonly movements: readonly Movement[];
+	private readonly within;
+
+	readonly planned = $derived(this.history.present);
+	readonly series = $derived(this.planned.series);
+	readonly canUndo = $derived(this.history.past.length > 0);
+	readonly canRedo = $derived(this.history.future.length > 0);
+	readonly reading = $derived.by(() => this.read(this.planned));
+	readonly findings = $derived(seriesFindings(this.reading));
+	readonly weeks = $derived(weekCards(this.reading));
+	readonly ring = $derived(classRing(this.reading.orbit, this.reading.balance));
+	readonly ladders = $derived(ladderLines(this.reading));
+	readonly load = $derived(loadLines(this.reading));
+	readonly balance = $derived(balanceBars(this.reading));
+	readonly tissues = $derived(tissueCells(this.reading));
+	/** How many classes wait for a proposal, and how many could be made anew. */
+	readonly waiting = $derived(waiting(this.reading).length);
+	readonly renewable = $derived(renewable(this.reading).length);
+	readonly class = $derived.by<ReadClass | null>(
+		() => this.reading.classes.find((c) => c.class.id === this.selected) ?? null
+	);
+	readonly card = $derived.by(
+		() => this.weeks.flatMap((week) => week.classes).find(({ id }) => id === this.selected) ?? null
+	);
+
+	/** What is in the selected class, each movement once. */
+	readonly inClass = $derived.by(() =>
+		this.class?.plan ? slugsOf(this.class.plan).map((slug) => ({ slug, english: this.nameOf(slug) })) : []
+	);
+	/** Classes are written down in their order: whether the one before the selected one is. */
+	readonly mayLog = $derived.by(() => {
+		const before = this.class && this.reading.classes[this.class.number - 2];
+		return !before || before.class.run !== undefined;
+	});
+
+	constructor(
+		planned: PlannedSeries,
+		readonly setting: SeriesDeskSetting,
+		private readonly autosave: Autosave<PlannedSeries>
+	) {
+		this.history = startHistory(planned);
+		this.shelf = shelfOf(CATALOGUE, setting.own, setting.leftOut, setting.kept);
+		this.movements = [...this.shelf.offered].sort((a, b) => a.english.localeCompare(b.english, 'en'));
+		this.within = {
+			group: setting.group,
+			find: this.shelf.find,
+			catalogue: this.shelf.offered,
+			knownBefore: setting.knownBefore
+		};
+	}
+
+	nameOf(slug: string): string {
+		return this.shelf.find(slug)?.english ?? slug;
+	}
+
+	private read(planned: PlannedSeries) {
+		return readSeries(planned, this.within);
+	}
+
+	/** Another state as one step; typing on in the same field is one step of undo. */
+	set(after: PlannedSeries, said = '', field = ''): void {
+		if (after === this.planned) return;
+		const goesOn = field !== '' && field === this.lastField;
+		this.history = goesOn ? amend(this.history, after) : advance(this.history, after);
+		this.changed(said);
+		this.lastField = field;
+	}
+
+	undo(): void {
+		if (!this.canUndo) return;
+		this.history = undo(this.history);
+		this.changed('Undone');
+	}
+
+	redo(): void {
+		if (!this.canRedo) return;
+		this.history = redo(this.history);
+		this.changed('Done again');
+	}
+
+	/** Another document in the place of this one (a newer one from the server); undo leads back. */
+	replace(planned: PlannedSeries): void {
+		this.history = advance(this.history, planned);
+		this.lastField = '';
+		this.pending = null;
+	}
+
+	private changed(said: string): void {
+		this.pending = null;
+		this.lastField = '';
+		if (said) this.message = said;
+		if (this.selected !== null && !this.series.classes.some(({ id }) => id === this.selected))
+			this.selected = null;
+		this.autosave.changed(this.planned);
+	}
+
+	/** Other settings; where a planned class would lose its date by them, what changes is shown first. */
+	settings(change: Partial<SeriesSettings>, said = '', field = ''): void {
+		const value = withSettings(this.planned, change, newId);
+		const loses = Object.keys(this.planned.plans).some((id) => !value.plans[id]);
+		if (loses) this.show('Fewer dates than planned classes', [['Take the new dates', { ok: true, value }]]);
+		else this.set(value, said, field);
+	}
+
+	theme(week: number, change: { [K in keyof Theme]?: Theme[K] | undefined }, field = ''): void {
+		const themes = Array.from(
+			{ length: this.series.weeks },
+			(_, i): Theme => this.series.themes[i] ?? { words: '' }
+		);
+		const before = themes[week - 1];
+		if (!before) return;
+		const { more, toward, words } = { ...before, ...change };
+		const next: Theme = { words: words ?? '', ...(more ? { more } : {}), ...(toward ? { toward } : {}) };
+		this.settings({ themes: themes.with(week - 1, next) }, '', field);
+	}
+
+	addGoal(movement: string, form: FormId): void {
+		const style = styleOf(this.setting.style.choices);
+		const ladder = ladderTo({ movement, form }, this.shelf.find, this.setting.group, style);
+		if (!ladder) {
+			this.message = `${this.nameOf(movement)} in the ${form} form is not for this group: a caution in the room speaks against it, or it is too much for every tier.`;
+			return;
+		}
+		this.settings({ ladders: [...this.series.ladders, ladder] }, `A ladder to ${this.nameOf(movement)}`);
+	}
+
+	removeGoal(index: number): void {
+		this.settings({ ladders: this.series.ladders.toSpliced(index, 1) }, 'The goal is taken out');
+	}
+
+	removeRung(ladder: number, rung: number): void {
+		const { rungs } = this.series.ladders[ladder]!;
+		if (rungs.length < 2) return;
+		this.settings(
+			{ ladders: this.series.ladders.with(ladder, { rungs: rungs.toSpliced(rung, 1) }) },
+			'The rung is taken out'
+		);
+	}
+
+	log(run: ClassRun | null): void {
+		if (this.selected !== null)
+			this.set(logged(this.planned, this.selected, run), run ? 'Written down' : 'Taken back');
+	}
+
+	/** Shows what a date that falls out does to what follows; both ways of ending are offered. */
+	fallOut(why: string): void {
+		const c = this.class;
+		if (!c) return;
+		this.show(`${dayName(c.class.on)} falls out`, [
+			[
+				'Shift everything, one more date at the end',
+				fallsOut(this.planned, c.class.id, why, 'one more date')
+			],
+			['Shift everything, let the last class go', fallsOut(this.planned, c.class.id, why, 'let the last go')]
+		]);
+	}
+
+	/** Moves a class; where others follow, what changes is shown first. */
+	move(classId: string, to: Slot): void {
+		const moved = movedTo(this.planned, classId, to);
+		if (!moved.ok) {
+			this.message = `It was not moved: ${moved.message}.`;
+			return;
+		}
+		const shifts = seriesShifts(this.reading, this.read(moved.value));
+		if (shifts.length > 1) this.show(`Moved to ${dayName(to.on)}`, [['Move it, and what follows', moved]]);
+		else this.set(moved.value, `Moved to ${dayName(to.on)}`);
+	}
+
+	insertWeek(before: number): void {
+		const inserted = weekInserted(this.planned, before, newId);
+		if (inserted.ok) this.set(inserted.value, `A week is put in before week ${before}`);
+		else this.message = `Not put in: ${inserted.message}.`;
+	}
+
+	private show(title: string, changes: [label: string, Changed][]): void {
+		const possible = changes.flatMap(([label, change]) =>
+			change.ok
+				? [
+						{
+							label,
+							after: change.value,
+							shifts: seriesShifts(this.reading, this.read(change.value))
+						}
+					]
+				: []
+		);
+		const refused = changes.find(([, change]) => !change.ok)?.[1];
+		if (possible.length) this.pending = { title, choices: possible };
+		else if (refused && !refused.ok) this.message = `It cannot be: ${refused.message}.`;
+	}
+
+	take(after: PlannedSeries): void {
+		this.set(after, 'Taken');
+	}
+
+	/**
+	 * Proposes the classes that wait, or all that were neither taught nor changed by hand, or one. What fills gaps is put
+	 * in at once; what takes the place of earlier proposals is shown before it is taken.
+	 */
+	async propose(which: 'waiting' | 'all' | { classId: string }, seed: number): Promise<void> {
+		if (this.proposing) return;
+		const only =
+			which === 'waiting'
+				? waiting(this.reading)
+				: which === 'all'
+					? renewable(this.reading)
+					: [which.classId];
+		if (only.length === 0) return;
+		const from = this.planned;
+		const replaces = only.some((id) => from.plans[id]);
+		const found: Record<string, ClassPlan> = {};
+		const { own, leftOut, kept, knownBefore, style, group } = this.setting;
+		const under: ProposingSeries = proposeSeriesInWorker(
+			$state.snapshot({ planned: from, group, own, leftOut, kept, knownBefore, taught: style, seed, only }),
+			(classId, plan, done, of) => {
+				found[classId] = plan;
+				this.proposing = { done, of, stop: under.stop };
+			}
+		);
+		this.proposing = { done: 0, of: only.length, stop: under.stop };
+		const whole = await under.result.catch(() => null);
+		this.proposing = null;
+		const count = Object.keys(found).length;
+		if (whole === null) this.message = 'Proposing failed; nothing was changed.';
+		if (count === 0 || whole === null) return;
+		// the series may have been edited meanwhile: what was proposed goes into it as it is now
+		const here = Object.fromEntries(
+			Object.entries(found).filter(([id]) => this.series.classes.some((c) => c.id === id && !c.run))
+		);
+		const after = withProposed(this.planned, here);
+		const classes = count === 1 ? '1 class' : `${count} classes`;
+		const said = whole ? `${classes} proposed` : `Stopped; ${classes} proposed`;
+		if (!replaces) this.set(after, said);
+		else {
+			this.show(said, [[count === 1 ? 'Take it' : 'Take them', { ok: true, value: after }]]);
+			this.message = said;
+		}
+	}
+
+	selectNeighbour(step: -1 | 1): void {
+		const ids = this.series.classes.map(({ id }) => id);
+		const at = this.selected === null ? (step === 1 ? -1 : ids.length) : ids.indexOf(this.selected);
+		this.selected = ids[Math.min(ids.length - 1, Math.max(0, at + step))] ?? null;
+	}
+}

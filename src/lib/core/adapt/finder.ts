@@ -1,0 +1,176 @@
+import { DIRECTIONS, TISSUES, type Direction, type Tissue } from '../anatomy';
+import { TIERS, type Group, type Tier } from '../group';
+import { MODES, POSITIONS, searchMovements, type Mode, type Movement, type Position } from '../movement';
+import { kitAtHand, kitNeeds } from './kit';
+import { profileOf } from './profile';
+import { suitsSomehow, suitsTier } from './suits';
+
+export const SERVES = ['range', 'strength'] as const;
+export type Serves = (typeof SERVES)[number];
+
+/** What is looked for; a filter left out lets everything through. */
+export interface Filters {
+	search?: string;
+	direction?: Direction;
+	/** The direction as range, or as strength; both when left out. */
+	serves?: Serves;
+	tissue?: Tissue;
+	position?: Position;
+	mode?: Mode;
+	/** Has a form for this tier. */
+	tier?: Tier;
+	/** Can be done by everybody with the kit of the group. */
+	kitAtHand?: boolean;
+	/** Has a form that suits every caution of the group. */
+	cautionSafe?: boolean;
+	/** Not in a class of the last four weeks. */
+	rested?: boolean;
+}
+
+export interface FinderSetting {
+	group: Group | null;
+	/** Slugs used in the last four weeks. */
+	usedLately: ReadonlySet<string>;
+}
+
+/** How many would be found with each choice, all other filters as they are. */
+export interface Counts {
+	direction: Record<Direction, number>;
+	serves: Record<Serves, number>;
+	tissue: Record<Tissue, number>;
+	position: Record<Position, number>;
+	mode: Record<Mode, number>;
+	tier: Record<Tier, number>;
+	kitAtHand: number;
+	cautionSafe: number;
+	rested: number;
+}
+type Facet = keyof Counts;
+const FACETS: readonly Facet[] = [
+	'direction',
+	'serves',
+	'tissue',
+	'position',
+	'mode',
+	'tier',
+	'kitAtHand',
+	'cautionSafe',
+	'rested'
+];
+
+export interface Found {
+	movements: Movement[];
+	counts: Counts;
+}
+
+function servesDirection(
+	movement: Movement,
+	direction: Direction | undefined,
+	serves: Serves | undefined
+): boolean {
+	const { range, strength } = profileOf(movement);
+	const directions = direction ? [direction] : DIRECTIONS;
+	return directions.some(
+		(d) => (serves !== 'strength' && range[d] > 0) || (serves !== 'range' && strength.has(d))
+	);
+}
+
+function passes(movement: Movement, facet: Facet, f: Filters, setting: FinderSetting): boolean {
+	switch (facet) {
+		case 'direction':
+			return !f.direction || servesDirection(movement, f.direction, f.serves);
+		case 'serves':
+			return !f.serves || servesDirection(movement, f.direction, f.serves);
+		case 'tissue':
+			return !f.tissue || profileOf(movement).tissues.has(f.tissue);
+		case 'position':
+			return !f.position || movement.position === f.position;
+		case 'mode':
+			return !f.mode || movement.modes.includes(f.mode);
+		case 'tier':
+			return !f.tier || suitsTier(movement, f.tier, setting.group);
+		case 'kitAtHand':
+			return !f.kitAtHand || kitSuffices(movement, setting.group);
+		case 'cautionSafe':
+			return !f.cautionSafe || safe(movement, setting.group);
+		case 'rested':
+			return !f.rested || !setting.usedLately.has(movement.slug);
+	}
+}
+
+const safe = (movement: Movement, group: Group | null) =>
+	!group ||
+	suitsSomehow(
+		movement,
+		group.cautions.map((c) => c.caution)
+	);
+
+function kitSuffices(movement: Movement, group: Group | null): boolean {
+	if (!group) return true;
+	const atHand = kitAtHand(group);
+	return movement.forms.some((form) =>
+		kitNeeds([{ form, people: group.size }], atHand).every((need) => need.missing === 0)
+	);
+}
+
+/** The values of a facet that a movement has, given the other filters. */
+function count(counts: Counts, movement: Movement, facet: Facet, f: Filters, setting: FinderSetting): void {
+	switch (facet) {
+		case 'direction':
+			for (const d of DIRECTIONS) if (servesDirection(movement, d, f.serves)) counts.direction[d] += 1;
+			return;
+		case 'serves':
+			for (const s of SERVES) if (servesDirection(movement, f.direction, s)) counts.serves[s] += 1;
+			return;
+		case 'tissue':
+			for (const t of profileOf(movement).tissues) counts.tissue[t] += 1;
+			return;
+		case 'position':
+			counts.position[movement.position] += 1;
+			return;
+		case 'mode':
+			for (const m of movement.modes) counts.mode[m] += 1;
+			return;
+		case 'tier':
+			for (const t of TIERS) if (suitsTier(movement, t, setting.group)) counts.tier[t] += 1;
+			return;
+		case 'kitAtHand':
+			if (kitSuffices(movement, setting.group)) counts.kitAtHand += 1;
+			return;
+		case 'cautionSafe':
+			if (safe(movement, setting.group)) counts.cautionSafe += 1;
+			return;
+		case 'rested':
+			if (!setting.usedLately.has(movement.slug)) counts.rested += 1;
+	}
+}
+
+const zeros = <K extends string>(keys: readonly K[]) =>
+	Object.fromEntries(keys.map((key) => [key, 0])) as Record<K, number>;
+
+/** Looks through the movements once: what passes every filter, and the counts beside each choice. */
+export function findInCatalogue(movements: readonly Movement[], f: Filters, setting: FinderSetting): Found {
+	const counts: Counts = {
+		direction: zeros(DIRECTIONS),
+		serves: zeros(SERVES),
+		tissue: zeros(TISSUES),
+		position: zeros(POSITIONS),
+		mode: zeros(MODES),
+		tier: zeros(TIERS),
+		kitAtHand: 0,
+		cautionSafe: 0,
+		rested: 0
+	};
+	const found: Movement[] = [];
+	for (const movement of searchMovements(movements, f.search ?? '')) {
+		const failed = FACETS.filter((facet) => !passes(movement, facet, f, setting));
+		if (failed.length === 0) {
+			found.push(movement);
+			for (const facet of FACETS) count(counts, movement, facet, f, setting);
+		} else if (failed.length === 1) count(counts, movement, failed[0] as Facet, f, setting);
+		// the direction and what it is asked for as hang together: changing one may satisfy both
+		else if (failed.length === 2 && failed.includes('direction') && failed.includes('serves'))
+			for (const facet of failed) count(counts, movement, facet, f, setting);
+	}
+	return { movements: found, counts };
+}

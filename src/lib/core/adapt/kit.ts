@@ -1,0 +1,112 @@
+import type { Group } from '../group';
+import { KIT_KINDS, type Form, type KitKind } from '../movement';
+
+/** What may stand in for kit that runs short, the best first: common practice, no source. */
+const STAND_INS: Partial<Record<KitKind, readonly { kit: KitKind; each: number; how: string }[]>> = {
+	block: [
+		{ kit: 'blanket', each: 1, how: 'folded' },
+		{ kit: 'cushion', each: 1, how: 'firm' }
+	],
+	bolster: [
+		{ kit: 'blanket', each: 2, how: 'rolled' },
+		{ kit: 'cushion', each: 2, how: '' }
+	],
+	blanket: [{ kit: 'cushion', each: 1, how: '' }],
+	cushion: [
+		{ kit: 'blanket', each: 1, how: 'folded' },
+		{ kit: 'block', each: 1, how: 'flat' }
+	],
+	strap: [{ kit: 'belt', each: 1, how: '' }],
+	belt: [{ kit: 'strap', each: 1, how: '' }]
+};
+
+export interface StandIn {
+	/** So many people, or pieces, are served by it. */
+	pieces: number;
+	kit: KitKind;
+	count: number;
+	how: string;
+}
+
+export interface KitNeed {
+	kit: KitKind;
+	needed: number;
+	available: number;
+	short: number;
+	standIns: StandIn[];
+	/** Pieces that nothing stands in for. */
+	missing: number;
+}
+
+/** Everything at hand: what the room holds, and what each person brings. */
+export function kitAtHand(group: Group): Record<KitKind, number> {
+	return Object.fromEntries(
+		KIT_KINDS.map((kit) => [kit, (group.kit[kit] ?? 0) + group.size * (group.kitEach?.[kit] ?? 0)])
+	) as Record<KitKind, number>;
+}
+
+const kitKnown = new WeakMap<Form, [KitKind, number][]>();
+
+/** Pieces of each kind that one person needs for a form; worked out once for each. */
+export function kitOfForm(form: Form): readonly [KitKind, number][] {
+	let known = kitKnown.get(form);
+	if (!known) {
+		const sums = new Map<KitKind, number>();
+		for (const { kit, count } of form.props) sums.set(kit, (sums.get(kit) ?? 0) + count);
+		known = [...sums];
+		kitKnown.set(form, known);
+	}
+	return known;
+}
+
+/**
+ * What forms given to so many people at the same time need, against what is at hand. Wall space is shared by the
+ * people at the wall; everything else is counted in pieces. What stands in is taken from what is left over.
+ */
+export function kitNeeds(
+	given: readonly { form: Form; people: number }[],
+	atHand: Record<KitKind, number>
+): KitNeed[] {
+	const needed: Partial<Record<KitKind, number>> = {};
+	for (const { form, people } of given)
+		for (const [kit, count] of kitOfForm(form)) needed[kit] = (needed[kit] ?? 0) + count * people;
+	const spare = { ...atHand };
+	for (const kit of Object.keys(needed) as KitKind[]) spare[kit] -= needed[kit] as number;
+	return KIT_KINDS.filter((kit) => needed[kit]).map((kit) => {
+		const need = needed[kit] as number;
+		const short = Math.max(0, need - atHand[kit]);
+		const standIns = short ? takeStandIns(kit, short, spare) : [];
+		const served = standIns.reduce((sum, s) => sum + s.pieces, 0);
+		return { kit, needed: need, available: atHand[kit], short, standIns, missing: short - served };
+	});
+}
+
+/** Takes what can stand in for missing pieces out of what is left over. */
+function takeStandIns(kit: KitKind, short: number, spare: Record<KitKind, number>): StandIn[] {
+	const standIns: StandIn[] = [];
+	let open = short;
+	for (const { kit: other, each, how } of STAND_INS[kit] ?? []) {
+		const pieces = Math.min(open, Math.floor(Math.max(0, spare[other]) / each));
+		if (pieces === 0) continue;
+		spare[other] -= pieces * each;
+		open -= pieces;
+		standIns.push({ pieces, kit: other, count: pieces * each, how });
+	}
+	return standIns;
+}
+
+/** "1 block", "24 blocks"; wall space has no plural. */
+export function kitName(kit: KitKind, count: number): string {
+	return count === 1 || kit === 'wall space' ? kit : `${kit}s`;
+}
+
+/** A shortage as a teacher says it before class: "needs 24 blocks, 18 are at hand: use folded blankets for 6". */
+export function shortageInWords({ kit, needed, available, standIns, missing }: KitNeed): string {
+	const what = `needs ${needed} ${kitName(kit, needed)}, ${available} ${available === 1 ? 'is' : 'are'} at hand`;
+	const use = standIns.map(({ kit: other, count, how, pieces }) => {
+		const each = count > pieces ? `, ${count / pieces} each` : '';
+		return `use ${[how, kitName(other, 2)].filter(Boolean).join(' ')} for ${pieces}${each}`;
+	});
+	const rest = missing ? [`${missing} ${missing === 1 ? 'piece has' : 'pieces have'} no stand-in`] : [];
+	return [what, [...use, ...rest].join(', ')].filter(Boolean).join(': ');
+}

@@ -1,0 +1,49 @@
+import {
+	DIRECTIONS,
+	directionShares,
+	GROUP_OF_DIRECTION,
+	isSymmetrical,
+	type Direction,
+	type LegAction,
+	type MuscleGroup,
+	type Tissue
+} from '../anatomy';
+import { STRENGTHENING_EFFORT, WORKING_MODES, type Movement } from '../movement';
+
+/** What a movement does, both legs together; worked out once for each. */
+export interface Profile {
+	/** Share of the work time spent in a direction, both legs added (0-2). */
+	range: Record<Direction, number>;
+	/** Directions whose muscles can be strengthened by some form of it. */
+	strength: ReadonlySet<Direction>;
+	tissues: ReadonlySet<Tissue>;
+	muscles: ReadonlySet<MuscleGroup>;
+}
+
+const known = new WeakMap<Movement, Profile>();
+
+export function legsOf(movement: Movement): [LegAction, LegAction] {
+	const { action } = movement;
+	return isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+}
+
+export function profileOf(movement: Movement): Profile {
+	let profile = known.get(movement);
+	if (profile) return profile;
+	const legs = legsOf(movement);
+	const shares = legs.map(directionShares);
+	const muscles = new Set(legs.flatMap((leg) => leg.works));
+	const strengthens =
+		movement.modes.some((mode) => WORKING_MODES.has(mode)) &&
+		movement.forms.some((form) => form.effort >= STRENGTHENING_EFFORT);
+	profile = {
+		range: Object.fromEntries(
+			DIRECTIONS.map((d) => [d, shares.reduce((sum, share) => sum + share[d], 0)])
+		) as Profile['range'],
+		strength: new Set(strengthens ? DIRECTIONS.filter((d) => muscles.has(GROUP_OF_DIRECTION[d])) : []),
+		tissues: new Set(legs.flatMap((leg) => leg.lengthens)),
+		muscles
+	};
+	known.set(movement, profile);
+	return profile;
+}

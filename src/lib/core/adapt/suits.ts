@@ -1,0 +1,59 @@
+import type { Group, Tier } from '../group';
+import { CLINICIAN_DECIDES, type Caution, type Form, type FormId, type Movement } from '../movement';
+
+/** What a caution means for a movement in one of its forms. */
+export type Suits =
+	| { kind: 'fine' }
+	/** This form already does what the caution asks. */
+	| { kind: 'in this form'; advice: string }
+	/** Another form of the same movement does. */
+	| { kind: 'other form'; advice: string; form: FormId; instead: string }
+	/** Another movement is given. */
+	| { kind: 'instead'; advice: string; instead: string }
+	/** Nothing is proposed: the treating clinician decides. */
+	| { kind: 'clinician'; advice: string };
+
+export function suits(movement: Movement, form: FormId, caution: Caution): Suits {
+	const advice = movement.cautions.find((c) => c.caution === caution);
+	if (!advice) return { kind: 'fine' };
+	if (CLINICIAN_DECIDES.has(caution)) return { kind: 'clinician', advice: advice.advice };
+	if (advice.okIn.includes(form)) return { kind: 'in this form', advice: advice.advice };
+	const other = advice.okIn[0];
+	if (other) return { kind: 'other form', advice: advice.advice, form: other, instead: advice.instead };
+	return { kind: 'instead', advice: advice.advice, instead: advice.instead };
+}
+
+/** Whether some form of a movement can be given to everybody with these cautions. */
+export function suitsSomehow(movement: Movement, cautions: readonly Caution[]): boolean {
+	return movement.forms.some((form) =>
+		cautions.every((caution) => {
+			const { kind } = suits(movement, form.id, caution);
+			return kind === 'fine' || kind === 'in this form';
+		})
+	);
+}
+
+/** The most intensity (1-5) that a tier is given; beginners at most 3. Common practice, no source. */
+const MOST_INTENSITY: Record<Tier, number> = { tight: 3, middling: 4, open: 5 };
+
+export function mostIntensity(tier: Tier, group: Group): number {
+	return group.preset === 'beginners' ? Math.min(3, MOST_INTENSITY[tier]) : MOST_INTENSITY[tier];
+}
+
+/**
+ * What a tier does while the room is given a form: the tight one rung lower, the open one rung higher, everybody
+ * else the form itself. Load is never added on top of what the room is given.
+ */
+export function formForTier(movement: Movement, given: FormId, tier: Tier): Form {
+	const ladder = movement.forms;
+	const at = ladder.findIndex((form) => form.id === given);
+	const step = tier === 'tight' ? -1 : tier === 'open' ? 1 : 0;
+	const wanted = ladder[Math.min(ladder.length - 1, Math.max(0, at + step))] as Form;
+	return step === 1 && wanted.id === 'loaded' ? (ladder[at] as Form) : wanted;
+}
+
+/** Whether a tier finds a form in it that is not too much. */
+export function suitsTier(movement: Movement, tier: Tier, group: Group | null): boolean {
+	const most = group ? mostIntensity(tier, group) : MOST_INTENSITY[tier];
+	return movement.forms.some((form) => form.intensity <= (tier === 'tight' ? Math.min(2, most) : most));
+}

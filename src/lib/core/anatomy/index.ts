@@ -1,0 +1,3 @@
+export * from './action';
+export * from './directions';
+export * from './norms';

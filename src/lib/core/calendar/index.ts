@@ -1,0 +1,3 @@
+export * from './board';
+export * from './week';
+export * from './room';

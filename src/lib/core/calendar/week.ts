@@ -1,0 +1,75 @@
+import { DateTime } from 'luxon';
+
+/** A week of the studio's calendar, Monday first; days are ISO dates ("2026-11-24"). */
+export interface Week {
+	/** ISO week, e.g. "2026-W48". */
+	id: string;
+	days: string[];
+	previousId: string;
+	nextId: string;
+}
+
+const weekId = (day: DateTime) => day.toFormat("kkkk-'W'WW");
+
+/** The calendar day at a moment in a studio's zone. */
+export function dayInZone(moment: Date, timeZone: string): string {
+	return DateTime.fromJSDate(moment, { zone: timeZone }).toISODate() as string;
+}
+
+/** The ISO week that holds a day. */
+export function weekOfDay(isoDay: string): Week {
+	const monday = DateTime.fromISO(isoDay, { zone: 'utc' }).startOf('week');
+	return {
+		id: weekId(monday),
+		days: Array.from({ length: 7 }, (_, i) => monday.plus({ days: i }).toISODate() as string),
+		previousId: weekId(monday.minus({ weeks: 1 })),
+		nextId: weekId(monday.plus({ weeks: 1 }))
+	};
+}
+
+/** The week of an ISO week id such as "2026-W48"; null when there is no such week. */
+export function weekById(id: string): Week | null {
+	if (!/^\d{4}-W\d{2}$/.test(id)) return null;
+	const day = DateTime.fromISO(id, { zone: 'utc' });
+	return day.isValid ? weekOfDay(day.toISODate()) : null;
+}
+
+/** A day that lies so many days after another. */
+export function addDays(isoDay: string, days: number): string {
+	return DateTime.fromISO(isoDay, { zone: 'utc' }).plus({ days }).toISODate() as string;
+}
+
+/** How many days lie between two days; negative when the second comes first. */
+export function daysBetween(from: string, to: string): number {
+	const [a, b] = [from, to].map((day) => DateTime.fromISO(day, { zone: 'utc' }));
+	return Math.round(b!.diff(a!, 'days').days);
+}
+
+/** "Tuesday 24 November". */
+export function dayName(isoDay: string): string {
+	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat('cccc d LLLL');
+}
+
+/** "Tue 24 Nov". */
+export function shortDay(isoDay: string): string {
+	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat('ccc d LLL');
+}
+
+export function isIsoDay(text: string): boolean {
+	return /^\d{4}-\d{2}-\d{2}$/.test(text) && DateTime.fromISO(text, { zone: 'utc' }).isValid;
+}
+
+export const WEEKDAY_NAMES = [
+	'Monday',
+	'Tuesday',
+	'Wednesday',
+	'Thursday',
+	'Friday',
+	'Saturday',
+	'Sunday'
+] as const;
+
+/** The time of day at a moment in a studio's zone, "HH:MM". */
+export function timeInZone(moment: Date, timeZone: string): string {
+	return DateTime.fromJSDate(moment, { zone: timeZone }).toFormat('HH:mm');
+}

@@ -1,0 +1,36 @@
+import { at, formEdit } from './help';
+import type { Check } from './types';
+
+const MOST_INTENSITY = 3;
+
+export const calmClose: Check = {
+	meta: {
+		id: 'calm-close',
+		summary: 'The class closes calmly',
+		severity: 'mend',
+		why: 'What comes right before the rest sets the tone of it; the last shape is one in which the breath is long.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		const beforeRest = items.findLast(({ item }) => item.mode !== 'rest');
+		if (!beforeRest || beforeRest.form.intensity <= MOST_INTENSITY || items.length < 3) return [];
+		return [
+			{
+				message: `right before the end comes ${beforeRest.movement.english} at intensity ${beforeRest.form.intensity} of 5`,
+				where: at(beforeRest),
+				data: { movement: beforeRest.movement.slug, intensity: beforeRest.form.intensity }
+			}
+		];
+	},
+	/** An easier form of it. */
+	repair(finding, { items, plan }) {
+		const taught = items.find(({ item }) => item.id === finding.where.itemId);
+		const easier = taught?.movement.forms.findLast((form) => form.intensity <= MOST_INTENSITY);
+		if (!taught || !easier) return null;
+		return {
+			label: `The ${easier.id} form`,
+			edits: [formEdit(plan, taught, easier.id)]
+		};
+	}
+};

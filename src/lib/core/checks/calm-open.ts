@@ -1,0 +1,47 @@
+import { findBlock, type PlanEdit } from '../plan';
+import { at } from './help';
+import type { Check } from './types';
+
+const MOST_INTENSITY = 2;
+/** So many items make the opening. */
+const OPENING = 2;
+
+export const calmOpen: Check = {
+	meta: {
+		id: 'calm-open',
+		summary: 'The class opens calmly',
+		severity: 'mend',
+		why: 'People arrive with their day; the first shapes are easy enough to arrive in.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		return items
+			.slice(0, OPENING)
+			.filter(({ form }) => form.intensity > MOST_INTENSITY)
+			.slice(0, 1)
+			.map((taught) => ({
+				message: `the class opens with ${taught.movement.english} at intensity ${taught.form.intensity} of 5`,
+				where: at(taught),
+				data: { movement: taught.movement.slug, intensity: taught.form.intensity },
+				repairable: items.some(({ form }) => form.intensity <= MOST_INTENSITY)
+			}));
+	},
+	/** Brings calm blocks from later to the front of it, as many as the opening wants. */
+	repair(finding, { items, plan }) {
+		const from = items.findIndex(({ item }) => item.id === finding.where.itemId);
+		const place = finding.where.blockId && findBlock(plan, finding.where.blockId);
+		const calm = items
+			.slice(from + 1)
+			.filter(({ form, blockId }) => form.intensity <= MOST_INTENSITY && blockId !== finding.where.blockId);
+		const blocks = [...new Set(calm.map(({ blockId }) => blockId))].slice(0, OPENING - from);
+		const [first] = calm;
+		if (!first || !place || blocks.length < OPENING - from) return null;
+		const edits = blocks.map((blockId, i): PlanEdit => ({
+			do: 'move',
+			blockId,
+			to: { sectionId: place.sectionId, index: place.index + i }
+		}));
+		return { label: `Open with ${first.movement.english}`, edits };
+	}
+};

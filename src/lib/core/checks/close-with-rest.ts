@@ -1,0 +1,58 @@
+import { formatDuration } from '../clock';
+import { newItem } from '../plan';
+import type { Check } from './types';
+
+const LEAST_SECONDS = 60;
+const CLOSING = 'savasana';
+
+export const closeWithRest: Check = {
+	meta: {
+		id: 'close-with-rest',
+		summary: 'The class ends in rest',
+		severity: 'mend',
+		why: 'The work settles in quiet; people who are sent off from a stretch leave with their effort still on.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		const last = items.at(-1);
+		if (!last) return [];
+		const resting = last.item.mode === 'rest';
+		if (resting && last.workSeconds >= LEAST_SECONDS) return [];
+		const where = { itemId: last.item.id, blockId: last.blockId, atSeconds: last.startSeconds };
+		const data = { movement: last.movement.slug, restSeconds: resting ? last.workSeconds : 0 };
+		return [
+			resting
+				? {
+						message: `the closing rest is ${formatDuration(last.workSeconds)}; at least ${formatDuration(LEAST_SECONDS)} is wanted`,
+						where,
+						data
+					}
+				: { message: `the class ends with ${last.movement.english}, not with rest`, where, data }
+		];
+	},
+	repair(finding, { plan, items, find }) {
+		const last = items.at(-1);
+		if (last && last.item.mode === 'rest') {
+			const { dose } = last.form;
+			if (dose.unit !== 'seconds' || dose.max < LEAST_SECONDS) return null;
+			return {
+				label: 'Rest for a minute',
+				edits: [{ do: 'setItem', itemId: last.item.id, change: { dose: Math.max(dose.min, LEAST_SECONDS) } }]
+			};
+		}
+		const rest = find(CLOSING);
+		const section = plan.sections.at(-1);
+		if (!rest || !section) return null;
+		return {
+			label: `End with ${rest.english}`,
+			edits: [
+				{
+					do: 'insert',
+					at: { sectionId: section.id, index: section.blocks.length },
+					block: newItem(plan, rest)
+				}
+			]
+		};
+	}
+};

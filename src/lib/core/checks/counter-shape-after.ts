@@ -1,0 +1,55 @@
+import { suitsSomehow } from '../adapt';
+import { newItem, findBlock, type PlanEdit } from '../plan';
+import { at } from './help';
+import type { Check, TaughtItem } from './types';
+
+/** Something easy enough to undo anything: rest, or moving lightly. */
+const resets = ({ item, form }: TaughtItem) =>
+	item.mode === 'rest' || (item.mode === 'dynamic' && form.intensity <= 1);
+
+/** So many items later it comes too late. */
+const WITHIN = 2;
+
+export const counterShapeAfter: Check = {
+	meta: {
+		id: 'counter-shape-after',
+		summary: 'After the heaviest shapes something undoes them',
+		severity: 'note',
+		why: 'Rock the knees, sit back, shake out: half a minute after the deepest form is felt for the rest of the class.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		return items.flatMap((taught, index) => {
+			const { movement, form } = taught;
+			if (form.intensity < 5 || movement.counters.length === 0) return [];
+			const next = items
+				.slice(index + 1)
+				.filter(({ blockId }) => blockId !== taught.blockId)
+				.slice(0, WITHIN);
+			if (next.some((other) => movement.counters.includes(other.movement.slug) || resets(other))) return [];
+			return [
+				{
+					message: `nothing undoes ${movement.english} soon after it`,
+					where: at(taught),
+					data: { movement: movement.slug, counters: movement.counters.join(', ') }
+				}
+			];
+		});
+	},
+	repair(finding, { catalogue, plan, group }) {
+		const cautions = group?.cautions.map((c) => c.caution) ?? [];
+		const counter = String(finding.data.counters)
+			.split(', ')
+			.map((slug) => catalogue.find((m) => m.slug === slug))
+			.find((m) => m && suitsSomehow(m, cautions));
+		const place = finding.where.blockId && findBlock(plan, finding.where.blockId);
+		if (!counter || !place) return null;
+		const edit: PlanEdit = {
+			do: 'insert',
+			at: { sectionId: place.sectionId, index: place.index + 1 },
+			block: newItem(plan, counter)
+		};
+		return { label: `Add ${counter.english} after it`, edits: [edit] };
+	}
+};

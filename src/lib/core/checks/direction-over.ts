@@ -1,0 +1,47 @@
+import { DIRECTION_NAME, DIRECTIONS, type Direction } from '../anatomy';
+import { profileOf } from '../adapt';
+import { formatDuration } from '../clock';
+import { doseByOne } from '../plan';
+import type { Check } from './types';
+
+export const directionOver: Check = {
+	meta: {
+		id: 'direction-over',
+		summary: 'No direction takes more than its band',
+		severity: 'note',
+		why: 'What one direction has too much of another has too little; turning out was in use three times as long as turning in.',
+		source: 'common practice (the bands are the group’s own, editable targets)',
+		canRepair: true
+	},
+	check({ balance, items }) {
+		if (items.length < 3) return [];
+		return DIRECTIONS.filter((d) => balance.directions[d].standing === 'over').map((d) => {
+			const verdict = balance.directions[d];
+			return {
+				message: `${DIRECTION_NAME[d]} takes ${Math.round(verdict.sharePercent)} % of the direction time; the band ends at ${verdict.band.maxPercent} % (about ${formatDuration(-verdict.offBySeconds)} less)`,
+				data: {
+					direction: d,
+					sharePercent: Math.round(verdict.sharePercent * 10) / 10,
+					maxPercent: verdict.band.maxPercent,
+					offSeconds: verdict.offBySeconds
+				}
+			};
+		});
+	},
+	/** One step less of the item that gives it most. */
+	repair(finding, { items, plan, find }) {
+		const direction = finding.data.direction as Direction;
+		const longest = [...items]
+			.filter(({ item, movement }) => !item.pinned && profileOf(movement).range[direction] > 0)
+			.sort(
+				(a, b) =>
+					b.workSeconds * profileOf(b.movement).range[direction] -
+					a.workSeconds * profileOf(a.movement).range[direction]
+			);
+		for (const taught of longest) {
+			const edit = doseByOne(plan, taught.item, find, -1);
+			if (edit) return { label: `Less of ${taught.movement.english}`, edits: [edit] };
+		}
+		return null;
+	}
+};

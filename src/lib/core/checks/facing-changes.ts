@@ -1,0 +1,34 @@
+import { legsOf } from './help';
+import type { Check, TaughtItem } from './types';
+
+const MOST_CHANGES = 6;
+
+/** Shapes with both legs wide face the long edge of the mat, everything else on the feet or knees the short one. */
+function facing(taught: TaughtItem): 'long edge' | 'short edge' | null {
+	const { position } = taught.movement;
+	if (position !== 'standing' && position !== 'kneeling') return null;
+	const wide = legsOf(taught).every((leg) => leg.positions.some((p) => (p.abduction ?? 0) >= 30));
+	return wide ? 'long edge' : 'short edge';
+}
+
+export const facingChanges: Check = {
+	meta: {
+		id: 'facing-changes',
+		summary: 'The group does not keep turning round',
+		severity: 'note',
+		why: 'Each turn on the mat loses eyes and ears; wide shapes go together, lunges go together.',
+		source: 'common practice',
+		canRepair: false
+	},
+	check({ items }) {
+		const ways = items.map(facing).filter((way) => way !== null);
+		const changes = ways.filter((way, i) => i > 0 && way !== ways[i - 1]).length;
+		if (changes <= MOST_CHANGES) return [];
+		return [
+			{
+				message: `the group turns on the mat ${changes} times between wide shapes and lunges`,
+				data: { changes, most: MOST_CHANGES }
+			}
+		];
+	}
+};

@@ -1,0 +1,51 @@
+import { findBlock, type PlanEdit } from '../plan';
+import { at } from './help';
+import type { Check, TaughtItem } from './types';
+
+/** Body weight into the end of range: a passive form of the greatest depth. */
+const heavy = ({ item, form }: TaughtItem) => item.mode === 'passive' && form.intensity >= 4;
+
+const works = ({ item, form }: TaughtItem) =>
+	(item.mode === 'dynamic' || item.mode === 'isometric' || item.mode === 'active') && form.intensity >= 3;
+
+export const heavyPassiveLast: Check = {
+	meta: {
+		id: 'heavy-passive-last',
+		summary: 'The heaviest passive shape comes last, then rest',
+		severity: 'mend',
+		why: 'After body weight has hung in a joint its muscles are slow to answer: strength comes before it, not after.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		return items.flatMap((taught, index) => {
+			if (!heavy(taught)) return [];
+			const after = items
+				.slice(index + 1)
+				.filter((other) => works(other) && other.blockId !== taught.blockId);
+			const [first] = after;
+			if (!first) return [];
+			return [
+				{
+					message: `${taught.movement.english} hangs heavily before ${first.movement.english} asks for strength`,
+					where: at(taught),
+					data: { movement: taught.movement.slug, before: first.movement.slug, after: after.length }
+				}
+			];
+		});
+	},
+	/** Moves its block behind the last strong item. */
+	repair(finding, { items, plan }) {
+		const last = items.findLast((taught) => works(taught) && taught.blockId !== finding.where.blockId);
+		const from = finding.where.blockId && findBlock(plan, finding.where.blockId);
+		const to = last && findBlock(plan, last.blockId);
+		if (!last || !from || !to || !finding.where.blockId) return null;
+		const shifted = from.sectionId === to.sectionId && from.index < to.index ? to.index : to.index + 1;
+		const edit: PlanEdit = {
+			do: 'move',
+			blockId: finding.where.blockId,
+			to: { sectionId: to.sectionId, index: shifted }
+		};
+		return { label: `Move it behind ${last.movement.english}`, edits: [edit] };
+	}
+};

@@ -1,0 +1,80 @@
+import type { LegAction, MuscleGroup, Tissue } from '../anatomy';
+import { isSymmetrical } from '../anatomy';
+import { actionOf, WORKING_MODES, type FormId, type Mode } from '../movement';
+import { findItem, formChange, type ClassPlan, type PlanEdit } from '../plan';
+import type { TaughtItem, Where } from './types';
+
+/** Small words that several checks use. */
+
+export const at = ({ item, blockId, startSeconds }: TaughtItem): Where => ({
+	itemId: item.id,
+	blockId,
+	atSeconds: startSeconds
+});
+
+/** From this intensity (of 5) on a form is deep. */
+export const DEEP_INTENSITY = 4;
+
+/** Modes in which the joint stays where it is. */
+export const STILL_MODES: ReadonlySet<Mode> = new Set(['passive', 'active', 'isometric', 'press-and-ease']);
+
+/** The two legs of an item in its form; twice the same where it has no sides. */
+export function legsOf({ movement, form }: TaughtItem): [LegAction, LegAction] {
+	const action = actionOf(movement, form);
+	return isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+}
+
+export const isSided = ({ movement }: TaughtItem): boolean => !isSymmetrical(movement.action);
+
+export function lengthened(taught: TaughtItem): Set<Tissue> {
+	return new Set(legsOf(taught).flatMap((leg) => leg.lengthens));
+}
+
+/** What works in an item; nothing in modes in which the muscles rest. */
+export function working(taught: TaughtItem): Set<MuscleGroup> {
+	if (!WORKING_MODES.has(taught.item.mode) || taught.form.effort === 0) return new Set();
+	return new Set(legsOf(taught).flatMap((leg) => leg.works));
+}
+
+/** Which muscles own a tissue, where the two can be told together: what is stretched there, these can strengthen. */
+export const MUSCLES_OF_TISSUE: Partial<Record<Tissue, readonly MuscleGroup[]>> = {
+	'hip flexors': ['hip flexors'],
+	'rectus femoris': ['hip flexors', 'knee extensors'],
+	'gluteus maximus': ['hip extensors'],
+	'gluteus medius': ['hip abductors'],
+	'deep outward rotators': ['hip external rotators', 'hip abductors'],
+	'inward rotators': ['hip internal rotators'],
+	adductors: ['hip adductors'],
+	hamstrings: ['hip extensors', 'knee flexors']
+};
+
+/**
+ * Seconds in which each tissue is held long on one leg, standing still (both passes of an item counted for their own
+ * leg; a symmetrical item counts once).
+ */
+export function stillSeconds(items: readonly TaughtItem[]): Map<Tissue, number> {
+	const sums = new Map<Tissue, number>();
+	for (const taught of items) {
+		if (!STILL_MODES.has(taught.item.mode)) continue;
+		const passes = isSided(taught) && !taught.item.oneSided ? 2 : 1;
+		const [lead, trail] = legsOf(taught);
+		for (const tissue of lengthened(taught)) {
+			const legs = isSided(taught)
+				? Number(lead.lengthens.includes(tissue)) + Number(trail.lengthens.includes(tissue))
+				: 1;
+			// on one leg: each pass stretches it on the lead, on the trail, or on both sides of the change
+			const perLeg = (taught.workSeconds / passes) * (passes === 2 ? legs : 1);
+			sums.set(tissue, (sums.get(tissue) ?? 0) + perLeg);
+		}
+	}
+	return sums;
+}
+
+/** The edit that puts another form on an item: its dose stays where the new limits allow it. */
+export function formEdit(plan: ClassPlan, { item, movement }: TaughtItem, form: FormId): PlanEdit {
+	const written = findItem(plan, item.id) ?? item;
+	return { do: 'setItem', itemId: item.id, change: formChange(plan, written, movement, { form }) };
+}
+
+/** Percent of a whole, 0 where there is none. */
+export const percent = (part: number, whole: number): number => (whole > 0 ? (100 * part) / whole : 0);

@@ -1,0 +1,47 @@
+import { formatDuration } from '../clock';
+import { doseRange, isHold } from '../movement';
+import { at } from './help';
+import { secondsASide } from './hold-too-long';
+import type { Check } from './types';
+
+/** A static stretch of less than this changes little: ACSM gives 10-30 s. */
+const LEAST_SECONDS = 10;
+
+export const holdTooShort: Check = {
+	meta: {
+		id: 'hold-too-short',
+		summary: 'A held stretch is long enough to matter',
+		severity: 'note',
+		why: 'A static stretch is held for 10 to 30 seconds; three breaths that are over in nine are only a pose.',
+		source:
+			'ACSM position stand, Garber et al., Med Sci Sports Exerc 43:1334 (2011): 10-30 s a stretch (from memory)',
+		canRepair: true
+	},
+	check({ items }) {
+		return items.flatMap((taught) => {
+			const { item, form, movement } = taught;
+			if (item.mode !== 'passive' || !isHold(doseRange(form, item.mode, item.unit))) return [];
+			const seconds = secondsASide(taught);
+			if (seconds >= LEAST_SECONDS) return [];
+			return [
+				{
+					message: `${movement.english} is held for ${formatDuration(seconds)} a side; from ${formatDuration(LEAST_SECONDS)} on it lengthens something`,
+					where: at(taught),
+					data: { movement: movement.slug, seconds, leastSeconds: LEAST_SECONDS }
+				}
+			];
+		});
+	},
+	repair(finding, { items }) {
+		const taught = items.find(({ item }) => item.id === finding.where.itemId);
+		if (!taught) return null;
+		const { item, form } = taught;
+		const range = doseRange(form, item.mode, item.unit);
+		const dose = Math.min(range.max, Math.ceil((item.dose * LEAST_SECONDS) / secondsASide(taught)));
+		if (dose <= item.dose) return null;
+		return {
+			label: `Hold for ${dose} ${range.unit}`,
+			edits: [{ do: 'setItem', itemId: item.id, change: { dose } }]
+		};
+	}
+};

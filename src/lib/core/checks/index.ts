@@ -1,0 +1,4 @@
+export * from './registry';
+export * from './run';
+export * from './types';
+export { stillSeconds } from './help';

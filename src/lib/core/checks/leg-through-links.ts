@@ -1,0 +1,38 @@
+import { isLinked, legsThrough, linkEdit, blocksOf, type Led } from '../plan';
+import type { Check } from './types';
+
+const changes = ({ item, before }: Led) => before !== null && before.item.lead !== item.lead;
+
+export const legThroughLinks: Check = {
+	meta: {
+		id: 'leg-through-links',
+		summary: 'In chains and flows it is said how a leg changes',
+		severity: 'mend',
+		why: 'The other side is not always a plain mirror: stepping through, crossing over or standing up gives the lead to the other leg. A change that nobody noticed gives one leg everything twice.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ plan, find, items }) {
+		const start = new Map(items.map((taught) => [taught.item.id, taught.startSeconds]));
+		return blocksOf(plan).flatMap(({ block }) => {
+			if (!isLinked(block)) return [];
+			return legsThrough(block, find)
+				.filter((led) => led.before && changes(led) !== (led.item.link !== undefined))
+				.map(({ item, movement, before }) => ({
+					message: item.link
+						? `${movement.english} is led by the ${item.lead} leg like ${before!.movement.english} before it, though the leg ${item.link} in between`
+						: `${movement.english} is led by the ${item.lead} leg after ${before!.movement.english} by the ${before!.item.lead}, and nothing says how the leg changes`,
+					where: { itemId: item.id, blockId: block.id, atSeconds: start.get(item.id) ?? 0 },
+					data: { movement: movement.slug, leg: item.lead }
+				}));
+		});
+	},
+	/** What is said of the link holds; where nothing is said the leg goes on leading. */
+	repair(finding, { plan, find, items }) {
+		const taught = items.find(({ item }) => item.id === finding.where.itemId);
+		const edit = taught && linkEdit(plan, find, taught.item.id, taught.item.link);
+		if (!taught || !edit) return null;
+		const other = taught.item.lead === 'left' ? 'right' : 'left';
+		return { label: `The ${other} leg leads ${taught.movement.english}`, edits: [edit] };
+	}
+};

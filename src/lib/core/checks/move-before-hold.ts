@@ -1,0 +1,42 @@
+import { findBlock, type PlanEdit } from '../plan';
+import { at } from './help';
+import type { Check, TaughtItem } from './types';
+
+const moves = ({ item }: TaughtItem) => item.mode === 'dynamic';
+const holds = ({ item, form }: TaughtItem) => item.mode === 'passive' && form.intensity >= 2;
+
+export const moveBeforeHold: Check = {
+	meta: {
+		id: 'move-before-hold',
+		summary: 'Moving comes before holding',
+		severity: 'mend',
+		why: 'A joint that was moved lets itself be held; the first thing in a class is not a hanging stretch.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		const firstMove = items.findIndex(moves);
+		return items
+			.slice(0, firstMove === -1 ? items.length : firstMove)
+			.filter(holds)
+			.slice(0, 1)
+			.map((taught) => ({
+				message: `${taught.movement.english} is held before anything has moved`,
+				where: at(taught),
+				data: { movement: taught.movement.slug },
+				repairable: firstMove !== -1
+			}));
+	},
+	/** Moves the first moving block in front of it. */
+	repair(finding, { items, plan }) {
+		const mover = items.find(moves);
+		const held = finding.where.blockId && findBlock(plan, finding.where.blockId);
+		if (!mover || !held || mover.blockId === finding.where.blockId) return null;
+		const edit: PlanEdit = {
+			do: 'move',
+			blockId: mover.blockId,
+			to: { sectionId: held.sectionId, index: held.index }
+		};
+		return { label: `Begin with ${mover.movement.english}`, edits: [edit] };
+	}
+};

@@ -1,0 +1,29 @@
+import type { Check } from './types';
+
+export const notYetKnown: Check = {
+	meta: {
+		id: 'not-yet-known',
+		summary: 'What a movement builds on was met before',
+		severity: 'note',
+		why: 'Some movements take for granted that an easier one is known; a group that never met it learns two things at once.',
+		source: 'common practice',
+		canRepair: false
+	},
+	check({ items, taughtBefore, find }) {
+		if (!taughtBefore?.length) return [];
+		const met = new Set(taughtBefore);
+		return items.flatMap(({ item, movement, blockId, startSeconds }) => {
+			const missing = met.has(movement.slug) ? [] : movement.prerequisites.filter((slug) => !met.has(slug));
+			met.add(movement.slug);
+			if (!missing.length) return [];
+			const names = missing.map((slug) => find(slug)?.english ?? slug).join(', ');
+			return [
+				{
+					message: `${movement.english} builds on what this group has not met: ${names}`,
+					where: { itemId: item.id, blockId, atSeconds: startSeconds },
+					data: { movement: movement.slug, missing: missing.join(', ') }
+				}
+			];
+		});
+	}
+};

@@ -1,0 +1,46 @@
+import { findBlock, type PlanEdit } from '../plan';
+import { at, DEEP_INTENSITY } from './help';
+import type { Check } from './types';
+
+export const preparationBeforeDeep: Check = {
+	meta: {
+		id: 'preparation-before-deep',
+		summary: 'A preparation comes before what it prepares',
+		severity: 'mend',
+		why: 'The easier shape of the same kind is in the class, but only after the deep one.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		return items.flatMap((taught, index) => {
+			const { movement, form } = taught;
+			if (form.intensity < DEEP_INTENSITY || movement.preparations.length === 0) return [];
+			const prepares = (other: (typeof items)[number]) =>
+				movement.preparations.includes(other.movement.slug) || other.movement.slug === movement.slug;
+			if (items.slice(0, index).some(prepares)) return [];
+			const later = items
+				.slice(index + 1)
+				.find((other) => prepares(other) && other.blockId !== taught.blockId);
+			if (!later) return [];
+			return [
+				{
+					message: `${later.movement.english} prepares ${movement.english} and comes only after it`,
+					where: at(taught),
+					data: { movement: movement.slug, preparation: later.movement.slug, moved: later.blockId }
+				}
+			];
+		});
+	},
+	repair(finding, { plan, items }) {
+		const deep = finding.where.blockId && findBlock(plan, finding.where.blockId);
+		const moved = String(finding.data.moved);
+		const taught = items.find(({ blockId }) => blockId === moved);
+		if (!deep || !taught) return null;
+		const edit: PlanEdit = {
+			do: 'move',
+			blockId: moved,
+			to: { sectionId: deep.sectionId, index: deep.index }
+		};
+		return { label: `Move ${taught.movement.english} before it`, edits: [edit] };
+	}
+};

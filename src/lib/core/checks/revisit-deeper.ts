@@ -1,0 +1,53 @@
+import type { Form } from '../movement';
+import { styledRange } from '../style';
+import { at, STILL_MODES } from './help';
+import type { Check, TaughtItem } from './types';
+
+const depth = ({ movement, form }: TaughtItem) => movement.forms.indexOf(form as Form);
+
+export const revisitDeeper: Check = {
+	meta: {
+		id: 'revisit-deeper',
+		summary: 'A second visit goes further than the first',
+		severity: 'note',
+		why: 'A shape that comes back is understood by then; it may be held longer or taken in a stronger form. The very same again teaches little.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		const met = new Map<string, TaughtItem>();
+		return items.flatMap((taught) => {
+			const before = met.get(taught.movement.slug);
+			met.set(taught.movement.slug, taught);
+			if (!before || !STILL_MODES.has(taught.item.mode) || taught.item.mode !== before.item.mode) return [];
+			// what is moved through may come back as it was, and a flow comes back by itself
+			if (before.blockId === taught.blockId || before.times > 2 || taught.times > 2) return [];
+			if (depth(taught) > depth(before) || taught.workSeconds > before.workSeconds) return [];
+			return [
+				{
+					message: `${taught.movement.english} comes a second time and goes no further than before`,
+					where: at(taught),
+					data: { movement: taught.movement.slug }
+				}
+			];
+		});
+	},
+	/** A little longer than before, where its form allows that. */
+	repair(finding, { items, style }) {
+		const taught = items.find(({ item }) => item.id === finding.where.itemId);
+		const before = items.findLast(
+			({ movement, startSeconds }) =>
+				movement.slug === finding.data.movement && startSeconds < (taught?.startSeconds ?? 0)
+		);
+		if (!taught || !before) return null;
+		const { item, form } = taught;
+		const range = styledRange(style, form, item.mode, item.unit);
+		const perDose = taught.workSeconds / item.dose;
+		const dose = Math.min(range.max, Math.floor(before.workSeconds / perDose) + 1);
+		if (dose <= item.dose) return null;
+		return {
+			label: `${dose} ${range.unit} on the second visit`,
+			edits: [{ do: 'setItem', itemId: item.id, change: { dose } }]
+		};
+	}
+};

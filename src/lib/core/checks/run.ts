@@ -1,0 +1,162 @@
+import { clock, type Timeline } from '../clock';
+import { fit } from '../fit';
+import { formOf, type FindMovement, type Movement } from '../movement';
+import { balance, orbit, type Balance, type Orbit } from '../orbit';
+import { applyEdit, blocksOf, itemsAsDone, tidied, type ClassPlan, type Item } from '../plan';
+import { styleOf } from '../style';
+import { CHECKS } from './registry';
+import {
+	SEVERITIES,
+	type CheckContext,
+	type Finding,
+	type Repair,
+	type Setting,
+	type SilencedFinding,
+	type TaughtItem
+} from './types';
+
+/** Everything that is worked out from a plan: nothing of it is stored. */
+export interface Reading {
+	timeline: Timeline;
+	orbit: Orbit;
+	balance: Balance;
+	findings: Finding[];
+	/** What would be found as well, and why it is not. */
+	silenced: SilencedFinding[];
+	context: CheckContext;
+}
+
+/**
+ * Reads a plan: clock, orbit, balance against the targets, and the findings of all checks (or those named in `only`).
+ * @throws Error when the plan names a movement or form that the catalogue does not have
+ */
+export function readPlan(plan: ClassPlan, setting: Setting, only?: ReadonlySet<string>): Reading {
+	const { find, targets } = setting;
+	const timeline = clock(plan, find);
+	const items = new Map<string, Item>(
+		blocksOf(plan).flatMap(({ block }) => itemsAsDone(block).map((item) => [item.id, item] as const))
+	);
+	const found = orbit(timeline, find, (id) => items.get(id));
+	const verdicts = balance(found, targets);
+	const context: CheckContext = {
+		...setting,
+		plan,
+		style: styleOf(plan.style),
+		timeline,
+		orbit: found,
+		balance: verdicts,
+		items: taughtItems(plan, find, timeline)
+	};
+	return { timeline, orbit: found, balance: verdicts, ...runChecks(context, only), context };
+}
+
+function taughtItems(plan: ClassPlan, find: FindMovement, timeline: Timeline): TaughtItem[] {
+	const start = new Map<string, number>();
+	const work = new Map<string, { seconds: number; times: number }>();
+	for (const { phase, itemId, fromSeconds, toSeconds } of timeline.entries) {
+		if (itemId === null) continue;
+		if (!start.has(itemId)) start.set(itemId, fromSeconds);
+		if (phase !== 'work') continue;
+		const sum = work.get(itemId) ?? { seconds: 0, times: 0 };
+		work.set(itemId, { seconds: sum.seconds + toSeconds - fromSeconds, times: sum.times + 1 });
+	}
+	const items: TaughtItem[] = [];
+	for (const section of plan.sections)
+		for (const block of section.blocks)
+			for (const item of itemsAsDone(block)) {
+				const movement = find(item.movement) as Movement;
+				items.push({
+					item,
+					section,
+					blockId: block.id,
+					movement,
+					form: formOf(movement, item.form) as TaughtItem['form'],
+					startSeconds: start.get(item.id) ?? 0,
+					workSeconds: work.get(item.id)?.seconds ?? 0,
+					times: work.get(item.id)?.times ?? 0
+				});
+			}
+	return items;
+}
+
+/** All findings, the gravest first; those that the teacher silenced stand apart, with the reason. */
+export function runChecks(
+	context: CheckContext,
+	only?: ReadonlySet<string>
+): { findings: Finding[]; silenced: SilencedFinding[] } {
+	const found: Finding[] = [];
+	const silenced: SilencedFinding[] = [];
+	const silences = context.plan.silenced ?? [];
+	for (const { meta, check } of CHECKS) {
+		if (only && !only.has(meta.id)) continue;
+		for (const report of check(context)) {
+			const finding: Finding = {
+				checkId: meta.id,
+				severity: report.severity ?? meta.severity,
+				message: report.message,
+				where: report.where ?? {},
+				data: report.data ?? {},
+				repairable: report.repairable ?? meta.canRepair
+			};
+			const silence = meta.neverSilent
+				? undefined
+				: silences.find(
+						(s) => s.check === meta.id && (s.itemId === undefined || s.itemId === finding.where.itemId)
+					);
+			if (silence) silenced.push({ finding, reason: silence.reason });
+			else found.push(finding);
+		}
+	}
+	return {
+		findings: SEVERITIES.flatMap((severity) => found.filter((finding) => finding.severity === severity)),
+		silenced
+	};
+}
+
+/** What a repair changes: the plan after it, read, and what came and went. */
+export interface Preview {
+	repair: Repair;
+	after: Reading;
+	/** Findings that are gone, and findings that are new. */
+	solved: Finding[];
+	raised: Finding[];
+}
+
+const placeOf = ({ where }: Finding) => where.itemId ?? where.blockId;
+const sameFinding = (a: Finding, b: Finding) =>
+	a.checkId === b.checkId && placeOf(a) === placeOf(b) && a.data.direction === b.data.direction;
+const gravity = (finding: Finding) => SEVERITIES.indexOf(finding.severity);
+
+/**
+ * The repair of a finding with its before and after, worked out now; null when there is none for this plan, or when
+ * it would raise a worse finding than it solves.
+ */
+export function previewRepair(finding: Finding, context: CheckContext): Preview | null {
+	const found = CHECKS.find((c) => c.meta.id === finding.checkId)?.repair?.(finding, context) ?? null;
+	if (!found || found.edits.length === 0) return null;
+	const repair = keptOnTime(found, context);
+	const before = runChecks(context).findings;
+	const after = readPlan(tidied(repair.edits.reduce(applyEdit, context.plan), context.find), context);
+	const raised = after.findings.filter(
+		(f) => !before.some((b) => sameFinding(b, f) && gravity(b) <= gravity(f))
+	);
+	const solved = before.filter((b) => !after.findings.some((f) => sameFinding(b, f)));
+	if (raised.some((f) => gravity(f) < gravity(finding))) return null;
+	return { repair, after, solved, raised };
+}
+
+/** A class that was on time stays on time: what a repair adds or takes is fitted away, where the doses can give it. */
+function keptOnTime(repair: Repair, { plan, timeline, find }: CheckContext): Repair {
+	if (timeline.totalSeconds !== plan.lengthSeconds) return repair;
+	const after = repair.edits.reduce(applyEdit, plan);
+	if (clock(after, find).totalSeconds === plan.lengthSeconds) return repair;
+	const fitted = fit(after, find);
+	return fitted.ok
+		? { ...repair, edits: [...repair.edits, { do: 'setDoses', doses: fitted.doses }] }
+		: repair;
+}
+
+/** The repair of a finding, worked out now; null when there is none for this plan that makes nothing worse. */
+export function repairOf(finding: Finding, context: CheckContext): Repair | null {
+	return previewRepair(finding, context)?.repair ?? null;
+}

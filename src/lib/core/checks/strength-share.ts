@@ -1,0 +1,47 @@
+import { STRENGTHENING_EFFORT, WORKING_MODES } from '../movement';
+import { formChange, type PlanEdit } from '../plan';
+import type { Check } from './types';
+
+export const strengthShare: Check = {
+	meta: {
+		id: 'strength-share',
+		summary: 'Own strength has its share of the work',
+		severity: 'mend',
+		why: 'Range that nobody can hold by their own strength comes back tight; the band says how much this group wants.',
+		source: 'common practice (the band is the group’s own, editable target)',
+		canRepair: true
+	},
+	check({ balance, items }) {
+		const { standing, sharePercent, band, offBySeconds } = balance.strength;
+		if (items.length < 3 || standing === 'within') return [];
+		const wanted = `${band.minPercent}-${band.maxPercent} %`;
+		return [
+			{
+				message: `${Math.round(sharePercent)} % of the work strengthens; ${wanted} is wanted`,
+				severity: standing === 'over' ? ('note' as const) : ('mend' as const),
+				data: { sharePercent: Math.round(sharePercent * 10) / 10, standing, offSeconds: offBySeconds },
+				repairable: standing === 'short'
+			}
+		];
+	},
+	/** The longest item that can strengthen and does not yet, in a form and mode in which it does. */
+	repair(finding, { items, plan, group }) {
+		if (finding.data.standing !== 'short') return null;
+		const tooDeep = group?.preset === 'beginners' ? 3 : 5;
+		const weak = items.filter(
+			({ item, form }) => !WORKING_MODES.has(item.mode) || form.effort < STRENGTHENING_EFFORT
+		);
+		for (const { item, movement } of [...weak].sort((a, b) => b.workSeconds - a.workSeconds)) {
+			const mode = movement.modes.find((m) => WORKING_MODES.has(m));
+			const form = movement.forms.find((f) => f.effort >= STRENGTHENING_EFFORT && f.intensity <= tooDeep);
+			if (!mode || !form || item.mode === 'rest') continue;
+			const edit: PlanEdit = {
+				do: 'setItem',
+				itemId: item.id,
+				change: formChange(plan, item, movement, { form: form.id, mode })
+			};
+			return { label: `${movement.english}: ${form.id}, ${mode}`, edits: [edit] };
+		}
+		return null;
+	}
+};

@@ -1,0 +1,60 @@
+import { isSymmetrical, type MuscleGroup, type Tissue } from '../anatomy';
+import { formatDuration } from '../clock';
+import { profileOf, suitsSomehow } from '../adapt';
+import { STRENGTHENING_EFFORT, usualForm, WORKING_MODES } from '../movement';
+import { newItem, type PlanEdit } from '../plan';
+import { MUSCLES_OF_TISSUE, stillSeconds, working } from './help';
+import type { Check } from './types';
+
+/** A tissue held long for this much, seconds a leg, is one that the class is about. */
+const MEANT_SECONDS = 90;
+
+export const stretchedNotStrengthened: Check = {
+	meta: {
+		id: 'stretched-not-strengthened',
+		summary: 'What is stretched much is strengthened too',
+		severity: 'note',
+		why: 'Tightness that comes back however much people stretch usually wants strength; stretching alone can make irritated tissue worse.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		const worked = new Set(
+			items.filter((t) => t.form.effort >= STRENGTHENING_EFFORT).flatMap((t) => [...working(t)])
+		);
+		return [...stillSeconds(items)].flatMap(([tissue, seconds]) => {
+			const owners: readonly MuscleGroup[] = MUSCLES_OF_TISSUE[tissue as Tissue] ?? [];
+			if (seconds < MEANT_SECONDS || owners.length === 0 || owners.some((group) => worked.has(group)))
+				return [];
+			return [
+				{
+					message: `the ${tissue} are held long for ${formatDuration(seconds)} a leg and never work`,
+					data: { tissue, seconds: Math.round(seconds) }
+				}
+			];
+		});
+	},
+	/** Adds strength for it at the end of Build: the easiest first, symmetrical before sided. */
+	repair(finding, { catalogue, plan, items, group }) {
+		const owners = MUSCLES_OF_TISSUE[finding.data.tissue as Tissue] ?? [];
+		const used = new Set(items.map(({ movement }) => movement.slug));
+		const cautions = group?.cautions.map((c) => c.caution) ?? [];
+		const section = plan.sections.find((s) => s.kind === 'build');
+		const [best] = catalogue
+			.filter((m) => !used.has(m.slug) && WORKING_MODES.has(m.modes[0]!) && suitsSomehow(m, cautions))
+			.filter((m) => usualForm(m).effort >= STRENGTHENING_EFFORT && usualForm(m).intensity <= 3)
+			.filter((m) => owners.some((owner) => profileOf(m).muscles.has(owner)))
+			.sort(
+				(a, b) =>
+					usualForm(a).intensity - usualForm(b).intensity ||
+					Number(isSymmetrical(b.action)) - Number(isSymmetrical(a.action))
+			);
+		if (!best || !section) return null;
+		const edit: PlanEdit = {
+			do: 'insert',
+			at: { sectionId: section.id, index: section.blocks.length },
+			block: newItem(plan, best)
+		};
+		return { label: `Add ${best.english}`, edits: [edit] };
+	}
+};

@@ -1,0 +1,102 @@
+import { isSymmetrical } from '../anatomy';
+import { formatDuration } from '../clock';
+import { isHold, doseRange } from '../movement';
+import { styledRange } from '../style';
+import type { Check, CheckContext, Report, TaughtItem } from './types';
+
+function report(
+	{ item, movement, blockId, startSeconds }: TaughtItem,
+	message: string,
+	question: string,
+	repairable = false
+): Report {
+	return {
+		message: `${movement.english} ${message}`,
+		where: { itemId: item.id, blockId, atSeconds: startSeconds },
+		data: { movement: movement.slug, question },
+		repairable
+	};
+}
+
+/** A hold that is longer than the style goes. */
+function tooLong(taught: TaughtItem, { style }: CheckContext): Report[] {
+	const { item, form } = taught;
+	const range = styledRange(style, form, item.mode, item.unit);
+	if (item.dose <= range.max || item.mode !== 'passive') return [];
+	return [
+		report(
+			taught,
+			`is held for ${item.dose} ${range.unit}; this style holds at most ${range.max}`,
+			'holding',
+			true
+		)
+	];
+}
+
+/** A hold before sport, where the style moves only. */
+function heldBeforeSport(taught: TaughtItem, { style, group }: CheckContext): Report[] {
+	const { item, form, workSeconds } = taught;
+	if (group?.moment !== 'before sport' || style.beforeSport !== 'dynamic only') return [];
+	const stretches =
+		item.mode === 'passive' && isHold(doseRange(form, item.mode, item.unit)) && form.intensity >= 2;
+	if (!stretches) return [];
+	return [
+		report(
+			taught,
+			`is held (${formatDuration(workSeconds)}); before sport this style only moves`,
+			'beforeSport'
+		)
+	];
+}
+
+/** More on one side, where the style keeps both equal; and the other way round for sets and props. */
+function unequal(taught: TaughtItem, { style }: CheckContext): Report[] {
+	const { item, movement } = taught;
+	if (!item.moreOn || isSymmetrical(movement.action)) return [];
+	if (style.sides === 'more time' || style.sides === 'more sets') return [];
+	return [
+		report(taught, `gives the ${item.moreOn.leg} side more; this style keeps the time equal`, 'sides', true)
+	];
+}
+
+/** A folded back where somebody has a sore one. */
+function roundedFold(taught: TaughtItem, { style, group }: CheckContext): Report[] {
+	const sore = group?.cautions.some((c) => c.caution === 'low back' || c.caution === 'fragile bones');
+	if (style.foldBack !== 'round' || !sore || !taught.movement.families.includes('forward fold')) return [];
+	return [report(taught, 'is folded with a round back, and somebody’s back asks for a long one', 'foldBack')];
+}
+
+export const styleConflict: Check = {
+	meta: {
+		id: 'style-conflict',
+		summary: 'The class is taught in its own style',
+		severity: 'note',
+		why: 'Where schools differ you have chosen one; this is where the class does otherwise. It may be on purpose.',
+		source: 'common practice; both schools stand under Style',
+		canRepair: true
+	},
+	check(context) {
+		return context.items.flatMap((taught) => [
+			...tooLong(taught, context),
+			...heldBeforeSport(taught, context),
+			...unequal(taught, context),
+			...roundedFold(taught, context)
+		]);
+	},
+	repair(finding, { items, style }) {
+		const taught = items.find(({ item }) => item.id === finding.where.itemId);
+		if (!taught) return null;
+		const { item, form } = taught;
+		if (finding.data.question === 'sides')
+			return {
+				label: 'The same on both sides',
+				edits: [{ do: 'setItem', itemId: item.id, change: { moreOn: undefined } }]
+			};
+		if (finding.data.question !== 'holding') return null;
+		const { max, unit } = styledRange(style, form, item.mode, item.unit);
+		return {
+			label: `Hold for ${max} ${unit}`,
+			edits: [{ do: 'setItem', itemId: item.id, change: { dose: max } }]
+		};
+	}
+};

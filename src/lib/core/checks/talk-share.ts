@@ -1,0 +1,34 @@
+import { phaseSeconds } from '../clock';
+import { percent } from './help';
+import type { Check } from './types';
+
+/** Talk without anything else going on was about 11 % of the classes that were timed; twice that is a lecture. */
+const MOST_PERCENT = 25;
+
+export const talkShare: Check = {
+	meta: {
+		id: 'talk-share',
+		summary: 'Explaining and talking leave room for moving',
+		severity: 'note',
+		why: 'Standing talk was about a tenth of the classes that were timed; beyond a quarter people cool down.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ timeline, items }) {
+		if (items.length < 4) return [];
+		const sums = phaseSeconds(timeline);
+		const share = percent(sums.explain + sums.talk, timeline.totalSeconds);
+		if (share <= MOST_PERCENT) return [];
+		return [
+			{
+				message: `explaining and talking take ${Math.round(share)} % of the class; at most ${MOST_PERCENT} % is usual`,
+				data: { percent: Math.round(share), explainSeconds: sums.explain, talkSeconds: sums.talk }
+			}
+		];
+	},
+	repair(_finding, { plan }) {
+		if (plan.pace.talk === 'brief') return null;
+		const talk = plan.pace.talk === 'detailed' ? ('ordinary' as const) : ('brief' as const);
+		return { label: `Explain in the ${talk} way`, edits: [{ do: 'setPace', change: { talk } }] };
+	}
+};

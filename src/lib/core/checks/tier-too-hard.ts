@@ -1,0 +1,47 @@
+import { formForTier, mostIntensity, peopleByTier } from '../adapt';
+import { TIERS } from '../group';
+import { formEdit } from './help';
+import type { Check } from './types';
+
+export const tierTooHard: Check = {
+	meta: {
+		id: 'tier-too-hard',
+		summary: 'Every tier finds a form in it',
+		severity: 'mend',
+		why: 'People whose form is too deep either hurt themselves or watch; beginners stay at three of five.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items, group }) {
+		if (!group) return [];
+		const people = peopleByTier(group);
+		return items.flatMap(({ item, movement, blockId, startSeconds }) => {
+			const tooMuch = TIERS.filter((tier) => {
+				if (!people[tier]) return false;
+				return formForTier(movement, item.form, tier).intensity > mostIntensity(tier, group);
+			});
+			if (!tooMuch.length) return [];
+			const who = tooMuch.map((tier) => `${tier} (${people[tier]})`).join(' and ');
+			return [
+				{
+					message: `${movement.english} in the ${item.form} form is too much for the ${who} people`,
+					where: { itemId: item.id, blockId, atSeconds: startSeconds },
+					data: { movement: movement.slug, form: item.form, tiers: tooMuch.join(', ') },
+					repairable: movement.forms[0]?.id !== item.form
+				}
+			];
+		});
+	},
+	/** The next easier form, for all. */
+	repair(finding, { items, plan }) {
+		const taught = items.find(({ item }) => item.id === finding.where.itemId);
+		if (!taught) return null;
+		const { forms } = taught.movement;
+		const easier = forms[forms.findIndex((f) => f.id === taught.item.form) - 1];
+		if (!easier) return null;
+		return {
+			label: `The ${easier.id} form`,
+			edits: [formEdit(plan, taught, easier.id)]
+		};
+	}
+};

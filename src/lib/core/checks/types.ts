@@ -1,0 +1,110 @@
+import type { Leg } from '../anatomy';
+import type { Balance, Orbit, Targets } from '../orbit';
+import type { Timeline } from '../clock';
+import type { FindMovement, Form, Movement } from '../movement';
+import type { Group } from '../group';
+import type { TeachingStyle } from '../style';
+import type { ClassPlan, Item, PlanEdit, Section } from '../plan';
+
+/** `stop`: this class cannot be taught so. `mend`: better not so. `note`: worth knowing. */
+export const SEVERITIES = ['stop', 'mend', 'note'] as const;
+export type Severity = (typeof SEVERITIES)[number];
+
+/** What a class waits for; notes are worth knowing and keep nobody from teaching. */
+export const waits = ({ severity }: { severity: string }): boolean => severity !== 'note';
+
+/** One item with all that is known of it and when its first work begins. */
+export interface TaughtItem {
+	/** As it is really done: in a flow joined to the breath it moves. */
+	item: Item;
+	section: Section;
+	blockId: string;
+	movement: Movement;
+	form: Form;
+	startSeconds: number;
+	/** All of its work, both sides and all rounds. */
+	workSeconds: number;
+	/** How many times it is done: 2 with sides, more in a flow. */
+	times: number;
+}
+
+/** What a plan is read against. */
+export interface Setting {
+	/** What may be added: the offered part of the shelf. */
+	catalogue: readonly Movement[];
+	find: FindMovement;
+	targets: Targets;
+	/** The people, where they are known: the checks that are about people ask for them. */
+	group?: Group | null;
+	/** Slugs that this group has met before; null or missing where nobody knows. */
+	taughtBefore?: readonly string[] | null;
+	/** The leg that led in the group's class before this one. */
+	lastFirstSide?: Leg | null;
+}
+
+/** All that a check may look at: the plan and what was worked out from it. */
+export interface CheckContext extends Setting {
+	plan: ClassPlan;
+	style: TeachingStyle;
+	timeline: Timeline;
+	orbit: Orbit;
+	balance: Balance;
+	/** In the order in which they are taught. */
+	items: readonly TaughtItem[];
+}
+
+/** Where a finding stands: at an item, or over the whole class. */
+export interface Where {
+	itemId?: string;
+	blockId?: string;
+	atSeconds?: number;
+}
+
+export interface Finding {
+	checkId: string;
+	severity: Severity;
+	message: string;
+	where: Where;
+	/** What the message was made of, for those who compute with it. */
+	data: Record<string, string | number>;
+	repairable: boolean;
+}
+
+/** A finding that the teacher silenced, and why. */
+export interface SilencedFinding {
+	finding: Finding;
+	reason: string;
+}
+
+export interface Repair {
+	/** What the button says. */
+	label: string;
+	edits: PlanEdit[];
+}
+
+export interface CheckMeta {
+	/** Also the file's name. */
+	id: string;
+	summary: string;
+	severity: Severity;
+	why: string;
+	/** The published source, or "common practice". */
+	source: string;
+	canRepair: boolean;
+	/** A check of safety is answered by confirming, never silenced. */
+	neverSilent?: boolean;
+}
+
+/** What a check says of one thing; what is left out it takes from the check's meta. */
+export type Report = Pick<Finding, 'message'> &
+	Partial<Pick<Finding, 'where' | 'data' | 'severity' | 'repairable'>>;
+
+/**
+ * One rule. `check` only looks and reports; `repair` works out an edit when it is asked for, since some take
+ * longer than a keystroke may.
+ */
+export interface Check {
+	meta: CheckMeta;
+	check(context: CheckContext): Report[];
+	repair?(finding: Finding, context: CheckContext): Repair | null;
+}

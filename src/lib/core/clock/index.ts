@@ -1,0 +1,6 @@
+export * from './clock';
+export * from './dose';
+export * from './owed';
+export * from './peak';
+export * from './read';
+export * from './spread';

@@ -1,0 +1,64 @@
+import { DIRECTION_NAME, DIRECTION_SIGN, DIRECTIONS } from '../anatomy';
+import type { Finding, Preview, Reading } from '../checks';
+import { formatDuration } from '../clock';
+
+/** One figure of a class before and after a change. */
+export interface Shift {
+	name: string;
+	sign: string;
+	before: string;
+	after: string;
+	/** Whether it stands within its band now. */
+	within: boolean;
+}
+
+/** What a change does to a class: clock, orbit and checks. */
+export interface BeforeAfter {
+	totalBefore: string;
+	totalAfter: string;
+	/** Directions and strength whose share moves by half a point or more. */
+	shifts: Shift[];
+	solved: Finding[];
+	raised: Finding[];
+}
+
+const LEAST_POINTS = 0.5;
+const whole = (percent: number) => `${Math.round(percent)} %`;
+
+/** A share (0-1) as it is read: "72 %". */
+export const percentOf = (share: number): string => whole(100 * share);
+
+/** Clock and balance of two classes, or of one before and after a change. */
+export function shiftsBetween(
+	before: Reading,
+	after: Reading,
+	leastPoints = 0
+): Pick<BeforeAfter, 'totalBefore' | 'totalAfter' | 'shifts'> {
+	const verdicts = [
+		...DIRECTIONS.map((d) => ({
+			name: DIRECTION_NAME[d],
+			sign: DIRECTION_SIGN[d] as string,
+			a: before.balance.directions[d],
+			b: after.balance.directions[d]
+		})),
+		{ name: 'strength', sign: '', a: before.balance.strength, b: after.balance.strength }
+	];
+	return {
+		totalBefore: formatDuration(before.timeline.totalSeconds),
+		totalAfter: formatDuration(after.timeline.totalSeconds),
+		shifts: verdicts
+			.filter(({ a, b }) => Math.abs(a.sharePercent - b.sharePercent) >= leastPoints)
+			.map(({ name, sign, a, b }) => ({
+				name,
+				sign,
+				before: whole(a.sharePercent),
+				after: whole(b.sharePercent),
+				within: b.standing === 'within'
+			}))
+	};
+}
+
+/** Compares a class with what a repair would make of it: what moves by half a point or more is shown. */
+export function beforeAfter(before: Reading, { after, solved, raised }: Preview): BeforeAfter {
+	return { ...shiftsBetween(before, after, LEAST_POINTS), solved, raised };
+}

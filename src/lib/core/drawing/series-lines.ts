@@ -1,0 +1,154 @@
+import { DIRECTION_NAME, DIRECTIONS, type Direction } from '../anatomy';
+import { shortDay } from '../calendar';
+import { formatDuration } from '../clock';
+import { rungWords, type ReadWeek, type SeriesReading } from '../series';
+import { percentOf } from './before-after';
+
+/** What the charts of a series show, and the tables behind them. */
+
+const whole = (value: number) => String(Math.round(value));
+
+/** What stands behind a chart, for those who read instead of look. */
+export interface ChartTable {
+	head: string[];
+	rows: string[][];
+}
+
+export interface LadderLines {
+	/** Names of the classes along the chart. */
+	classes: string[];
+	lines: { name: string; goal: string; rungs: string[]; at: (number | null)[] }[];
+	table: ChartTable;
+}
+
+/** Ladders climbing through the classes: for each the rung (from 1) of every class. */
+export function ladderLines({ classes, planned, setting, goals }: SeriesReading): LadderLines {
+	const lines = planned.series.ladders.map(({ rungs }, ladder) => {
+		const goal = rungs.at(-1)!;
+		const reached = goals[ladder];
+		return {
+			name: setting.find(goal.movement)?.english ?? goal.movement,
+			goal: reached
+				? `${reached.within ? 'reached' : 'earliest'} ${shortDay(reached.on)}`
+				: 'not reached at this pace',
+			rungs: rungs.map((rung) => rungWords(rung, setting.find)),
+			at: classes.map((c) => {
+				const given = c.given.find((g) => g.ladder === ladder);
+				return given ? given.rung + 1 : null;
+			})
+		};
+	});
+	return {
+		classes: classes.map((c) => shortDay(c.class.on)),
+		lines,
+		table: {
+			head: ['Class', ...lines.map(({ name }) => name)],
+			rows: classes.map((c, i) => [
+				`${c.number}, ${shortDay(c.class.on)}`,
+				...lines.map(({ at, rungs }) => (at[i] === null ? '' : `${at[i]}. ${rungs[at[i]! - 1]}`))
+			])
+		}
+	};
+}
+
+export interface WeekLines {
+	weeks: string[];
+	load: number[];
+	easier: boolean[];
+	monotony: (number | null)[];
+	strain: (number | null)[];
+	table: ChartTable;
+}
+
+export function loadLines({ weeks }: SeriesReading): WeekLines {
+	const finite = (value: number | null) => (value !== null && Number.isFinite(value) ? value : null);
+	return {
+		weeks: weeks.map(({ number }) => `Week ${number}`),
+		load: weeks.map(({ load }) => Math.round(load)),
+		easier: weeks.map(({ easier }) => easier),
+		monotony: weeks.map(({ monotony }) => finite(monotony)),
+		strain: weeks.map(({ strain }) => finite(strain)),
+		table: {
+			head: ['Week', 'Minutes', 'Load', 'Change', 'Monotony', 'Strain'],
+			rows: weeks.map((week) => [
+				`${week.number}${week.easier ? ' (easier)' : ''}`,
+				whole(week.classes.reduce((sum, { minutes }) => sum + minutes, 0)),
+				whole(week.load),
+				week.changePercent === null ? '' : `${Math.round(week.changePercent)} %`,
+				week.monotony === null
+					? ''
+					: Number.isFinite(week.monotony)
+						? week.monotony.toFixed(2)
+						: 'every day alike',
+				week.strain === null ? '' : Number.isFinite(week.strain) ? whole(week.strain) : ''
+			])
+		}
+	};
+}
+
+export interface BalanceBars {
+	weeks: string[];
+	/** Percent of the direction time, by direction. */
+	shares: { direction: Direction; name: string; percent: number[] }[];
+	table: ChartTable;
+}
+
+/** Balance week by week, and over the whole in the last row of the table. */
+export function balanceBars({ weeks, balance }: SeriesReading): BalanceBars {
+	const row = (name: string, of: ReadWeek['balance']) => [
+		name,
+		...DIRECTIONS.map((d) => {
+			const { share, standing } = of.directions[d];
+			return `${percentOf(share)}${standing === 'within' ? '' : `, ${standing}`}`;
+		}),
+		percentOf(of.strength.share)
+	];
+	return {
+		weeks: weeks.map(({ number }) => `Week ${number}`),
+		shares: DIRECTIONS.map((d) => ({
+			direction: d,
+			name: DIRECTION_NAME[d],
+			percent: weeks.map((week) => Math.round(100 * week.balance.directions[d].share))
+		})),
+		table: {
+			head: ['Week', ...DIRECTIONS.map((d) => DIRECTION_NAME[d]), 'Strength, of the work'],
+			rows: [
+				...weeks
+					.filter((week) => week.orbit.rangeTotalSeconds > 0)
+					.map((week) => row(String(week.number), week.balance)),
+				row('All weeks', balance)
+			]
+		}
+	};
+}
+
+export interface TissueCells {
+	weeks: string[];
+	tissues: string[];
+	/** Column, row, minutes held long on one leg. */
+	cells: [number, number, number][];
+	most: number;
+	table: ChartTable;
+}
+
+/** Minutes in which each tissue is held long, by week. */
+export function tissueCells({ weeks }: SeriesReading): TissueCells {
+	const tissues = [...new Set(weeks.flatMap((week) => [...week.tissues.keys()]))].sort();
+	const seconds = (week: ReadWeek, tissue: (typeof tissues)[number]) => week.tissues.get(tissue) ?? 0;
+	const cells = weeks.flatMap((week, x) =>
+		tissues.map((tissue, y): [number, number, number] => [x, y, Math.round(seconds(week, tissue) / 6) / 10])
+	);
+	return {
+		weeks: weeks.map(({ number }) => `Week ${number}`),
+		tissues,
+		cells,
+		most: Math.max(5, ...cells.map(([, , minutes]) => minutes)),
+		table: {
+			head: ['Tissue', ...weeks.map(({ number }) => `Week ${number}`)],
+			rows: tissues.map((tissue) => [
+				tissue,
+				...weeks.map((week) => formatDuration(Math.round(seconds(week, tissue))))
+			])
+		}
+	};
+}

@@ -1,0 +1,198 @@
+import { addDays, shortDay, WEEKDAY_NAMES } from '../calendar';
+import { waits } from '../checks';
+import type { FindMovement } from '../movement';
+import {
+	rungOf,
+	rungWords,
+	tierForms,
+	type ClassState,
+	type ReadClass,
+	type ReadWeek,
+	type Series,
+	type SeriesReading
+} from '../series';
+import { miniScore, type MiniScore } from './mini-score';
+import { classRing, type RingSector } from './ring';
+import { score } from './score';
+
+/** A class of a series as its week shows it. */
+export interface ClassCard {
+	id: string;
+	number: number;
+	on: string;
+	/** "Tue 3 Nov". */
+	day: string;
+	startsAt: string;
+	title: string;
+	planned: boolean;
+	ring: RingSector[];
+	mini: MiniScore | null;
+	state: ClassState;
+	stateWords: string;
+	/** `again`: "3rd time", empty at the first. */
+	rungs: { words: string; again: string; isNew: boolean; tiers: string }[];
+	comesBack: string[];
+	/** "effort 2.7, load 121". */
+	figures: string;
+	/** What the desk would look at. */
+	toLookAt: number;
+	easier: boolean;
+	retest: boolean;
+}
+
+export interface WeekCard {
+	number: number;
+	/** "2 Nov". */
+	from: string;
+	theme: string;
+	easier: boolean;
+	retest: boolean;
+	ring: RingSector[];
+	empty: boolean;
+	/** "load 135, 4 % up". */
+	figures: string;
+	days: {
+		iso: string;
+		letter: string;
+		name: string;
+		skipped: boolean;
+		missed: boolean;
+		classIds: string[];
+	}[];
+	classes: ClassCard[];
+}
+
+export const STATE_WORDS: Record<ClassState, string> = {
+	taught: 'taught',
+	unplanned: 'not planned',
+	proposed: 'proposed',
+	edited: 'changed by hand',
+	behind: 'waits for a new proposal'
+};
+
+/** "2nd", "3rd", "11th". */
+function ordinal(n: number): string {
+	const last = n % 100 > 10 && n % 100 < 14 ? 0 : n % 10;
+	return `${n}${['th', 'st', 'nd', 'rd'][last] ?? 'th'}`;
+}
+
+const whole = (value: number) => String(Math.round(value));
+
+/** "4 % up", "15 % down", "as before". */
+function changeWords(change: number | null): string {
+	if (change === null) return '';
+	const percent = Math.round(change);
+	if (percent === 0) return ', as before';
+	return `, ${Math.abs(percent)} % ${percent > 0 ? 'up' : 'down'}`;
+}
+
+function classCard(c: ReadClass, { planned, setting }: SeriesReading): ClassCard {
+	const { series } = planned;
+	return {
+		id: c.class.id,
+		number: c.number,
+		on: c.class.on,
+		day: shortDay(c.class.on),
+		startsAt: c.class.startsAt,
+		title: c.plan?.title ?? '',
+		planned: c.plan !== null,
+		ring: c.reading ? classRing(c.reading.orbit, c.reading.balance) : [],
+		mini: c.reading ? miniScore(score(c.reading)) : null,
+		state: c.state,
+		stateWords: STATE_WORDS[c.state],
+		rungs: c.given.map((given) => {
+			const { time, isNew } = given;
+			const step = rungOf(series, given);
+			return {
+				words: rungWords(step, setting.find),
+				again: time > 1 ? `${ordinal(time)} time` : '',
+				isNew,
+				tiers: tierForms(step, setting.group, setting.find)
+					.map(({ tier, form }) => `${tier}: ${form}`)
+					.join(', ')
+			};
+		}),
+		comesBack: c.comesBack.map((slug) => setting.find(slug)?.english ?? slug),
+		figures: c.plan ? `effort ${c.effort.toFixed(1)}, load ${whole(c.load)}` : '',
+		toLookAt: c.reading?.findings.filter(waits).length ?? 0,
+		easier: c.easier,
+		retest: c.retest
+	};
+}
+
+function weekCard(week: ReadWeek, reading: SeriesReading): WeekCard {
+	const { series } = reading.planned;
+	const own = week.classes.map((c) => classCard(c, reading));
+	return {
+		number: week.number,
+		from: shortDay(week.monday).split(' ').slice(1).join(' '),
+		theme: series.themes[week.number - 1]?.words ?? '',
+		easier: week.easier,
+		retest: own.some(({ retest }) => retest),
+		ring: classRing(week.orbit, week.balance),
+		empty: week.orbit.rangeTotalSeconds === 0,
+		figures: week.load > 0 ? `load ${whole(week.load)}${changeWords(week.changePercent)}` : '',
+		days: WEEKDAY_NAMES.map((name, i) => {
+			const iso = addDays(week.monday, i);
+			return {
+				iso,
+				letter: name[0]!,
+				name: `${name} ${shortDay(iso).split(' ').slice(1).join(' ')}`,
+				skipped: series.skipped.includes(iso),
+				missed: series.missed.some(({ on }) => on === iso),
+				classIds: own.filter(({ on }) => on === iso).map(({ id }) => id)
+			};
+		}),
+		classes: own
+	};
+}
+
+/** The weeks side by side. */
+export const weekCards = (reading: SeriesReading): WeekCard[] =>
+	reading.weeks.map((week) => weekCard(week, reading));
+
+/** What changes between two states of a series, class by class, for a before and after. */
+export interface SeriesShift {
+	key: string;
+	name: string;
+	before: string;
+	after: string;
+}
+
+export function seriesShifts(before: SeriesReading, after: SeriesReading): SeriesShift[] {
+	const words = (c: ReadClass | undefined, reading: SeriesReading) =>
+		c ? `${shortDay(c.class.on)} ${c.class.startsAt}, ${contentWords(c, reading)}` : 'not there';
+	const later = new Map(after.classes.map((c) => [c.class.id, c]));
+	const earlier = new Map(before.classes.map((c) => [c.class.id, c]));
+	const ids = [...new Set([...earlier.keys(), ...later.keys()])];
+	return ids
+		.map((id) => ({
+			key: id,
+			name: `Class ${later.get(id)?.number ?? earlier.get(id)?.number}`,
+			before: words(earlier.get(id), before),
+			after: words(later.get(id), after)
+		}))
+		.filter(
+			(shift) => shift.before !== shift.after || earlier.get(shift.key)?.plan !== later.get(shift.key)?.plan
+		);
+}
+
+function contentWords(c: ReadClass, { planned, setting }: SeriesReading): string {
+	if (!c.plan) return 'not planned';
+	const rungs = c.given.map((given) => rungWords(rungOf(planned.series, given), setting.find));
+	return [`load ${whole(c.load)}`, ...rungs].join('; ');
+}
+
+/** A series in a few words, for a list of them. */
+export function seriesInShort(series: Series, find: FindMovement) {
+	return {
+		title: series.title,
+		goal: series.goal,
+		from: shortDay(series.startsOn),
+		weeks: series.weeks,
+		days: series.meetings.map((m) => `${WEEKDAY_NAMES[m.weekday - 1]} ${m.startsAt}`).join(', '),
+		taught: series.classes.filter((c) => c.run).length,
+		classes: series.classes.length,
+		goals: series.ladders.map(({ rungs }) => find(rungs.at(-1)!.movement)?.english ?? '')
+	};
+}

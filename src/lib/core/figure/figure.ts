@@ -1,0 +1,249 @@
+import type { Leg } from '../anatomy';
+import type { Form, Movement, PropUse } from '../movement';
+import { arm } from './arms';
+import { posture } from './posture';
+import type { Skeleton } from './skeleton';
+import type { Vec } from './vector';
+
+export const VIEWS = ['side', 'front'] as const;
+export type View = (typeof VIEWS)[number];
+
+/** A limb or the trunk as a thick line, in the drawing's units; y downward. */
+export interface Stroke {
+	part: 'trunk' | 'left leg' | 'right leg' | 'arm' | 'head' | 'kit';
+	points: [number, number][];
+	width: number;
+}
+
+export interface Figure {
+	view: View;
+	viewBox: [x: number, y: number, width: number, height: number];
+	/** From the farthest to the nearest. */
+	strokes: Stroke[];
+	/** Floor and wall as lines. */
+	room: [number, number][][];
+	/** Where L and R stand. */
+	feet: { leg: Leg; x: number; y: number }[];
+}
+
+/** One body height is so many units of the drawing. */
+const UNITS = 100;
+const WIDTH = { thigh: 7, shin: 5.6, foot: 4.4, arm: 3.6, trunk: 10.5, shoulders: 5, head: 11 };
+/** The front view looks down a little, so that what lies on the floor can be read. */
+const ELEVATION_DEG = 28;
+
+type Project = (v: Vec) => { x: number; y: number; depth: number };
+
+function camera(view: View, movement: Movement): Project {
+	const lying = movement.position === 'supine' || movement.position === 'wall-supine';
+	if (view === 'side') {
+		// on the side the back would be what is seen: look from the other side of the room
+		const flip = movement.position === 'sidelying' ? -1 : 1;
+		const [c, s] = [Math.cos(0.12), Math.sin(0.12)];
+		return ([x, y, z]) => ({ x: flip * x * UNITS, y: -(y * c - flip * z * s) * UNITS, depth: flip * z });
+	}
+	const elevation = ((lying || movement.position === 'prone' ? 50 : ELEVATION_DEG) * Math.PI) / 180;
+	const [c, s] = [Math.cos(elevation), Math.sin(elevation)];
+	const aside = 0.14;
+	return ([x, y, z]) => ({
+		x: (-z + aside * x) * UNITS,
+		y: -(y * c - x * s) * UNITS,
+		depth: x * c + y * s
+	});
+}
+
+/**
+ * Draws a movement in a form: soft limbs from the side of the leading leg, and from the front a little above. With
+ * the left leg leading it is the mirror image, so from the side the person faces left.
+ */
+export function figure(movement: Movement, view: View, form?: Form, leads: Leg = 'right'): Figure {
+	const { skeleton: s, arms } = posture(movement, form);
+	const project = camera(view, movement);
+	const mirror = leads === 'left' ? -1 : 1;
+	const at = (v: Vec): [number, number] => {
+		const p = project(v);
+		return [mirror * p.x, p.y];
+	};
+	const pieces: (Stroke & { depth: number })[] = [];
+	const piece = (part: Stroke['part'], joints: Vec[], width: number, nearer = 0) =>
+		pieces.push({
+			part,
+			points: joints.map(at),
+			width,
+			depth: joints.reduce((sum, j) => sum + project(j).depth, 0) / joints.length + nearer
+		});
+	const legName = (part: 'lead' | 'trail'): 'left leg' | 'right leg' =>
+		(part === 'lead') === (leads === 'right') ? 'right leg' : 'left leg';
+	for (const part of ['lead', 'trail'] as const) {
+		const l = s[part];
+		piece(legName(part), [l.hip, l.knee], WIDTH.thigh);
+		piece(legName(part), [l.knee, l.ankle], WIDTH.shin);
+		piece(legName(part), [l.ankle, l.toe], WIDTH.foot);
+		const a = arm(s, arms, part);
+		piece('arm', [a.shoulder, a.elbow, a.hand], WIDTH.arm, 0.02);
+	}
+	piece('trunk', [s.pelvis, s.waist, s.chest], WIDTH.trunk);
+	piece('trunk', [s.shoulders.lead, s.shoulders.trail], WIDTH.shoulders);
+	piece('head', [s.head, s.head], WIDTH.head, 0.01);
+	for (const prop of form?.props ?? []) pieces.push(...kit(prop, s, project, at, arms));
+	pieces.sort((a, b) => a.depth - b.depth);
+	const feet = (['lead', 'trail'] as const).map((part) => {
+		const [x, y] = at(s[part].toe);
+		return { leg: legName(part) === 'left leg' ? ('left' as const) : ('right' as const), x, y };
+	});
+	const strokes = pieces.map(({ part, points, width }): Stroke => ({
+		part,
+		points: points.map(([x, y]) => [Math.round(x * 10) / 10, Math.round(y * 10) / 10]),
+		width
+	}));
+	const box = bounds(strokes);
+	const room = view === 'side' ? floorAndWall(movement, form, s, at, box) : [mat(s, at)];
+	return { view, viewBox: box, strokes, room, feet };
+}
+
+/** The view that shows a movement best: the one named, or from the front where the legs go wide or turn. */
+export function bestView(movement: Movement): View {
+	if (movement.pose.view) return movement.pose.view;
+	return 'side';
+}
+
+function bounds(strokes: Stroke[]): Figure['viewBox'] {
+	let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+	for (const { points, width } of strokes)
+		for (const [x, y] of points) {
+			left = Math.min(left, x - width / 2);
+			right = Math.max(right, x + width / 2);
+			top = Math.min(top, y - width / 2);
+			bottom = Math.max(bottom, y + width / 2);
+		}
+	const margin = 4;
+	const round = (n: number) => Math.round(n * 10) / 10;
+	return [
+		round(left - margin),
+		round(top - margin),
+		round(right - left + 2 * margin),
+		round(bottom - top + 2 * margin)
+	];
+}
+
+function floorAndWall(
+	movement: Movement,
+	form: Form | undefined,
+	s: Skeleton,
+	at: (v: Vec) => [number, number],
+	[left, top, width]: Figure['viewBox']
+): [number, number][][] {
+	const floorY = at([0, 0, 0])[1];
+	const lines: [number, number][][] = [
+		[
+			[left, floorY],
+			[left + width, floorY]
+		]
+	];
+	const wall = form?.props.find((p) => p.kit === 'wall space');
+	if (!wall) return lines;
+	const ahead = Math.max(...[s.lead.toe, s.trail.toe, s.lead.ankle, s.trail.ankle].map((v) => v[0])) + 0.02;
+	const behind = Math.min(...[s.lead.toe, s.trail.toe, s.lead.ankle, s.trail.ankle].map((v) => v[0])) - 0.02;
+	const x = /behind/.test(wall.place) && movement.position !== 'wall-supine' ? behind : ahead;
+	if (!/beside/.test(wall.place))
+		lines.push([
+			[at([x, 0, 0])[0], top],
+			[at([x, 0, 0])[0], floorY]
+		]);
+	return lines;
+}
+
+/** The mat seen from above, so that what lies down does not look as if it stood. */
+function mat(s: Skeleton, at: (v: Vec) => [number, number]): [number, number][] {
+	const along = [s.head, s.pelvis, s.lead.ankle, s.trail.ankle].map((v) => v[0]);
+	const [from, to] = [Math.min(...along) - 0.08, Math.max(...along) + 0.08];
+	const corners: Vec[] = [
+		[from, 0, -0.18],
+		[to, 0, -0.18],
+		[to, 0, 0.18],
+		[from, 0, 0.18],
+		[from, 0, -0.18]
+	];
+	return corners.map(at);
+}
+
+/** Kit where it lies, by the words of its place; what is only held in the hand is drawn as a line. */
+function kit(
+	prop: PropUse,
+	s: Skeleton,
+	project: Project,
+	at: (v: Vec) => [number, number],
+	arms: Parameters<typeof arm>[1]
+): (Stroke & { depth: number })[] {
+	const make = (points: Vec[], width: number) => ({
+		part: 'kit' as const,
+		points: points.map(at),
+		width,
+		depth: points.reduce((sum, p) => sum + project(p).depth, 0) / points.length - 0.03
+	});
+	const hands = (['lead', 'trail'] as const).map((part) => arm(s, arms, part).hand);
+	const flat = (v: Vec, height: number, half = 0.035): Stroke & { depth: number } =>
+		make(
+			[
+				[v[0] - half, Math.max(0.02, v[1] - height), v[2]],
+				[v[0] + half, Math.max(0.02, v[1] - height), v[2]]
+			],
+			prop.kit === 'blanket' ? 3 : 5
+		);
+	const { place } = prop;
+	if (prop.kit === 'wall space') return [];
+	if (prop.kit === 'strap' || prop.kit === 'belt') {
+		const foot = /back foot/.test(place) ? s.trail.ankle : s.lead.ankle;
+		return [make([hands[0] as Vec, foot], 1.4)];
+	}
+	if (prop.kit === 'chair') return chair(place, s, make);
+	if (/under the hands?|under the forearms/.test(place))
+		return hands.slice(0, prop.count).map((h) => flat(h, 0.03));
+	if (/knees/.test(place)) return [flat(s.lead.knee, 0.03), flat(s.trail.knee, 0.03)];
+	if (/back knee|dropping knee|the knee$/.test(place) && !/open knee/.test(place))
+		return [flat(s.trail.knee, 0.03)];
+	if (/knee|thigh/.test(place)) return [flat(s.lead.knee, 0.04)];
+	if (/foot|heel/.test(place)) return [flat(s.lead.ankle, 0.03)];
+	if (/head/.test(place)) return [flat(s.head, 0.06)];
+	if (/chest/.test(place)) return [flat(s.chest, 0.07, 0.1)];
+	return [flat(s.pelvis, 0.05, 0.05)];
+}
+
+function chair<T>(place: string, s: Skeleton, make: (points: Vec[], width: number) => T): T[] {
+	const seatHeight = 0.25;
+	const sits = /to sit on|behind/.test(place);
+	const x = sits
+		? s.pelvis[0] - 0.02
+		: /calves/.test(place)
+			? s.lead.ankle[0] - 0.05
+			: Math.max(s.lead.ankle[0], s.trail.ankle[0]) + 0.1;
+	const height = sits && s.pelvis[1] > seatHeight ? Math.min(s.pelvis[1] - 0.06, seatHeight) : seatHeight;
+	return [
+		make(
+			[
+				[x - 0.1, height, 0],
+				[x + 0.1, height, 0]
+			],
+			2
+		),
+		make(
+			[
+				[x - 0.09, height, 0],
+				[x - 0.1, 0, 0]
+			],
+			1.6
+		),
+		make(
+			[
+				[x + 0.09, height, 0],
+				[x + 0.1, 0, 0]
+			],
+			1.6
+		)
+	];
+}
+
+/** Where the joints of a movement's figure are: body heights, leading leg on the right. */
+export function joints(movement: Movement, form?: Form): Skeleton {
+	return posture(movement, form).skeleton;
+}

@@ -1,0 +1,2 @@
+export { bestView, figure, joints, VIEWS, type Figure, type Stroke, type View } from './figure';
+export type { Skeleton } from './skeleton';

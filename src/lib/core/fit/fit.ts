@@ -1,0 +1,172 @@
+import {
+	clock,
+	doseSeconds,
+	PHASE_NAME,
+	PHASES,
+	phaseSeconds,
+	secondsPerUnit,
+	type Timeline
+} from '../clock';
+import { doseRange, formOf, type FindMovement } from '../movement';
+import { styledRange, styleOf } from '../style';
+import { paceOf } from '../pace';
+import { itemsIn, itemsOf, type ClassPlan, type Item } from '../plan';
+import { chooseAmounts, type Knob } from './choose';
+
+/** One fixed thing that takes time, for saying where it all goes. */
+export interface FixedPart {
+	label: string;
+	seconds: number;
+}
+
+export type FitResult =
+	| { ok: true; doses: Record<string, number>; totalSeconds: number; changed: FitChange[] }
+	| { ok: false; reason: FitProblem; message: string };
+
+export interface FitChange {
+	itemId: string;
+	from: number;
+	to: number;
+}
+
+export interface FitProblem {
+	kind: 'too-long' | 'too-short' | 'no-exact-sum';
+	/** Seconds that cannot be saved (too-long) or filled (too-short); distance to the nearest sum otherwise. */
+	missingSeconds: number;
+	shortestSeconds: number;
+	longestSeconds: number;
+	largestFixed: FixedPart[];
+	/** For no-exact-sum: the lengths just below and above that whole doses can reach. */
+	nearest: number[];
+}
+
+/**
+ * How much a change counts. The peak is what the class is about; the closing rest has so wide a range that
+ * without a weight it would swallow every difference. Common practice, no source.
+ */
+const PEAK_WEIGHT = 2;
+const CLOSING_WEIGHT = 2;
+
+/** Holds are given in such steps; only the last item dosed in seconds takes up what is left. */
+const HELD_STEP_SECONDS = 5;
+
+/**
+ * Brings a plan to an exact length by changing the doses of items that are not pinned, within the limits of
+ * their forms, in whole breaths and repetitions; seconds come from items dosed in seconds, the closing rest
+ * above all. Among all exact ways the one with the least weighted change, to the optimum.
+ * The plan is not changed: apply `doses` by a `setDoses` edit.
+ */
+export function fit(plan: ClassPlan, find: FindMovement, lengthSeconds = plan.lengthSeconds): FitResult {
+	const timeline = clock(plan, find);
+	const knobs = knobsOf(plan, find, timeline);
+	const free = knobs.reduce((sum, k) => sum + (k.seconds[k.current - k.min] ?? 0), 0);
+	const fixedSeconds = timeline.totalSeconds - free;
+	const inSteps = chooseAmounts(knobs, lengthSeconds - fixedSeconds);
+	const choice = inSteps.ok
+		? inSteps
+		: chooseAmounts(
+				knobs.map((k) => ({ ...k, step: 1 })),
+				lengthSeconds - fixedSeconds
+			);
+	if (choice.ok) {
+		const doses = Object.fromEntries(knobs.map((k, i) => [k.itemId, choice.amounts[i] as number]));
+		const before = new Map(itemsOf(plan).map((item) => [item.id, item.dose]));
+		const changed = Object.entries(doses)
+			.map(([itemId, to]) => ({ itemId, from: before.get(itemId) as number, to }))
+			.filter(({ from, to }) => from !== to);
+		return { ok: true, doses, totalSeconds: lengthSeconds, changed };
+	}
+	const problem: FitProblem = {
+		kind: choice.kind,
+		missingSeconds: choice.missingSeconds,
+		shortestSeconds: fixedSeconds + choice.leastSeconds,
+		longestSeconds: fixedSeconds + choice.mostSeconds,
+		largestFixed: largestFixed(timeline, knobs),
+		nearest: choice.nearest.map((seconds) => fixedSeconds + seconds)
+	};
+	return { ok: false, reason: problem, message: explain(problem, lengthSeconds) };
+}
+
+/** The items whose dose may change, each with the seconds that every amount takes (all passes together). */
+export function knobsOf(plan: ClassPlan, find: FindMovement, timeline: Timeline): Knob[] {
+	const pace = paceOf(plan.pace);
+	const items = itemsOf(plan);
+	const byId = new Map(items.map((item) => [item.id, item]));
+	// for each pass of an item what that side gets on top of the dose
+	const passes = new Map<string, number[]>();
+	for (const { phase, itemId, leads, byBreath } of timeline.entries) {
+		// what is joined to the breath has no dose that could give
+		if (phase !== 'work' || itemId === null || byBreath) continue;
+		const more = byId.get(itemId)?.moreOn;
+		const extras = passes.get(itemId) ?? [];
+		extras.push(more && more.leg === leads ? more.dose : 0);
+		passes.set(itemId, extras);
+	}
+	const closing = items.at(-1);
+	const peak = new Set(
+		plan.sections.filter((s) => s.kind === 'peak').flatMap((s) => s.blocks.flatMap(itemsIn))
+	);
+	const style = styleOf(plan.style);
+	const unitOf = (item: Item) => {
+		const form = formOf(find(item.movement)!, item.form);
+		return form && doseRange(form, item.mode, item.unit).unit;
+	};
+	const absorber = items.findLast(
+		(item) => !item.pinned && passes.has(item.id) && unitOf(item) === 'seconds'
+	);
+	return items
+		.filter((item) => !item.pinned && passes.has(item.id))
+		.map((item) => {
+			const movement = find(item.movement);
+			const form = movement && formOf(movement, item.form);
+			if (!form) throw new Error(`the catalogue has no ${item.movement} in the ${item.form} form`);
+			const dose = styledRange(style, form, item.mode, item.unit);
+			// A dose that was outside the limits keeps its seconds as they are until the fit moves it inside.
+			const min = Math.min(dose.min, item.dose);
+			const max = Math.max(dose.max, item.dose);
+			const extras = passes.get(item.id) ?? [];
+			const seconds: number[] = [];
+			for (let amount = min; amount <= max; amount++)
+				seconds.push(
+					extras.reduce((sum, extra) => sum + doseSeconds(dose, item.mode, amount + extra, pace), 0)
+				);
+			return {
+				itemId: item.id,
+				min,
+				current: item.dose,
+				allowed: [dose.min, dose.max] as const,
+				step: dose.unit === 'seconds' && item !== absorber ? HELD_STEP_SECONDS : 1,
+				seconds,
+				secondsPerUnit: extras.length * secondsPerUnit(dose, item.mode, pace),
+				weight: item === closing ? CLOSING_WEIGHT : peak.has(item) ? PEAK_WEIGHT : 1
+			};
+		});
+}
+
+function largestFixed(timeline: Timeline, knobs: Knob[]): FixedPart[] {
+	const free = new Set(knobs.map((k) => k.itemId));
+	const sums = phaseSeconds(timeline, (e) => e.phase !== 'work' || e.itemId === null || !free.has(e.itemId));
+	return PHASES.map((phase) => ({
+		label: phase === 'work' ? 'pinned work' : PHASE_NAME[phase],
+		seconds: sums[phase]
+	}))
+		.filter((part) => part.seconds > 0)
+		.sort((a, b) => b.seconds - a.seconds)
+		.slice(0, 3);
+}
+
+function explain(problem: FitProblem, lengthSeconds: number): string {
+	const d = formatMinutes;
+	const parts = problem.largestFixed.map((p) => `${p.label} ${d(p.seconds)}`).join(', ');
+	const largest = parts ? `; the largest fixed parts are ${parts}` : '';
+	if (problem.kind === 'too-long')
+		return `needs ${d(problem.missingSeconds)} less: the shortest this plan can be is ${d(problem.shortestSeconds)}${largest}`;
+	if (problem.kind === 'too-short')
+		return `needs ${d(problem.missingSeconds)} more: the longest this plan can be is ${d(problem.longestSeconds)}`;
+	const near = problem.nearest.map(d).join(' or ');
+	return `cannot be exactly ${d(lengthSeconds)}: whole breaths and repetitions reach ${near}; a closing rest that is dosed in seconds would take up the difference`;
+}
+
+function formatMinutes(seconds: number): string {
+	return `${Math.floor(seconds / 60)}:${String(Math.round(seconds % 60)).padStart(2, '0')}`;
+}

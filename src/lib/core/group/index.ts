@@ -1,0 +1,3 @@
+export * from './presets';
+export * from './schema';
+export * from './types';

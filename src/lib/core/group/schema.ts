@@ -1,0 +1,90 @@
+import { array, number, object, string } from 'yup';
+import { DIRECTIONS } from '../anatomy';
+import { MOST_CHANGEOVER_MINUTES } from '../calendar';
+import { CAUTIONS, KIT_KINDS, rising } from '../movement';
+import { PLAN_LIMITS, schemaFaults, type Fault } from '../plan';
+import { MOMENTS, PRESETS, TIERS, type Group } from './types';
+
+const percent = number().min(0).max(100).required();
+const band = object({ minPercent: percent, maxPercent: percent })
+	.noUnknown()
+	.required()
+	.test('rising', '${path}: the lower end is above the upper end', (value) =>
+		rising(value.minPercent, value.maxPercent)
+	);
+
+const minutes = number()
+	.integer('${path} must be whole minutes')
+	.min(0)
+	.max(MOST_CHANGEOVER_MINUTES)
+	.required();
+
+const count = number().integer('${path} must be a whole number').min(0).max(500).required();
+
+export const groupSchema = object({
+	name: string().required('a group needs a name').max(80),
+	discipline: string().defined().max(120),
+	preset: string().oneOf(PRESETS).required(),
+	size: number().integer('${path} must be a whole number').min(1).max(200).required(),
+	tiers: object(Object.fromEntries(TIERS.map((tier) => [tier, count])))
+		.noUnknown()
+		.required(),
+	moment: string().oneOf(MOMENTS).required(),
+	weekday: number().integer().min(1).max(7).required(),
+	startsAt: string()
+		.matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} must be a time such as 18:30')
+		.required(),
+	lengthSeconds: number()
+		.integer()
+		.min(PLAN_LIMITS.minLengthSeconds, 'a class lasts at least 5 minutes')
+		.max(PLAN_LIMITS.maxLengthSeconds, 'a class lasts at most 4 hours')
+		.required(),
+	room: string().defined().max(80),
+	changeover: object({ beforeMinutes: minutes, afterMinutes: minutes }).noUnknown().default(undefined),
+	cautions: array()
+		.of(
+			object({
+				caution: string().oneOf(CAUTIONS).required(),
+				people: number().integer().min(1).max(200).required()
+			}).noUnknown()
+		)
+		.max(CAUTIONS.length)
+		.defined(),
+	kit: object(Object.fromEntries(KIT_KINDS.map((kit) => [kit, number().integer().min(0).max(2000)])))
+		.noUnknown()
+		.required(),
+	kitEach: object(Object.fromEntries(KIT_KINDS.map((kit) => [kit, number().integer().min(0).max(20)])))
+		.noUnknown()
+		.default(undefined),
+	targets: object({
+		directions: object(Object.fromEntries(DIRECTIONS.map((d) => [d, band])))
+			.noUnknown()
+			.required(),
+		strength: band
+	})
+		.noUnknown()
+		.required(),
+	note: string().defined().max(PLAN_LIMITS.noteCharacters)
+}).noUnknown();
+
+/** Everything wrong with a group from outside; empty: it can be used as a {@link Group}. */
+export function groupFaults(value: unknown): Fault[] {
+	if (typeof value !== 'object' || value === null || Array.isArray(value))
+		return [{ path: '', message: 'a group is an object' }];
+	const faults = schemaFaults(groupSchema, value);
+	if (faults.length) return faults;
+	const group = value as Group;
+	const least = DIRECTIONS.reduce((sum, d) => sum + group.targets.directions[d].minPercent, 0);
+	const most = DIRECTIONS.reduce((sum, d) => sum + group.targets.directions[d].maxPercent, 0);
+	if (least > 100)
+		faults.push({
+			path: 'targets.directions',
+			message: `the lower ends add up to ${least} %, more than 100 %`
+		});
+	if (most < 100)
+		faults.push({
+			path: 'targets.directions',
+			message: `the upper ends add up to ${most} %, less than 100 %`
+		});
+	return faults;
+}

@@ -1,0 +1,56 @@
+import type { Changeover } from '../calendar';
+import type { Caution, KitKind } from '../movement';
+import type { Targets } from '../orbit';
+
+export const MOMENTS = [
+	'before sport',
+	'after sport',
+	'rest day',
+	'evening',
+	'lunch hour',
+	'morning'
+] as const;
+export type Moment = (typeof MOMENTS)[number];
+
+export const PRESETS = [
+	'general',
+	'runners',
+	'climbers',
+	'beginners',
+	'desk workers',
+	'lifters',
+	'rowers',
+	'very mobile'
+] as const;
+export type PresetId = (typeof PRESETS)[number];
+
+/** How open the people are; three tiers are enough. */
+export const TIERS = ['tight', 'middling', 'open'] as const;
+export type Tier = (typeof TIERS)[number];
+
+/** The people of a class. No diagnosis and no name is needed. */
+export interface Group {
+	name: string;
+	/** In the teacher's words: coast-path runners, indoor climbers. */
+	discipline: string;
+	preset: PresetId;
+	size: number;
+	/** How many people of each tier. */
+	tiers: Record<Tier, number>;
+	moment: Moment;
+	/** ISO weekday, 1 Monday to 7 Sunday. */
+	weekday: number;
+	/** On the studio's clock, "HH:MM". */
+	startsAt: string;
+	lengthSeconds: number;
+	room: string;
+	/** How long the room is kept before and after a class. */
+	changeover?: Changeover;
+	cautions: { caution: Caution; people: number }[];
+	/** What the room holds, counted. */
+	kit: Partial<Record<KitKind, number>>;
+	/** What each person brings along. */
+	kitEach?: Partial<Record<KitKind, number>>;
+	targets: Targets;
+	note: string;
+}

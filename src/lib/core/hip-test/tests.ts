@@ -1,0 +1,105 @@
+import type { Position } from '../movement';
+
+/**
+ * The tests that teachers use with a group, none of which needs an instrument: always left against right, and before
+ * against after under the same conditions. Common practice, no source.
+ */
+export const TEST_IDS = [
+	'low-lunge-upright',
+	'knee-to-chest',
+	'butterfly-knees',
+	'figure-four-knee',
+	'leg-roll',
+	'ninety-ninety-seat',
+	'wide-stance-fold',
+	'one-leg-balance',
+	'seat-switch'
+] as const;
+export type TestId = (typeof TEST_IDS)[number];
+
+export interface HipTest {
+	name: string;
+	/** What people do, one leg after the other where it has sides. */
+	how: string;
+	/** What is looked at, left against right. */
+	look: string;
+	sided: boolean;
+	position: Position;
+	/** Both legs together, with 6 to 25 s of noticing. */
+	usualSeconds: number;
+}
+
+export const HIP_TESTS: Record<TestId, HipTest> = {
+	'low-lunge-upright': {
+		name: 'Upright low lunge',
+		how: 'Back knee under its hip; bring the trunk upright over it.',
+		look: 'Does the trunk come upright without the low back giving way?',
+		sided: true,
+		position: 'kneeling',
+		usualSeconds: 75
+	},
+	'knee-to-chest': {
+		name: 'Knee to the chest',
+		how: 'On the back, one knee drawn in by its own strength, the other leg long.',
+		look: 'How near does the knee come, and does the long leg stay down?',
+		sided: true,
+		position: 'supine',
+		usualSeconds: 50
+	},
+	'butterfly-knees': {
+		name: 'Butterfly, how low the knees are',
+		how: 'Seated, soles together, hands off the knees.',
+		look: 'How many hands fit under each knee?',
+		sided: false,
+		position: 'seated',
+		usualSeconds: 35
+	},
+	'figure-four-knee': {
+		name: 'Figure four, how low the knee is',
+		how: 'On the back, ankle on the other thigh, the foot below stays down.',
+		look: 'How far does the knee open without a hand?',
+		sided: true,
+		position: 'supine',
+		usualSeconds: 50
+	},
+	'leg-roll': {
+		name: 'Rolling straight legs in and out',
+		how: 'On the back, legs long and a little apart; roll both in, then both out.',
+		look: 'How far do the toes go each way?',
+		sided: false,
+		position: 'supine',
+		usualSeconds: 40
+	},
+	'ninety-ninety-seat': {
+		name: 'Sitting in 90-90',
+		how: 'Both knees at a right angle, hands off the floor if that is possible.',
+		look: 'Are both sit bones near the floor, and does the trunk stay tall?',
+		sided: true,
+		position: 'seated',
+		usualSeconds: 60
+	},
+	'wide-stance-fold': {
+		name: 'Wide standing fold',
+		how: 'Feet wide and parallel; hinge with a long back.',
+		look: 'How far does the trunk go before the back rounds?',
+		sided: false,
+		position: 'standing',
+		usualSeconds: 40
+	},
+	'one-leg-balance': {
+		name: 'Standing on one leg',
+		how: 'One knee lifted to the height of the hip, a wall within reach.',
+		look: 'Does the pelvis stay level for three breaths?',
+		sided: true,
+		position: 'standing',
+		usualSeconds: 60
+	},
+	'seat-switch': {
+		name: 'Switching the seat without hands',
+		how: 'From 90-90 to 90-90 on the other side, hands off the floor.',
+		look: 'Does it go without a hand, and the same both ways?',
+		sided: false,
+		position: 'seated',
+		usualSeconds: 45
+	}
+};

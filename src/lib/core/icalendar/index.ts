@@ -1,0 +1,38 @@
+import ical, { ICalCalendarMethod } from 'ical-generator';
+
+/** A class as a calendar shows it. */
+export interface CalendarEvent {
+	/** The same for as long as it is the same class, wherever it is moved. */
+	uid: string;
+	title: string;
+	start: Date;
+	lengthSeconds: number;
+	where: string;
+	note: string;
+	/** Rises with each change, so that calendars take the newer one. */
+	sequence: number;
+}
+
+/**
+ * Classes as an iCalendar file (RFC 5545). Times are written in UTC, which every calendar shows in its own zone: right
+ * across clock changes without carrying a table of them. `stamp`: when it was written.
+ */
+export function writeCalendar(name: string, events: readonly CalendarEvent[], stamp: Date): string {
+	const calendar = ical({
+		name,
+		prodId: { company: 'Humble Orbit', product: 'series', language: 'EN' },
+		method: ICalCalendarMethod.PUBLISH
+	});
+	for (const { uid, title, start, lengthSeconds, where, note, sequence } of events)
+		calendar.createEvent({
+			id: uid,
+			sequence,
+			stamp,
+			start,
+			end: new Date(start.getTime() + 1000 * lengthSeconds),
+			summary: title,
+			...(where ? { location: where } : {}),
+			...(note ? { description: note } : {})
+		});
+	return calendar.toString();
+}

@@ -1,0 +1,2 @@
+export * from './effort';
+export * from './foster';

@@ -1,0 +1,181 @@
+import {
+	isSymmetrical,
+	readHips,
+	writeHips,
+	type LegAction,
+	type MuscleGroup,
+	type Tissue
+} from '../anatomy';
+import { withRuledCautions } from './cautions';
+import { readDose, readProp, writeDose, writeProp } from './notation';
+import type { CautionAdvice, Form, FormId, Mode, Movement, Position } from './types';
+
+/** A leg as it is typed. */
+export interface DraftLeg {
+	angles: string;
+	lengthens: Tissue[];
+	works: MuscleGroup[];
+}
+
+/** A form as it is typed: the dose and the kit in their short notations, one piece of kit a line. */
+export interface DraftForm {
+	id: FormId;
+	how: string;
+	kit: string;
+	intensity: number;
+	effort: number;
+	dose: string;
+}
+
+/** A movement as a teacher writes it down; {@link readDraft} makes a movement of it. */
+export interface MovementDraft {
+	english: string;
+	sanskrit: string;
+	/** Separated by commas. */
+	aliases: string;
+	position: Position;
+	modes: Mode[];
+	sided: boolean;
+	lead: DraftLeg;
+	trail: DraftLeg;
+	forms: DraftForm[];
+	setUp: string;
+	watch: string;
+	mistakes: string;
+	leave: string;
+	cautions: CautionAdvice[];
+}
+
+export const emptyDraft = (): MovementDraft => ({
+	english: '',
+	sanskrit: '',
+	aliases: '',
+	position: 'seated',
+	modes: ['active'],
+	sided: true,
+	lead: { angles: 'F90 K90', lengthens: [], works: [] },
+	trail: { angles: 'F90 K90', lengthens: [], works: [] },
+	forms: [{ id: 'full', how: '', kit: '', intensity: 2, effort: 1, dose: '3-5-8 breaths' }],
+	setUp: '',
+	watch: '',
+	mistakes: '',
+	leave: '',
+	cautions: []
+});
+
+/** The draft of a movement that exists, to be changed or copied. */
+export function draftOf(movement: Movement): MovementDraft {
+	const leg = (action: LegAction): DraftLeg => ({
+		angles: writeHips(action),
+		lengthens: [...action.lengthens],
+		works: [...action.works]
+	});
+	const { action } = movement;
+	const [lead, trail] = isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+	const { english, sanskrit, position, setUp, watch, mistakes, leave, cautions } = movement;
+	return {
+		english,
+		sanskrit,
+		aliases: movement.aliases.join(', '),
+		position,
+		modes: [...movement.modes],
+		sided: !isSymmetrical(action),
+		lead: leg(lead),
+		trail: leg(trail),
+		forms: movement.forms.map((form) => ({
+			id: form.id,
+			how: form.how,
+			kit: form.props.map(writeProp).join('\n'),
+			intensity: form.intensity,
+			effort: form.effort,
+			dose: writeDose(form.dose)
+		})),
+		setUp,
+		watch,
+		mistakes,
+		leave,
+		cautions
+	};
+}
+
+export type ReadDraft = { ok: true; movement: Movement } | { ok: false; field: string; message: string };
+
+/** What a form has and the draft has no field for: doses by mode, where the modes are still there; time to leave. */
+function unwritten(
+	id: FormId,
+	draft: MovementDraft,
+	base: Movement | undefined
+): Pick<Form, 'doseIn' | 'action' | 'leaveSeconds'> {
+	const form = base?.forms.find((f) => f.id === id);
+	const doseIn = Object.entries(form?.doseIn ?? {}).filter(([mode]) => draft.modes.includes(mode as Mode));
+	const sameSides = form?.action && isSymmetrical(form.action) === !draft.sided;
+	return {
+		...(doseIn.length ? { doseIn: Object.fromEntries(doseIn) } : {}),
+		...(sameSides ? { action: form.action } : {}),
+		leaveSeconds: form?.leaveSeconds ?? 0
+	};
+}
+
+/**
+ * Makes a movement of a draft, with the cautions that follow from its angles. What the draft has no field for is
+ * taken from `base` (the movement that is changed or copied).
+ */
+export function readDraft(draft: MovementDraft, slug: string, base?: Movement): ReadDraft {
+	let field = '';
+	const at = <T>(name: string, read: () => T): T => {
+		field = name;
+		return read();
+	};
+	const leg = (name: string, { angles, lengthens, works }: DraftLeg): LegAction =>
+		at(name, () => ({ ...readHips(angles), lengthens, works }));
+	try {
+		const movement: Movement = {
+			families: base?.families ?? [],
+			mirrored: base?.mirrored ?? '',
+			...(base?.crosses ? { crosses: base.crosses } : {}),
+			prerequisites: base?.prerequisites ?? [],
+			preparations: base?.preparations ?? [],
+			counters: base?.counters ?? [],
+			pose: base?.position === draft.position ? (base?.pose ?? {}) : {},
+			slug,
+			english: draft.english.trim(),
+			sanskrit: draft.sanskrit.trim(),
+			aliases: draft.aliases
+				.split(',')
+				.map((name) => name.trim())
+				.filter(Boolean),
+			position: draft.position,
+			modes: draft.modes,
+			kin: base && base.slug !== slug ? [base.slug] : (base?.kin ?? []),
+			action: draft.sided
+				? { lead: leg('leading leg', draft.lead), trail: leg('other leg', draft.trail) }
+				: { both: leg('both legs', draft.lead) },
+			forms: draft.forms.map((form) => ({
+				id: form.id,
+				how: form.how.trim(),
+				props: form.kit
+					.split('\n')
+					.filter((line) => line.trim())
+					.map((line) => at(`${form.id} form, kit`, () => readProp(line))),
+				intensity: form.intensity,
+				effort: form.effort,
+				dose: at(`${form.id} form, dose`, () => readDose(form.dose)),
+				...unwritten(form.id, draft, base)
+			})),
+			setUp: draft.setUp.trim(),
+			watch: draft.watch.trim(),
+			mistakes: draft.mistakes.trim(),
+			leave: draft.leave.trim(),
+			cautions: draft.cautions
+		};
+		return { ok: true, movement: withRuledCautions(movement) };
+	} catch (error) {
+		return { ok: false, field, message: (error as Error).message };
+	}
+}
+
+/** A list with a value in it or not, as a box beside the value is ticked or not. */
+export function toggled<T>(list: readonly T[], value: T, on: boolean): T[] {
+	const others = list.filter((other) => other !== value);
+	return on ? [...others, value] : others;
+}

@@ -1,0 +1,29 @@
+import type { FindMovement, Movement } from './types';
+
+/** What a teacher can choose from, and what a plan may name. */
+export interface Shelf {
+	/** All that may be added and proposed: without what the studio left out. */
+	offered: readonly Movement[];
+	/** Everything of the catalogue and of the studio's own, left out or not. */
+	all: readonly Movement[];
+	find: FindMovement;
+}
+
+/**
+ * Puts a shelf together. `kept` are movements as a plan was made with them; they go before today's of the same
+ * slug when something is looked up, and are never offered.
+ */
+export function shelfOf(
+	catalogue: readonly Movement[],
+	own: readonly Movement[] = [],
+	leftOut: readonly string[] = [],
+	kept: readonly Movement[] = []
+): Shelf {
+	const all = own.length ? [...catalogue, ...own] : catalogue;
+	const bySlug = new Map([...all, ...kept].map((movement) => [movement.slug, movement]));
+	return {
+		all,
+		offered: leftOut.length ? all.filter((movement) => !leftOut.includes(movement.slug)) : all,
+		find: (slug) => bySlug.get(slug)
+	};
+}

@@ -1,0 +1,242 @@
+import type { ActionProfile } from '../anatomy';
+
+/** The eight body positions, from the floor up: the lines of the score. */
+export const POSITIONS = [
+	'wall-supine',
+	'supine',
+	'prone',
+	'sidelying',
+	'seated',
+	'quadruped',
+	'kneeling',
+	'standing'
+] as const;
+export type Position = (typeof POSITIONS)[number];
+
+export const POSITION_NAME: Record<Position, string> = {
+	'wall-supine': 'On the back, legs at the wall',
+	supine: 'On the back',
+	prone: 'On the front',
+	sidelying: 'On the side',
+	seated: 'Seated',
+	quadruped: 'All fours',
+	kneeling: 'Kneeling',
+	standing: 'Standing'
+};
+
+/** Where there is little room: the lines of the score. */
+export const POSITION_SHORT: Record<Position, string> = {
+	...POSITION_NAME,
+	'wall-supine': 'Legs at the wall'
+};
+
+/** How the muscles are used. Passive calms; the others carry over to sport and daily life. */
+export const MODES = ['passive', 'active', 'isometric', 'dynamic', 'press-and-ease', 'rest'] as const;
+export type Mode = (typeof MODES)[number];
+
+/** Only in these modes do the named muscles work; a passive low lunge strengthens nothing. */
+export const WORKING_MODES: ReadonlySet<Mode> = new Set(['active', 'isometric', 'dynamic', 'press-and-ease']);
+
+/** From this effort on work counts as strength; lighter work moves and warms. Common practice, no source. */
+export const STRENGTHENING_EFFORT = 2;
+
+export const FORM_IDS = ['supported', 'full', 'stronger', 'loaded'] as const;
+export type FormId = (typeof FORM_IDS)[number];
+
+export const DOSE_UNITS = ['breaths', 'seconds', 'repetitions', 'rounds', 'counts'] as const;
+export type DoseUnit = (typeof DOSE_UNITS)[number];
+
+/** How long one repetition takes is a matter of its size; the pace says how many seconds. */
+export const TEMPOS = ['small', 'sweep', 'large', 'balance', 'slow-switch'] as const;
+export type Tempo = (typeof TEMPOS)[number];
+
+/** How much of a form is given, per side when it has sides: limits and the usual amount, in its own unit. */
+export interface DoseRange {
+	unit: DoseUnit;
+	min: number;
+	usual: number;
+	max: number;
+	/** For repetitions. */
+	tempo?: Tempo;
+	/** For rounds: breaths joined to the movement of one round. */
+	breathsPerRound?: number;
+}
+
+export const KIT_KINDS = [
+	'block',
+	'blanket',
+	'strap',
+	'bolster',
+	'cushion',
+	'chair',
+	'wall space',
+	'belt',
+	'weight'
+] as const;
+export type KitKind = (typeof KIT_KINDS)[number];
+
+/** Kit of one person, both sides counted: a block under each knee is 2. */
+export interface PropUse {
+	kit: KitKind;
+	count: number;
+	place: string;
+}
+
+export const CAUTIONS = [
+	'sore knee',
+	'low back',
+	'buttock pain with leg symptoms',
+	'front-of-hip pinch',
+	'after hip replacement',
+	'pregnancy',
+	'very mobile joints',
+	'fragile bones',
+	'poor balance',
+	'high blood pressure or glaucoma',
+	'recent muscle or tendon injury'
+] as const;
+export type Caution = (typeof CAUTIONS)[number];
+
+/** What a caution asks of a movement: change it so, or give another one. */
+export interface CautionAdvice {
+	caution: Caution;
+	advice: string;
+	/** Slug of what the person gets instead. */
+	instead: string;
+	/** Forms that already do what the advice says; in none of the others is the movement given. */
+	okIn: FormId[];
+}
+
+/**
+ * Cautions where the treating clinician decides: after surgery, and with symptoms that run down the leg.
+ * For these nothing is ever proposed. Common practice, no source.
+ */
+export const CLINICIAN_DECIDES: ReadonlySet<Caution> = new Set([
+	'after hip replacement',
+	'buttock pain with leg symptoms'
+]);
+
+/** What the schools of teaching disagree about is tied to families of shapes; their cues hang on these. */
+export const FAMILIES = ['pigeon', 'low lunge', 'lunge', 'forward fold', 'warrior'] as const;
+export type Family = (typeof FAMILIES)[number];
+
+export interface Form {
+	id: FormId;
+	/** What makes this form this form, in one line. */
+	how: string;
+	props: PropUse[];
+	/** 1 resting to 5 the deepest or hardest of its kind. */
+	intensity: number;
+	/** How hard the named muscles work: 0 not, 1 lightly, 2 so that it strengthens, 3 close to the most. */
+	effort: number;
+	dose: DoseRange;
+	/** Where a mode has limits or a unit of its own. */
+	doseIn?: Partial<Record<Mode, DoseRange>>;
+	/** Where the angles of this form differ from those of the movement. */
+	action?: ActionProfile;
+	/** Coming out slowly costs time of its own. */
+	leaveSeconds: number;
+}
+
+/** Parts of a leg that touch the floor. */
+export const TOUCHES = ['foot', 'knee', 'none'] as const;
+export type Touch = (typeof TOUCHES)[number];
+
+/** Where the hands go in the drawn figure. */
+export const ARMS = [
+	'down',
+	'floor',
+	'floor behind',
+	'up',
+	'wide',
+	'hips',
+	'front',
+	'heart',
+	'along',
+	'lead foot',
+	'trail foot',
+	'both feet',
+	'lead knee',
+	'both knees'
+] as const;
+export type Arms = (typeof ARMS)[number];
+
+/** What the angles of the hips do not say and a drawing needs; every part has a usual value by position. */
+export interface Pose {
+	/** Lean of the pelvis, degrees: 0 upright, 90 face down, -90 face up. */
+	pitchDeg?: number;
+	/** Bend of the spine on top of it, degrees: forward positive, back negative. */
+	bendDeg?: number;
+	/** Lean of the spine to the side of the leading leg, degrees. */
+	sideDeg?: number;
+	arms?: Arms;
+	/** What touches the floor, of the leading and of the other leg. */
+	lead?: Touch[];
+	trail?: Touch[];
+	/** Which of the positions of a swing is drawn, 0 the first. */
+	at?: number;
+	/** The pelvis rests on the floor, or hangs where the legs put it. */
+	seat?: 'floor' | 'free';
+	/** The view that shows it best. */
+	view?: 'side' | 'front';
+}
+
+export const CROSSINGS = ['shins', 'hands'] as const;
+export type Crossing = (typeof CROSSINGS)[number];
+
+/** One catalogue entry. `slug` is a permanent id. */
+export interface Movement {
+	slug: string;
+	english: string;
+	/** Empty where there is none that is common. */
+	sanskrit: string;
+	/** Other names and spellings that people search for. */
+	aliases: string[];
+	position: Position;
+	families: Family[];
+	/** Ordered by how much each is used; the first is the default. */
+	modes: Mode[];
+	action: ActionProfile;
+	/** The ladder, from the most supported form to the strongest. */
+	forms: Form[];
+	setUp: string;
+	/** What to look at. */
+	watch: string;
+	/** The usual mistakes. */
+	mistakes: string;
+	/** How to leave it. */
+	leave: string;
+	/** What a teacher who faces the group has to mind; empty where mirroring is plain. */
+	mirrored: string;
+	/** What is crossed or clasped in a movement without sides, and changes over the next time. */
+	crosses?: Crossing;
+	/** Movements that people should know before they meet this one. */
+	prerequisites: string[];
+	/** Movements of which one should come earlier in the class. */
+	preparations: string[];
+	/** Shapes that undo it. */
+	counters: string[];
+	/** Movements with the same profile under another name, on purpose. */
+	kin: string[];
+	cautions: CautionAdvice[];
+	pose: Pose;
+}
+
+/** Finds a movement by its slug; undefined when the catalogue has none. */
+export type FindMovement = (slug: string) => Movement | undefined;
+
+export function formOf(movement: Movement, id: FormId): Form | undefined {
+	return movement.forms.find((form) => form.id === id);
+}
+
+/** The form that a class usually gets: the full one, or the first there is. */
+export function usualForm(movement: Movement): Form {
+	const form = formOf(movement, 'full') ?? movement.forms[0];
+	if (!form) throw new Error(`movement ${movement.slug} has no form`);
+	return form;
+}
+
+/** The angles of a form: its own, or those of the movement. */
+export function actionOf(movement: Movement, form: Form | undefined): ActionProfile {
+	return form?.action ?? movement.action;
+}

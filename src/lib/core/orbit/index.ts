@@ -1,0 +1,2 @@
+export * from './orbit';
+export * from './targets';

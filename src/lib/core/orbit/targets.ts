@@ -1,0 +1,91 @@
+import { DIRECTIONS, type Direction } from '../anatomy';
+import { rangeSeconds, rangeShare, strengthShare, type Orbit } from './orbit';
+
+/** A band in percent, both ends inclusive. */
+export interface Band {
+	minPercent: number;
+	maxPercent: number;
+}
+
+/** What a group shall get: bands of the direction time, and of the work that strengthens. */
+export interface Targets {
+	directions: Record<Direction, Band>;
+	strength: Band;
+}
+
+export type Standing = 'short' | 'within' | 'over';
+
+export interface Verdict {
+	standing: Standing;
+	sharePercent: number;
+	band: Band;
+	/** Percentage points outside the band; 0 within. */
+	offByPercent: number;
+	/**
+	 * Seconds of this direction to add (short, positive) or take away (over, negative), both legs together,
+	 * so that the share reaches the band when nothing else changes.
+	 */
+	offBySeconds: number;
+}
+
+/** Where a share stands against a band. Half a hundredth of a percent is within: shares are sums of halves. */
+function standing(sharePercent: number, band: Band): Standing {
+	if (sharePercent < band.minPercent - 0.005) return 'short';
+	return sharePercent > band.maxPercent + 0.005 ? 'over' : 'within';
+}
+
+/** Whole seconds away from zero; a hair of rounding error adds none. */
+const up = (seconds: number) => Math.ceil(seconds - 1e-9);
+const down = (seconds: number) => Math.floor(seconds + 1e-9);
+
+function verdict(part: number, total: number, band: Band): Verdict {
+	const sharePercent = total === 0 ? 0 : (100 * part) / total;
+	const where = standing(sharePercent, band);
+	const goal = where === 'short' ? band.minPercent : band.maxPercent;
+	// part + x = goal share of (total + x), solved for x
+	const x = goal >= 100 ? Infinity : ((goal / 100) * total - part) / (1 - goal / 100);
+	return {
+		standing: where,
+		sharePercent,
+		band,
+		offByPercent: where === 'within' ? 0 : Math.abs(sharePercent - goal),
+		offBySeconds: where === 'within' ? 0 : where === 'short' ? up(x) : down(x)
+	};
+}
+
+export function directionVerdict(orbit: Orbit, direction: Direction, targets: Targets): Verdict {
+	return verdict(rangeSeconds(orbit, direction), orbit.rangeTotalSeconds, targets.directions[direction]);
+}
+
+/** How the strength share stands; seconds are of work that strengthens in place of work that does not. */
+export function strengthVerdict(orbit: Orbit, targets: Targets): Verdict {
+	const { workSeconds, strengthWorkSeconds } = orbit;
+	const found = verdict(strengthWorkSeconds, workSeconds, targets.strength);
+	if (found.standing === 'within') return found;
+	const goal = found.standing === 'short' ? targets.strength.minPercent : targets.strength.maxPercent;
+	const exchange = (goal / 100) * workSeconds - strengthWorkSeconds;
+	return { ...found, offBySeconds: exchange > 0 ? up(exchange) : down(exchange) };
+}
+
+export interface Balance {
+	directions: Record<Direction, Verdict & { share: number; leftSeconds: number; rightSeconds: number }>;
+	strength: Verdict & { share: number };
+}
+
+/** All verdicts of an orbit at once. */
+export function balance(orbit: Orbit, targets: Targets): Balance {
+	return {
+		directions: Object.fromEntries(
+			DIRECTIONS.map((d) => [
+				d,
+				{
+					...directionVerdict(orbit, d, targets),
+					share: rangeShare(orbit, d),
+					leftSeconds: orbit.range.left[d],
+					rightSeconds: orbit.range.right[d]
+				}
+			])
+		) as Balance['directions'],
+		strength: { ...strengthVerdict(orbit, targets), share: strengthShare(orbit) }
+	};
+}

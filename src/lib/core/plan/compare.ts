@@ -1,0 +1,48 @@
+import type { ClassPlan, Item } from './types';
+import { itemsOf } from './walk';
+
+/** One movement that two classes both have, and what differs. */
+export interface Kept {
+	movement: string;
+	before: Item;
+	after: Item;
+	changed: ('form' | 'mode' | 'dose' | 'lead')[];
+}
+
+export interface Comparison {
+	/** Slugs that only the second has, and that only the first has; a movement that comes twice counts twice. */
+	came: string[];
+	went: string[];
+	kept: Kept[];
+	/** Share (0-1) of the second class's items that the first had too: how like they are. */
+	likeness: number;
+}
+
+/** What came, what went and what changed from one class to another; visits of a movement are paired in their order. */
+export function comparePlans(before: ClassPlan, after: ClassPlan): Comparison {
+	const open = new Map<string, Item[]>();
+	for (const item of itemsOf(before)) open.set(item.movement, [...(open.get(item.movement) ?? []), item]);
+	const came: string[] = [];
+	const kept: Kept[] = [];
+	for (const item of itemsOf(after)) {
+		const old = open.get(item.movement)?.shift();
+		if (!old) {
+			came.push(item.movement);
+			continue;
+		}
+		const fields = ['form', 'mode', 'dose', 'lead'] as const;
+		kept.push({
+			movement: item.movement,
+			before: old,
+			after: item,
+			changed: fields.filter((field) => old[field] !== item[field])
+		});
+	}
+	const count = came.length + kept.length;
+	return {
+		came,
+		went: [...open.values()].flat().map((item) => item.movement),
+		kept,
+		likeness: count === 0 ? 0 : kept.length / count
+	};
+}

@@ -1,0 +1,301 @@
+import { array, boolean, lazy, mixed, number, object, string, ValidationError, type Schema } from 'yup';
+import { isSymmetrical, LEGS } from '../anatomy';
+import { paceChangesSchema } from '../pace';
+import { CAUTIONS, FORM_IDS, formOf, HOLD_UNITS, MODES, SLUG, type FindMovement } from '../movement';
+import { styleSchema, widestRange } from '../style';
+import { TEST_IDS } from '../hip-test';
+import {
+	FLOW_SIDES,
+	LINKS,
+	PINNED_PHASES,
+	SECTION_KINDS,
+	type Block,
+	type ClassPlan,
+	type Flow,
+	type Item
+} from './types';
+import { blocksOf, isLinked } from './walk';
+
+/** What is wrong in something given from outside, and where: `path` as in `sections[2].blocks[0].dose`. */
+export interface Fault {
+	path: string;
+	message: string;
+}
+
+/** Limits that keep a plan a plan. Lengths in seconds. */
+export const PLAN_LIMITS = {
+	minLengthSeconds: 300,
+	maxLengthSeconds: 4 * 3600,
+	titleCharacters: 200,
+	noteCharacters: 1000,
+	blocks: 1000,
+	itemsInChain: 24,
+	rounds: 24,
+	breathsEach: 12,
+	/** Items times rounds of all flows of a class: what the clock has to write down. */
+	flowSteps: 3000,
+	testSeconds: 600,
+	talkSeconds: 1800,
+	noticeSeconds: 120,
+	phaseSeconds: 600,
+	moreDose: 600
+} as const;
+
+/** The length of a class given in minutes, whole seconds; null where no class is so long or so short. */
+export function lengthOfMinutes(minutes: number): number | null {
+	const seconds = Math.round(60 * minutes);
+	const { minLengthSeconds, maxLengthSeconds } = PLAN_LIMITS;
+	return seconds >= minLengthSeconds && seconds <= maxLengthSeconds ? seconds : null;
+}
+
+/** What was typed as a whole number from 0 to the most that there may be; 0 for what is no number. */
+export function wholeUpTo(most: number, text: string): number {
+	return Math.min(most, Math.max(0, Math.round(Number(text) || 0)));
+}
+
+/** A length in minutes, as it is typed. */
+export const minutesOfLength = (seconds: number): number => seconds / 60;
+
+const ID = /^[A-Za-z0-9_-]{1,40}$/;
+const id = string().matches(ID, '${path} must be a short id of letters, digits, - and _').required();
+
+const itemSchema = object({
+	kind: string().oneOf(['item']).required(),
+	id,
+	movement: string().matches(SLUG, '${path} must be a slug of the catalogue').required(),
+	form: string().oneOf(FORM_IDS).required(),
+	mode: string().oneOf(MODES).required(),
+	dose: number().integer().min(1).max(10_000).required(),
+	lead: string().oneOf(LEGS).required(),
+	link: string().oneOf(LINKS),
+	unit: string().oneOf(HOLD_UNITS),
+	moreOn: object({
+		leg: string().oneOf(LEGS).required(),
+		dose: number().integer().min(1).max(PLAN_LIMITS.moreDose).required()
+	})
+		.noUnknown()
+		.default(undefined),
+	confirmed: array()
+		.of(
+			object({
+				caution: string().oneOf(CAUTIONS).required(),
+				on: string()
+					.matches(/^\d{4}-\d{2}-\d{2}$/, '${path} must be a day such as 2026-11-24')
+					.required()
+			}).noUnknown()
+		)
+		.max(CAUTIONS.length),
+	oneSided: object({ reason: string().defined().max(PLAN_LIMITS.noteCharacters) })
+		.noUnknown()
+		.default(undefined),
+	phases: object(
+		Object.fromEntries(
+			PINNED_PHASES.map((phase) => [phase, number().integer().min(0).max(PLAN_LIMITS.phaseSeconds)])
+		)
+	)
+		.noUnknown()
+		.default(undefined),
+	pinned: boolean(),
+	noticeSeconds: number().integer().min(0).max(PLAN_LIMITS.noticeSeconds),
+	note: string().max(PLAN_LIMITS.noteCharacters)
+}).noUnknown();
+
+const chainSchema = object({
+	kind: string().oneOf(['chain']).required(),
+	id,
+	items: array().of(itemSchema).min(1).max(PLAN_LIMITS.itemsInChain).required()
+}).noUnknown();
+
+const flowSchema = object({
+	kind: string().oneOf(['flow']).required(),
+	id,
+	items: array().of(itemSchema).min(1).max(PLAN_LIMITS.itemsInChain).required(),
+	rounds: number().integer().min(1).max(PLAN_LIMITS.rounds).required(),
+	sides: string().oneOf(FLOW_SIDES).required(),
+	breathsEach: number().integer().min(1).max(PLAN_LIMITS.breathsEach)
+}).noUnknown();
+
+const testSchema = object({
+	kind: string().oneOf(['test']).required(),
+	id,
+	test: string().oneOf(TEST_IDS).required(),
+	seconds: number().integer().min(5).max(PLAN_LIMITS.testSeconds).required()
+}).noUnknown();
+
+const talkSchema = object({
+	kind: string().oneOf(['talk']).required(),
+	id,
+	label: string().defined().max(PLAN_LIMITS.titleCharacters),
+	seconds: number().integer().min(1).max(PLAN_LIMITS.talkSeconds).required()
+}).noUnknown();
+
+const BLOCK_SCHEMAS: Record<Block['kind'], Schema> = {
+	item: itemSchema,
+	chain: chainSchema,
+	flow: flowSchema,
+	talk: talkSchema,
+	test: testSchema
+};
+
+const block = lazy((value: unknown): Schema => {
+	const kind = (value as { kind?: unknown } | null)?.kind;
+	return typeof kind === 'string' && Object.hasOwn(BLOCK_SCHEMAS, kind)
+		? BLOCK_SCHEMAS[kind as Block['kind']]
+		: object({ kind: string().oneOf(Object.keys(BLOCK_SCHEMAS)).required() }).required();
+});
+
+export const planSchema = object({
+	title: string().defined().max(PLAN_LIMITS.titleCharacters),
+	lengthSeconds: number()
+		.integer()
+		.min(PLAN_LIMITS.minLengthSeconds, 'a class lasts at least 5 minutes (300 seconds)')
+		.max(PLAN_LIMITS.maxLengthSeconds, 'a class lasts at most 4 hours (14400 seconds)')
+		.required(),
+	startsAt: string()
+		.matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} must be a time such as 18:30')
+		.required(),
+	pace: paceChangesSchema,
+	style: styleSchema.default(undefined),
+	firstSide: string().oneOf(LEGS),
+	silenced: array()
+		.of(
+			object({
+				check: string()
+					.matches(/^[a-z]+(-[a-z]+)*$/, '${path} must be the id of a check')
+					.max(60)
+					.required(),
+				itemId: string().matches(ID),
+				reason: string()
+					.required('a silenced check needs a reason')
+					.matches(/\S/, 'a silenced check needs a reason')
+					.max(PLAN_LIMITS.noteCharacters)
+			}).noUnknown()
+		)
+		.max(500),
+	madeWith: lazy((value: unknown): Schema =>
+		value === undefined
+			? mixed().notRequired()
+			: object()
+					.required()
+					.test(
+						'fingerprints',
+						'${path} must give a fingerprint of 16 digits for each slug',
+						(given) =>
+							Object.keys(given).length <= PLAN_LIMITS.blocks &&
+							Object.entries(given).every(
+								([slug, print]) =>
+									SLUG.test(slug) && typeof print === 'string' && /^[0-9a-f]{16}$/.test(print)
+							)
+					)
+	),
+	sections: array()
+		.of(
+			object({
+				id,
+				kind: string().oneOf(SECTION_KINDS).required(),
+				blocks: array().of(block).defined()
+			}).noUnknown()
+		)
+		.min(1)
+		.max(30)
+		.required()
+}).noUnknown();
+
+/** Validates any value by a Yup schema and turns the errors into faults. */
+export function schemaFaults(schema: Schema, value: unknown): Fault[] {
+	try {
+		schema.validateSync(value, { abortEarly: false, strict: true });
+		return [];
+	} catch (error) {
+		if (!(error instanceof ValidationError)) throw error;
+		const all = error.inner.length ? error.inner : [error];
+		return all.map((e) => ({ path: e.path ?? '', message: e.message.replace(/\s+/g, ' ').slice(0, 300) }));
+	}
+}
+
+/**
+ * Everything wrong with a plan from outside: its shape first, then whether the catalogue knows what it
+ * names and the doses are within limits. Empty: it can be used as a {@link ClassPlan}.
+ */
+export function planFaults(value: unknown, find: FindMovement): Fault[] {
+	if (typeof value !== 'object' || value === null || Array.isArray(value))
+		return [{ path: '', message: 'a plan is an object' }];
+	const shape = schemaFaults(planSchema, value);
+	if (shape.length) return shape;
+	const plan = value as ClassPlan;
+	const blocks = blocksOf(plan);
+	const faults: Fault[] = [];
+	if (blocks.length > PLAN_LIMITS.blocks)
+		faults.push({
+			path: 'sections',
+			message: `${blocks.length} blocks; at most ${PLAN_LIMITS.blocks} are allowed`
+		});
+	const steps = blocks.reduce((sum, { block: b }) => sum + (b.kind === 'flow' ? stepsOf(b) : 0), 0);
+	if (steps > PLAN_LIMITS.flowSteps)
+		faults.push({
+			path: 'sections',
+			message: `the rounds of all flows make ${steps} steps; at most ${PLAN_LIMITS.flowSteps} are allowed`
+		});
+	return [
+		...faults,
+		...idFaults(plan),
+		...plan.sections.flatMap((section, s) =>
+			section.blocks.flatMap((b, i) => blockFaults(b, `sections[${s}].blocks[${i}]`, find))
+		)
+	];
+}
+
+const stepsOf = ({ items, rounds, sides }: Flow) => items.length * rounds * (sides === 'mirror' ? 2 : 1);
+
+function idFaults(plan: ClassPlan): Fault[] {
+	const seen = new Set<string>();
+	const faults: Fault[] = [];
+	const see = (what: string, path: string) => {
+		if (seen.has(what)) faults.push({ path, message: `the id "${what}" is used twice` });
+		seen.add(what);
+	};
+	plan.sections.forEach((section, s) => {
+		see(`section ${section.id}`, `sections[${s}].id`);
+		section.blocks.forEach((b, i) => {
+			see(b.id, `sections[${s}].blocks[${i}].id`);
+			if (isLinked(b))
+				b.items.forEach((item, n) => see(item.id, `sections[${s}].blocks[${i}].items[${n}].id`));
+		});
+	});
+	return faults;
+}
+
+function blockFaults(b: Block, path: string, find: FindMovement): Fault[] {
+	if (b.kind === 'item') return itemFaults(b, path, find);
+	if (!isLinked(b)) return [];
+	const movements = b.items.map((item) => find(item.movement));
+	const nothingToMirror = b.kind === 'chain' && movements.every((m) => m && isSymmetrical(m.action));
+	return [
+		...(nothingToMirror
+			? [{ path, message: 'a chain needs at least one movement with sides; all of these are symmetrical' }]
+			: []),
+		...b.items.flatMap((item, n) => itemFaults(item, `${path}.items[${n}]`, find))
+	];
+}
+
+function itemFaults(item: Item, path: string, find: FindMovement): Fault[] {
+	const movement = find(item.movement);
+	if (!movement)
+		return [{ path: `${path}.movement`, message: `the catalogue has no movement "${item.movement}"` }];
+	const form = formOf(movement, item.form);
+	if (!form) return [{ path: `${path}.form`, message: `${item.movement} has no ${item.form} form` }];
+	const faults: Fault[] = [];
+	if (!movement.modes.includes(item.mode))
+		faults.push({ path: `${path}.mode`, message: `${item.movement} is not done in ${item.mode} mode` });
+	const range = widestRange(form, item.mode, item.unit);
+	if (item.unit && range.unit !== item.unit)
+		faults.push({ path: `${path}.unit`, message: `${item.movement} is counted in ${range.unit}` });
+	if (item.dose < range.min || item.dose > range.max)
+		faults.push({
+			path: `${path}.dose`,
+			message: `${item.dose} ${range.unit} is outside ${range.min}-${range.max}`
+		});
+	if (item.moreOn && isSymmetrical(movement.action))
+		faults.push({ path: `${path}.moreOn`, message: `${item.movement} has no sides` });
+	return faults;
+}

@@ -1,0 +1,149 @@
+import type { Leg } from '../anatomy';
+import type { TestId } from '../hip-test';
+import type { PaceChanges } from '../pace';
+import type { Caution, FormId, HoldUnit, Mode } from '../movement';
+import type { StyleChoices } from '../style';
+
+/** The six parts of a class, in the order in which they come. */
+export const SECTION_KINDS = ['settle', 'warm', 'build', 'peak', 'release', 'rest'] as const;
+export type SectionKind = (typeof SECTION_KINDS)[number];
+
+export const SECTION_NAME: Record<SectionKind, string> = {
+	settle: 'Settle',
+	warm: 'Warm',
+	build: 'Build',
+	peak: 'Peak',
+	release: 'Release',
+	rest: 'Rest'
+};
+
+/** What a teacher may pin of the time round the work; a pause for noticing has a field of its own. */
+export const PINNED_PHASES = ['move', 'fetch', 'setUp', 'explain', 'change', 'leave'] as const;
+export type PinnedPhase = (typeof PINNED_PHASES)[number];
+
+/**
+ * How a leg changes on the way from one item of a chain or flow to the next: stepping through changes who leads,
+ * standing up out of a floor shape loads the other leg, turning or crossing over does too.
+ */
+export const LINKS = ['steps through', 'stands up', 'crosses over'] as const;
+export type Link = (typeof LINKS)[number];
+
+/** One movement given once: on both sides (swapping after the first) unless it is symmetrical. */
+export interface Item {
+	kind: 'item';
+	/** Unique within the plan; items inside a chain too. */
+	id: string;
+	/** Slug of the catalogue. */
+	movement: string;
+	form: FormId;
+	mode: Mode;
+	/** In the unit of the form's dose, per side; or in `unit`. */
+	dose: number;
+	/** A hold that is counted another way than the catalogue counts it. */
+	unit?: HoldUnit;
+	/** The leg that leads on the first side; in a movement that crosses shins, the one in front. */
+	lead: Leg;
+	/** In a chain or flow: why another leg leads than in the item before. */
+	link?: Link;
+	/** Given on one side only, and why: an empty reason is a mistake that a check names. */
+	oneSided?: { reason: string };
+	/** More for one leg: so much is added to the dose on the side that it leads. */
+	moreOn?: { leg: Leg; dose: number };
+	/** Cautions in the room with which the teacher keeps it all the same, and the day of that decision. */
+	confirmed?: { caution: Caution; on: string }[];
+	/** Seconds of the phases round the work that the teacher knows better than the pace does. */
+	phases?: Partial<Record<PinnedPhase, number>>;
+	/** A pinned item keeps its dose when the class is fitted. */
+	pinned?: boolean;
+	/** A pause for noticing after it, seconds. */
+	noticeSeconds?: number;
+	note?: string;
+}
+
+/**
+ * Several items on one side, then all of them mirrored. Each keeps its own lead leg for the first pass,
+ * because stepping through may change who leads.
+ */
+export interface Chain {
+	kind: 'chain';
+	id: string;
+	items: Item[];
+}
+
+/** How a flow serves both sides: the other leg leads in each next round, or all rounds on one side come first. */
+export const FLOW_SIDES = ['alternate', 'mirror'] as const;
+export type FlowSides = (typeof FLOW_SIDES)[number];
+
+/** Rounds of linked items. The first round is slower: only then is each item fetched for, set up and explained. */
+export interface Flow {
+	kind: 'flow';
+	id: string;
+	items: Item[];
+	/** On each side, where the sides are mirrored. */
+	rounds: number;
+	sides: FlowSides;
+	/** Breaths joined to each movement; left out, each item keeps its own dose. */
+	breathsEach?: number;
+}
+
+/** A test of the hips, taken at the start and at the end under the same conditions. */
+export interface TestBlock {
+	kind: 'test';
+	id: string;
+	test: TestId;
+	/** Both legs, with looking and noticing. */
+	seconds: number;
+}
+
+/** Words to the group with nothing else going on: a welcome, a story, an announcement. */
+export interface Talk {
+	kind: 'talk';
+	id: string;
+	label: string;
+	seconds: number;
+}
+
+export type Block = Item | Chain | Flow | Talk | TestBlock;
+
+/** A block that holds items one after another. */
+export type Linked = Chain | Flow;
+
+export interface Section {
+	id: string;
+	kind: SectionKind;
+	blocks: Block[];
+}
+
+/** A check that says nothing more, over the whole class or at one item. */
+export interface Silence {
+	check: string;
+	itemId?: string;
+	reason: string;
+}
+
+/** A class as a value: edits return a new one, and all that is shown is worked out from it. */
+export interface ClassPlan {
+	title: string;
+	/** How long the class shall be, seconds. */
+	lengthSeconds: number;
+	/** On the studio's clock, "HH:MM". */
+	startsAt: string;
+	/** What differs from the usual pace. */
+	pace: PaceChanges;
+	/** Where the schools differ: what is chosen for this class. */
+	style?: StyleChoices;
+	/** The leg that leads the first side of what is added; left where nothing is said. */
+	firstSide?: Leg;
+	/** Checks that are silenced for this class or for one item of it, each with the reason. */
+	silenced?: Silence[];
+	/** Which state of each movement the plan was made with: fingerprint by slug. */
+	madeWith?: Record<string, string>;
+	sections: Section[];
+}
+
+/** Where a block stands. */
+export interface Place {
+	sectionId: string;
+	/** Index within the section's blocks. */
+	index: number;
+}

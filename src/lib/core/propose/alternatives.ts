@@ -1,0 +1,59 @@
+import { blocksOf, findItem, SECTION_KINDS, type ClassPlan, type Item } from '../plan';
+import { Objective, type Piece } from './cost';
+import { keptOption, optionsFor } from './options';
+import type { ProposeSetting, Wishes } from './types';
+
+/** Something else in the place of one item, everything else as it is. */
+export interface Alternative {
+	/** Under the id of the item that it stands in for, with a dose that takes about the same time. */
+	item: Item;
+	/** Points of the objective more (or, negative, fewer) than the class costs now. */
+	worse: number;
+}
+
+/**
+ * The best other movements for the place of an item, the best first: by the same objective as a whole class, with all
+ * other blocks kept just as they are. Empty for an item inside a chain or flow, whose place is not its own.
+ */
+export function alternativesFor(
+	plan: ClassPlan,
+	itemId: string,
+	setting: ProposeSetting,
+	wishes: Wishes = {},
+	most = 3
+): Alternative[] {
+	const item = findItem(plan, itemId);
+	const blocks = blocksOf(plan);
+	const at = blocks.findIndex(({ block }) => block.id === itemId);
+	if (!item || at === -1) return [];
+	const offered = optionsFor(plan, wishes, setting);
+	const kept = blocks.map(({ block }, i) => keptOption(plan, block, setting, offered.length + i));
+	const pieces = blocks.map(({ section }, i): Piece => ({
+		option: kept[i]!,
+		amount: 0,
+		section: SECTION_KINDS.indexOf(section.kind)
+	}));
+	const objective = new Objective(plan, [...offered, ...kept], wishes, setting);
+	objective.number([...offered, ...kept]);
+	const now = objective.cost(pieces);
+	const kind = blocks[at]!.section.kind;
+	const seconds = kept[at]!.workSeconds[0]!;
+	const there = new Set(kept.flatMap((option) => option.movements));
+	const best = new Map<string, Alternative>();
+	for (const option of offered) {
+		const [slug] = option.movements;
+		if (!slug || there.has(slug) || !option.sections.has(kind)) continue;
+		const amount = nearest(option.workSeconds, seconds);
+		const worse = objective.cost(pieces.with(at, { ...pieces[at]!, option, amount })) - now;
+		if (worse >= (best.get(slug)?.worse ?? Infinity)) continue;
+		const dose = option.amounts[amount]!;
+		best.set(slug, { worse, item: { ...option.item!, id: itemId, dose, lead: item.lead } });
+	}
+	return [...best.values()].sort((a, b) => a.worse - b.worse).slice(0, most);
+}
+
+const nearest = (values: readonly number[], wanted: number): number =>
+	values.reduce(
+		(best, value, i) => (Math.abs(value - wanted) < Math.abs(values[best]! - wanted) ? i : best),
+		0
+	);

@@ -1,0 +1,242 @@
+import { DIRECTIONS, type Tissue } from '../anatomy';
+import { readPlan, stillSeconds, type Reading } from '../checks';
+import { doseSeconds } from '../clock';
+import { KIT_KINDS, POSITIONS, WORKING_MODES, type Form, type Mode, type Movement } from '../movement';
+import { effortOfWork } from '../load';
+import { rangeSeconds } from '../orbit';
+import { paceOf } from '../pace';
+import {
+	emptyPlan,
+	itemsAsDone,
+	itemsIn,
+	type Block,
+	type ClassPlan,
+	type Item,
+	type SectionKind
+} from '../plan';
+import { stopOf } from '../reorder';
+import { holdUnit, styledRange, styleOf } from '../style';
+import { mayStandIn } from './roles';
+import type { ProposeSetting, Wishes } from './types';
+
+/** One thing that may be put into a class: a movement in a form and mode, or a block that is there already. */
+export interface Option {
+	index: number;
+	/** Null for a kept block. */
+	item: Omit<Item, 'id' | 'dose' | 'lead'> | null;
+	kept: Block | null;
+	movements: readonly string[];
+	/** The same as numbers of an objective. */
+	ids: readonly number[];
+	sections: ReadonlySet<SectionKind>;
+	/** Doses that may be given, rising, and the seconds of work that each takes (all passes). */
+	amounts: readonly number[];
+	workSeconds: readonly number[];
+	usual: number;
+	/** Everything else that it takes, without getting there and without kit. */
+	aroundSeconds: number;
+	/** Where one comes in and where one goes out: index of the position, bits of the kit; -1 takes people as they are. */
+	enter: number;
+	leave: number;
+	enterKit: number;
+	leaveKit: number;
+	/** For each second of work: seconds in each direction, of strengthening and of resting. */
+	directions: readonly number[];
+	strengthens: number;
+	/** For each second of work: seconds in which a tissue is held long on one leg; only those that are. */
+	lengthens: ReadonlyMap<Tissue, number>;
+	/** How hard it is, 0-10. */
+	effort: number;
+	rests: number;
+	intensity: number;
+	/** Moves, holds, warms, wants warmth before it, hangs heavily, asks for strength. */
+	moves: boolean;
+	holds: boolean;
+	warms: boolean;
+	deep: boolean;
+	heavy: boolean;
+	strong: boolean;
+	/** Movements of which one should come before. */
+	preparations: readonly string[];
+	preparationIds: readonly number[];
+	isNew: boolean;
+}
+
+/** A finding of these on a movement alone means that it is not proposed to these people. */
+const ABOUT_PEOPLE: ReadonlySet<string> = new Set([
+	'caution-conflict',
+	'tier-too-hard',
+	'kit-shortage',
+	'style-conflict',
+	'before-sport-static'
+]);
+
+/** From this intensity on a form is deep and wants warmth before it. */
+const DEEP = 4;
+const STRONG = 3;
+/** Held seconds are chosen in such steps. */
+const STEP_SECONDS = 5;
+
+const kitBits = (kinds: readonly (typeof KIT_KINDS)[number][]) =>
+	kinds.reduce((bits, kind) => bits | (1 << KIT_KINDS.indexOf(kind)), 0);
+
+/**
+ * All that may be given to these people under these wishes; the desk's own checks decide what suits them. Where the kit
+ * suffices for no closing rest at all, people rest with what there is: the desk says then what is missing.
+ */
+export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeSetting): Option[] {
+	const options = readOptions(base, wishes, setting, ABOUT_PEOPLE, () => true);
+	const restless = wishes.only !== undefined && !wishes.only.includes('rest');
+	if (restless || options.some(({ sections }) => sections.has('rest'))) return options;
+	const bare = new Set([...ABOUT_PEOPLE].filter((id) => id !== 'kit-shortage'));
+	const rests = readOptions(base, wishes, setting, bare, (sections) => sections.has('rest'));
+	return [...options, ...rests.map((rest, i) => ({ ...rest, index: options.length + i }))];
+}
+
+function readOptions(
+	base: ClassPlan,
+	wishes: Wishes,
+	setting: ProposeSetting,
+	checks: ReadonlySet<string>,
+	wanted: (sections: ReadonlySet<SectionKind>) => boolean
+): Option[] {
+	const never = new Set(wishes.never);
+	const without = new Set(wishes.without);
+	const style = styleOf(base.style);
+	const options: Option[] = [];
+	for (const movement of setting.catalogue) {
+		if (never.has(movement.slug) || without.has(movement.position)) continue;
+		for (const form of movement.forms)
+			for (const mode of movement.modes) {
+				const unit = holdUnit(style, form, mode);
+				const item = {
+					kind: 'item' as const,
+					movement: movement.slug,
+					form: form.id,
+					mode,
+					...(unit ? { unit } : {})
+				};
+				const sections = asWished(mayStandIn(movement, form, mode), movement.slug, wishes);
+				if (sections.size === 0 || !wanted(sections)) continue;
+				const option = readItem(item, movement, form, mode, base, setting, checks, options.length);
+				if (option) options.push({ ...option, sections });
+			}
+	}
+	return options;
+}
+
+/** What a teacher asks for by name has a place, also where it would not usually be given. */
+function asWished(usual: ReadonlySet<SectionKind>, slug: string, wishes: Wishes): ReadonlySet<SectionKind> {
+	const own: ReadonlySet<SectionKind> =
+		wishes.toward === slug
+			? new Set([...usual, 'peak'])
+			: usual.size === 0 && wishes.must?.includes(slug)
+				? new Set(['build'])
+				: usual;
+	const { only } = wishes;
+	return only ? new Set([...own].filter((kind) => only.includes(kind))) : own;
+}
+
+function alone(base: ClassPlan, block: Block): ClassPlan {
+	const empty = emptyPlan('', base.startsAt, base.lengthSeconds, {
+		choices: base.style ?? {},
+		pace: base.pace
+	});
+	return { ...empty, sections: [{ id: 'build', kind: 'build', blocks: [block] }] };
+}
+
+function readItem(
+	words: Omit<Item, 'id' | 'dose' | 'lead'>,
+	movement: Movement,
+	form: Form,
+	mode: Mode,
+	base: ClassPlan,
+	setting: ProposeSetting,
+	checks: ReadonlySet<string>,
+	index: number
+): Option | null {
+	const range = styledRange(styleOf(base.style), form, mode, words.unit);
+	const item: Item = { ...words, id: 'a', dose: range.usual, lead: 'left' };
+	const plan = alone(base, item);
+	const reading = readPlan(plan, setting, checks);
+	if (reading.findings.some((f) => f.severity !== 'note')) return null;
+	const step = range.unit === 'seconds' ? STEP_SECONDS : 1;
+	const amounts: number[] = [];
+	for (let dose = range.min; dose <= range.max; dose++)
+		if (dose % step === 0 || dose === range.usual) amounts.push(dose);
+	const pace = paceOf(base.pace);
+	const passes = reading.timeline.entries.filter((e) => e.phase === 'work').length;
+	return {
+		...readAlone(reading, item, setting, index),
+		item: words,
+		amounts,
+		workSeconds: amounts.map((dose) => passes * Math.round(doseSeconds(range, mode, dose, pace))),
+		usual: amounts.indexOf(range.usual)
+	};
+}
+
+/** A block of the plan that stays as it is. */
+export function keptOption(base: ClassPlan, block: Block, setting: ProposeSetting, index: number): Option {
+	const reading = readPlan(alone(base, block), setting, ABOUT_PEOPLE);
+	return { ...readAlone(reading, block, setting, index), kept: block };
+}
+
+/** What a block is on its own, read by the desk's own clock and orbit. */
+function readAlone(reading: Reading, block: Block, setting: ProposeSetting, index: number): Option {
+	const { orbit, context, timeline } = reading;
+	const { entries } = timeline;
+	let work = 0;
+	let around = 0;
+	let effort = 0;
+	const taught = new Map(context.items.map((t) => [t.item.id, t]));
+	for (const [i, { phase, itemId, fromSeconds, toSeconds }] of entries.entries()) {
+		const done = itemId === null ? undefined : taught.get(itemId);
+		if (phase === 'work') work += toSeconds - fromSeconds;
+		if (phase === 'work' && done)
+			effort += effortOfWork(done.item.mode, done.form.intensity) * (toSeconds - fromSeconds);
+		// the first fetching depends on what lies at hand already
+		if (phase !== 'work' && !(phase === 'fetch' && i === 0)) around += toSeconds - fromSeconds;
+	}
+	const stop = stopOf(block, setting.find);
+	const per = (seconds: number) => (work > 0 ? seconds / work : 0);
+	const items = context.items;
+	const modes = itemsAsDone(block).map((item) => item.mode);
+	const rests = modes.length > 0 && modes.every((mode) => mode === 'rest');
+	const intensity = Math.max(0, ...items.map(({ form }) => form.intensity));
+	const working = modes.some((mode) => WORKING_MODES.has(mode));
+	return {
+		index,
+		item: null,
+		kept: null,
+		movements: itemsIn(block).map((item) => item.movement),
+		ids: [],
+		sections: new Set(),
+		amounts: [1],
+		workSeconds: [work],
+		usual: 0,
+		aroundSeconds: around,
+		enter: stop.enter ? POSITIONS.indexOf(stop.enter.position) : -1,
+		leave: stop.leave ? POSITIONS.indexOf(stop.leave.position) : -1,
+		enterKit: kitBits(stop.enter?.kit ?? []),
+		leaveKit: kitBits(stop.leave?.kit ?? []),
+		directions: DIRECTIONS.map((d) => per(rangeSeconds(orbit, d))),
+		strengthens: per(orbit.strengthWorkSeconds),
+		lengthens: new Map([...stillSeconds(items)].map(([tissue, seconds]) => [tissue, per(seconds)])),
+		effort: per(effort),
+		rests: rests ? 1 : 0,
+		intensity,
+		moves: modes.includes('dynamic'),
+		holds: modes.includes('passive') && intensity >= 2,
+		warms: modes.some((m) => m === 'dynamic' || m === 'active' || m === 'isometric') && intensity < DEEP,
+		deep: intensity >= DEEP,
+		heavy: intensity >= DEEP && modes.includes('passive'),
+		strong: intensity >= STRONG && working,
+		preparations: items
+			.filter(({ form }) => form.intensity >= DEEP)
+			.flatMap(({ movement }) => movement.preparations),
+		preparationIds: [],
+		isNew: setting.taughtBefore
+			? items.some(({ movement }) => !setting.taughtBefore!.includes(movement.slug))
+			: false
+	};
+}

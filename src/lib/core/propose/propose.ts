@@ -1,0 +1,154 @@
+import { readPlan } from '../checks';
+import { formOf } from '../movement';
+import { blocksOf, itemsIn, itemsOf, SECTION_KINDS, type Block, type ClassPlan } from '../plan';
+import { lostSeconds } from '../reorder';
+import { Objective, type Piece } from './cost';
+import { keptOption, optionsFor } from './options';
+import { seededRandom } from './random';
+import { gravity, mended, realised } from './realise';
+import { begun, Pool, searched, settled, type Found } from './search';
+import type { Proposal, ProposeSetting, Wishes } from './types';
+import { reasonsFor } from './why';
+
+/** How much work a proposal may cost: steps of the search, never seconds, so that a seed gives one class everywhere. */
+export interface Effort {
+	/** Searches from different beginnings, and steps of each. */
+	starts: number;
+	steps: number;
+	/** Classes of a search that are worked out to the second and read by all checks. */
+	finalists: number;
+}
+export const STANDARD_EFFORT: Effort = { starts: 2, steps: 40_000, finalists: 2 };
+
+/** How far uphill a finalist may go once more, points of the objective. */
+const REHEATED = 0.5;
+
+export interface Asked {
+	/** What is there already is kept; an empty plan gives length, style, pace and start. */
+	base: ClassPlan;
+	wishes: Wishes;
+	setting: ProposeSetting;
+	seed: number;
+	/** How many different classes. */
+	count?: number;
+	effort?: Effort;
+}
+
+/**
+ * Proposes classes one after another, each different from those before: yields the best so far whenever there is a
+ * better one (`done` false) and each class when it is finished. Stop by asking for no more.
+ */
+export function* propose(asked: Asked): Generator<{ number: number; done: boolean; proposal: Proposal }> {
+	const { base, wishes, setting, seed, count = 3, effort = STANDARD_EFFORT } = asked;
+	const offered = optionsFor(base, wishes, setting);
+	const kept = keptPieces(base, setting, offered.length);
+	const options = [...offered, ...kept.map((piece) => piece.option)];
+	const pool = new Pool(offered);
+	const taken: Proposal[] = [];
+	for (let number = 0; number < count; number++) {
+		const others = taken.map(({ plan }) => new Set(itemsOf(plan).map((item) => item.movement)));
+		const objective = new Objective(base, options, wishes, setting, others);
+		objective.number(options);
+		const random = seededRandom(seed + 7919 * number);
+		const found: Found[] = [];
+		let best: Proposal | null = null;
+		for (let start = 0; start < effort.starts; start++) {
+			found.push(searched(begun(kept, pool, random, wishes), pool, objective, random, effort.steps));
+			const first = [...found].sort((a, b) => a.cost - b.cost)[0]!;
+			if (start === 0 || first === found.at(-1)) {
+				best = finished([first], objective, pool, asked);
+				yield { number, done: false, proposal: best };
+			}
+		}
+		const again = [...found]
+			.sort((a, b) => a.cost - b.cost)
+			.slice(0, effort.finalists)
+			.map(({ pieces }) => searched(pieces, pool, objective, random, effort.steps, REHEATED))
+			.map((one) => settled(one, pool, objective));
+		const proposal = finished(again, objective, pool, asked);
+		taken.push(best && worth(best) < worth(proposal) ? best : proposal);
+		yield { number, done: true, proposal: taken.at(-1)! };
+	}
+}
+
+/** All proposals at once. */
+export function proposals(asked: Asked): Proposal[] {
+	return [...propose(asked)].filter(({ done }) => done).map(({ proposal }) => proposal);
+}
+
+/** Whether every block that was there is there still, just as it was (but for seconds of the closing rest) and in its part. */
+function keepsAll(base: ClassPlan, plan: ClassPlan): boolean {
+	return base.sections.every(({ id, blocks }) => {
+		const now = plan.sections.find((section) => section.id === id)?.blocks ?? [];
+		const closing = itemsOf(plan).at(-1)?.id;
+		const same = (a: Block, b: Block) =>
+			JSON.stringify(a) ===
+			JSON.stringify(a.id === closing && a.kind === 'item' && b.kind === 'item' ? { ...b, dose: a.dose } : b);
+		return blocks.every((block) => now.some((other) => same(other, block)));
+	});
+}
+
+/** Whether the most intense item stands in the peak, as it does in a class that was searched for. */
+function peaksInPeak(plan: ClassPlan, { find }: ProposeSetting): boolean {
+	const highest = (sections: ClassPlan['sections']) =>
+		Math.max(
+			0,
+			...sections.flatMap((section) =>
+				section.blocks.flatMap(itemsIn).map(({ movement, form }) => formOf(find(movement)!, form)!.intensity)
+			)
+		);
+	const peak = plan.sections.filter(({ kind }) => kind === 'peak');
+	return peak.every(({ blocks }) => blocks.length === 0) || highest(peak) >= highest(plan.sections);
+}
+
+const worth = ({ cost, reading }: Proposal) => cost + gravity(reading);
+
+function keptPieces(base: ClassPlan, setting: ProposeSetting, firstIndex: number): Piece[] {
+	return blocksOf(base)
+		.map(({ section, block }, i) => ({
+			option: keptOption(base, block, setting, firstIndex + i),
+			amount: 0,
+			section: SECTION_KINDS.indexOf(section.kind)
+		}))
+		.sort((a, b) => a.section - b.section);
+}
+
+/** The best of some classes once they are worked out to the second, mended where the desk can, and read by all checks. */
+function finished(
+	found: readonly Found[],
+	objective: Objective,
+	pool: Pool,
+	{ base, wishes, setting }: Asked
+): Proposal {
+	const wanted = [...(wishes.must ?? []), ...(wishes.toward ? [wishes.toward] : [])];
+	const never = new Set(wishes.never);
+	const without = new Set(wishes.without);
+	const heldTo = (plan: ClassPlan) => {
+		const slugs = itemsOf(plan).map((item) => item.movement);
+		return (
+			wanted.every((slug) => slugs.includes(slug)) &&
+			peaksInPeak(plan, setting) &&
+			keepsAll(base, plan) &&
+			itemsOf(plan).every(
+				({ id, movement }) =>
+					itemsOf(base).some((item) => item.id === id) ||
+					(!never.has(movement) && !without.has(setting.find(movement)!.position))
+			)
+		);
+	};
+	const all = found.map(({ pieces }): Proposal => {
+		const whole = realised(base, pieces, setting);
+		const plan = mended(whole, base, setting, heldTo);
+		const parts = objective.parts(pieces);
+		const reading = readPlan(plan, setting);
+		return {
+			plan,
+			reading,
+			parts,
+			cost: objective.cost(pieces),
+			reasons: reasonsFor(plan, reading, pieces, objective, pool, wishes, base),
+			lostSeconds: lostSeconds(plan, setting.find)
+		};
+	});
+	return all.reduce((a, b) => (worth(b) < worth(a) ? b : a));
+}

@@ -1,0 +1,19 @@
+/** Numbers that a seed gives the same everywhere: below 1, and whole ones below a limit. */
+export interface Random {
+	(): number;
+	below(limit: number): number;
+}
+
+/** mulberry32, a published 32-bit generator in the public domain (from memory): whole-number arithmetic only. */
+export function seededRandom(seed: number): Random {
+	let state = seed >>> 0;
+	const next = (() => {
+		state = (state + 0x6d2b79f5) >>> 0;
+		let t = state;
+		t = Math.imul(t ^ (t >>> 15), t | 1);
+		t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+		return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+	}) as Random;
+	next.below = (limit) => Math.floor(next() * limit);
+	return next;
+}

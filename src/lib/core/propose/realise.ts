@@ -1,0 +1,122 @@
+import { previewRepair, readPlan, SEVERITIES, type Reading } from '../checks';
+import { isSymmetrical } from '../anatomy';
+import { fit } from '../fit';
+import {
+	applyEdit,
+	itemsOf,
+	nextId,
+	SECTION_KINDS,
+	type Block,
+	type ClassPlan,
+	type Item,
+	type PlanEdit
+} from '../plan';
+import { styleOf } from '../style';
+import { calmOrder, lostSeconds } from '../reorder';
+import type { Piece } from './cost';
+import type { ProposeSetting } from './types';
+
+/** Points of a finding of the desk, by its severity: what stops a class outweighs everything that the search weighs. */
+const FINDING_POINTS = { stop: 100, mend: 6, note: 0.4 } as const;
+/** Repairs that are tried on one class. */
+const REPAIRS = 12;
+
+/** A class as a plan: the pieces in their parts, in the calmest order that breaks no rule, at its exact length. */
+export function realised(base: ClassPlan, pieces: readonly Piece[], setting: ProposeSetting): ClassPlan {
+	let used = 0;
+	const lead = base.firstSide ?? 'left';
+	const blockOf = ({ option, amount }: Piece): Block =>
+		option.kept ?? { ...option.item!, id: nextId(base, used++), dose: option.amounts[amount]!, lead };
+	const sections = base.sections.map((section) => ({
+		...section,
+		blocks: pieces.filter((piece) => SECTION_KINDS[piece.section] === section.kind).map(blockOf)
+	}));
+	return onTime(inChains(calmed({ ...base, sections }, setting), setting), base, setting);
+}
+
+/** Longest chain that is proposed: so many shapes can be owed to a side before it is forgotten. */
+const LONGEST_CHAIN = 4;
+
+/** In a style of chains, neighbours with sides in one position go through on one side and are mirrored then. */
+function inChains(plan: ClassPlan, setting: ProposeSetting): ClassPlan {
+	if (styleOf(plan.style).runningSides !== 'chain') return plan;
+	let chained = plan;
+	for (const section of plan.sections) {
+		let run: Item[] = [];
+		const close = () => {
+			if (run.length > 1) chained = applyEdit(chained, { do: 'chain', blockIds: run.map(({ id }) => id) });
+			run = [];
+		};
+		for (const block of section.blocks) {
+			const movement = block.kind === 'item' ? setting.find(block.movement)! : null;
+			const sided = movement && !isSymmetrical(movement.action);
+			const before = run.at(-1);
+			if (!sided || run.length === LONGEST_CHAIN) close();
+			else if (before && setting.find(before.movement)!.position !== movement.position) close();
+			if (sided && block.kind === 'item') run.push(block);
+		}
+		close();
+	}
+	return chained;
+}
+
+/** In the calmest order, where that saves time and raises no finding that the order before did not have. */
+function calmed(plan: ClassPlan, setting: ProposeSetting): ClassPlan {
+	const { order, beforeSeconds, afterSeconds } = calmOrder(plan, setting.find);
+	if (afterSeconds >= beforeSeconds) return plan;
+	const after = applyEdit(plan, { do: 'reorder', order });
+	const grave = (p: ClassPlan) => gravity(readPlan({ ...p, lengthSeconds: 0 }, setting));
+	return grave(after) <= grave(plan) ? after : plan;
+}
+
+/**
+ * At its exact length where its doses can give it; else as it is, which the desk then says. What was there already keeps
+ * its dose; only its closing rest takes up seconds that nothing else can.
+ */
+function onTime(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): ClassPlan {
+	const there = itemsOf(base).map(({ id }) => id);
+	const closing = itemsOf(plan).at(-1)?.id;
+	for (const held of [there, there.filter((id) => id !== closing)]) {
+		const pinned = held.map((itemId): PlanEdit => ({ do: 'setItem', itemId, change: { pinned: true } }));
+		const fitted = fit(pinned.reduce(applyEdit, plan), setting.find);
+		if (fitted.ok) return applyEdit(plan, { do: 'setDoses', doses: fitted.doses });
+	}
+	return plan;
+}
+
+/** What the desk finds in a class, in points. */
+export function gravity({ findings }: Reading): number {
+	return findings.reduce((sum, { severity }) => sum + FINDING_POINTS[severity], 0);
+}
+
+/**
+ * The repairs of the desk, as a colleague would take them one by one, as long as one makes the class better by its
+ * findings and by the time that it loses between blocks.
+ */
+export function mended(
+	plan: ClassPlan,
+	base: ClassPlan,
+	setting: ProposeSetting,
+	keep: (plan: ClassPlan) => boolean
+): ClassPlan {
+	const worth = (reading: Reading, p: ClassPlan) => gravity(reading) + lostSeconds(p, setting.find) / 60;
+	let now = plan;
+	let reading = readPlan(now, setting);
+	let points = worth(reading, now);
+	for (let tries = 0; tries < REPAIRS; tries++) {
+		let better: ClassPlan | null = null;
+		for (const severity of SEVERITIES)
+			for (const finding of reading.findings.filter((f) => f.severity === severity)) {
+				if (better || !finding.repairable) continue;
+				const preview = previewRepair(finding, reading.context);
+				if (!preview) continue;
+				const after = onTime(preview.repair.edits.reduce(applyEdit, now), base, setting);
+				if (keep(after) && worth(readPlan(after, setting), after) < points - 1e-9) better = after;
+			}
+		if (!better) return now;
+		now = better;
+		reading = readPlan(now, setting);
+		points = worth(reading, now);
+	}
+	return now;
+}

@@ -1,0 +1,225 @@
+import { SECTION_KINDS } from '../plan';
+import type { Objective, Piece } from './cost';
+import type { Option } from './options';
+import type { Random } from './random';
+import type { Wishes } from './types';
+
+/** A class that the search found, and what it costs. */
+export interface Found {
+	pieces: Piece[];
+	cost: number;
+}
+
+const PEAK = SECTION_KINDS.indexOf('peak');
+/** How far a step may lead uphill at the beginning and at the end, points of the objective. */
+const WARM = 4;
+const COLD = 0.05;
+/** Part of the steps that look for something in the same body position as the neighbour: it costs no change. */
+const NEIGHBOURLY = 0.5;
+/** Longest jump of a dose in one step. */
+const DOSE_STEP = 4;
+
+/** What may be put in: all options of each part, and those of each part by the position that they begin in. */
+export class Pool {
+	readonly bySection: Option[][];
+	readonly byPosition: Map<number, Option[]>[];
+
+	constructor(options: readonly Option[]) {
+		this.bySection = SECTION_KINDS.map((kind) => options.filter((option) => option.sections.has(kind)));
+		this.byPosition = this.bySection.map((of) => {
+			const map = new Map<number, Option[]>();
+			for (const option of of) map.set(option.enter, [...(map.get(option.enter) ?? []), option]);
+			return map;
+		});
+	}
+}
+
+/**
+ * Threshold accepting (Dueck & Scheuer 1990, from memory): a change is taken when it makes the class no worse than a
+ * threshold that falls from step to step. No exponential is asked for, so every engine takes the same way. Bounded by
+ * its number of steps. Blocks that are kept stay in their part and in their order.
+ */
+export function searched(
+	start: readonly Piece[],
+	pool: Pool,
+	objective: Objective,
+	random: Random,
+	steps: number,
+	warm = WARM
+): Found {
+	let now = [...start];
+	let cost = objective.cost(now);
+	let best: Found = { pieces: now, cost };
+	const ratio = Math.pow(COLD / warm, 1 / 64);
+	let threshold = warm;
+	for (let step = 0; step < steps; step++) {
+		if (step > 0 && step % Math.max(1, Math.floor(steps / 64)) === 0) threshold *= ratio;
+		const next = changed(now, pool, random);
+		if (!next) continue;
+		const after = objective.cost(next);
+		if (after >= cost + threshold) continue;
+		now = next;
+		cost = after;
+		if (cost < best.cost - 1e-9) best = { pieces: now, cost };
+	}
+	return best;
+}
+
+/**
+ * Every single exchange and every dose tried in turn, as long as one makes the class better: after it no movement has a
+ * better one for its place.
+ */
+export function settled(found: Found, pool: Pool, objective: Objective): Found {
+	let { pieces, cost } = found;
+	for (let better = true; better;) {
+		better = false;
+		for (let at = 0; at < pieces.length; at++) {
+			const piece = pieces[at]!;
+			const doses = piece.option.amounts.map((_, amount): Piece => ({ ...piece, amount }));
+			const others = piece.option.kept
+				? []
+				: pool.bySection[piece.section]!.filter((option) => !given(pieces, option, at)).map(
+						(option): Piece => ({ ...piece, option, amount: option.usual })
+					);
+			for (const other of [...doses, ...others]) {
+				const next = pieces.with(at, other);
+				const after = objective.cost(next);
+				if (after >= cost - 1e-9) continue;
+				pieces = next;
+				cost = after;
+				better = true;
+			}
+		}
+	}
+	return { pieces, cost };
+}
+
+/** A class to begin with: what is kept and what is asked for, and one thing for each part that is still empty. */
+export function begun(
+	kept: readonly Piece[],
+	pool: Pool,
+	random: Random,
+	{ must = [], toward }: Wishes
+): Piece[] {
+	const pieces = [...kept];
+	for (const slug of toward === undefined ? must : [toward, ...must]) {
+		if (pieces.some(({ option }) => option.movements.includes(slug))) continue;
+		const ways = pool.bySection.flatMap((options, section) =>
+			options
+				.filter(({ movements }) => movements.includes(slug) && (slug !== toward || section === PEAK))
+				.map((option): Piece => ({ option, amount: option.usual, section }))
+		);
+		const way = ways[random.below(ways.length)];
+		if (way) pieces.splice(placeOf(pieces, way.section), 0, way);
+	}
+	for (const [section, all] of pool.bySection.entries()) {
+		const options = all.filter((option) => !given(pieces, option));
+		const option = options.length > 0 ? options[random.below(options.length)] : undefined;
+		if (option && !pieces.some((piece) => piece.section === section))
+			pieces.splice(placeOf(pieces, section), 0, { option, amount: option.usual, section });
+	}
+	return pieces;
+}
+
+/** Where a part ends in the order. */
+function placeOf(pieces: readonly Piece[], section: number): number {
+	const at = pieces.findIndex((piece) => piece.section > section);
+	return at === -1 ? pieces.length : at;
+}
+
+function changed(pieces: readonly Piece[], pool: Pool, random: Random): Piece[] | null {
+	const kind = random();
+	if (kind < 0.3) return replaced(pieces, pool, random);
+	if (kind < 0.45) return inserted(pieces, pool, random);
+	if (kind < 0.56) return removed(pieces, random);
+	if (kind < 0.8) return redosed(pieces, random);
+	if (kind < 0.88) return exchanged(pieces, random);
+	return moved(pieces, random);
+}
+
+function chosen(
+	at: number,
+	pieces: readonly Piece[],
+	section: number,
+	pool: Pool,
+	random: Random
+): Option | null {
+	const all = pool.bySection[section]!;
+	if (all.length === 0) return null;
+	const neighbour = pieces[random() < 0.5 ? at - 1 : at + 1]?.option;
+	const near =
+		neighbour && random() < NEIGHBOURLY ? pool.byPosition[section]!.get(neighbour.leave) : undefined;
+	const from = near ?? all;
+	return from[random.below(from.length)]!;
+}
+
+/** Whether a movement has its place already: each is proposed once. `besides`: the place that it may take. */
+function given(pieces: readonly Piece[], option: Option, besides = -1): boolean {
+	for (let i = 0; i < pieces.length; i++)
+		if (i !== besides && pieces[i]!.option.movements[0] === option.movements[0]) return true;
+	return false;
+}
+
+function replaced(pieces: readonly Piece[], pool: Pool, random: Random): Piece[] | null {
+	const at = random.below(pieces.length);
+	const piece = pieces[at];
+	if (!piece || piece.option.kept) return null;
+	const option = chosen(at, pieces, piece.section, pool, random);
+	if (!option || option === piece.option || given(pieces, option, at)) return null;
+	return pieces.with(at, { option, amount: option.usual, section: piece.section });
+}
+
+function inserted(pieces: readonly Piece[], pool: Pool, random: Random): Piece[] | null {
+	// now and then at the end of any part, so that one that was emptied is filled again
+	const anywhere = pieces.length === 0 || random() < 0.2;
+	const before = random.below(pieces.length + 1);
+	const section = anywhere
+		? random.below(SECTION_KINDS.length)
+		: pieces[Math.min(before, pieces.length - 1)]!.section;
+	const at = anywhere ? placeOf(pieces, section) : before;
+	const option = chosen(at, pieces, section, pool, random);
+	if (!option || given(pieces, option)) return null;
+	return pieces.toSpliced(at, 0, { option, amount: option.usual, section });
+}
+
+function removed(pieces: readonly Piece[], random: Random): Piece[] | null {
+	const at = random.below(pieces.length);
+	return !pieces[at] || pieces[at].option.kept ? null : pieces.toSpliced(at, 1);
+}
+
+function redosed(pieces: readonly Piece[], random: Random): Piece[] | null {
+	const at = random.below(pieces.length);
+	const piece = pieces[at];
+	if (!piece || piece.option.amounts.length < 2) return null;
+	const by = (1 + random.below(DOSE_STEP)) * (random() < 0.5 ? -1 : 1);
+	const amount = Math.min(piece.option.amounts.length - 1, Math.max(0, piece.amount + by));
+	return amount === piece.amount ? null : pieces.with(at, { ...piece, amount });
+}
+
+/** To another place, of its own part or of another in which it may stand. */
+function moved(pieces: readonly Piece[], random: Random): Piece[] | null {
+	const at = random.below(pieces.length);
+	const piece = pieces[at];
+	if (!piece || piece.option.kept) return null;
+	const kinds = [...piece.option.sections];
+	const kind = kinds[random.below(kinds.length)];
+	if (kind === undefined) return null;
+	const section = SECTION_KINDS.indexOf(kind);
+	const rest = pieces.toSpliced(at, 1);
+	const end = placeOf(rest, section);
+	let from = end;
+	while (from > 0 && rest[from - 1]!.section === section) from -= 1;
+	const to = from + random.below(end - from + 1);
+	return section === piece.section && to === at ? null : rest.toSpliced(to, 0, { ...piece, section });
+}
+
+/** Two movements in each other's place, also across parts where both may stand in the other's. */
+function exchanged(pieces: readonly Piece[], random: Random): Piece[] | null {
+	const i = random.below(pieces.length);
+	const j = random.below(pieces.length);
+	const [a, b] = [pieces[i], pieces[j]];
+	if (!a || !b || i === j || a.option.kept || b.option.kept) return null;
+	const may = (option: Option, section: number) => option.sections.has(SECTION_KINDS[section]!);
+	if (!may(a.option, b.section) || !may(b.option, a.section)) return null;
+	return pieces.with(i, { ...b, section: a.section }).with(j, { ...a, section: b.section });
+}

@@ -1,0 +1,97 @@
+import type { Tissue } from '../anatomy';
+import type { Reading, Setting } from '../checks';
+import type { Group } from '../group';
+import type { Position } from '../movement';
+import type { ClassPlan, SectionKind } from '../plan';
+
+/** What a teacher asks of a proposal besides what the group needs. */
+export interface Wishes {
+	/** Movement to which the class leads up: it stands in the peak. */
+	toward?: string;
+	/** Movements that must be in it, and that must not. */
+	must?: readonly string[];
+	never?: readonly string[];
+	/** Tissues that shall be held long for about a minute a leg. */
+	lengthen?: readonly Tissue[];
+	/** Body positions that are left out. */
+	without?: readonly Position[];
+	/** Parts of the class in which something may be put; left out, all of them. */
+	only?: readonly SectionKind[];
+	/** Most movements that the group has never met; left out, any number. */
+	mostNew?: number;
+	/** An earlier class, and the share (0-1) of the movements that it shall have had already. */
+	like?: { movements: readonly string[]; share: number };
+	/** The most effort (0-10, mean over the class) that the class may ask for. */
+	mostEffort?: number;
+	/** What counts more or less than usual. */
+	weights?: Partial<Weights>;
+}
+
+/** How much a teacher can feel of each concern: 1 is usual, 0 does not matter, 3 is three times as much. */
+export interface Weights {
+	/** Bands of the six directions and of strength. */
+	balance: number;
+	/** Little time lost in changes of position and kit. */
+	flow: number;
+	/** No two movements that do the same. */
+	variety: number;
+}
+
+export const USUAL_WEIGHTS: Weights = { balance: 1, flow: 1, variety: 1 };
+
+/** The steps in which a teacher sets a weight. */
+export const WEIGHT_STEPS = [
+	{ value: 0.3, words: 'matters little' },
+	{ value: 1, words: 'as usual' },
+	{ value: 3, words: 'matters most' }
+] as const;
+
+/** What a class is proposed for: everything that a plan is read against, with the people known. */
+export interface ProposeSetting extends Setting {
+	group: Group;
+}
+
+/** The parts of the objective, each already weighted; the less the better. docs/planner.md says why each is there. */
+export interface CostParts {
+	/** Hundredths of the class outside the bands of directions and strength. */
+	balance: number;
+	/** Changes of position and fetching. */
+	flow: number;
+	/** Likeness of movements to one another. */
+	variety: number;
+	/** Sections longer or shorter than they usually are. */
+	shape: number;
+	/** Intensity that jumps, or falls before the peak. */
+	arc: number;
+	/** Doses away from the usual one. */
+	dose: number;
+	/** Broken rules of order, preparation, novelty and time. */
+	rules: number;
+}
+
+/** Why an item is where it is. */
+export interface Reason {
+	itemId: string;
+	/** In the teacher's words, the weightiest first. */
+	because: string[];
+	/** Slug of what was nearly chosen in its place, and how much worse it would have been (points of the objective). */
+	nearly: { movement: string; worse: number } | null;
+}
+
+/** One proposed class. */
+export interface Proposal {
+	plan: ClassPlan;
+	reading: Reading;
+	parts: CostParts;
+	cost: number;
+	reasons: Reason[];
+	/** Seconds lost between blocks. */
+	lostSeconds: number;
+}
+
+/** Something asked for that cannot be had together with the rest. */
+export interface Conflict {
+	/** The smallest set of wishes that cannot go together, in the teacher's words. */
+	wishes: string[];
+	message: string;
+}

@@ -1,0 +1,120 @@
+import { formOf, type FindMovement, type Form, type Movement } from '../movement';
+import { itemsIn, type Block } from '../plan';
+import { clock } from '../clock';
+import type { ClassPlan } from '../plan';
+
+/** The hard rules of order for the blocks of one section. */
+export interface Rules {
+	/** `before[b]`: indices of the blocks that must come before block b. */
+	before: number[][];
+	/** A block that keeps its place (words to the group): index of the place, else -1. */
+	place: number[];
+	/** Seconds of warming work that a block does, and that it wants done before it. */
+	warms: number[];
+	wantsWarm: number[];
+}
+
+const DEEP = 4;
+const WARM_SECONDS = 180;
+const WARMING = new Set(['dynamic', 'active', 'isometric']);
+
+interface Part {
+	slug: string;
+	movement: Movement;
+	form: Form;
+	mode: string;
+}
+
+const partsOf = (block: Block, find: FindMovement): Part[] =>
+	itemsIn(block).map((item) => {
+		const movement = find(item.movement) as Movement;
+		return {
+			slug: item.movement,
+			movement,
+			form: formOf(movement, item.form) as Form,
+			mode: item.mode
+		};
+	});
+
+const heavy = (p: Part) => p.mode === 'passive' && p.form.intensity >= DEEP;
+const strong = (p: Part) => p.mode !== 'passive' && p.mode !== 'rest' && p.form.intensity >= 3;
+
+/** Whether block b may come as the `count`-th, when the blocks that `isDone` says have come before it. */
+export function mayCome(
+	b: number,
+	isDone: (block: number) => boolean,
+	count: number,
+	rules: Rules,
+	warm: number
+): boolean {
+	const fixedHere = rules.place.indexOf(count);
+	if (fixedHere !== -1 ? fixedHere !== b : rules.place[b] !== -1) return false;
+	if (!rules.before[b]!.every(isDone)) return false;
+	if (rules.wantsWarm[b]! <= warm) return true;
+	const warmed = rules.warms.reduce((sum, seconds, i) => (isDone(i) ? sum + seconds : sum), warm);
+	return warmed >= rules.wantsWarm[b]!;
+}
+
+/**
+ * The rules for a section's blocks: preparations before what they prepare, first visits before later ones, strength
+ * before what hangs heavily, warm before deep; words stay where they are. Pairs that stand in the wrong order today
+ * are only bound where the rule is broken by it.
+ */
+export function rulesOf(
+	plan: ClassPlan,
+	section: ClassPlan['sections'][number],
+	earlier: readonly Block[],
+	find: FindMovement
+): Rules {
+	const blocks = section.blocks;
+	const parts = blocks.map((block) => partsOf(block, find));
+	const seen = new Set(earlier.flatMap((block) => partsOf(block, find).map((p) => p.slug)));
+	const before: number[][] = blocks.map(() => []);
+	for (let a = 0; a < blocks.length; a++)
+		for (let b = 0; b < blocks.length; b++)
+			if (a !== b && mustPrecede(parts[a]!, parts[b]!, a, b, seen)) before[b]!.push(a);
+	const work = workSeconds(plan, find);
+	return {
+		before,
+		place: blocks.map((block, i) => (block.kind === 'talk' ? i : -1)),
+		warms: parts.map((list, i) =>
+			list.reduce(
+				(sum, p, n) =>
+					WARMING.has(p.mode) && p.form.intensity < DEEP
+						? sum + (work.get(itemsIn(blocks[i]!)[n]!.id) ?? 0)
+						: sum,
+				0
+			)
+		),
+		wantsWarm: parts.map((list) => (list.some((p) => p.form.intensity >= DEEP) ? WARM_SECONDS : 0))
+	};
+}
+
+function mustPrecede(
+	a: Part[],
+	b: Part[],
+	indexA: number,
+	indexB: number,
+	seen: ReadonlySet<string>
+): boolean {
+	const visit = a.some((p) => b.some((q) => q.slug === p.slug)) && indexA < indexB;
+	const strength = a.some(strong) && b.some(heavy) && !a.some(heavy);
+	const prepares = b.some(
+		(q) =>
+			q.form.intensity >= DEEP &&
+			!q.movement.preparations.some((slug) => seen.has(slug)) &&
+			a.some((p) => q.movement.preparations.includes(p.slug)) &&
+			!a.some(
+				(p) => p.form.intensity >= DEEP && p.movement.preparations.some((s) => b.some((r) => r.slug === s))
+			)
+	);
+	return visit || strength || prepares;
+}
+
+export function workSeconds(plan: ClassPlan, find: FindMovement): Map<string, number> {
+	const sums = new Map<string, number>();
+	for (const { phase, itemId, fromSeconds, toSeconds } of clock(plan, find).entries)
+		if (phase === 'work' && itemId !== null)
+			sums.set(itemId, (sums.get(itemId) ?? 0) + toSeconds - fromSeconds);
+	return sums;
+}

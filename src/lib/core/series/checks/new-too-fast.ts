@@ -1,0 +1,29 @@
+import { itemsOf } from '../../plan';
+import type { SeriesCheck, SeriesReport } from './types';
+
+export const newTooFast: SeriesCheck = {
+	meta: {
+		id: 'new-too-fast',
+		summary: 'New movements come one by one',
+		severity: 'note',
+		why: 'One new thing a class, the easier one first: the rest is what the group already knows.',
+		source: 'common practice'
+	},
+	check({ classes, planned, setting }) {
+		const known = new Set(setting.knownBefore);
+		return classes.flatMap((c): SeriesReport[] => {
+			const slugs = new Set(c.plan ? itemsOf(c.plan).map((item) => item.movement) : []);
+			// to a group of which nothing is known everything is new
+			const fresh = known.size === 0 ? [] : [...slugs].filter((slug) => !known.has(slug));
+			for (const slug of slugs) known.add(slug);
+			if (fresh.length <= planned.series.mostNew) return [];
+			return [
+				{
+					message: `class ${c.number} has ${fresh.length} new movements: ${fresh.map((slug) => setting.find(slug)?.english ?? slug).join(', ')}`,
+					classId: c.class.id,
+					data: { count: fresh.length }
+				}
+			];
+		});
+	}
+};

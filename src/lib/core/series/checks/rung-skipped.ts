@@ -1,0 +1,47 @@
+import { FORM_IDS } from '../../movement';
+import { itemsOf } from '../../plan';
+import { missingIn } from '../read';
+import { rungOf } from '../schedule';
+import type { SeriesCheck, SeriesReport } from './types';
+
+export const rungSkipped: SeriesCheck = {
+	meta: {
+		id: 'rung-skipped',
+		summary: 'Ladders are climbed rung by rung',
+		severity: 'mend',
+		why: 'Each form is what the next one stands on; a rung that was not given at least twice is not there yet.',
+		source: 'common practice'
+	},
+	check({ classes, planned, setting }) {
+		const { series } = planned;
+		return classes.flatMap((c): SeriesReport[] => {
+			if (!c.plan || c.class.run) return [];
+			const name = (slug: string) => setting.find(slug)?.english ?? slug;
+			const ahead = c.given.flatMap((given) => {
+				const now = rungOf(series, given);
+				const item = itemsOf(c.plan!).find(
+					(i) => i.movement === now.movement && FORM_IDS.indexOf(i.form) > FORM_IDS.indexOf(now.form)
+				);
+				return item ? [{ item, now }] : [];
+			});
+			if (ahead[0])
+				return [
+					{
+						message: `class ${c.number} has ${name(ahead[0].item.movement)} in the ${ahead[0].item.form} form; the ${ahead[0].now.form} one is the rung that comes`,
+						classId: c.class.id,
+						data: { movement: ahead[0].item.movement }
+					}
+				];
+			const missing = missingIn(c.plan, c.given, [], series);
+			return missing.length
+				? [
+						{
+							message: `class ${c.number} does not give the next rung: ${missing.map(name).join(', ')}`,
+							classId: c.class.id,
+							data: { movement: missing[0]! }
+						}
+					]
+				: [];
+		});
+	}
+};

@@ -1,0 +1,36 @@
+import { FORM_IDS } from '../../movement';
+import { peopleByTier } from '../../adapt';
+import { tierForms } from '../ladder';
+import type { SeriesCheck } from './types';
+
+/** From this part of the people on a ladder has left too many behind. */
+const MANY = 0.3;
+
+export const tierLeftBehind: SeriesCheck = {
+	meta: {
+		id: 'tier-left-behind',
+		summary: 'Ladders end where most people can go',
+		severity: 'note',
+		why: 'A tier that stays two forms below the goal climbs another ladder; it needs a goal of its own.',
+		source: 'common practice'
+	},
+	check({ planned, setting }) {
+		const people = peopleByTier(setting.group);
+		const all = Object.values(people).reduce((sum, n) => sum + n, 0);
+		return planned.series.ladders.flatMap(({ rungs }, ladder) => {
+			const goal = rungs.at(-1)!;
+			const behind = tierForms(goal, setting.group, setting.find).filter(
+				({ form }) => FORM_IDS.indexOf(goal.form) - FORM_IDS.indexOf(form) >= 2
+			);
+			const count = behind.reduce((sum, { tier }) => sum + people[tier], 0);
+			if (all === 0 || count / all < MANY) return [];
+			const english = setting.find(goal.movement)?.english ?? goal.movement;
+			return [
+				{
+					message: `the ${behind.map(({ tier }) => tier).join(' and ')} people (${count}) stay at ${behind[0]!.form} in ${english} while the goal is ${goal.form}`,
+					data: { ladder, people: count }
+				}
+			];
+		});
+	}
+};

@@ -1,0 +1,24 @@
+import type { CheckMeta, Severity } from '../../checks';
+import type { SeriesReading } from '../read';
+
+export type SeriesCheckMeta = Omit<CheckMeta, 'canRepair' | 'neverSilent'>;
+
+/** What a check says of a series, and where. */
+export interface SeriesReport {
+	message: string;
+	week?: number;
+	classId?: string;
+	severity?: Severity;
+	data?: Record<string, string | number>;
+}
+
+export interface SeriesFinding extends SeriesReport {
+	checkId: string;
+	severity: Severity;
+}
+
+/** One rule over the weeks; it only looks and reports. */
+export interface SeriesCheck {
+	meta: SeriesCheckMeta;
+	check(reading: SeriesReading): SeriesReport[];
+}

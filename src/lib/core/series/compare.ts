@@ -1,0 +1,48 @@
+import { DIRECTION_NAME, DIRECTIONS } from '../anatomy';
+import type { SeriesReading } from './read';
+
+/** One line of two series side by side. */
+export interface SeriesLine {
+	name: string;
+	a: string;
+	b: string;
+}
+
+const one = (value: number) => value.toFixed(1);
+const mean = (values: readonly number[]) =>
+	values.length ? values.reduce((sum, value) => sum + value, 0) / values.length : 0;
+
+/** Figures of two series, in the same words. */
+export function compareSeries(a: SeriesReading, b: SeriesReading): SeriesLine[] {
+	const line = (name: string, of: (reading: SeriesReading) => string): SeriesLine => ({
+		name,
+		a: of(a),
+		b: of(b)
+	});
+	return [
+		line('Weeks', ({ planned }) => String(planned.series.weeks)),
+		line(
+			'Classes, of them planned',
+			({ classes }) => `${classes.length}, ${classes.filter((c) => c.plan).length}`
+		),
+		line('Minutes in all', ({ classes }) =>
+			String(Math.round(classes.reduce((sum, { minutes }) => sum + minutes, 0)))
+		),
+		line('Load a week, mean', ({ weeks }) => one(mean(weeks.filter((w) => w.load > 0).map((w) => w.load)))),
+		line('Steepest rise', ({ weeks }) => {
+			const rises = weeks.flatMap(({ changePercent }) => (changePercent === null ? [] : [changePercent]));
+			return rises.length ? `${Math.round(Math.max(...rises))} %` : '';
+		}),
+		line('Movements in all', (reading) => String(slugsTaught(reading).size)),
+		...DIRECTIONS.map((d) =>
+			line(DIRECTION_NAME[d], ({ balance }) => `${one(100 * balance.directions[d].share)} %`)
+		),
+		line('Strength, of the work', ({ balance }) => `${one(100 * balance.strength.share)} %`)
+	];
+}
+
+function slugsTaught({ classes }: SeriesReading): Set<string> {
+	return new Set(
+		classes.flatMap(({ reading }) => reading?.context.items.map(({ movement }) => movement.slug) ?? [])
+	);
+}

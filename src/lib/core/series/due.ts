@@ -1,0 +1,33 @@
+import { isRetest } from './schedule';
+import type { Series, SeriesClass } from './types';
+
+/** Something that a series waits for in a week. */
+export interface Due {
+	kind: 'write down' | 'plan' | 'test';
+	/** Number of the class, from 1. */
+	number: number;
+	classId: string;
+	on: string;
+}
+
+/**
+ * What a series waits for: classes up to yesterday that nobody wrote down (those before the week that is looked at too),
+ * and of the days of the week those without a plan and those with a test. `planned`: ids of the classes with a plan.
+ */
+export function dueIn(
+	series: Series,
+	planned: ReadonlySet<string>,
+	days: readonly string[],
+	today: string
+): Due[] {
+	const inWeek = ({ on }: SeriesClass) => days.includes(on);
+	const last = days.at(-1) ?? today;
+	return series.classes.flatMap((c, i): Due[] => {
+		const due = (kind: Due['kind']): Due => ({ kind, number: i + 1, classId: c.id, on: c.on });
+		if (c.run) return [];
+		if (c.on < today) return c.on <= last ? [due('write down')] : [];
+		if (!inWeek(c)) return [];
+		if (!planned.has(c.id)) return [due('plan')];
+		return isRetest(series, c.week) ? [due('test')] : [];
+	});
+}

@@ -1,0 +1,16 @@
+export * from './checks/registry';
+export type { SeriesCheck, SeriesFinding } from './checks/types';
+export { WEEKLY_DOSE_SECONDS } from './checks/weekly-dose';
+export * from './dates';
+export * from './edit';
+export * from './ladder';
+export * from './mark';
+export * from './neglect';
+export * from './propose';
+export * from './read';
+export * from './schedule';
+export * from './start';
+export * from './types';
+export * from './schema';
+export * from './compare';
+export * from './due';

@@ -1,0 +1,84 @@
+import { formForTier, mostIntensity, peopleByTier, suits } from '../adapt';
+import { TIERS, type Group, type Tier } from '../group';
+import { FORM_IDS, formOf, type FindMovement, type Form, type FormId, type Movement } from '../movement';
+import { styledRange, type TeachingStyle } from '../style';
+import type { Ladder, Rung } from './types';
+
+/** Whether everybody in the room may do a form: no caution speaks against it, and some tier is not overtaxed. */
+function suitsRoom(movement: Movement, form: Form, group: Group | null): boolean {
+	if (!group) return true;
+	const fine = group.cautions.every(({ caution }) => {
+		const { kind } = suits(movement, form.id, caution);
+		return kind === 'fine' || kind === 'in this form';
+	});
+	const people = peopleByTier(group);
+	return fine && TIERS.some((tier) => people[tier] > 0 && form.intensity <= mostIntensity(tier, group));
+}
+
+/**
+ * The way to a movement in a form: one preparation, then the forms up to it, in each first the usual dose and then more
+ * of it. Repetitions first, then effort, then load (common practice, no source). Rungs that a caution in the room speaks
+ * against are left out; null when the goal itself is one of them or does not exist.
+ */
+export function ladderTo(
+	goal: { movement: string; form: FormId },
+	find: FindMovement,
+	group: Group | null,
+	style: TeachingStyle
+): Ladder | null {
+	const movement = find(goal.movement);
+	const last = movement && formOf(movement, goal.form);
+	if (!movement || !last || !suitsRoom(movement, last, group)) return null;
+	const rungs: Rung[] = [];
+	const preparation = movement.preparations
+		.map((slug) => find(slug))
+		.filter((m): m is Movement => m !== undefined)
+		.map((m) => ({ m, form: m.forms.find((form) => suitsRoom(m, form, group)) }))
+		.find(({ form }) => form && form.intensity <= last.intensity);
+	if (preparation?.form) rungs.push(rungOf(preparation.m, preparation.form, style, 'usual'));
+	for (const form of upTo(movement, goal.form)) {
+		if (!suitsRoom(movement, form, group)) continue;
+		rungs.push(rungOf(movement, form, style, 'usual'));
+		const more = rungOf(movement, form, style, 'more');
+		if (form.id !== goal.form && more.dose > rungs.at(-1)!.dose) rungs.push(more);
+	}
+	return { rungs };
+}
+
+const upTo = ({ forms }: Movement, last: FormId): Form[] =>
+	forms.filter((form) => FORM_IDS.indexOf(form.id) <= FORM_IDS.indexOf(last));
+
+function rungOf(movement: Movement, form: Form, style: TeachingStyle, amount: 'usual' | 'more'): Rung {
+	const mode = movement.modes[0]!;
+	const { usual, max, unit } = styledRange(style, form, mode);
+	const step = unit === 'seconds' ? 5 : 1;
+	// half of the way to the most that the form is given
+	const more = Math.min(max, usual + step * Math.max(1, Math.round((max - usual) / 2 / step)));
+	return { movement: movement.slug, form: form.id, mode, dose: amount === 'usual' ? usual : more };
+}
+
+/** What each tier does on a rung: a form that is not yet safe for it is given up for an easier one. */
+export function tierForms(rung: Rung, group: Group, find: FindMovement): { tier: Tier; form: FormId }[] {
+	const movement = find(rung.movement);
+	if (!movement) return [];
+	const people = peopleByTier(group);
+	return TIERS.filter((tier) => people[tier] > 0).map((tier) => {
+		const most = mostIntensity(tier, group);
+		const usual = formForTier(movement, rung.form, tier);
+		const allowed = movement.forms.filter(
+			(form) => form.intensity <= most && FORM_IDS.indexOf(form.id) <= FORM_IDS.indexOf(usual.id)
+		);
+		return { tier, form: (allowed.at(-1) ?? movement.forms[0]!).id };
+	});
+}
+
+/** "Pigeon fold, supported, 6 breaths". */
+export function rungWords(rung: Rung, find: FindMovement): string {
+	const movement = find(rung.movement);
+	const form = movement && formOf(movement, rung.form);
+	const unit = form ? (form.doseIn?.[rung.mode] ?? form.dose).unit : '';
+	return `${movement?.english ?? rung.movement}, ${rung.form}, ${rung.dose} ${unit}`;
+}
+
+export const sameRung = (a: Rung, b: { movement: string; form: FormId }): boolean =>
+	a.movement === b.movement && a.form === b.form;

@@ -1,0 +1,33 @@
+import { DIRECTIONS, type Direction } from '../anatomy';
+import type { Targets } from '../orbit';
+import type { ReadWeek } from './read';
+
+/** So many weeks in a row below its band, and a direction is neglected. Common practice, no source. */
+export const NEGLECT_WEEKS = 3;
+
+const short = (week: ReadWeek, d: Direction) => week.balance.directions[d].standing === 'short';
+
+/** Directions that each of the last three planned weeks gave too little of. */
+export function neglected(weeks: readonly ReadWeek[]): Direction[] {
+	const planned = weeks.filter((week) => week.orbit.rangeTotalSeconds > 0).slice(-NEGLECT_WEEKS);
+	if (planned.length < NEGLECT_WEEKS) return [];
+	return DIRECTIONS.filter((d) => planned.every((week) => short(week, d)));
+}
+
+/** How far a band is lifted for a direction that is wanted more: this part of its width (our own choice, no source). */
+const LIFT = 0.5;
+
+/** Targets that ask for more of some directions: the lower end of their bands goes up half of the way. */
+export function targetsWithMore(targets: Targets, more: readonly Direction[]): Targets {
+	const directions = { ...targets.directions };
+	const wanted = DIRECTIONS.filter((d) => more.includes(d));
+	// the lower ends together must leave room for the rest
+	let room = 100 - DIRECTIONS.reduce((sum, d) => sum + directions[d].minPercent, 0);
+	for (const d of wanted) {
+		const { minPercent, maxPercent } = directions[d];
+		const lift = Math.max(0, Math.min(room, Math.round(LIFT * (maxPercent - minPercent))));
+		directions[d] = { minPercent: minPercent + lift, maxPercent };
+		room -= lift;
+	}
+	return { ...targets, directions };
+}

@@ -1,0 +1,274 @@
+import { readPlan, stillSeconds, type Reading } from '../checks';
+import type { Leg, Tissue } from '../anatomy';
+import type { Group } from '../group';
+import { changePercent, monotony, plannedEffort, sessionLoad, strain, weeklyLoad } from '../load';
+import type { FindMovement, Movement } from '../movement';
+import { balance, sumOfOrbits, type Balance, type Orbit } from '../orbit';
+import { blocksOf, firstSideOf, itemsOf, type ClassPlan } from '../plan';
+import { addDays } from '../calendar';
+import { mondayOfWeek, weekNumber } from './dates';
+import { sameRung } from './ladder';
+import { markOf } from './mark';
+import {
+	comesBack,
+	goalDates,
+	isEasier,
+	isRetest,
+	rungOf,
+	schedule,
+	type Given,
+	type Reached
+} from './schedule';
+import type { ClassRun, PlannedSeries, Series, SeriesClass } from './types';
+
+/** What a series is read against. */
+export interface SeriesSetting {
+	group: Group;
+	find: FindMovement;
+	/** What may be proposed. */
+	catalogue: readonly Movement[];
+	/** Slugs that the group met before the series began. */
+	knownBefore: readonly string[];
+}
+
+/**
+ * Where a class stands: taught and written down; not planned; as it was proposed; changed by hand; or proposed before
+ * the series was changed, so that it no longer gives what it should, or is of another length.
+ */
+export type ClassState = 'taught' | 'unplanned' | 'proposed' | 'edited' | 'behind';
+
+export interface ReadClass {
+	class: SeriesClass;
+	/** From 1. */
+	number: number;
+	plan: ClassPlan | null;
+	reading: Reading | null;
+	state: ClassState;
+	/** What it is to give of the ladders, and what comes back because it was left out. */
+	given: readonly Given[];
+	comesBack: readonly string[];
+	easier: boolean;
+	retest: boolean;
+	/** Minutes and effort as planned, or as they were. */
+	minutes: number;
+	effort: number;
+	load: number;
+	/** Seconds held long per tissue on one leg. */
+	tissues: ReadonlyMap<Tissue, number>;
+	firstSide: Leg | null;
+}
+
+export interface ReadWeek {
+	/** Calendar week of the series, from 1. */
+	number: number;
+	monday: string;
+	classes: readonly ReadClass[];
+	easier: boolean;
+	load: number;
+	/** Of seven daily loads; null without load. */
+	monotony: number | null;
+	strain: number | null;
+	/** Against the last ordinary week that had all of its classes; null where there is none. */
+	changePercent: number | null;
+	orbit: Orbit;
+	balance: Balance;
+	tissues: ReadonlyMap<Tissue, number>;
+}
+
+/** Everything that is worked out from a series: nothing of it is stored. */
+export interface SeriesReading {
+	planned: PlannedSeries;
+	setting: SeriesSetting;
+	classes: readonly ReadClass[];
+	weeks: readonly ReadWeek[];
+	/** Over the whole series. */
+	orbit: Orbit;
+	balance: Balance;
+	/** For each ladder when its goal comes first. */
+	goals: readonly (Reached | null)[];
+}
+
+/** What is known of a plan on its own; kept for as long as the plan is the same value. */
+interface PlanFacts {
+	find: FindMovement;
+	group: Group;
+	reading: Reading;
+	effort: number;
+	tissues: ReadonlyMap<Tissue, number>;
+	mark: string;
+}
+const knownFacts = new WeakMap<ClassPlan, PlanFacts>();
+
+function factsOf(plan: ClassPlan, { find, group, catalogue }: SeriesSetting): PlanFacts {
+	const before = knownFacts.get(plan);
+	if (before && before.find === find && before.group === group) return before;
+	const reading = readPlan(plan, { find, catalogue, group, targets: group.targets });
+	const facts = {
+		find,
+		group,
+		reading,
+		effort: effortOfReading(reading),
+		tissues: stillSeconds(reading.context.items),
+		mark: markOf(plan)
+	};
+	knownFacts.set(plan, facts);
+	return facts;
+}
+
+/** How a class went as it is written down first: as it was planned, in whole figures; or as it was written before. */
+export function draftOfRun({ class: { run }, effort, minutes }: ReadClass): ClassRun {
+	return run ?? { effort: Math.round(effort), minutes: Math.round(minutes), leftOut: [], note: '' };
+}
+
+/** How hard a class is planned to be, 0-10. */
+export function effortOfReading({ timeline, context }: Reading): number {
+	const known = new Map(
+		context.items.map(({ item, form }) => [item.id, { mode: item.mode, intensity: form.intensity }])
+	);
+	return plannedEffort(timeline, (id) => known.get(id));
+}
+
+/** Reads a series: every class, every week, and the whole. */
+export function readSeries(planned: PlannedSeries, setting: SeriesSetting): SeriesReading {
+	const { series } = planned;
+	const scheduled = schedule(planned, setting.knownBefore);
+	const back = comesBack(planned);
+	const classes = series.classes.map((c, i) =>
+		readClass(c, i + 1, planned, setting, scheduled.get(c.id) ?? [], back.get(c.id) ?? [])
+	);
+	const orbit = sumOfOrbits(classes.flatMap(({ reading }) => (reading ? [reading.orbit] : [])));
+	return {
+		planned,
+		setting,
+		classes,
+		weeks: weeksOf(series, classes, setting),
+		orbit,
+		balance: balance(orbit, setting.group.targets),
+		goals: goalDates(planned, setting.knownBefore, scheduled)
+	};
+}
+
+function readClass(
+	c: SeriesClass,
+	number: number,
+	{ series, plans }: PlannedSeries,
+	setting: SeriesSetting,
+	given: readonly Given[],
+	back: readonly string[]
+): ReadClass {
+	const plan = plans[c.id] ?? null;
+	const facts = plan && factsOf(plan, setting);
+	const minutes = c.run?.minutes ?? (facts ? facts.reading.timeline.totalSeconds / 60 : 0);
+	const effort = c.run?.effort ?? facts?.effort ?? 0;
+	return {
+		class: c,
+		number,
+		plan,
+		reading: facts?.reading ?? null,
+		state: stateOf(c, plan, facts?.mark ?? null, given, back, series),
+		given,
+		comesBack: back,
+		easier: isEasier(series, c.week),
+		retest: isRetest(series, c.week),
+		minutes,
+		effort,
+		load: sessionLoad(effort, minutes),
+		tissues: facts?.tissues ?? new Map(),
+		firstSide: plan && itemsOf(plan).length ? firstSideOf(plan) : null
+	};
+}
+
+function stateOf(
+	c: SeriesClass,
+	plan: ClassPlan | null,
+	mark: string | null,
+	given: readonly Given[],
+	back: readonly string[],
+	series: Series
+): ClassState {
+	if (c.run) return 'taught';
+	if (!plan) return 'unplanned';
+	if (mark !== c.proposedAs) return 'edited';
+	const behind =
+		plan.lengthSeconds !== series.lengthSeconds ||
+		missingIn(plan, given, back, series).length > 0 ||
+		lacksTest(plan, c, series);
+	return behind ? 'behind' : 'proposed';
+}
+
+/** Whether a class in a week with a test has none of it. */
+function lacksTest(plan: ClassPlan, { week }: SeriesClass, series: Series): boolean {
+	return (
+		isRetest(series, week) &&
+		!blocksOf(plan).some(({ block }) => block.kind === 'test' && block.test === series.retest.test)
+	);
+}
+
+/** Slugs that a class should have and has not, or not in the form of its rung. */
+export function missingIn(
+	plan: ClassPlan,
+	given: readonly Given[],
+	back: readonly string[],
+	series: Series
+): string[] {
+	const items = itemsOf(plan);
+	const rungs = given.map((g) => rungOf(series, g));
+	return [
+		...rungs.filter((rung) => !items.some((item) => sameRung(rung, item))).map(({ movement }) => movement),
+		...back.filter((slug) => !items.some(({ movement }) => movement === slug))
+	];
+}
+
+function weeksOf(series: Series, classes: readonly ReadClass[], setting: SeriesSetting): ReadWeek[] {
+	const last = classes.at(-1);
+	const count = Math.max(series.weeks, last ? weekNumber(series, last.class.on) : 0);
+	const inWeek = new Map<number, ReadClass[]>();
+	for (const c of classes) {
+		const week = weekNumber(series, c.class.on);
+		inWeek.set(week, [...(inWeek.get(week) ?? []), c]);
+	}
+	const weeks: ReadWeek[] = [];
+	let ordinary: number | null = null;
+	for (let number = 1; number <= count; number++) {
+		const own = inWeek.get(number) ?? [];
+		const monday = mondayOfWeek(series, number);
+		const easier = own.length > 0 && own.every((c) => c.easier);
+		const load = weeklyLoad(own.map((c) => c.load));
+		const week = readWeek(number, monday, own, easier, load, ordinary, setting);
+		weeks.push(week);
+		const whole = own.length >= series.meetings.length && own.every((c) => c.reading);
+		if (whole && !easier && load > 0) ordinary = load;
+	}
+	return weeks;
+}
+
+function readWeek(
+	number: number,
+	monday: string,
+	classes: readonly ReadClass[],
+	easier: boolean,
+	load: number,
+	ordinary: number | null,
+	{ group }: SeriesSetting
+): ReadWeek {
+	const daily = Array.from({ length: 7 }, (_, day) =>
+		weeklyLoad(classes.filter((c) => c.class.on === addDays(monday, day)).map((c) => c.load))
+	);
+	const orbit = sumOfOrbits(classes.flatMap(({ reading }) => (reading ? [reading.orbit] : [])));
+	const tissues = new Map<Tissue, number>();
+	for (const c of classes)
+		for (const [tissue, seconds] of c.tissues) tissues.set(tissue, (tissues.get(tissue) ?? 0) + seconds);
+	return {
+		number,
+		monday,
+		classes,
+		easier,
+		load,
+		monotony: monotony(daily),
+		strain: strain(daily),
+		changePercent: ordinary === null || load === 0 ? null : changePercent(ordinary, load),
+		orbit,
+		balance: balance(orbit, group.targets),
+		tissues
+	};
+}

@@ -1,0 +1,172 @@
+import { array, number, object, string } from 'yup';
+import { DIRECTIONS } from '../anatomy';
+import { isIsoDay } from '../calendar';
+import { TEST_IDS } from '../hip-test';
+import { FORM_IDS, formOf, MODES, SLUG, type FindMovement } from '../movement';
+import { PLAN_LIMITS, planFaults, schemaFaults, type Fault } from '../plan';
+import { widestRange } from '../style';
+import { slotKey } from './dates';
+import { SERIES_LIMITS, type PlannedSeries, type Series } from './types';
+
+const day = string()
+	.required()
+	.test('day', '${path} must be a day of the calendar such as 2026-11-24', (value) => isIsoDay(value ?? ''));
+const time = string()
+	.matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} must be a time such as 18:30')
+	.required();
+const slug = string().matches(SLUG, '${path} must be a slug of the catalogue');
+const id = string()
+	.matches(/^[A-Za-z0-9_-]{6,24}$/, '${path} must be an id of 6 to 24 letters, digits, - and _')
+	.required();
+const whole = (min: number, max: number) =>
+	number().integer('${path} must be a whole number').min(min).max(max).required();
+const words = (most: number) => string().defined().max(most);
+const week = whole(1, SERIES_LIMITS.weeks);
+
+const zone = string()
+	.required()
+	.max(64)
+	.test('zone', '${path} must be a time zone such as Europe/London', (value) => {
+		try {
+			new Intl.DateTimeFormat('en', { timeZone: value });
+			return true;
+		} catch {
+			return false;
+		}
+	});
+
+const run = object({
+	effort: number().min(0).max(10).required(),
+	minutes: number().min(0).max(600).required(),
+	leftOut: array().of(slug.required()).max(200).defined(),
+	note: words(PLAN_LIMITS.noteCharacters)
+}).noUnknown();
+
+export const seriesSchema = object({
+	title: string().required('a series needs a title').max(120),
+	goal: words(PLAN_LIMITS.noteCharacters),
+	timeZone: zone,
+	startsOn: day,
+	weeks: week,
+	meetings: array()
+		.of(object({ weekday: whole(1, 7), startsAt: time }).noUnknown())
+		.min(1, 'a series needs at least one day of the week')
+		.max(SERIES_LIMITS.meetings)
+		.required(),
+	lengthSeconds: whole(PLAN_LIMITS.minLengthSeconds, PLAN_LIMITS.maxLengthSeconds),
+	skipped: array().of(day).max(SERIES_LIMITS.skipped).defined(),
+	ladders: array()
+		.of(
+			object({
+				rungs: array()
+					.of(
+						object({
+							movement: slug.required(),
+							form: string().oneOf(FORM_IDS).required(),
+							mode: string().oneOf(MODES).required(),
+							dose: whole(1, 10_000)
+						}).noUnknown()
+					)
+					.min(1)
+					.max(SERIES_LIMITS.rungs)
+					.required()
+			}).noUnknown()
+		)
+		.max(SERIES_LIMITS.ladders)
+		.defined(),
+	themes: array()
+		.of(object({ words: words(120), more: string().oneOf(DIRECTIONS), toward: slug }).noUnknown())
+		.max(SERIES_LIMITS.weeks)
+		.defined(),
+	easierEvery: whole(0, SERIES_LIMITS.weeks),
+	retest: object({
+		test: string().oneOf(TEST_IDS).required(),
+		weeks: array().of(week).max(SERIES_LIMITS.weeks).defined()
+	})
+		.noUnknown()
+		.required(),
+	repeats: whole(1, 12),
+	mostNew: whole(0, 12),
+	mostUpPercent: whole(0, 100),
+	keepPercent: whole(0, 100),
+	classes: array()
+		.of(
+			object({
+				id,
+				on: day,
+				startsAt: time,
+				week: whole(1, SERIES_LIMITS.weeks + 1),
+				proposedAs: string().matches(/^[0-9a-f]{8}$/),
+				run: run.default(undefined)
+			}).noUnknown()
+		)
+		.max(SERIES_LIMITS.weeks * SERIES_LIMITS.meetings + SERIES_LIMITS.missed)
+		.defined(),
+	missed: array()
+		.of(object({ on: day, why: words(200) }).noUnknown())
+		.max(SERIES_LIMITS.missed)
+		.defined()
+}).noUnknown();
+
+/**
+ * Everything wrong with a series and its plans from outside; empty: it can be used as a {@link PlannedSeries}.
+ * `find`: what the plans and ladders may name.
+ */
+export function seriesFaults(value: unknown, find: (classId: string) => FindMovement): Fault[] {
+	if (typeof value !== 'object' || value === null || Array.isArray(value))
+		return [{ path: '', message: 'a series with its plans is an object' }];
+	const { series, plans } = value as Partial<PlannedSeries>;
+	const shape = schemaFaults(seriesSchema, series).map(under('series'));
+	if (typeof series !== 'object' || series === null) return [{ path: 'series', message: 'is missing' }];
+	if (typeof plans !== 'object' || plans === null || Array.isArray(plans))
+		return [...shape, { path: 'plans', message: 'must hold the plans by the id of their class' }];
+	if (shape.length) return shape;
+	return [
+		...classFaults(series),
+		...ladderFaults(series, find('')),
+		...Object.entries(plans).flatMap(([classId, plan]) =>
+			series.classes.some((c) => c.id === classId)
+				? planFaults(plan, find(classId)).map(under(`plans.${classId}`))
+				: [{ path: `plans.${classId}`, message: 'belongs to no class of the series' }]
+		)
+	];
+}
+
+const under =
+	(root: string) =>
+	({ path, message }: Fault): Fault => ({ path: path ? `${root}.${path}` : root, message });
+
+function classFaults({ classes }: Series): Fault[] {
+	const faults: Fault[] = [];
+	const ids = new Set<string>();
+	for (const [i, c] of classes.entries()) {
+		const path = `series.classes[${i}]`;
+		if (ids.has(c.id)) faults.push({ path: `${path}.id`, message: `the id "${c.id}" is used twice` });
+		ids.add(c.id);
+		const before = classes[i - 1];
+		if (before && slotKey(before) >= slotKey(c))
+			faults.push({ path: `${path}.on`, message: 'the classes must stand in the order of their dates' });
+		if (c.run && i > 0 && !before!.run)
+			faults.push({ path: `${path}.run`, message: 'a class before it is not written down as taught' });
+	}
+	return faults;
+}
+
+function ladderFaults({ ladders }: Series, find: FindMovement): Fault[] {
+	return ladders.flatMap(({ rungs }, l) =>
+		rungs.flatMap(({ movement, form, mode, dose }, r): Fault[] => {
+			const path = `series.ladders[${l}].rungs[${r}]`;
+			const known = find(movement);
+			const found = known && formOf(known, form);
+			if (!known)
+				return [{ path: `${path}.movement`, message: `the catalogue has no movement "${movement}"` }];
+			if (!found) return [{ path: `${path}.form`, message: `${movement} has no ${form} form` }];
+			if (!known.modes.includes(mode))
+				return [{ path: `${path}.mode`, message: `${movement} is not done in ${mode} mode` }];
+			const { min, max, unit } = widestRange(found, mode);
+			return dose < min || dose > max
+				? [{ path: `${path}.dose`, message: `${dose} ${unit} is outside ${min}-${max}` }]
+				: [];
+		})
+	);
+}

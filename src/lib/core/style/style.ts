@@ -1,0 +1,88 @@
+import { object, string } from 'yup';
+import {
+	doseRange,
+	exchanged,
+	formOf,
+	usualForm,
+	type DoseRange,
+	type Form,
+	type HoldUnit,
+	type Mode,
+	type Movement
+} from '../movement';
+import { QUESTION_IDS, questionOf, QUESTIONS, type QuestionId, type SchoolId } from './questions';
+
+/** What a teacher chose; a question left out has its first school. */
+export type StyleChoices = { [Q in QuestionId]?: SchoolId<Q> };
+export type TeachingStyle = { [Q in QuestionId]: SchoolId<Q> };
+
+export const styleSchema = object(
+	Object.fromEntries(
+		QUESTION_IDS.map((id) => [id, string().oneOf(questionOf(id).schools.map((school) => school.id))])
+	)
+).noUnknown();
+
+/** A whole style: what was chosen, and the first school of every other question. */
+export function styleOf(choices: StyleChoices = {}): TeachingStyle {
+	const usual = Object.fromEntries(QUESTION_IDS.map((id) => [id, QUESTIONS[id].schools[0].id]));
+	return { ...(usual as TeachingStyle), ...choices };
+}
+
+/** Longest passive hold of the active school, and usual and longest of the quiet one, seconds (common practice). */
+const ACTIVE_MOST_SECONDS = 120;
+const QUIET_USUAL_SECONDS = 180;
+const QUIET_MOST_SECONDS = 300;
+/** Deeper than this (1-5) no school lets go for minutes. */
+const QUIET_MOST_INTENSITY = 3;
+
+const isPassiveHold = (mode: Mode, dose: DoseRange) =>
+	mode === 'passive' && (dose.unit === 'breaths' || dose.unit === 'seconds');
+
+const inUnit = (seconds: number, dose: DoseRange) =>
+	dose.unit === 'breaths' ? exchanged(seconds, 'breaths') : seconds;
+
+/** The limits that hold in every school: those of the catalogue, wide enough for the quiet one. */
+export function widestRange(form: Form, mode: Mode, unit?: HoldUnit): DoseRange {
+	return quietRange(doseRange(form, mode, unit), form, mode);
+}
+
+function quietRange(dose: DoseRange, form: Form, mode: Mode): DoseRange {
+	if (!isPassiveHold(mode, dose) || form.intensity > QUIET_MOST_INTENSITY) return dose;
+	return { ...dose, max: Math.max(dose.max, inUnit(QUIET_MOST_SECONDS, dose)) };
+}
+
+/** The dose of a form as this style gives it: usual amount and limits, in the unit asked for. */
+export function styledRange(style: TeachingStyle, form: Form, mode: Mode, unit?: HoldUnit): DoseRange {
+	const dose = doseRange(form, mode, unit);
+	if (style.holding === 'as listed' || !isPassiveHold(mode, dose)) return dose;
+	if (style.holding === 'quiet') {
+		const wide = quietRange(dose, form, mode);
+		return wide === dose
+			? dose
+			: { ...wide, usual: Math.max(dose.usual, Math.min(wide.max, inUnit(QUIET_USUAL_SECONDS, dose))) };
+	}
+	const most = inUnit(ACTIVE_MOST_SECONDS, dose);
+	if (dose.max <= most) return dose;
+	return {
+		...dose,
+		min: Math.min(dose.min, most),
+		usual: Math.min(dose.usual, most),
+		max: most
+	};
+}
+
+/** The unit in which this style counts a new hold; undefined: as the catalogue has it. */
+export function holdUnit(style: TeachingStyle, form: Form, mode: Mode): HoldUnit | undefined {
+	if (style.counting === 'as listed' || mode === 'rest') return undefined;
+	const own = doseRange(form, mode);
+	if (own.unit === style.counting || (own.unit !== 'breaths' && own.unit !== 'seconds')) return undefined;
+	return style.counting;
+}
+
+/** The form that is offered first: the supported one for those who build with props, and in pigeon with the heel in. */
+export function firstForm(style: TeachingStyle, movement: Movement): Form {
+	const gentle =
+		style.supports === 'from the start' ||
+		(style.pigeonShin === 'heel in' && movement.families.includes('pigeon'));
+	return (gentle && formOf(movement, 'supported')) || usualForm(movement);
+}

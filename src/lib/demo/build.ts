@@ -1,0 +1,92 @@
+import { findMovement } from '../catalogue';
+import { HIP_TESTS, type TestId } from '../core/hip-test';
+import { usualForm, type Caution, type FormId, type Mode } from '../core/movement';
+import {
+	SECTION_KINDS,
+	type Block,
+	type Chain,
+	type ClassPlan,
+	type Flow,
+	type Item,
+	type SectionKind
+} from '../core/plan';
+
+interface ItemWords {
+	form?: FormId;
+	mode?: Mode;
+	dose?: number;
+	lead?: 'left' | 'right';
+	notice?: number;
+	/** Cautions with which the teacher keeps it. */
+	keep?: Caution[];
+}
+
+/** The day on which the demo's teacher decided to keep what a caution speaks against. */
+const KEPT_ON = '2026-11-20';
+
+/** Short words for writing a demo plan down; ids are given in order, so a plan is the same at each build. */
+export class PlanWriter {
+	private count = 0;
+	private readonly blocks: Record<SectionKind, Block[]> = {
+		settle: [],
+		warm: [],
+		build: [],
+		peak: [],
+		release: [],
+		rest: []
+	};
+
+	private id(): string {
+		this.count += 1;
+		return `b${this.count}`;
+	}
+
+	item(slug: string, words: ItemWords = {}): Item {
+		const movement = findMovement(slug);
+		if (!movement) throw new Error(`the demo names an unknown movement: ${slug}`);
+		const form = movement.forms.find((f) => f.id === words.form) ?? usualForm(movement);
+		return {
+			kind: 'item',
+			id: this.id(),
+			movement: slug,
+			form: form.id,
+			mode: words.mode ?? (movement.modes[0] as Mode),
+			dose: words.dose ?? form.dose.usual,
+			lead: words.lead ?? 'left',
+			...(words.keep ? { confirmed: words.keep.map((caution) => ({ caution, on: KEPT_ON })) } : {}),
+			...(words.notice ? { noticeSeconds: words.notice } : {})
+		};
+	}
+
+	chain(...items: Item[]): Chain {
+		return { kind: 'chain', id: this.id(), items };
+	}
+
+	/** Four rounds, one breath to each movement, unless said otherwise. */
+	flow(items: Item[], words: Partial<Pick<Flow, 'rounds' | 'sides' | 'breathsEach'>> = {}): Flow {
+		return { kind: 'flow', id: this.id(), items, rounds: 4, sides: 'alternate', breathsEach: 1, ...words };
+	}
+
+	test(test: TestId, seconds = HIP_TESTS[test].usualSeconds): Block {
+		return { kind: 'test', id: this.id(), test, seconds };
+	}
+
+	talk(label: string, seconds: number): Block {
+		return { kind: 'talk', id: this.id(), label, seconds };
+	}
+
+	add(section: SectionKind, ...blocks: Block[]): this {
+		this.blocks[section].push(...blocks);
+		return this;
+	}
+
+	plan(title: string, startsAt: string, lengthSeconds: number): ClassPlan {
+		return {
+			title,
+			lengthSeconds,
+			startsAt,
+			pace: {},
+			sections: SECTION_KINDS.map((kind) => ({ id: kind, kind, blocks: this.blocks[kind] }))
+		};
+	}
+}

@@ -1,0 +1,133 @@
+import { CATALOGUE, findMovement } from '../catalogue';
+import { writeSeriesFile } from '../core/formats';
+import type { Group } from '../core/group';
+import type { FormId } from '../core/movement';
+import type { ClassPlan } from '../core/plan';
+import {
+	begunSeries,
+	ladderTo,
+	logged,
+	newSeries,
+	proposeSeries,
+	sameRung,
+	withProposed,
+	withSettings,
+	type ClassRun,
+	type Ladder,
+	type PlannedSeries,
+	type SeriesSettings
+} from '../core/series';
+import { styleOf } from '../core/style';
+import { DEMO_GROUPS, type DemoGroupKey } from './groups';
+import { DEMO_PLANS } from './plans';
+
+interface Written {
+	group: DemoGroupKey;
+	file: string;
+	/** First letters of the ids of its classes. */
+	letters: string;
+	settings: Partial<SeriesSettings> & { startsOn: string };
+	goals: { movement: string; form: FormId }[];
+	/** What was written down of the classes that are over. */
+	runs: ClassRun[];
+	/** Classes (from 0) that the teacher put together by hand: the group's plan of that week of the demo. */
+	byHand: { at: number; title: string }[];
+}
+
+/** Dates as if this week were that of DEMO_MONDAY. */
+const SERIES: Written[] = [
+	{
+		group: 'chalk',
+		file: 'dropped-knee-in-eight-weeks',
+		letters: 'chalk-class-',
+		settings: {
+			title: 'Dropped knee in eight weeks',
+			goal: 'Change sides in 90-90 without leaning on the hands, and stand in a low lunge with the back knee up',
+			startsOn: '2026-11-02',
+			retest: { test: 'seat-switch', weeks: [1, 5, 8] }
+		},
+		goals: [
+			{ movement: '90-90-switch', form: 'full' },
+			{ movement: 'low-lunge-knee-lift', form: 'full' }
+		],
+		runs: [
+			{ effort: 3, minutes: 51, leftOut: [], note: 'Fingers sore, hips curious.' },
+			{ effort: 3.5, minutes: 50, leftOut: [], note: '' },
+			{ effort: 3, minutes: 50, leftOut: [], note: 'The floor was cold; start with blankets.' }
+		],
+		byHand: [{ at: 3, title: 'High step, dropped knee' }]
+	},
+	{
+		group: 'lamp',
+		file: 'out-of-the-chair-for-eight-weeks',
+		letters: 'lamp-class-',
+		settings: {
+			title: 'Out of the chair for eight weeks',
+			goal: 'Upright in a low lunge, and a seat on the floor that turns both ways',
+			startsOn: '2026-11-09',
+			meetings: [
+				{ weekday: 3, startsAt: '12:20' },
+				{ weekday: 5, startsAt: '12:20' }
+			],
+			skipped: ['2026-12-25', '2027-01-01'],
+			retest: { test: 'leg-roll', weeks: [1, 4, 8] }
+		},
+		goals: [
+			{ movement: 'low-lunge-knee-lift', form: 'full' },
+			{ movement: '90-90-switch', form: 'full' }
+		],
+		runs: [
+			{ effort: 3, minutes: 30, leftOut: [], note: '' },
+			{ effort: 3, minutes: 31, leftOut: [], note: 'Two came late from a meeting.' },
+			{ effort: 2.5, minutes: 29, leftOut: [], note: '' }
+		],
+		byHand: [
+			{ at: 4, title: 'Out of the chair' },
+			{ at: 6, title: 'A wave at noon' }
+		]
+	}
+];
+
+/** One of the demo's series with all of its classes proposed: long work, done by `npm run files` and not at each start. */
+function made({ group: key, letters, settings, goals, runs, byHand }: Written): PlannedSeries {
+	const group: Group = DEMO_GROUPS[key];
+	let count = 0;
+	const newId = () => `${letters}${String(++count).padStart(2, '0')}`;
+	const ladders = goals.map((goal) => withoutMore(ladderTo(goal, findMovement, group, styleOf())!));
+	const whole = { ...newSeries(group, settings.startsOn, 'Europe/London'), ...settings, ladders };
+	let planned = withSettings(begunSeries(whole, newId), {}, newId);
+	const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [] };
+	const taught = { choices: {}, pace: {} };
+	const hand = new Map(byHand.map(({ at, title }) => [planned.series.classes[at]!.id, planOf(title)]));
+	for (const c of planned.series.classes) {
+		if (hand.has(c.id)) {
+			planned = { ...planned, plans: { ...planned.plans, [c.id]: hand.get(c.id)! } };
+			continue;
+		}
+		for (const { classId, plan } of proposeSeries({ planned, setting, taught, seed: 11, only: [c.id] }))
+			planned = withProposed(planned, { [classId]: plan });
+	}
+	for (const [i, run] of runs.entries()) planned = logged(planned, planned.series.classes[i]!.id, run);
+	return planned;
+}
+
+/** The shorter way that the demo's teacher chose: each form once, without more of it before the next. */
+function withoutMore({ rungs }: Ladder): Ladder {
+	return { rungs: rungs.filter((rung, i) => i === 0 || !sameRung(rungs[i - 1]!, rung)) };
+}
+
+function planOf(title: string): ClassPlan {
+	const found = DEMO_PLANS.find(({ plan }) => plan.title === title);
+	if (!found) throw new Error(`the demo has no class called ${title}`);
+	return found.plan;
+}
+
+/** The files of the demo's series, by their path from the project's root. */
+export function seriesFiles(): Record<string, string> {
+	return Object.fromEntries(
+		SERIES.map((written) => [
+			`examples/${written.file}.series.json`,
+			writeSeriesFile({ planned: made(written), group: DEMO_GROUPS[written.group], movements: [] })
+		])
+	);
+}

@@ -1,0 +1,27 @@
+import chalk from '../../../examples/dropped-knee-in-eight-weeks.series.json';
+import lamp from '../../../examples/out-of-the-chair-for-eight-weeks.series.json';
+import { daysBetween } from '../core/calendar';
+import { shiftedBy, type PlannedSeries } from '../core/series';
+import type { DemoGroupKey } from './groups';
+
+/** The Monday of the week that is this week in the files. */
+export const DEMO_MONDAY = '2026-11-23';
+
+const FILES: { group: DemoGroupKey; file: unknown }[] = [
+	{ group: 'chalk', file: chalk },
+	{ group: 'lamp', file: lamp }
+];
+
+/** The demo's series with their dates moved, so that they are partly taught in the week of a Monday. */
+export function demoSeries(monday: string): { group: DemoGroupKey; planned: PlannedSeries }[] {
+	const days = daysBetween(DEMO_MONDAY, monday);
+	return FILES.map(({ group, file }) => {
+		const { series, plans } = file as PlannedSeries;
+		return { group, planned: shiftedBy({ series, plans }, days) };
+	});
+}
+
+/** Titles of the classes in them that were put together by hand: the seed does not put them there twice. */
+export const titlesInSeries: ReadonlySet<string> = new Set(
+	FILES.flatMap(({ file }) => Object.values((file as PlannedSeries).plans).map(({ title }) => title))
+);

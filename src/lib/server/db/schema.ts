@@ -1,0 +1,184 @@
+import { date, index, int, json, mysqlTable, primaryKey, timestamp, varchar } from 'drizzle-orm/mysql-core';
+import type { Group } from '../../core/group';
+import type { KitKind, Movement } from '../../core/movement';
+import type { PaceChanges } from '../../core/pace';
+import type { Student } from '../../core/people';
+import type { StyleChoices } from '../../core/style';
+import type { ClassPlan } from '../../core/plan';
+import type { Series } from '../../core/series';
+import { teacher } from './auth-schema';
+
+export * from './auth-schema';
+
+const id = () => varchar('id', { length: 24 }).primaryKey();
+const studioId = () =>
+	varchar('studio_id', { length: 24 })
+		.notNull()
+		.references(() => studio.id, { onDelete: 'cascade' });
+const changes = {
+	/** Rises by one with each change; who saves names the version that they started from. */
+	version: int('version').notNull().default(1),
+	updatedAt: timestamp('updated_at', { fsp: 3 }).notNull().defaultNow().onUpdateNow()
+};
+
+/** Owns every group and plan. A teacher gets one at sign-up and may become a member of others. */
+export const studio = mysqlTable('studio', {
+	id: id(),
+	name: varchar('name', { length: 120 }).notNull(),
+	/** IANA name, e.g. Europe/Lisbon. */
+	timeZone: varchar('time_zone', { length: 64 }).notNull()
+});
+
+export const membership = mysqlTable(
+	'membership',
+	{
+		studioId: studioId(),
+		teacherId: varchar('teacher_id', { length: 36 })
+			.notNull()
+			.references(() => teacher.id, { onDelete: 'cascade' })
+	},
+	(t) => [primaryKey({ columns: [t.studioId, t.teacherId] })]
+);
+
+/** A group without its kit, which is counted in a table of its own. */
+export type GroupDocument = Omit<Group, 'kit'>;
+
+export const classGroup = mysqlTable(
+	'class_group',
+	{
+		id: id(),
+		studioId: studioId(),
+		name: varchar('name', { length: 80 }).notNull(),
+		weekday: int('weekday').notNull(),
+		startsAt: varchar('starts_at', { length: 5 }).notNull(),
+		document: json('document').$type<GroupDocument>().notNull(),
+		...changes
+	},
+	(t) => [index('class_group_studio').on(t.studioId)]
+);
+
+export const groupKit = mysqlTable(
+	'group_kit',
+	{
+		groupId: varchar('group_id', { length: 24 })
+			.notNull()
+			.references(() => classGroup.id, { onDelete: 'cascade' }),
+		kind: varchar('kind', { length: 24 }).$type<KitKind>().notNull(),
+		count: int('count').notNull()
+	},
+	(t) => [primaryKey({ columns: [t.groupId, t.kind] })]
+);
+
+/** Weeks of classes that follow from one another; their plans are plans, and name their series. */
+export const series = mysqlTable(
+	'series',
+	{
+		id: id(),
+		studioId: studioId(),
+		groupId: varchar('group_id', { length: 24 })
+			.notNull()
+			.references(() => classGroup.id, { onDelete: 'cascade' }),
+		title: varchar('title', { length: 120 }).notNull(),
+		startsOn: date('starts_on', { mode: 'string' }).notNull(),
+		document: json('document').$type<Series>().notNull(),
+		/** SHA-256 of the secret of the link by which a calendar subscribes; null where there is no link. */
+		linkHash: varchar('link_hash', { length: 64 }).unique(),
+		...changes
+	},
+	(t) => [index('series_studio').on(t.studioId, t.startsOn), index('series_group').on(t.groupId)]
+);
+
+export const plan = mysqlTable(
+	'plan',
+	{
+		id: id(),
+		studioId: studioId(),
+		groupId: varchar('group_id', { length: 24 })
+			.notNull()
+			.references(() => classGroup.id, { onDelete: 'cascade' }),
+		title: varchar('title', { length: 200 }).notNull(),
+		lengthSeconds: int('length_seconds').notNull(),
+		/** The studio's calendar day on which it shall be taught; null while it has none. */
+		taughtOn: date('taught_on', { mode: 'string' }),
+		document: json('document').$type<ClassPlan>().notNull(),
+		/** The series that it is a class of; it has the id of that class. */
+		seriesId: varchar('series_id', { length: 24 }).references(() => series.id, { onDelete: 'set null' }),
+		...changes
+	},
+	(t) => [index('plan_studio_day').on(t.studioId, t.taughtOn), index('plan_group').on(t.groupId)]
+);
+
+/** Classes kept to begin others with: of no group and no day. */
+export const template = mysqlTable(
+	'template',
+	{
+		id: id(),
+		studioId: studioId(),
+		title: varchar('title', { length: 200 }).notNull(),
+		document: json('document').$type<ClassPlan>().notNull(),
+		...changes
+	},
+	(t) => [index('template_studio').on(t.studioId)]
+);
+
+/** Movements that a studio wrote itself. */
+export const ownMovement = mysqlTable(
+	'own_movement',
+	{
+		studioId: studioId(),
+		slug: varchar('slug', { length: 60 }).notNull(),
+		document: json('document').$type<Movement>().notNull(),
+		...changes
+	},
+	(t) => [primaryKey({ columns: [t.studioId, t.slug] })]
+);
+
+/** Movements, of the catalogue or its own, that a studio does not want to be offered. */
+export const leftOut = mysqlTable(
+	'left_out',
+	{ studioId: studioId(), slug: varchar('slug', { length: 60 }).notNull() },
+	(t) => [primaryKey({ columns: [t.studioId, t.slug] })]
+);
+
+/**
+ * Every state in which a movement was ever used, by its fingerprint: what a plan was made with stays readable.
+ * `scope` is "catalogue", or the studio whose own movement (or imported one) it is.
+ */
+export const movementState = mysqlTable(
+	'movement_state',
+	{
+		scope: varchar('scope', { length: 24 }).notNull(),
+		fingerprint: varchar('fingerprint', { length: 16 }).notNull(),
+		slug: varchar('slug', { length: 60 }).notNull(),
+		document: json('document').$type<Movement>().notNull()
+	},
+	(t) => [primaryKey({ columns: [t.scope, t.fingerprint] })]
+);
+
+/** How a teacher teaches: what new plans begin with. */
+export const teacherStyle = mysqlTable('teacher_style', {
+	teacherId: varchar('teacher_id', { length: 36 })
+		.primaryKey()
+		.references(() => teacher.id, { onDelete: 'cascade' }),
+	choices: json('choices').$type<StyleChoices>().notNull(),
+	pace: json('pace').$type<PaceChanges>().notNull(),
+	...changes
+});
+
+/** People of a group, seen by the teacher who wrote them down and by nobody else. */
+export const student = mysqlTable(
+	'student',
+	{
+		id: id(),
+		studioId: studioId(),
+		groupId: varchar('group_id', { length: 24 })
+			.notNull()
+			.references(() => classGroup.id, { onDelete: 'cascade' }),
+		teacherId: varchar('teacher_id', { length: 36 })
+			.notNull()
+			.references(() => teacher.id, { onDelete: 'cascade' }),
+		document: json('document').$type<Student>().notNull(),
+		...changes
+	},
+	(t) => [index('student_group').on(t.groupId, t.teacherId)]
+);

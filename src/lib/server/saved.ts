@@ -1,0 +1,3 @@
+/** What became of a save: done, begun from an older version than is stored, or nothing there to save to. */
+export type Saved<T> =
+	{ kind: 'saved'; version: number } | { kind: 'stale'; current: T } | { kind: 'missing' };

@@ -1,0 +1,55 @@
+import { eq } from 'drizzle-orm';
+import { addDays, dayInZone, weekOfDay } from '../core/calendar';
+import type { Group } from '../core/group';
+import { DEMO_GROUPS, type DemoGroupKey } from '../demo/groups';
+import { withNewIds } from '../core/series';
+import { DEMO_PLANS } from '../demo/plans';
+import { demoSeries, titlesInSeries } from '../demo/series';
+import { hashPassword } from './auth';
+import { newId } from './db/ids';
+import type { Db } from './db/open';
+import { account, teacher } from './db/schema';
+import { createGroup } from './groups';
+import { createPlan } from './plans';
+import { createSeries } from './series';
+import { createStudio } from './studios';
+
+/** The demo sign-in; only a server that was started as the demo has it. */
+export const DEMO_SIGN_IN = { email: 'imke@saltmarsh-loft.example', password: 'headland-at-dusk' };
+
+const DEMO_TIME_ZONE = 'Europe/London';
+
+/** Fills an empty database with the Saltmarsh Loft. Does nothing when it is there already. */
+export async function seedDemo(db: Db, now: Date): Promise<void> {
+	const known = await db
+		.select({ id: teacher.id })
+		.from(teacher)
+		.where(eq(teacher.email, DEMO_SIGN_IN.email));
+	if (known.length) return;
+	const teacherId = await addTeacher(db, 'Imke Oyelaran', DEMO_SIGN_IN.email, DEMO_SIGN_IN.password);
+	const studio = await createStudio(db, teacherId, 'Saltmarsh Loft', DEMO_TIME_ZONE);
+	const ids = {} as Record<DemoGroupKey, string>;
+	for (const [key, group] of Object.entries(DEMO_GROUPS) as [DemoGroupKey, Group][])
+		ids[key] = await createGroup(db, studio.id, group);
+	const monday = weekOfDay(dayInZone(now, DEMO_TIME_ZONE)).days[0] as string;
+	for (const { group, planned } of demoSeries(monday))
+		await createSeries(db, studio.id, ids[group], withNewIds(planned, newId));
+	for (const { group, week, plan } of DEMO_PLANS) {
+		if (titlesInSeries.has(plan.title)) continue;
+		const day = addDays(monday, 7 * week + DEMO_GROUPS[group].weekday - 1);
+		await createPlan(db, studio.id, ids[group], day, plan);
+	}
+}
+
+async function addTeacher(db: Db, name: string, email: string, password: string): Promise<string> {
+	const id = newId();
+	await db.insert(teacher).values({ id, name, email, emailVerified: true });
+	await db.insert(account).values({
+		id: newId(),
+		userId: id,
+		accountId: id,
+		providerId: 'credential',
+		password: await hashPassword(password)
+	});
+	return id;
+}

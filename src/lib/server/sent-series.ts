@@ -1,0 +1,69 @@
+import { readMovements } from '../core/formats';
+import type { ClassPlan, Fault } from '../core/plan';
+import { seriesFaults, type PlannedSeries } from '../core/series';
+import type { Db } from './db/open';
+import { foreignPlans } from './series';
+import { keepMovements, movedOn, shelfWith, studioShelf, withStates } from './shelves';
+
+/**
+ * A series with its plans as a client sends it, to be kept over a stored one or (without one) as a new one: as it is to
+ * be stored, or what is wrong with it. `movements` are those that a file brings along.
+ */
+export async function readSentSeries(
+	db: Db,
+	studioId: string,
+	sent: unknown,
+	stored: { id: string; planned: PlannedSeries } | null,
+	movements: unknown = []
+): Promise<{ planned: PlannedSeries } | { faults: Fault[] }> {
+	const today = await studioShelf(db, studioId);
+	const brought = readMovements(movements, today.shelf.find);
+	if (!brought.ok) return { faults: brought.faults };
+	const states = await keepMovements(db, studioId, brought.value);
+	const plans = plansIn(sent);
+	const asked = Object.entries(plans).map(([id, plan]) => {
+		const madeWith = { ...stored?.planned.plans[id]?.madeWith, ...plan.madeWith, ...states };
+		return { id, plan: { ...plan, madeWith } };
+	});
+	const kept = await movedOn(
+		db,
+		studioId,
+		today,
+		asked.map(({ plan }) => plan)
+	);
+	const finds = new Map(asked.map(({ id }, i) => [id, shelfWith(today, kept[i] ?? []).find]));
+	const whole = withPlans(sent, Object.fromEntries(asked.map(({ id, plan }) => [id, plan])));
+	const faults = seriesFaults(whole, (id) => finds.get(id) ?? today.shelf.find);
+	if (faults.length) return { faults };
+	const planned = whole as PlannedSeries;
+	const foreign = await foreignPlans(db, studioId, stored?.id ?? null, Object.keys(planned.plans));
+	if (foreign[0])
+		return { faults: [{ path: `plans.${foreign[0]}`, message: 'this class belongs somewhere else' }] };
+	return {
+		planned: {
+			series: planned.series,
+			plans: Object.fromEntries(
+				Object.entries(planned.plans).map(([id, plan]) => [
+					id,
+					withStates(plan, stored?.planned.plans[id] ?? null, today)
+				])
+			)
+		}
+	};
+}
+
+const isObject = (value: unknown): value is Record<string, unknown> =>
+	typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** The plans in what was sent, as far as they are objects: what is wrong with them is said afterwards. */
+function plansIn(sent: unknown): Record<string, ClassPlan> {
+	if (!isObject(sent) || !isObject(sent.plans)) return {};
+	return Object.fromEntries(Object.entries(sent.plans).filter(([, plan]) => isObject(plan))) as Record<
+		string,
+		ClassPlan
+	>;
+}
+
+function withPlans(sent: unknown, plans: Record<string, ClassPlan>): unknown {
+	return isObject(sent) && isObject(sent.plans) ? { ...sent, plans: { ...sent.plans, ...plans } } : sent;
+}

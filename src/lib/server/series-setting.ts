@@ -1,0 +1,40 @@
+import type { SeriesSetting } from '../core/series';
+import { taughtBefore } from './plans';
+import type { Db } from './db/open';
+import { getGroup, type StoredGroup } from './groups';
+import { getSeries, type StoredSeries } from './series';
+import { movedOn, shelfWith, studioShelf, type MovedOn, type StudioShelf } from './shelves';
+
+/** Everything that a series is read against. */
+export interface StoredSetting {
+	stored: StoredSeries;
+	group: StoredGroup;
+	today: StudioShelf;
+	/** Movements that are not what they were when its plans were made. */
+	moved: MovedOn[];
+	/** What the group met before the series began. */
+	knownBefore: string[];
+}
+
+/** Loads a series of this studio with its setting; null for another studio's and for none at all. */
+export async function seriesSetting(db: Db, studioId: string, id: string): Promise<StoredSetting | null> {
+	const stored = await getSeries(db, studioId, id);
+	const group = stored && (await getGroup(db, studioId, stored.groupId));
+	if (!stored || !group) return null;
+	const today = await studioShelf(db, studioId);
+	const moved = (await movedOn(db, studioId, today, Object.values(stored.planned.plans))).flat();
+	const { startsOn } = stored.planned.series;
+	return {
+		stored,
+		group,
+		today,
+		moved: [...new Map(moved.map((m) => [m.slug, m])).values()],
+		knownBefore: await taughtBefore(db, studioId, group.id, startsOn)
+	};
+}
+
+/** The same as the core asks for it. */
+export function settingOfSeries({ group, today, moved, knownBefore }: StoredSetting): SeriesSetting {
+	const { find, offered } = shelfWith(today, moved);
+	return { group: group.group, find, catalogue: offered, knownBefore };
+}

@@ -1,0 +1,42 @@
+import { and, eq, sql } from 'drizzle-orm';
+import type { PaceChanges } from '../core/pace';
+import type { StyleChoices } from '../core/style';
+import type { Db } from './db/open';
+import { teacherStyle } from './db/schema';
+import type { Saved } from './saved';
+
+/** How a teacher teaches: the schools they follow and the pace they have. */
+export interface TeacherStyle {
+	choices: StyleChoices;
+	pace: PaceChanges;
+}
+export interface StoredStyle {
+	version: number;
+	style: TeacherStyle;
+}
+
+/** A teacher's style; version 0 and nothing chosen where they never set one. */
+export async function getStyle(db: Db, teacherId: string): Promise<StoredStyle> {
+	const [row] = await db.select().from(teacherStyle).where(eq(teacherStyle.teacherId, teacherId));
+	if (!row) return { version: 0, style: { choices: {}, pace: {} } };
+	return { version: row.version, style: { choices: row.choices, pace: row.pace } };
+}
+
+export async function saveStyle(
+	db: Db,
+	teacherId: string,
+	fromVersion: number,
+	{ choices, pace }: TeacherStyle
+): Promise<Saved<StoredStyle>> {
+	if (fromVersion === 0) {
+		const [made] = await db.insert(teacherStyle).ignore().values({ teacherId, choices, pace });
+		if (made.affectedRows === 1) return { kind: 'saved', version: 1 };
+	} else {
+		const [result] = await db
+			.update(teacherStyle)
+			.set({ choices, pace, version: sql`${teacherStyle.version} + 1` })
+			.where(and(eq(teacherStyle.teacherId, teacherId), eq(teacherStyle.version, fromVersion)));
+		if (result.affectedRows === 1) return { kind: 'saved', version: fromVersion + 1 };
+	}
+	return { kind: 'stale', current: await getStyle(db, teacherId) };
+}

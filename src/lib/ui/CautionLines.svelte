@@ -1,0 +1,60 @@
+<script lang="ts">
+	import type { CautionLine } from '$lib/core/adapt';
+	import type { Caution } from '$lib/core/movement';
+
+	/** What the people with each caution get at one item. */
+	interface Props {
+		lines: CautionLine[];
+		onconfirm?: (caution: Caution) => void;
+	}
+	let { lines, onconfirm }: Props = $props();
+
+	function given(line: CautionLine): string {
+		switch (line.kind) {
+			case 'in this form':
+				return 'fine in this form';
+			case 'other form':
+				return `the ${line.form} form: ${line.how}`;
+			case 'instead':
+				return line.insteadName ?? '';
+			case 'clinician':
+				return 'nothing is proposed; the treating clinician decides';
+		}
+	}
+</script>
+
+<ul>
+	{#each lines as line (line.caution)}
+		<li>
+			<b>{line.caution}</b> <span class="quiet">({line.people})</span>: {given(line)}.
+			<span class="quiet">{line.advice}</span>
+			{#if line.confirmedOn}
+				<span class="kept">Kept by your own confirmation, {line.confirmedOn}.</span>
+			{:else if onconfirm && line.kind !== 'in this form'}
+				<button type="button" onclick={() => onconfirm(line.caution)}>Keep it, I answer for it</button>
+			{/if}
+		</li>
+	{/each}
+</ul>
+
+<style>
+	ul {
+		margin: 0;
+		padding: 0;
+		list-style: none;
+		display: grid;
+		gap: 0.15rem;
+	}
+	.kept {
+		font-weight: 600;
+	}
+	button {
+		border: 0;
+		background: none;
+		color: var(--accent);
+		text-decoration: underline;
+		min-height: 24px;
+		cursor: pointer;
+		font-size: inherit;
+	}
+</style>

@@ -1,0 +1,100 @@
+<script lang="ts">
+	import type { ChartTable } from '$lib/core/drawing';
+	import type { EChartsCoreOption } from 'echarts/core';
+	import type { Attachment } from 'svelte/attachments';
+
+	/** A chart, and behind it a table of the same for those who read instead of look. */
+	interface Props {
+		title: string;
+		/** What it shows, in a sentence. */
+		label: string;
+		option: EChartsCoreOption;
+		table: ChartTable;
+		height?: string;
+	}
+	let { title, label, option, table, height = '15rem' }: Props = $props();
+
+	/** ECharts draws with plain colours: names of our tokens are looked up first. */
+	function resolved(value: unknown, style: CSSStyleDeclaration): unknown {
+		if (typeof value === 'string')
+			return value.replace(/var\((--[\w-]+)\)/g, (_, name) => style.getPropertyValue(name).trim());
+		if (Array.isArray(value)) return value.map((part) => resolved(part, style));
+		if (typeof value !== 'object' || value === null) return value;
+		return Object.fromEntries(Object.entries(value).map(([key, part]) => [key, resolved(part, style)]));
+	}
+
+	// an attachment runs in the browser only, so ECharts never loads on the server; it runs anew when the option changes
+	const chart: Attachment<HTMLElement> = (node) => {
+		const wanted = resolved(option, getComputedStyle(node)) as EChartsCoreOption;
+		let gone = false;
+		let instance: import('echarts/core').ECharts | undefined;
+		const watch = new ResizeObserver(() => instance?.resize());
+		void import('$lib/client/echarts').then(({ init }) => {
+			if (gone) return;
+			instance = init(node, undefined, { renderer: 'svg' });
+			instance.setOption(wanted);
+			node.dataset.ready = 'true';
+			watch.observe(node);
+		});
+		return () => {
+			gone = true;
+			watch.disconnect();
+			instance?.dispose();
+		};
+	};
+	const id = $props.id();
+</script>
+
+<section class="sheet" aria-labelledby={id}>
+	<h3 {id}>{title}</h3>
+	<div class="chart" style:height role="img" aria-label={label} {@attach chart}></div>
+	<details>
+		<summary>The same as a table</summary>
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+		<div class="scroll" tabindex="0" role="region" aria-label="{title}, as a table">
+			<table class="figures">
+				<thead>
+					<tr>
+						{#each table.head as cell, i (i)}<th scope="col">{cell}</th>{/each}
+					</tr>
+				</thead>
+				<tbody>
+					{#each table.rows as row, r (r)}
+						<tr>
+							{#each row as cell, i (i)}
+								{#if i === 0}<th scope="row">{cell}</th>{:else}<td>{cell}</td>{/if}
+							{/each}
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+	</details>
+</section>
+
+<style>
+	section {
+		min-width: 0;
+	}
+	.chart {
+		width: 100%;
+	}
+	.scroll {
+		overflow-x: auto;
+	}
+	th,
+	td {
+		border-top: 1px solid var(--line);
+		padding-right: 0.9rem;
+	}
+	thead th {
+		font-weight: 650;
+		border: 0;
+	}
+	summary {
+		cursor: pointer;
+		font-size: var(--text-s);
+		color: var(--accent);
+		min-height: 24px;
+	}
+</style>

@@ -1,0 +1,96 @@
+<script lang="ts">
+	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import { waits, type Finding } from '$lib/core/checks';
+	import FindingItem from './FindingItem.svelte';
+
+	/** What the checks find, the gravest first; notes and what is on purpose are folded away. */
+	interface Props {
+		editor: PlanEditor;
+		ongo: (itemId: string) => void;
+	}
+	let { editor, ongo }: Props = $props();
+
+	const findings = $derived(editor.reading.findings);
+	const toMend = $derived(findings.filter(waits));
+	const notes = $derived(findings.filter((finding) => !waits(finding)));
+	const silenced = $derived(editor.reading.silenced);
+	const key = ({ checkId, where, message }: Finding) => `${checkId} ${where.itemId ?? ''} ${message}`;
+</script>
+
+{#snippet list(shown: Finding[])}
+	<ul>
+		{#each shown as finding (key(finding))}
+			<FindingItem {finding} {editor} {ongo} />
+		{/each}
+	</ul>
+{/snippet}
+
+<section aria-labelledby="checks-title">
+	<h2 id="checks-title">
+		Checks <span class="quiet">{toMend.length ? `${toMend.length} to look at` : ''}</span>
+	</h2>
+	{#if editor.reading.context.items.length === 0}
+		<p class="quiet">Nothing to look at yet.</p>
+	{:else if toMend.length === 0}
+		<p class="ready">Nothing to mend. This class can be taught as it stands.</p>
+	{/if}
+	{@render list(toMend)}
+	{#if notes.length}
+		<details class="more">
+			<summary>{notes.length} worth knowing</summary>
+			{@render list(notes)}
+		</details>
+	{/if}
+	{#if silenced.length}
+		<details class="more">
+			<summary>{silenced.length} on purpose</summary>
+			<ul>
+				{#each silenced as { finding, reason } (key(finding))}
+					<li>
+						<p>{finding.message}</p>
+						<p class="quiet">{reason}</p>
+						<button type="button" onclick={() => editor.unsilence(finding)}>Ask again</button>
+					</li>
+				{/each}
+			</ul>
+		</details>
+	{/if}
+</section>
+
+<style>
+	section {
+		display: grid;
+		gap: 0.5rem;
+	}
+	ul {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+		display: grid;
+		gap: 0.7rem;
+	}
+	li {
+		font-size: var(--text-s);
+	}
+	.more > summary {
+		color: var(--accent);
+		font-size: var(--text-s);
+		font-weight: 600;
+		min-height: 24px;
+		margin-bottom: 0.4rem;
+		cursor: pointer;
+	}
+	button {
+		border: 0;
+		background: none;
+		padding: 0;
+		min-height: 24px;
+		color: var(--accent);
+		font-weight: 600;
+		cursor: pointer;
+	}
+	.ready {
+		color: var(--good);
+		font-size: var(--text-s);
+	}
+</style>

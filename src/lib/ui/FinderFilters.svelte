@@ -1,0 +1,119 @@
+<script lang="ts">
+	import { DIRECTION_NAME, DIRECTIONS, TISSUES } from '$lib/core/anatomy';
+	import { SERVES, type Counts, type Filters } from '$lib/core/adapt';
+	import { TIERS, type Group } from '$lib/core/group';
+	import { MODES, POSITION_NAME, POSITIONS } from '$lib/core/movement';
+
+	/** The filters of the catalogue, each with how many it would leave. */
+	interface Props {
+		filters: Filters;
+		counts: Counts;
+		group: Group | null;
+		onchange: (filters: Filters) => void;
+	}
+	let { filters, counts, group, onchange }: Props = $props();
+
+	type Choice = 'direction' | 'serves' | 'tissue' | 'position' | 'mode' | 'tier';
+	type Switch = 'kitAtHand' | 'cautionSafe' | 'rested';
+	interface Options {
+		key: Choice;
+		label: string;
+		any: string;
+		options: readonly { value: string; name: string }[];
+	}
+	const named = (values: readonly string[], names: Record<string, string> = {}) =>
+		values.map((value) => ({ value, name: names[value] ?? value }));
+	const choices: Options[] = [
+		{ key: 'direction', label: 'Direction', any: 'any', options: named(DIRECTIONS, DIRECTION_NAME) },
+		{ key: 'serves', label: 'As', any: 'range or strength', options: named(SERVES) },
+		{ key: 'position', label: 'Position', any: 'any', options: named(POSITIONS, POSITION_NAME) },
+		{ key: 'mode', label: 'Mode', any: 'any', options: named(MODES) },
+		{ key: 'tissue', label: 'Lengthens', any: 'any', options: named(TISSUES) },
+		{ key: 'tier', label: 'Has a form for', any: 'anybody', options: named(TIERS) }
+	];
+	const switches: { key: Switch; label: string }[] = [
+		{ key: 'kitAtHand', label: 'kit at hand' },
+		{ key: 'cautionSafe', label: 'safe for all in the room' },
+		{ key: 'rested', label: 'not in the last four weeks' }
+	];
+	const set = (change: Filters) => onchange({ ...filters, ...change });
+	const any = $derived(
+		[...choices, ...switches].some(({ key }) => filters[key] !== undefined && filters[key] !== false)
+	);
+	const id = $props.id();
+</script>
+
+<div class="filters" role="group" aria-label="Filters">
+	{#each choices as { key, label, any, options } (key)}
+		<span class="choice">
+			<label for="{id}-{key}">{label}</label>
+			<select
+				id="{id}-{key}"
+				class:on={filters[key]}
+				value={filters[key] ?? ''}
+				onchange={(event) => set({ [key]: event.currentTarget.value || undefined })}
+			>
+				<option value="">{any}</option>
+				{#each options as { value, name } (value)}
+					<option {value}>{name} ({(counts[key] as Record<string, number>)[value]})</option>
+				{/each}
+			</select>
+		</span>
+	{/each}
+	{#each switches as { key, label } (key)}
+		{#if key === 'rested' || group}
+			<label class="switch">
+				<input
+					type="checkbox"
+					checked={filters[key] ?? false}
+					onchange={(event) => set({ [key]: event.currentTarget.checked || undefined })}
+				/>
+				{label} <span class="quiet">({counts[key]})</span>
+			</label>
+		{/if}
+	{/each}
+	{#if any}
+		<button type="button" class="pill" onclick={() => onchange({ search: filters.search })}
+			>Clear filters</button
+		>
+	{/if}
+</div>
+
+<style>
+	.filters {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: end;
+		gap: 0.4rem 0.75rem;
+	}
+	.choice {
+		display: grid;
+		font-size: var(--text-xs);
+		color: var(--ink-soft);
+	}
+	select {
+		height: 2rem;
+		max-width: 12rem;
+		border: 1px solid var(--line-strong);
+		border-radius: 6px;
+		background: var(--sheet);
+		color: var(--ink);
+		font-size: var(--text-s);
+	}
+	select.on {
+		border: 2px solid var(--accent);
+		font-weight: 600;
+	}
+	.switch {
+		display: inline-flex;
+		align-items: center;
+		gap: 0.35rem;
+		min-height: 2rem;
+		font-size: var(--text-s);
+	}
+	.switch input {
+		width: 1.1rem;
+		height: 1.1rem;
+		accent-color: var(--accent);
+	}
+</style>

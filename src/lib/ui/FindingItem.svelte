@@ -1,0 +1,170 @@
+<script lang="ts">
+	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import { CHECKS, type Finding, type Preview } from '$lib/core/checks';
+	import { formatDuration } from '$lib/core/clock';
+	import { beforeAfter } from '$lib/core/drawing';
+	import type { Caution } from '$lib/core/movement';
+	import SeverityMark from './SeverityMark.svelte';
+
+	/** One finding: why, where, what would mend it and what that would change, or the reason to leave it. */
+	interface Props {
+		finding: Finding;
+		editor: PlanEditor;
+		ongo: (itemId: string) => void;
+	}
+	let { finding, editor, ongo }: Props = $props();
+
+	const meta = $derived(CHECKS.find((check) => check.meta.id === finding.checkId)?.meta);
+	let preview = $state.raw<Preview | null>(null);
+	let silencing = $state(false);
+	let reason = $state('');
+	const change = $derived(preview && beforeAfter(editor.reading, preview));
+
+	function show() {
+		preview = editor.preview(finding);
+	}
+	function take() {
+		if (preview) editor.edit(preview.repair.edits, preview.repair.label);
+		preview = null;
+	}
+	function silence(event: SubmitEvent) {
+		event.preventDefault();
+		if (reason.trim()) editor.silence(finding, reason.trim());
+	}
+</script>
+
+<li>
+	<SeverityMark severity={finding.severity} />
+	<div>
+		<p>{finding.message}</p>
+		<p class="actions">
+			{#if finding.repairable && !preview}
+				<button type="button" onclick={show}>Mend it</button>
+			{/if}
+			{#if finding.checkId === 'caution-conflict' && finding.severity === 'stop'}
+				<button
+					type="button"
+					onclick={() => editor.confirm(finding.where.itemId ?? '', finding.data.caution as Caution)}
+					>Keep it, I answer for it</button
+				>
+			{/if}
+			{#if finding.where.itemId}
+				<button type="button" onclick={() => ongo(finding.where.itemId ?? '')}>
+					Show it{finding.where.atSeconds === undefined ? '' : `, ${formatDuration(finding.where.atSeconds)}`}
+				</button>
+			{/if}
+			{#if !meta?.neverSilent && !silencing}
+				<button type="button" onclick={() => (silencing = true)}>On purpose</button>
+			{/if}
+		</p>
+		{#if preview && change}
+			<div class="preview" role="group" aria-label="What mending it changes">
+				<p>
+					<b>{preview.repair.label}</b>
+					<span>{change.totalBefore} → {change.totalAfter}</span>
+				</p>
+				{#if change.shifts.length}
+					<p class="shifts">
+						{#each change.shifts as shift (shift.name)}
+							<span title={shift.name}>{shift.sign || shift.name} {shift.before} → {shift.after}</span>
+						{/each}
+					</p>
+				{/if}
+				<p>
+					{change.solved.length} solved{change.raised.length
+						? `; new: ${change.raised.map((f) => f.message).join('; ')}`
+						: ', nothing new'}
+				</p>
+				<p class="actions">
+					<!-- svelte-ignore a11y_autofocus -->
+					<button type="button" autofocus onclick={take}>Take it</button>
+					<button type="button" onclick={() => (preview = null)}>Leave it</button>
+				</p>
+			</div>
+		{/if}
+		{#if silencing}
+			<form onsubmit={silence}>
+				<input
+					type="text"
+					aria-label="Why it is on purpose"
+					placeholder="Why it is on purpose"
+					maxlength="300"
+					bind:value={reason}
+				/>
+				<button disabled={!reason.trim()}>Say no more</button>
+				<button type="button" onclick={() => (silencing = false)}>Leave it</button>
+			</form>
+		{/if}
+		<details>
+			<summary>Why?</summary>
+			<p class="quiet">{meta?.why}</p>
+			<p class="quiet">Source: {meta?.source}.</p>
+		</details>
+	</div>
+</li>
+
+<style>
+	li {
+		display: flex;
+		gap: 0.5rem;
+		align-items: baseline;
+		font-size: var(--text-s);
+	}
+	li > div {
+		flex: 1;
+		min-width: 0;
+	}
+	.actions,
+	.shifts {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 0.9rem;
+	}
+	.preview {
+		border: 1px solid var(--accent);
+		border-radius: 8px;
+		padding: 0.3rem 0.6rem;
+		margin: 0.2rem 0;
+		background: var(--sheet);
+	}
+	.preview p:first-child {
+		display: flex;
+		justify-content: space-between;
+		gap: 0.75rem;
+	}
+	form {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.2rem 0.75rem;
+		align-items: center;
+	}
+	input {
+		flex: 1;
+		min-width: 9rem;
+		height: 1.9rem;
+		border: 1px solid var(--line-strong);
+		border-radius: 6px;
+		padding: 0 0.5rem;
+		background: var(--sheet);
+		color: var(--ink);
+	}
+	button,
+	summary {
+		border: 0;
+		background: none;
+		padding: 0.2rem 0;
+		min-height: 24px;
+		color: var(--accent);
+		font-size: var(--text-s);
+		font-weight: 600;
+		cursor: pointer;
+		white-space: nowrap;
+	}
+	button:disabled {
+		color: var(--ink-soft);
+		cursor: default;
+	}
+	summary {
+		font-weight: 400;
+	}
+</style>

@@ -1,0 +1,242 @@
+<script lang="ts">
+	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import { PHASE_NAME } from '$lib/core/clock';
+	import { LINKS, PINNED_PHASES, PLAN_LIMITS, wholeUpTo, type Link, type PinnedPhase } from '$lib/core/plan';
+	import { percentOf, type OrderRow } from '$lib/core/drawing';
+	import { doseRange, isHold, type HoldUnit } from '$lib/core/movement';
+	import CautionLines from './CautionLines.svelte';
+	import Figure from './Figure.svelte';
+
+	/** What a teacher may want to know and change of one item beyond its dose. */
+	interface Props {
+		row: OrderRow;
+		editor: PlanEditor;
+	}
+	let { row, editor }: Props = $props();
+
+	const { item, movement } = $derived(row);
+	const room = $derived(editor.roomRow(item.id));
+	const others = $derived(editor.substitutesFor(item));
+	const held = $derived(isHold(doseRange(row.form, item.mode)));
+	const id = $props.id();
+	function pin(phase: PinnedPhase, text: string) {
+		const { [phase]: _before, ...others } = item.phases ?? {};
+		const phases =
+			text.trim() === '' ? others : { ...others, [phase]: wholeUpTo(PLAN_LIMITS.phaseSeconds, text) };
+		editor.change(
+			item,
+			{ phases },
+			`${PHASE_NAME[phase]}: ${text.trim() === '' ? 'as the pace has it' : `${text} s`}`
+		);
+	}
+</script>
+
+<div class="detail" role="group" aria-label="More of {movement.english}">
+	<div class="figures">
+		<Figure {movement} form={row.form} leads={item.lead} view="side" width={150} height={104} feet />
+		<Figure
+			{movement}
+			form={row.form}
+			leads={item.lead}
+			view="front"
+			width={130}
+			height={104}
+			feet
+			label="{movement.english}, {row.form.id} form, from the side and from the front"
+		/>
+	</div>
+	<div class="words">
+		<p><b>{row.form.how}.</b> {movement.setUp}</p>
+		{#if room?.cues.length}<p>{room.cues.join(' ')}</p>{/if}
+		{#if movement.watch}<p><span class="quiet">Look at</span> {movement.watch}</p>{/if}
+		{#if movement.leave}<p><span class="quiet">Leave</span> {movement.leave}</p>{/if}
+		{#if movement.mirrored}<p><span class="quiet">Facing the group</span> {movement.mirrored}</p>{/if}
+		{#if room?.shortages.length}<p class="short">{room.shortages.join('; ')}</p>{/if}
+		{#if room?.cautions.length}
+			<CautionLines lines={room.cautions} onconfirm={(caution) => editor.confirm(item.id, caution)} />
+		{/if}
+		<p class="swaps">
+			<span class="quiet">Instead <kbd>X</kbd></span>
+			{#each others as other (other.movement.slug)}
+				<button type="button" class="pill" onclick={() => editor.swapFor(item, other.movement)}>
+					{other.movement.english} <span class="quiet">{percentOf(other.score)} alike</span>
+				</button>
+			{:else}
+				<span>Nothing is proposed: the treating clinician decides.</span>
+			{/each}
+		</p>
+		<div class="swaps">
+			<button type="button" class="pill" onclick={() => void editor.somethingElse(item)}
+				>Something else here</button
+			>
+			{#if editor.elsewhere?.itemId === item.id}
+				{#each editor.elsewhere.found ?? [] as shown (shown.name)}
+					<button type="button" class="pill" onclick={() => editor.takeElse(shown)}>
+						{shown.name}
+						<span class="quiet">
+							{shown.totalAfter}{#each shown.shifts as shift (shift.name)}, {shift.sign || shift.name}
+								{shift.before} → {shift.after}{/each}
+						</span>
+					</button>
+				{:else}
+					<span role="status">{editor.elsewhere.found ? 'Nothing else suits this place.' : 'Looking …'}</span>
+				{/each}
+			{:else}
+				<span class="quiet">what serves the class best in this place</span>
+			{/if}
+		</div>
+		<p class="fields" role="group" aria-label="Seconds around the work; empty a field to let the pace decide">
+			{#each PINNED_PHASES as phase (phase)}
+				<label>
+					{PHASE_NAME[phase]}
+					<input
+						type="number"
+						min="0"
+						max={PLAN_LIMITS.phaseSeconds}
+						placeholder="pace"
+						value={item.phases?.[phase] ?? ''}
+						onchange={(event) => pin(phase, event.currentTarget.value)}
+					/>
+				</label>
+			{/each}
+		</p>
+		<p class="fields">
+			<label>
+				Pause for noticing, seconds
+				<input
+					type="number"
+					min="0"
+					max={PLAN_LIMITS.noticeSeconds}
+					value={item.noticeSeconds ?? 0}
+					onchange={(event) =>
+						editor.change(
+							item,
+							{ noticeSeconds: wholeUpTo(PLAN_LIMITS.noticeSeconds, event.currentTarget.value) },
+							'Pause for noticing changed'
+						)}
+				/>
+			</label>
+			{#if held}
+				<label for="{id}-unit">
+					Counted by
+					<select
+						id="{id}-unit"
+						value={row.range.unit}
+						onchange={(event) => editor.setUnit(item, event.currentTarget.value as HoldUnit)}
+					>
+						<option value="breaths">breaths</option>
+						<option value="seconds">the clock</option>
+					</select>
+				</label>
+			{/if}
+			{#if row.linkable}
+				<label>
+					On the way here the leg
+					<select
+						aria-label="How the leg changes before {movement.english}"
+						value={item.link ?? ''}
+						onchange={(event) =>
+							editor.link(item, (event.currentTarget.value || undefined) as Link | undefined)}
+					>
+						<option value="">leads on</option>
+						{#each LINKS as link (link)}<option value={link}>{link}</option>{/each}
+					</select>
+				</label>
+			{/if}
+			{#if row.sided}
+				<label>
+					More with the {item.moreOn?.leg ?? 'left'} leg leading, {row.range.unit}
+					<input
+						type="number"
+						min="0"
+						max={PLAN_LIMITS.moreDose}
+						value={item.moreOn?.dose ?? 0}
+						onchange={(event) =>
+							editor.change(
+								item,
+								{
+									moreOn: {
+										leg: item.moreOn?.leg ?? 'left',
+										dose: wholeUpTo(PLAN_LIMITS.moreDose, event.currentTarget.value)
+									}
+								},
+								'More on one side'
+							)}
+					/>
+				</label>
+				{#if item.moreOn}
+					<button
+						type="button"
+						class="pill"
+						onclick={() =>
+							item.moreOn &&
+							editor.change(
+								item,
+								{ moreOn: { ...item.moreOn, leg: item.moreOn.leg === 'left' ? 'right' : 'left' } },
+								'The other side gets more'
+							)}>The other leg</button
+					>
+				{/if}
+			{/if}
+		</p>
+	</div>
+</div>
+
+<style>
+	.detail {
+		display: grid;
+		grid-template-columns: auto minmax(0, 1fr);
+		gap: 1rem;
+		margin: 0.2rem 0.5rem 0.6rem;
+		padding: 0.6rem 0.75rem;
+		border: 1px solid var(--line);
+		border-radius: 10px;
+		background: var(--sheet);
+		font-size: var(--text-s);
+	}
+	.figures {
+		display: grid;
+		gap: 0.4rem;
+		align-content: start;
+	}
+	.words {
+		display: grid;
+		gap: 0.35rem;
+		align-content: start;
+	}
+	.short {
+		color: var(--mend);
+		font-weight: 600;
+	}
+	.swaps,
+	.fields {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.4rem 0.75rem;
+		align-items: center;
+	}
+	.fields input,
+	.fields select {
+		width: 5rem;
+		height: 1.9rem;
+		border: 1px solid var(--line-strong);
+		border-radius: 6px;
+		background: var(--sheet);
+		color: var(--ink);
+		margin-left: 0.3rem;
+	}
+	.fields select {
+		width: auto;
+	}
+	kbd {
+		font-size: var(--text-xs);
+		border: 1px solid var(--line-strong);
+		border-radius: 4px;
+		padding: 0 0.3rem;
+	}
+	@media (max-width: 48rem) {
+		.detail {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

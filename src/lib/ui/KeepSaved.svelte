@@ -1,0 +1,57 @@
+<script lang="ts" generics="T">
+	import { beforeNavigate } from '$app/navigation';
+	import type { Autosave } from '$lib/client/autosave.svelte';
+	import { onMount } from 'svelte';
+	import Conflict from './Conflict.svelte';
+
+	/** Keeps the document of a page saved for as long as the page is open, and settles what two windows made of it. */
+	interface Props {
+		autosave: Autosave<T>;
+		/** The document as it stands here. */
+		mine: T;
+		/** "This group", "Your style". */
+		what: string;
+		/** A version in a few lines. */
+		inShort: (document: T) => string[];
+		/** Another version takes the place of this one. */
+		ontake: (document: T) => void;
+	}
+	let { autosave, mine, what, inShort, ontake }: Props = $props();
+
+	const take = (document: T | null) => {
+		if (document !== null) ontake(document);
+	};
+
+	onMount(() => take(autosave.recover()));
+	beforeNavigate(() => autosave.flush());
+</script>
+
+<svelte:window ononline={() => autosave.flush()} onbeforeunload={() => autosave.flush()} />
+
+{#if autosave.state === 'conflict' && autosave.theirs}
+	<Conflict
+		{what}
+		mine={{ name: 'In this window', lines: inShort(mine) }}
+		theirs={{ name: 'From the other window', lines: inShort(autosave.theirs.document) }}
+		kept="The one that you do not take stays in this window until you leave it."
+		busy={false}
+		onmine={() => autosave.keepMine(mine)}
+		ontheirs={() => take(autosave.takeTheirs(mine))}
+	/>
+{:else if autosave.aside !== null}
+	<p class="aside" role="status">
+		<span>The version not taken is still here: {inShort(autosave.aside).join(', ')}.</span>
+		<button type="button" class="pill" onclick={() => take(autosave.swapAside(mine))}>Go over to it</button>
+	</p>
+{/if}
+
+<style>
+	.aside {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.5rem 1rem;
+		margin: 0.5rem 0;
+		font-size: var(--text-s);
+	}
+</style>

@@ -1,0 +1,116 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import type { OpenableFile } from '$lib/client/open-file';
+	import { faultLines } from '$lib/core/formats';
+	import { Button, Modal, Select, SelectItem } from 'carbon-components-svelte';
+
+	interface Props {
+		kind: OpenableFile;
+		groups: { id: string; name: string }[];
+	}
+	let { kind, groups }: Props = $props();
+
+	let open = $state(false);
+	let groupId = $state('');
+	let file = $state<File | null>(null);
+	let faults = $state<string[]>([]);
+	let busy = $state(false);
+
+	function start() {
+		groupId = groups[0]?.id ?? '';
+		file = null;
+		faults = [];
+		open = true;
+	}
+
+	async function take() {
+		if (!file) {
+			faults = ['Choose a file first.'];
+			return;
+		}
+		busy = true;
+		faults = await bringIn(file);
+		busy = false;
+	}
+
+	/** Nothing is changed when the file has a fault. */
+	async function bringIn(chosen: File): Promise<string[]> {
+		const read = kind.read(await chosen.text());
+		if (!read.ok) return faultLines(read.faults);
+		try {
+			const response = await fetch(kind.api, {
+				method: 'POST',
+				headers: { 'content-type': 'application/json' },
+				body: JSON.stringify({ groupId, ...read.value })
+			});
+			const answer = await response.json();
+			if (response.status === 201) {
+				open = false;
+				await goto(`${kind.page}/${answer.id}`);
+				return [];
+			}
+			return answer.faults ? faultLines(answer.faults) : [answer.message];
+		} catch {
+			return ['The server cannot be reached just now; nothing was changed.'];
+		}
+	}
+</script>
+
+<Button kind="tertiary" size="small" on:click={start} disabled={groups.length === 0}
+	>Open a {kind.name} file</Button
+>
+<Modal
+	bind:open
+	modalHeading="Open a {kind.name} file"
+	primaryButtonText="Bring it in"
+	primaryButtonDisabled={busy}
+	secondaryButtonText="Leave it"
+	hasForm
+	on:click:button--secondary={() => (open = false)}
+	on:submit={take}
+>
+	{#if open}
+		<p>{kind.becomes} A file with a mistake in it changes nothing.</p>
+		<label class="file">
+			<span>{kind.label}</span>
+			<input
+				type="file"
+				accept=".json,application/json"
+				onchange={(event) => {
+					file = event.currentTarget.files?.[0] ?? null;
+					faults = [];
+				}}
+			/>
+		</label>
+		<Select id="import-group" labelText="For which group" bind:selected={groupId}>
+			{#each groups as group (group.id)}<SelectItem value={group.id} text={group.name} />{/each}
+		</Select>
+		{#if faults.length}
+			<div class="faults" role="alert">
+				<strong>This file cannot be used:</strong>
+				<ul>
+					{#each faults.slice(0, 20) as fault, index (index)}<li>{fault}</li>{/each}
+				</ul>
+				{#if faults.length > 20}<p>and {faults.length - 20} more</p>{/if}
+			</div>
+		{/if}
+	{/if}
+</Modal>
+
+<style>
+	.file {
+		display: grid;
+		gap: 0.25rem;
+		margin: 1rem 0;
+		font-size: var(--text-s);
+	}
+	.faults {
+		margin-top: 1rem;
+		color: var(--stop);
+		overflow-wrap: anywhere;
+	}
+	.faults ul {
+		margin: 0.5rem 0 0 1rem;
+		list-style: disc;
+	}
+</style>

@@ -1,0 +1,133 @@
+<script lang="ts">
+	import {
+		DIRECTION_NAME,
+		DIRECTION_PLAIN,
+		DIRECTION_SIGN,
+		DIRECTIONS,
+		type Direction
+	} from '$lib/core/anatomy';
+	import { formatDuration } from '$lib/core/clock';
+	import type { Part, RingSector } from '$lib/core/drawing';
+	import type { Balance, Verdict } from '$lib/core/orbit';
+	import Ring from './Ring.svelte';
+	import Why from './Why.svelte';
+
+	/** The balance of the class: the ring, and the same in figures, each open to its parts. */
+	interface Props {
+		ring: RingSector[];
+		balance: Balance;
+		/** Which items make up the time in a direction. */
+		partsOf: (direction: Direction) => Part[];
+		strengthParts: () => Part[];
+	}
+	let { ring, balance, partsOf, strengthParts }: Props = $props();
+
+	function standing(verdict: Verdict): string {
+		if (verdict.standing === 'within') return 'within';
+		if (verdict.offBySeconds === 0) return 'nothing yet';
+		return `${verdict.standing} by ${formatDuration(Math.abs(verdict.offBySeconds))}`;
+	}
+</script>
+
+<section aria-labelledby="orbit-title">
+	<h2 id="orbit-title">Orbit</h2>
+	<div class="ring">
+		<Ring sectors={ring} size={196} signs label="Balance of both hips; the table says it in figures" />
+	</div>
+	<table>
+		<thead>
+			<tr
+				><th scope="col">Direction</th><th scope="col">Share</th><th scope="col">Target</th><th scope="col"
+					>Verdict</th
+				></tr
+			>
+		</thead>
+		<tbody>
+			{#each DIRECTIONS as direction (direction)}
+				{@const verdict = balance.directions[direction]}
+				<tr>
+					<th scope="row" title={DIRECTION_PLAIN[direction]}>
+						<span class="sign" style="background: var(--{direction}); color: var(--on-{direction})"
+							>{DIRECTION_SIGN[direction]}</span
+						>
+						{DIRECTION_NAME[direction].replace('rotation', 'rot.')}
+					</th>
+					<td>
+						<Why label={DIRECTION_NAME[direction]} parts={() => partsOf(direction)} align="end"
+							>{verdict.sharePercent.toFixed(0)} %</Why
+						>
+					</td>
+					<td class="quiet">{verdict.band.minPercent}–{verdict.band.maxPercent}</td>
+					<td class={verdict.standing}>{standing(verdict)}</td>
+				</tr>
+			{/each}
+			<tr class="strength">
+				<th scope="row" title="Work in which the hip or the trunk strengthens">Strength, of the work</th>
+				<td>
+					<Why label="Strength" parts={strengthParts} align="end"
+						>{balance.strength.sharePercent.toFixed(0)} %</Why
+					>
+				</td>
+				<td class="quiet">{balance.strength.band.minPercent}–{balance.strength.band.maxPercent}</td>
+				<td class={balance.strength.standing}>{standing(balance.strength)}</td>
+			</tr>
+		</tbody>
+	</table>
+	<p class="quiet">
+		Outer ring: range, dashed where the target lies. Inner disc: strength. Left leg left, right leg right.
+	</p>
+</section>
+
+<style>
+	section {
+		display: grid;
+		gap: 0.6rem;
+	}
+	.ring {
+		display: grid;
+		place-items: center;
+	}
+	table {
+		width: 100%;
+		border-collapse: collapse;
+		font-size: var(--text-s);
+	}
+	th,
+	td {
+		text-align: right;
+		padding: 0.16rem 0 0.16rem 0.5rem;
+		font-weight: 400;
+		white-space: nowrap;
+	}
+	thead th {
+		color: var(--ink-soft);
+		font-size: var(--text-xs);
+	}
+	th:first-child {
+		text-align: left;
+		padding-left: 0;
+	}
+	.sign {
+		display: inline-block;
+		min-width: 1.65rem;
+		padding: 0.05rem 0.2rem;
+		margin-right: 0.3rem;
+		border-radius: 4px;
+		font-size: var(--text-xs);
+		font-weight: 700;
+		text-align: center;
+	}
+	.strength th,
+	.strength td {
+		border-top: 1px solid var(--line);
+		padding-top: 0.35rem;
+	}
+	.within {
+		color: var(--good);
+	}
+	.short,
+	.over {
+		color: var(--mend);
+		font-weight: 650;
+	}
+</style>

@@ -1,0 +1,306 @@
+<script lang="ts">
+	import { roomTime } from '$lib/core/calendar';
+	import { waits } from '$lib/core/checks';
+	import type { Autosave } from '$lib/client/autosave.svelte';
+	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import { clockTime, formatDuration, readTime, timesOutOfTen, wholeMinutes } from '$lib/core/clock';
+	import type { Part } from '$lib/core/drawing';
+	import { lengthOfMinutes, minutesOfLength, PLAN_LIMITS, type ClassPlan } from '$lib/core/plan';
+	import { Button } from 'carbon-components-svelte';
+	import Keyboard from 'carbon-icons-svelte/lib/Keyboard.svelte';
+	import Redo from 'carbon-icons-svelte/lib/Redo.svelte';
+	import Undo from 'carbon-icons-svelte/lib/Undo.svelte';
+	import SeverityMark from './SeverityMark.svelte';
+	import SaveMark from './SaveMark.svelte';
+	import Why from './Why.svelte';
+
+	interface Props {
+		editor: PlanEditor;
+		autosave: Autosave<ClassPlan>;
+		planId: string;
+		groupId: string;
+		groupName: string;
+		/** The series that it is a class of. */
+		series: { id: string; title: string } | null;
+		/** The day in words; empty while it has none. */
+		day: string;
+		totalParts: () => Part[];
+		onkeys: () => void;
+		onduplicate: () => void;
+		ontemplate: () => void;
+	}
+	let {
+		editor,
+		autosave,
+		planId,
+		groupId,
+		groupName,
+		series,
+		day,
+		totalParts,
+		onkeys,
+		onduplicate,
+		ontemplate
+	}: Props = $props();
+
+	const total = $derived(editor.reading.timeline.totalSeconds);
+	const found = $derived(editor.reading.findings.filter(waits));
+	const room = $derived(
+		editor.setting.group.changeover &&
+			roomTime({
+				startsAt: editor.plan.startsAt,
+				lengthSeconds: editor.plan.lengthSeconds,
+				changeover: editor.setting.group.changeover
+			})
+	);
+	const off = $derived(total - editor.plan.lengthSeconds);
+
+	function setMinutes(input: HTMLInputElement) {
+		const lengthSeconds = lengthOfMinutes(input.valueAsNumber);
+		if (lengthSeconds !== null)
+			editor.edit({ do: 'setPlan', change: { lengthSeconds } }, `Length ${formatDuration(lengthSeconds)}`);
+		else {
+			editor.message = 'A class lasts from 5 to 240 minutes';
+			input.valueAsNumber = minutesOfLength(editor.plan.lengthSeconds);
+		}
+	}
+
+	function setStart(input: HTMLInputElement) {
+		const startsAt = readTime(input.value);
+		if (startsAt) editor.edit({ do: 'setPlan', change: { startsAt } }, `Starts at ${startsAt}`);
+		else editor.message = 'A time on the studio’s clock, such as 18:30';
+		input.value = startsAt ?? editor.plan.startsAt;
+	}
+</script>
+
+<header class="head">
+	<div class="name">
+		<h1 class="visually-hidden">{editor.plan.title || 'Untitled class'}</h1>
+		<input
+			class="title"
+			aria-label="Title of the class"
+			placeholder="Untitled class"
+			maxlength={PLAN_LIMITS.titleCharacters}
+			value={editor.plan.title}
+			oninput={(event) =>
+				editor.edit({ do: 'setPlan', change: { title: event.currentTarget.value } }, '', 'title')}
+		/>
+		<p class="quiet">
+			<a href="/group/{groupId}">{groupName}</a>{#if series}, <a href="/series/{series.id}">{series.title}</a
+				>{/if}{day ? `, ${day},` : ','} starts
+			<input
+				class="start"
+				aria-label="Starts at, on the studio’s clock"
+				maxlength="5"
+				value={editor.plan.startsAt}
+				onchange={(event) => setStart(event.currentTarget)}
+			/>
+			ends {clockTime(editor.plan.startsAt, total)}{#if room}, room {room.from}–{room.to}{/if}
+		</p>
+	</div>
+	<div class="total">
+		<p class="hero" class:off={off !== 0} data-testid="total">
+			<Why label="Total time" parts={totalParts}>{formatDuration(total)}</Why>
+		</p>
+		<p class="quiet">
+			of
+			<input
+				class="minutes"
+				type="number"
+				aria-label="Length asked for, minutes"
+				min="5"
+				max="240"
+				value={minutesOfLength(editor.plan.lengthSeconds)}
+				onchange={(event) => setMinutes(event.currentTarget)}
+			/>
+			min{off === 0
+				? ': exact'
+				: off > 0
+					? `: ${formatDuration(off)} over`
+					: `: ${formatDuration(-off)} free`}
+		</p>
+		{#if total > 0}
+			<p class="quiet">
+				<Why
+					label="When it is likely to end"
+					parts={() => [
+						{ label: 'two classes of three end after', seconds: editor.spread.likelyFromSeconds },
+						{ label: 'and before', seconds: editor.spread.likelyToSeconds }
+					]}
+					>likely {wholeMinutes(editor.spread.likelyFromSeconds)}–{wholeMinutes(
+						editor.spread.likelyToSeconds
+					)} min</Why
+				>; in time {timesOutOfTen(editor.spread.onTime)} of 10
+			</p>
+		{/if}
+	</div>
+	<Button size="field" disabled={editor.fitting || off === 0} on:click={() => void editor.fit()}>
+		Fit to {formatDuration(editor.plan.lengthSeconds)}
+	</Button>
+	<div class="tools">
+		<button
+			type="button"
+			aria-label="Undo"
+			title="Undo (Ctrl Z)"
+			disabled={!editor.canUndo}
+			onclick={() => editor.undo()}><Undo size={20} /></button
+		>
+		<button
+			type="button"
+			aria-label="Do again"
+			title="Do again (Ctrl Y)"
+			disabled={!editor.canRedo}
+			onclick={() => editor.redo()}><Redo size={20} /></button
+		>
+		<button type="button" aria-label="Keys" title="Keys (?)" onclick={onkeys}><Keyboard size={20} /></button>
+	</div>
+	<div class="out">
+		<p class="checks">
+			{#if found.length}
+				<SeverityMark severity={found[0]?.severity ?? 'note'} />
+				<a href="#checks-title">{found.length} to look at</a>
+			{:else if editor.reading.context.items.length}
+				<span class="ready">Ready to teach</span>
+			{/if}
+		</p>
+		<SaveMark state={autosave.state} faults={autosave.faults} />
+		<p class="links">
+			<a href="/plan/{planId}/compare">Compare</a>
+			<button type="button" class="link" onclick={onduplicate}>Duplicate</button>
+			<button type="button" class="link" onclick={ontemplate}>Keep as template</button>
+			<a href="/plan/{planId}/room">Room sheet</a> <a href="/plan/{planId}/print">Class card</a>
+			<a href="/plan/{planId}/file" download>Save as file</a>
+		</p>
+	</div>
+</header>
+<p class="message" role="status" aria-live="polite">
+	{autosave.recovered && !editor.message
+		? 'Changes that had not reached the server were found in this browser and are back'
+		: editor.message}
+</p>
+
+<style>
+	.head {
+		display: flex;
+		align-items: center;
+		gap: 1.5rem;
+		flex-wrap: wrap;
+	}
+	.name {
+		flex: 1;
+		min-width: 16rem;
+	}
+	input {
+		border: 1px solid transparent;
+		border-radius: 6px;
+		background: none;
+		color: var(--ink);
+		font-size: inherit;
+	}
+	input:hover,
+	input:focus {
+		border-color: var(--line-strong);
+		background: var(--sheet);
+	}
+	.title {
+		width: 100%;
+		padding: 0.1rem 0.4rem;
+		margin-left: -0.4rem;
+		font-size: var(--text-xl);
+		font-weight: 650;
+	}
+	.start {
+		width: 3.6rem;
+		text-align: center;
+		border-color: var(--line);
+	}
+	.minutes {
+		width: 3.6rem;
+		text-align: right;
+		border-color: var(--line);
+	}
+	.link {
+		border: 0;
+		background: none;
+		padding: 0;
+		color: var(--accent);
+		text-decoration: underline;
+		min-height: 24px;
+		cursor: pointer;
+	}
+	.total {
+		text-align: right;
+	}
+	.hero {
+		font-size: var(--text-hero);
+		font-weight: 650;
+		line-height: 1;
+		color: var(--good);
+	}
+	.hero.off {
+		color: var(--ink);
+	}
+	.tools {
+		display: flex;
+		gap: 0.15rem;
+	}
+	.tools button {
+		display: grid;
+		place-items: center;
+		width: 2.25rem;
+		height: 2.25rem;
+		border: 0;
+		border-radius: var(--radius);
+		background: none;
+		color: var(--ink);
+		cursor: pointer;
+	}
+	.tools button:hover {
+		background: var(--sunk);
+	}
+	.tools button:disabled {
+		color: var(--line-strong);
+		cursor: default;
+	}
+	.out {
+		font-size: var(--text-s);
+		text-align: right;
+	}
+	.ready {
+		color: var(--good);
+		font-weight: 600;
+	}
+	.links {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: baseline;
+		justify-content: flex-end;
+		gap: 0 0.8rem;
+	}
+	.out .checks a {
+		margin-left: 0.6rem;
+	}
+	.message {
+		min-height: 1.3rem;
+		margin: 0.3rem 0 0.5rem;
+		font-size: var(--text-s);
+		color: var(--accent);
+		font-weight: 600;
+	}
+	@media (max-width: 40rem) {
+		.head {
+			gap: 0.6rem 1rem;
+		}
+		.name,
+		.out {
+			flex: 1 0 100%;
+		}
+		.total,
+		.out {
+			text-align: left;
+		}
+		.links {
+			justify-content: flex-start;
+		}
+	}
+</style>

@@ -1,0 +1,171 @@
+<script lang="ts">
+	import type { ClassCard } from '$lib/core/drawing';
+	import { draftOfRun, type ClassRun, type ReadClass } from '$lib/core/series';
+	import { Button } from 'carbon-components-svelte';
+	import Ring from './Ring.svelte';
+
+	/** The selected class: what it gives, how it went, and where it goes. */
+	interface Props {
+		card: ClassCard;
+		read: ReadClass;
+		/** What is in it, for the list of what was left out. */
+		movements: { slug: string; english: string }[];
+		busy: boolean;
+		/** Whether the class before it is written down: runs are logged in their order. */
+		mayLog: boolean;
+		onlog: (run: ClassRun | null) => void;
+		onmove: (on: string, startsAt: string) => void;
+		onfallout: (why: string) => void;
+		onrenew: () => void;
+	}
+	let { card, read, movements, busy, mayLog, onlog, onmove, onfallout, onrenew }: Props = $props();
+
+	const run = $derived(read.class.run);
+	let on = $derived(card.on);
+	let startsAt = $derived(card.startsAt);
+	let why = $state('');
+	const draft = $derived(draftOfRun(read));
+	let effort = $derived(draft.effort);
+	let minutes = $derived(draft.minutes);
+	let leftOut = $derived(draft.leftOut);
+	let note = $derived(draft.note);
+
+	const toggled = (slug: string) =>
+		leftOut.includes(slug) ? leftOut.filter((other) => other !== slug) : [...leftOut, slug];
+</script>
+
+<section class="sheet form-fields" aria-labelledby="class-title">
+	<div class="head">
+		<div>
+			<h2 id="class-title">Class {card.number}</h2>
+			<p class="quiet">{card.day}, {card.startsAt} · {card.stateWords}</p>
+		</div>
+		{#if card.planned}<Ring sectors={card.ring} size={64} label="Balance of class {card.number}" />{/if}
+	</div>
+	{#if card.planned}
+		<p><a href="/plan/{card.id}">{card.title || 'Untitled class'}</a></p>
+		<p class="quiet">
+			{[card.figures, card.toLookAt ? `${card.toLookAt} to look at` : ''].filter(Boolean).join(' · ')}
+		</p>
+	{/if}
+	{#if card.rungs.length}
+		<h3>Its rungs</h3>
+		<ul>
+			{#each card.rungs as rung (rung.words)}
+				<li>
+					{rung.words}{rung.isNew ? ', new' : rung.again ? `, ${rung.again}` : ''}<br /><span class="quiet"
+						>{rung.tiers}</span
+					>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	{#if card.comesBack.length}<p>Comes back: {card.comesBack.join(', ')}</p>{/if}
+
+	{#if card.state === 'proposed' || card.state === 'behind' || card.state === 'unplanned'}
+		<Button size="small" kind="tertiary" disabled={busy} on:click={onrenew}>
+			{card.planned ? 'Propose this class anew' : 'Propose this class'}
+		</Button>
+	{:else if card.state === 'edited'}
+		<p class="quiet">Changed by hand: it stays as it is when the series is proposed anew.</p>
+	{/if}
+
+	{#if card.planned && (run || mayLog)}
+		<form
+			onsubmit={(event) => {
+				event.preventDefault();
+				onlog({ effort, minutes, leftOut, note });
+			}}
+		>
+			<fieldset>
+				<legend>How it went</legend>
+				<div class="row">
+					<label>
+						Effort, 0 to 10
+						<input type="number" min="0" max="10" step="0.5" required bind:value={effort} />
+					</label>
+					<label>
+						Minutes
+						<input type="number" min="0" max="600" step="1" required bind:value={minutes} />
+					</label>
+				</div>
+				<details>
+					<summary>What was left out ({leftOut.length})</summary>
+					<div class="checks">
+						{#each movements as { slug, english } (slug)}
+							<label class="check">
+								<input
+									type="checkbox"
+									checked={leftOut.includes(slug)}
+									onchange={() => (leftOut = toggled(slug))}
+								/>
+								{english}
+							</label>
+						{/each}
+					</div>
+				</details>
+				<label>Notes <textarea rows="2" maxlength="1000" bind:value={note}></textarea></label>
+				<div class="buttons">
+					<Button size="small" type="submit">{run ? 'Write it down again' : 'Write it down'}</Button>
+					{#if run}
+						<Button size="small" kind="ghost" on:click={() => onlog(null)}>Take it back</Button>
+					{/if}
+				</div>
+			</fieldset>
+		</form>
+	{:else if card.planned}
+		<p class="quiet">How it went can be written down once the class before it is.</p>
+	{/if}
+
+	{#if !run}
+		<form
+			onsubmit={(event) => {
+				event.preventDefault();
+				onmove(on, startsAt);
+			}}
+		>
+			<fieldset>
+				<legend>Move it</legend>
+				<div class="row">
+					<label>To <input type="date" required bind:value={on} /></label>
+					<label>At <input type="time" required bind:value={startsAt} /></label>
+				</div>
+				<div class="buttons"><Button size="small" kind="tertiary" type="submit">Move</Button></div>
+			</fieldset>
+		</form>
+		<form
+			onsubmit={(event) => {
+				event.preventDefault();
+				onfallout(why);
+			}}
+		>
+			<fieldset>
+				<legend>This date falls out</legend>
+				<label>Why <input type="text" maxlength="200" bind:value={why} /></label>
+				<div class="buttons">
+					<Button size="small" kind="tertiary" type="submit">See what follows</Button>
+				</div>
+			</fieldset>
+		</form>
+	{/if}
+</section>
+
+<style>
+	section {
+		display: grid;
+		gap: 0.6rem;
+		align-content: start;
+	}
+	.head {
+		display: flex;
+		justify-content: space-between;
+	}
+	ul {
+		margin: 0;
+		padding: 0;
+		list-style: none;
+		display: grid;
+		gap: 0.3rem;
+		font-size: var(--text-s);
+	}
+</style>

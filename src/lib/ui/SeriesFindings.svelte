@@ -1,0 +1,76 @@
+<script lang="ts">
+	import { waits } from '$lib/core/checks';
+	import { SERIES_CHECKS, type SeriesFinding } from '$lib/core/series';
+	import SeverityMark from './SeverityMark.svelte';
+
+	/** What the checks find over the weeks; each says why it looks. */
+	interface Props {
+		findings: readonly SeriesFinding[];
+		onselect: (classId: string) => void;
+	}
+	let { findings, onselect }: Props = $props();
+
+	const toMend = $derived(findings.filter(waits));
+	const notes = $derived(findings.filter((finding) => !waits(finding)));
+	const metaOf = (id: string) => SERIES_CHECKS.find(({ meta }) => meta.id === id)?.meta;
+</script>
+
+{#snippet list(shown: SeriesFinding[])}
+	<ul>
+		{#each shown as finding (finding.checkId + finding.message)}
+			<li>
+				<p><SeverityMark severity={finding.severity} /> {finding.message}</p>
+				<details>
+					<summary>Why</summary>
+					<p class="quiet">{metaOf(finding.checkId)?.why} ({metaOf(finding.checkId)?.source})</p>
+				</details>
+				{#if finding.classId}
+					<button type="button" class="pill" onclick={() => onselect(finding.classId!)}>Go there</button>
+				{/if}
+			</li>
+		{/each}
+	</ul>
+{/snippet}
+
+<section class="sheet" aria-labelledby="findings-title">
+	<h2 id="findings-title">
+		Over the weeks <span class="quiet">{toMend.length ? `${toMend.length} to look at` : ''}</span>
+	</h2>
+	{#if toMend.length === 0}<p class="ready">Nothing to mend.</p>{/if}
+	{@render list(toMend)}
+	{#if notes.length}
+		<details>
+			<summary>{notes.length} worth knowing</summary>
+			{@render list(notes)}
+		</details>
+	{/if}
+</section>
+
+<style>
+	ul {
+		list-style: none;
+		margin: 0.3rem 0 0;
+		padding: 0;
+		display: grid;
+		gap: 0.5rem;
+		font-size: var(--text-s);
+	}
+	li {
+		display: grid;
+		gap: 0.2rem;
+		justify-items: start;
+		border-top: 1px solid var(--line);
+		padding-top: 0.4rem;
+	}
+	summary {
+		cursor: pointer;
+		font-size: var(--text-s);
+		color: var(--accent);
+		min-height: 24px;
+	}
+	.ready {
+		color: var(--good);
+		font-weight: 600;
+		font-size: var(--text-s);
+	}
+</style>

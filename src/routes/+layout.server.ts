@@ -1,0 +1,6 @@
+import type { LayoutServerLoad } from './$types';
+
+export const load: LayoutServerLoad = ({ locals }) => ({
+	teacher: locals.teacher ? { name: locals.teacher.name } : null,
+	studio: locals.studio ? { name: locals.studio.name } : null
+});

@@ -1,0 +1,84 @@
+import {
+	dayInZone,
+	isIsoDay,
+	nextClass,
+	timeInZone,
+	weekBoard,
+	weekById,
+	weekOfDay
+} from '$lib/core/calendar';
+import { copyOf, emptyPlan, fromTemplate, planFaults, startSides } from '$lib/core/plan';
+import { db } from '$lib/server/db';
+import { getGroup, listGroups } from '$lib/server/groups';
+import { createPlan, groupsWithPlans, plansBetween, plansOfGroup } from '$lib/server/plans';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { seriesDue } from '$lib/server/series';
+import { movedOn, shelfWith, studioShelf, withStates } from '$lib/server/shelves';
+import { getStyle } from '$lib/server/styles';
+import { getTemplate, listTemplates } from '$lib/server/templates';
+import { planCard } from '$lib/server/summary';
+import { fail, redirect } from '@sveltejs/kit';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, url }) => {
+	const studio = studioOfRequest(locals);
+	const now = new Date();
+	const today = dayInZone(now, studio.timeZone);
+	const week = weekById(url.searchParams.get('week') ?? '') ?? weekOfDay(today);
+	const groups = await listGroups(db(), studio.id);
+	const plans = await plansBetween(db(), studio.id, week.days[0]!, week.days[6]!);
+	const byId = new Map(groups.map(({ id, group }) => [id, group]));
+	const shelf = await studioShelf(db(), studio.id);
+	const moved = await movedOn(
+		db(),
+		studio.id,
+		shelf,
+		plans.map(({ plan }) => plan)
+	);
+	const cards = plans.map((stored, i) =>
+		planCard(stored, byId.get(stored.groupId)!, shelfWith(shelf, moved[i] ?? []))
+	);
+	const days = weekBoard(
+		week,
+		groups.map(({ id, group }) => ({ ...group, id })),
+		cards,
+		today
+	);
+	return {
+		week,
+		thisWeek: week.days.includes(today),
+		days,
+		next: nextClass(days, timeInZone(now, studio.timeZone)),
+		due: await seriesDue(db(), studio.id, week.days, today),
+		/** Groups that have a class which can be copied. */
+		taught: await groupsWithPlans(db(), studio.id),
+		groups: groups.map(({ id, group }) => ({ id, name: group.name })),
+		templates: (await listTemplates(db(), studio.id)).map(({ id, plan }) => ({ id, title: plan.title }))
+	};
+};
+
+export const actions: Actions = {
+	/** Starts a plan for a group and a day: empty, a copy of the group's last one, or from a template. */
+	start: async ({ request, locals }) => {
+		const studio = studioOfRequest(locals);
+		const form = await request.formData();
+		const day = String(form.get('day'));
+		if (!isIsoDay(day)) return fail(400, { message: 'This is not a day of the calendar.' });
+		const { id, group } = found(await getGroup(db(), studio.id, String(form.get('group'))));
+		const { style } = await getStyle(db(), ownerOfRequest(locals).teacherId);
+		const [last] = await plansOfGroup(db(), studio.id, id);
+		const from = form.get('template') ? String(form.get('template')) : null;
+		const template = from === null ? null : found(await getTemplate(db(), studio.id, from));
+		const begun = template
+			? fromTemplate(template.plan, group)
+			: form.get('copy')
+				? copyOf(last?.plan)
+				: emptyPlan(group.name, group.startsAt, group.lengthSeconds, style);
+		const shelf = await studioShelf(db(), studio.id);
+		const plan = withStates(startSides(begun, last?.plan), null, shelf);
+		const faults = planFaults(plan, shelf.shelf.find);
+		if (faults.length)
+			return fail(422, { message: `This class cannot be begun from it: ${faults[0]!.message}.` });
+		redirect(303, `/plan/${await createPlan(db(), studio.id, id, day, plan)}`);
+	}
+};

@@ -1,0 +1,17 @@
+import { groupFaults, type Group } from '$lib/core/group';
+import { db } from '$lib/server/db';
+import { saveGroup } from '$lib/server/groups';
+import { readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/** Saves over the version that the change began from: 200, 409 with what is stored, 422 with the faults, 404. */
+export const PUT: RequestHandler = async ({ params, request, locals }) => {
+	const studio = studioOfRequest(locals);
+	const body = await readSave(request);
+	if ('faults' in body) return json(body, { status: 422 });
+	const faults = groupFaults(body.document);
+	if (faults.length) return json({ faults }, { status: 422 });
+	const saved = await saveGroup(db(), studio.id, params.id, body.version, body.document as Group);
+	return saveAnswer(saved, body.document, ({ version, group }) => ({ version, document: group }));
+};

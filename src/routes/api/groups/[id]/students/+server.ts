@@ -1,0 +1,18 @@
+import { studentFaults, type Student } from '$lib/core/people';
+import { db } from '$lib/server/db';
+import { getGroup } from '$lib/server/groups';
+import { found, ownerOfRequest } from '$lib/server/scope';
+import { createStudent } from '$lib/server/students';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/** Writes somebody down for the signed-in teacher alone: 201 with an id, 422 with the faults. */
+export const POST: RequestHandler = async ({ params, request, locals }) => {
+	const owner = ownerOfRequest(locals);
+	const group = found(await getGroup(db(), owner.studioId, params.id));
+	const body = (await request.json().catch(() => null)) as { document?: unknown } | null;
+	const faults = studentFaults(body?.document);
+	if (faults.length) return json({ faults }, { status: 422 });
+	const id = await createStudent(db(), owner, group.id, body?.document as Student);
+	return json({ id }, { status: 201 });
+};

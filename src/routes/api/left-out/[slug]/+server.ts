@@ -1,0 +1,19 @@
+import { db } from '$lib/server/db';
+import { found, studioOfRequest } from '$lib/server/scope';
+import { setLeftOut, studioShelf } from '$lib/server/shelves';
+import type { RequestHandler } from './$types';
+
+const set =
+	(out: boolean): RequestHandler =>
+	async ({ params, locals }) => {
+		const studio = studioOfRequest(locals);
+		const { fingerprints } = await studioShelf(db(), studio.id);
+		found(fingerprints.has(params.slug as string) || null);
+		await setLeftOut(db(), studio.id, params.slug as string, out);
+		return new Response(null, { status: 204 });
+	};
+
+/** Leaves a movement out of planning without deleting it; saying it twice is saying it once. */
+export const PUT = set(true);
+/** Offers it again. */
+export const DELETE = set(false);

@@ -1,0 +1,20 @@
+import type { Movement } from '$lib/core/movement';
+import { db } from '$lib/server/db';
+import { ownFaults } from '$lib/server/own-movements';
+import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
+import { getOwn, saveOwn, studioShelf } from '$lib/server/shelves';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/** Saves an own movement: 200, 409 with what is stored, 422 with the faults, 404. Plans keep what they were made with. */
+export const PUT: RequestHandler = async ({ params, request, locals }) => {
+	const studio = studioOfRequest(locals);
+	const body = await readSave(request);
+	if ('faults' in body) return json(body, { status: 422 });
+	found(await getOwn(db(), studio.id, params.slug));
+	const movement = { ...(body.document as Movement), slug: params.slug };
+	const faults = ownFaults(movement, await studioShelf(db(), studio.id));
+	if (faults.length) return json({ faults }, { status: 422 });
+	const saved = await saveOwn(db(), studio.id, body.version, movement);
+	return saveAnswer(saved, movement, (stored) => ({ version: stored.version, document: stored.movement }));
+};

@@ -1,0 +1,23 @@
+import { isIsoDay } from '$lib/core/calendar';
+import { db } from '$lib/server/db';
+import { getGroup } from '$lib/server/groups';
+import { createPlan } from '$lib/server/plans';
+import { found, studioOfRequest } from '$lib/server/scope';
+import { readSentPlan } from '$lib/server/sent-plan';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/**
+ * Adds a plan (an imported one with the movements it brings, or one side of a conflict as a copy): 201 with its
+ * id, 422 with the faults.
+ */
+export const POST: RequestHandler = async ({ request, locals }) => {
+	const studio = studioOfRequest(locals);
+	const body = (await request.json().catch(() => null)) as Record<string, unknown> | null;
+	const taughtOn = typeof body?.taughtOn === 'string' && isIsoDay(body.taughtOn) ? body.taughtOn : null;
+	const sent = await readSentPlan(db(), studio.id, body);
+	if ('faults' in sent) return json(sent, { status: 422 });
+	const group = found(await getGroup(db(), studio.id, String(body?.groupId)));
+	const id = await createPlan(db(), studio.id, group.id, taughtOn, sent.plan);
+	return json({ id }, { status: 201 });
+};

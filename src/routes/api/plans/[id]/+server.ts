@@ -1,0 +1,22 @@
+import { planFaults, type ClassPlan } from '$lib/core/plan';
+import { db } from '$lib/server/db';
+import { getPlan, savePlan } from '$lib/server/plans';
+import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
+import { movedOn, shelfWith, studioShelf, withStates } from '$lib/server/shelves';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/** Saves over the version that the change began from: 200, 409 with what is stored, 422 with the faults, 404. */
+export const PUT: RequestHandler = async ({ params, request, locals }) => {
+	const studio = studioOfRequest(locals);
+	const body = await readSave(request);
+	if ('faults' in body) return json(body, { status: 422 });
+	const stored = found(await getPlan(db(), studio.id, params.id));
+	const today = await studioShelf(db(), studio.id);
+	const [moved = []] = await movedOn(db(), studio.id, today, [stored.plan]);
+	const faults = planFaults(body.document, shelfWith(today, moved).find);
+	if (faults.length) return json({ faults }, { status: 422 });
+	const document = withStates(body.document as ClassPlan, stored.plan, today);
+	const saved = await savePlan(db(), studio.id, params.id, body.version, document);
+	return saveAnswer(saved, document, ({ version, plan }) => ({ version, document: plan }));
+};

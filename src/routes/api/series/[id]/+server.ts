@@ -1,0 +1,18 @@
+import { db } from '$lib/server/db';
+import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
+import { readSentSeries } from '$lib/server/sent-series';
+import { getSeries, saveSeries } from '$lib/server/series';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/** Saves a series with its plans over the version that the change began from: 200, 409, 422 with the faults, 404. */
+export const PUT: RequestHandler = async ({ params, request, locals }) => {
+	const studio = studioOfRequest(locals);
+	const body = await readSave(request);
+	if ('faults' in body) return json(body, { status: 422 });
+	const stored = found(await getSeries(db(), studio.id, params.id));
+	const sent = await readSentSeries(db(), studio.id, body.document, stored);
+	if ('faults' in sent) return json(sent, { status: 422 });
+	const saved = await saveSeries(db(), studio.id, params.id, body.version, sent.planned);
+	return saveAnswer(saved, sent.planned, ({ version, planned }) => ({ version, document: planned }));
+};

@@ -1,0 +1,23 @@
+import { studentFaults, type Student } from '$lib/core/people';
+import { db } from '$lib/server/db';
+import { found, ownerOfRequest, readSave, saveAnswer } from '$lib/server/scope';
+import { deleteStudent, saveStudent } from '$lib/server/students';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/** Changes what is written down of somebody: 200, 409 with what is stored, 422 with the faults, 404. */
+export const PUT: RequestHandler = async ({ params, request, locals }) => {
+	const owner = ownerOfRequest(locals);
+	const body = await readSave(request);
+	if ('faults' in body) return json(body, { status: 422 });
+	const faults = studentFaults(body.document);
+	if (faults.length) return json({ faults }, { status: 422 });
+	const saved = await saveStudent(db(), owner, params.id, body.version, body.document as Student);
+	return saveAnswer(saved, body.document, ({ version, student }) => ({ version, document: student }));
+};
+
+/** Removes somebody for good. */
+export const DELETE: RequestHandler = async ({ params, locals }) => {
+	found((await deleteStudent(db(), ownerOfRequest(locals), params.id)) || null);
+	return new Response(null, { status: 204 });
+};

@@ -1,0 +1,14 @@
+import { db } from '$lib/server/db';
+import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/calendar-file';
+import { found } from '$lib/server/scope';
+import { seriesOfLink } from '$lib/server/series';
+import { seriesSetting } from '$lib/server/series-setting';
+import type { RequestHandler } from './$types';
+
+/** What a calendar that subscribes gets, with the secret alone: dates, titles and rungs, and nothing of the people. */
+export const GET: RequestHandler = async ({ params }) => {
+	const { id, studioId, studioName } = found(await seriesOfLink(db(), params.secret.replace(/\.ics$/, '')));
+	const setting = found(await seriesSetting(db(), studioId, id));
+	const text = seriesCalendar(setting, studioName, new Date());
+	return new Response(text, { headers: { ...CALENDAR_HEADERS, 'cache-control': 'no-store' } });
+};

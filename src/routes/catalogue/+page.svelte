@@ -1,0 +1,164 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { CATALOGUE } from '$lib/catalogue';
+	import { findInCatalogue, type Filters } from '$lib/core/adapt';
+	import { movementRing } from '$lib/core/drawing';
+	import { POSITION_NAME, shelfOf } from '$lib/core/movement';
+	import Figure from '$lib/ui/Figure.svelte';
+	import FinderFilters from '$lib/ui/FinderFilters.svelte';
+	import Ring from '$lib/ui/Ring.svelte';
+	import { onMount } from 'svelte';
+
+	let { data } = $props();
+	let filters = $state.raw<Filters>({});
+	let input = $state<HTMLInputElement>();
+
+	const shelf = $derived(shelfOf(CATALOGUE, data.own));
+	const out = $derived(new Set(data.leftOut));
+	const found = $derived(
+		findInCatalogue(shelf.all, filters, { group: data.group, usedLately: new Set(data.usedLately) })
+	);
+
+	onMount(() => input?.focus());
+
+	function onkeydown(event: KeyboardEvent) {
+		if (event.key !== '/' || (event.target as HTMLElement).closest('input, select, textarea')) return;
+		event.preventDefault();
+		input?.focus();
+	}
+</script>
+
+<svelte:head><title>Catalogue · Humble Orbit</title></svelte:head>
+<svelte:window {onkeydown} />
+
+<div class="head">
+	<h1>Catalogue</h1>
+	<a class="pill" href="/catalogue/own/new">Write a movement of your own</a>
+</div>
+
+<section class="sheet find" aria-label="Find a movement">
+	<div class="bar">
+		<input
+			bind:this={input}
+			type="search"
+			aria-label="Find a movement"
+			placeholder="Name, Sanskrit, another spelling or position"
+			value={filters.search ?? ''}
+			oninput={(event) => (filters = { ...filters, search: event.currentTarget.value })}
+		/>
+		<span class="quiet" role="status">{found.movements.length} of {shelf.all.length}</span>
+		<span class="for">
+			<label for="for-group">For</label>
+			<select
+				id="for-group"
+				value={data.groupId}
+				onchange={(event) =>
+					goto(event.currentTarget.value ? `?group=${event.currentTarget.value}` : '?', { keepFocus: true })}
+			>
+				<option value="">no group in particular</option>
+				{#each data.groups as group (group.id)}<option value={group.id}>{group.name}</option>{/each}
+			</select>
+		</span>
+	</div>
+	<FinderFilters {filters} counts={found.counts} group={data.group} onchange={(next) => (filters = next)} />
+</section>
+
+<ul class="cards">
+	{#each found.movements as movement (movement.slug)}
+		<li>
+			<a class="card" class:out={out.has(movement.slug)} href="/catalogue/{movement.slug}">
+				<span class="figure"><Figure {movement} width={96} height={64} /></span>
+				<span class="name">
+					<b>{movement.english}</b>
+					<span class="quiet">{movement.sanskrit || POSITION_NAME[movement.position]}</span>
+					<span class="quiet">
+						{movement.modes[0]}, {movement.forms.length}
+						{movement.forms.length === 1 ? 'form' : 'forms'}{out.has(movement.slug) ? ', left out' : ''}
+					</span>
+				</span>
+				<Ring sectors={movementRing(movement)} size={34} />
+			</a>
+		</li>
+	{:else}
+		<li class="none">Nothing is left. Try fewer letters or fewer filters.</li>
+	{/each}
+</ul>
+
+<style>
+	.head {
+		display: flex;
+		align-items: center;
+		justify-content: space-between;
+		margin-bottom: 0.75rem;
+	}
+	.head .pill {
+		text-decoration: none;
+	}
+	.find {
+		display: grid;
+		gap: 0.6rem;
+		margin-bottom: 1rem;
+	}
+	.bar {
+		display: flex;
+		align-items: center;
+		gap: 0.75rem;
+		flex-wrap: wrap;
+	}
+	.bar input {
+		flex: 1;
+		min-width: 14rem;
+		height: 2.4rem;
+		border: 1px solid var(--line-strong);
+		border-radius: 6px;
+		padding: 0 0.7rem;
+		background: #fff;
+		color: var(--ink);
+		font-size: var(--text-m);
+	}
+	.for select {
+		height: 2.4rem;
+		border: 1px solid var(--line-strong);
+		border-radius: 6px;
+		background: var(--sheet);
+		color: var(--ink);
+	}
+	.cards {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(19rem, 1fr));
+		gap: 0.6rem;
+	}
+	.cards li {
+		content-visibility: auto;
+		contain-intrinsic-size: auto 84px;
+	}
+	.card {
+		display: grid;
+		grid-template-columns: 96px minmax(0, 1fr) auto;
+		gap: 0.75rem;
+		align-items: center;
+		padding: 0.5rem 0.75rem;
+		background: var(--sheet);
+		border: 1px solid var(--line);
+		border-radius: 10px;
+		color: var(--ink);
+		text-decoration: none;
+	}
+	.card:hover {
+		border-color: var(--accent);
+	}
+	.card.out {
+		background: none;
+		border-style: dashed;
+	}
+	.name {
+		display: grid;
+		line-height: 1.25;
+	}
+	.none {
+		padding: 1rem;
+	}
+</style>

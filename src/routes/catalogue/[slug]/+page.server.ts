@@ -1,0 +1,26 @@
+import { db } from '$lib/server/db';
+import { found, studioOfRequest } from '$lib/server/scope';
+import { studioShelf } from '$lib/server/shelves';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, locals }) => {
+	const studio = studioOfRequest(locals);
+	const { shelf, leftOut, own } = await studioShelf(db(), studio.id);
+	const movement = found(shelf.find(params.slug) ?? null);
+	const named = [
+		...new Set([
+			...movement.prerequisites,
+			...movement.preparations,
+			...movement.counters,
+			...movement.kin,
+			...movement.cautions.map((c) => c.instead)
+		])
+	];
+	return {
+		movement,
+		own: own.some((o) => o.movement.slug === params.slug),
+		leftOut: leftOut.includes(params.slug),
+		/** Names of the movements that it names. */
+		names: Object.fromEntries(named.map((slug) => [slug, shelf.find(slug)?.english ?? slug]))
+	};
+};

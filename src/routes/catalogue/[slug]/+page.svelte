@@ -1,0 +1,208 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { DIRECTION_NAME, DIRECTIONS, isSymmetrical, writeHips } from '$lib/core/anatomy';
+	import { kitName, profileOf } from '$lib/core/adapt';
+	import { movementRing } from '$lib/core/drawing';
+	import { POSITION_NAME, writeDose } from '$lib/core/movement';
+	import Figure from '$lib/ui/Figure.svelte';
+	import Ring from '$lib/ui/Ring.svelte';
+
+	let { data } = $props();
+	const m = $derived(data.movement);
+	const profile = $derived(profileOf(m));
+	let trouble = $state('');
+
+	async function leaveOut(out: boolean) {
+		const response = await fetch(`/api/left-out/${m.slug}`, { method: out ? 'PUT' : 'DELETE' }).catch(
+			() => null
+		);
+		trouble = response?.ok ? '' : 'That did not reach the server; try again.';
+		if (response?.ok) await invalidateAll();
+	}
+</script>
+
+<svelte:head><title>{m.english} · Humble Orbit</title></svelte:head>
+
+{#snippet named(title: string, slugs: string[])}
+	{#if slugs.length}
+		<dt>{title}</dt>
+		<dd>
+			{#each slugs as slug, i (slug)}{i ? ', ' : ''}<a href="/catalogue/{slug}">{data.names[slug]}</a>{/each}
+		</dd>
+	{/if}
+{/snippet}
+
+<p><a href="/catalogue">Catalogue</a></p>
+<div class="head">
+	<div>
+		<h1>{m.english}</h1>
+		<p class="quiet">
+			{[m.sanskrit, POSITION_NAME[m.position], m.modes.join(', ')].filter(Boolean).join(' · ')}
+		</p>
+		{#if m.aliases.length}<p class="quiet">Also: {m.aliases.join(', ')}</p>{/if}
+	</div>
+	<p class="acts">
+		<a class="pill" href="/catalogue/own/new?from={m.slug}">Copy as your own</a>
+		{#if data.own}<a class="pill" href="/catalogue/own/{m.slug}">Change it</a>{/if}
+		<button type="button" class="pill" onclick={() => leaveOut(!data.leftOut)}>
+			{data.leftOut ? 'Offer it again' : 'Leave it out of planning'}
+		</button>
+	</p>
+</div>
+<p role="status">
+	{trouble}{data.leftOut ? 'Left out: it is not offered or proposed. Classes that use it keep it.' : ''}
+</p>
+
+<div class="cols">
+	<section class="sheet pictures" aria-label="Pictures">
+		<Figure movement={m} view="side" width={250} height={180} feet label="{m.english} from the side" />
+		<Figure movement={m} view="front" width={250} height={190} feet label="{m.english} from the front" />
+		<div class="does">
+			<Ring sectors={movementRing(m)} size={150} signs label="Directions of {m.english}" />
+			<dl>
+				<dt>Moves</dt>
+				<dd>
+					{DIRECTIONS.filter((d) => profile.range[d] > 0)
+						.map((d) => DIRECTION_NAME[d])
+						.join(', ') || 'stays near the middle'}
+				</dd>
+				<dt>Lengthens</dt>
+				<dd>{[...profile.tissues].join(', ') || 'nothing in particular'}</dd>
+				<dt>Works</dt>
+				<dd>{[...profile.muscles].join(', ') || 'nothing in particular'}</dd>
+				<dt>Angles</dt>
+				<dd>
+					{#if isSymmetrical(m.action)}{writeHips(m.action.both)}
+					{:else}lead {writeHips(m.action.lead)}<br />trail {writeHips(m.action.trail)}{/if}
+				</dd>
+			</dl>
+		</div>
+	</section>
+	<section class="sheet" aria-labelledby="teach">
+		<h2 id="teach">Teaching it</h2>
+		<dl>
+			<dt>Set up</dt>
+			<dd>{m.setUp}</dd>
+			{#if m.watch}<dt>Look at</dt>
+				<dd>{m.watch}</dd>{/if}
+			{#if m.mistakes}<dt>Usual mistakes</dt>
+				<dd>{m.mistakes}</dd>{/if}
+			{#if m.leave}<dt>Leave</dt>
+				<dd>{m.leave}</dd>{/if}
+			{#if m.mirrored}<dt>Facing the group</dt>
+				<dd>{m.mirrored}</dd>{/if}
+			{@render named('Builds on', m.prerequisites)}
+			{@render named('Prepared by', m.preparations)}
+			{@render named('Undone by', m.counters)}
+			{@render named('Much like', m.kin)}
+		</dl>
+		<h2>The ladder</h2>
+		<ol class="ladder">
+			{#each m.forms as form (form.id)}
+				<li>
+					<Figure movement={m} {form} width={84} height={58} />
+					<div>
+						<p><b>{form.id}</b> {form.how}</p>
+						<p class="quiet">
+							intensity {form.intensity} of 5, {writeDose(form.dose)}{form.props.length
+								? `, ${form.props.map((p) => `${p.count} ${kitName(p.kit, p.count)} ${p.place}`).join(', ')}`
+								: ''}
+						</p>
+						{#each Object.entries(form.doseIn ?? {}) as [mode, dose] (mode)}
+							<p class="quiet">{mode}: {writeDose(dose)}</p>
+						{/each}
+					</div>
+				</li>
+			{/each}
+		</ol>
+		{#if m.cautions.length}
+			<h2>Cautions</h2>
+			<ul class="cautions">
+				{#each m.cautions as c (c.caution)}
+					<li>
+						<b>{c.caution}</b>: {c.advice}
+						{#if c.okIn.length}Fine in the {c.okIn.join(' and ')} form.{/if}
+						Instead <a href="/catalogue/{c.instead}">{data.names[c.instead]}</a>.
+					</li>
+				{/each}
+			</ul>
+			<p class="quiet">After surgery or with leg symptoms the treating clinician decides. Pain means stop.</p>
+		{/if}
+	</section>
+</div>
+
+<style>
+	.head {
+		display: flex;
+		justify-content: space-between;
+		align-items: start;
+		gap: 1rem;
+		flex-wrap: wrap;
+		margin: 0.25rem 0 0.5rem;
+	}
+	.acts {
+		display: flex;
+		gap: 0.5rem;
+		flex-wrap: wrap;
+	}
+	.acts a {
+		text-decoration: none;
+	}
+	.cols {
+		display: grid;
+		grid-template-columns: 22rem minmax(0, 1fr);
+		gap: 1rem;
+		align-items: start;
+		margin-top: 0.5rem;
+	}
+	.pictures {
+		display: grid;
+		gap: 0.75rem;
+		justify-items: center;
+	}
+	.does {
+		width: 100%;
+		border-top: 1px solid var(--line);
+		padding-top: 0.75rem;
+		display: grid;
+		gap: 0.5rem;
+		justify-items: center;
+	}
+	dl {
+		margin: 0 0 1rem;
+		display: grid;
+		grid-template-columns: 8.5rem minmax(0, 1fr);
+		gap: 0.3rem 0.75rem;
+		width: 100%;
+	}
+	.does dl {
+		grid-template-columns: 5rem minmax(0, 1fr);
+		font-size: var(--text-s);
+		margin: 0;
+	}
+	dt {
+		color: var(--ink-soft);
+	}
+	dd {
+		margin: 0;
+	}
+	.ladder,
+	.cautions {
+		list-style: none;
+		margin: 0.4rem 0 1rem;
+		padding: 0;
+		display: grid;
+		gap: 0.5rem;
+	}
+	.ladder li {
+		display: grid;
+		grid-template-columns: 84px minmax(0, 1fr);
+		gap: 0.75rem;
+		align-items: center;
+	}
+	@media (max-width: 56rem) {
+		.cols {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

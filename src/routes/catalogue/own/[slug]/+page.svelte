@@ -1,0 +1,57 @@
+<script lang="ts">
+	import { CATALOGUE } from '$lib/catalogue';
+	import { Autosave } from '$lib/client/autosave.svelte';
+	import { draftOf, readDraft, shelfOf, type Movement, type MovementDraft } from '$lib/core/movement';
+	import KeepSaved from '$lib/ui/KeepSaved.svelte';
+	import MovementForm from '$lib/ui/MovementForm.svelte';
+	import SaveMark from '$lib/ui/SaveMark.svelte';
+	import { untrack } from 'svelte';
+
+	let { data } = $props();
+	const { movement, version } = untrack(() => data.stored);
+	const autosave = new Autosave<Movement>(`/api/own-movements/${movement.slug}`, version);
+	let base = $state.raw(movement);
+	/** The last state that could be read: what is half written is not saved and not set aside. */
+	let sound = $state.raw(movement);
+	let draft = $state.raw<MovementDraft>(draftOf(movement));
+	const read = $derived(readDraft(draft, movement.slug, base));
+	const shelf = $derived(shelfOf(CATALOGUE, data.own));
+
+	function begin(from: Movement) {
+		base = sound = from;
+		draft = draftOf(from);
+	}
+
+	function change(next: MovementDraft) {
+		draft = next;
+		const now = readDraft(next, movement.slug, base);
+		if (!now.ok) return;
+		sound = now.movement;
+		autosave.changed(sound);
+	}
+	const inShort = (m: Movement) => [m.english, m.setUp];
+</script>
+
+<svelte:head><title>{draft.english} · Humble Orbit</title></svelte:head>
+
+<p><a href="/catalogue/{movement.slug}">{draft.english || 'Back'}</a></p>
+<div class="head">
+	<h1>{draft.english || 'A movement without a name'}</h1>
+	<SaveMark state={autosave.state} faults={autosave.faults} />
+</div>
+<p class="quiet">
+	Classes that use it keep it as it was; each of them shows the difference and can take the new one.
+</p>
+
+<KeepSaved {autosave} mine={sound} what="This movement" {inShort} ontake={begin} />
+
+<MovementForm {draft} {read} shelf={shelf.all} onchange={change} />
+
+<style>
+	.head {
+		display: flex;
+		align-items: baseline;
+		gap: 1.5rem;
+		margin: 0.25rem 0 0.25rem;
+	}
+</style>

@@ -1,0 +1,69 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { CATALOGUE } from '$lib/catalogue';
+	import { draftOf, emptyDraft, readDraft, shelfOf, type MovementDraft } from '$lib/core/movement';
+	import { faultLines } from '$lib/core/formats';
+	import MovementForm from '$lib/ui/MovementForm.svelte';
+	import { Button } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+
+	let { data } = $props();
+	const from = untrack(() => data.from);
+	let draft = $state.raw<MovementDraft>(
+		from ? { ...draftOf(from), english: `${from.english}, our way` } : emptyDraft()
+	);
+	let faults = $state<string[]>([]);
+	let busy = $state(false);
+	const read = $derived(readDraft(draft, 'own-draft', from ?? undefined));
+	const shelf = $derived(shelfOf(CATALOGUE, data.own));
+
+	async function add() {
+		if (!read.ok) {
+			faults = [`${read.field}: ${read.message}`];
+			return;
+		}
+		busy = true;
+		try {
+			const response = await fetch('/api/own-movements', {
+				method: 'POST',
+				headers: { 'content-type': 'application/json' },
+				body: JSON.stringify({ document: read.movement })
+			});
+			const answer = await response.json();
+			if (response.status === 201) await goto(`/catalogue/${answer.slug}`);
+			else faults = answer.faults ? faultLines(answer.faults) : [answer.message];
+		} catch {
+			faults = ['The server cannot be reached just now; what you wrote is still here.'];
+		}
+		busy = false;
+	}
+</script>
+
+<svelte:head><title>A movement of your own · Humble Orbit</title></svelte:head>
+
+<p><a href="/catalogue">Catalogue</a></p>
+<div class="head">
+	<h1>A movement of your own</h1>
+	<Button size="field" disabled={busy} on:click={add}>Add it to the catalogue</Button>
+</div>
+{#if faults.length}
+	<div role="alert">
+		<ul class="faults">
+			{#each faults as fault (fault)}<li>{fault}</li>{/each}
+		</ul>
+	</div>
+{/if}
+<MovementForm {draft} {read} shelf={shelf.all} onchange={(next) => (draft = next)} />
+
+<style>
+	.head {
+		display: flex;
+		justify-content: space-between;
+		align-items: center;
+		margin: 0.25rem 0 0.75rem;
+	}
+	.faults {
+		color: var(--stop);
+		margin: 0 0 0.75rem;
+	}
+</style>

@@ -1,0 +1,32 @@
+import { newGroup, PRESETS, preset, type PresetId } from '$lib/core/group';
+import { db } from '$lib/server/db';
+import { createGroup, listGroups } from '$lib/server/groups';
+import { formErrors } from '$lib/server/forms';
+import { studioOfRequest } from '$lib/server/scope';
+import { fail, redirect } from '@sveltejs/kit';
+import { object, string } from 'yup';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => ({
+	groups: await listGroups(db(), studioOfRequest(locals).id),
+	presets: PRESETS.map((id) => ({ id, label: preset(id).label }))
+});
+
+const newGroupSchema = object({
+	name: string()
+		.required('Give the group a name')
+		.matches(/\S/, 'Give the group a name')
+		.max(80, 'At most 80 characters'),
+	preset: string().oneOf(PRESETS).required()
+});
+
+export const actions: Actions = {
+	create: async ({ request, locals }) => {
+		const studio = studioOfRequest(locals);
+		const values = Object.fromEntries(await request.formData());
+		const errors = formErrors(newGroupSchema, values);
+		if (errors) return fail(400, { errors, name: String(values.name ?? '') });
+		const group = newGroup(values.preset as PresetId, String(values.name).trim());
+		redirect(303, `/group/${await createGroup(db(), studio.id, group)}`);
+	}
+};

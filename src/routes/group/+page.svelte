@@ -1,0 +1,84 @@
+<script lang="ts">
+	import { WEEKDAY_NAMES } from '$lib/core/calendar';
+	import { formatDuration } from '$lib/core/clock';
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+
+	let { data, form } = $props();
+</script>
+
+<svelte:head><title>Groups · Humble Orbit</title></svelte:head>
+
+<h1>Groups</h1>
+<div class="columns">
+	<ul>
+		{#each data.groups as { id, group } (id)}
+			<li class="sheet">
+				<h2><a href="/group/{id}">{group.name}</a></h2>
+				<p>{group.discipline}, {group.size} people, {group.moment}</p>
+				<p>
+					<b>{WEEKDAY_NAMES[group.weekday - 1]} {group.startsAt}</b>
+					<span class="quiet">{formatDuration(group.lengthSeconds)}</span>
+				</p>
+				{#if group.cautions.length}
+					<p class="quiet">
+						In the room: {group.cautions.map((c) => `${c.caution} (${c.people})`).join(', ')}
+					</p>
+				{/if}
+			</li>
+		{:else}
+			<li class="sheet">
+				<h2>No group yet</h2>
+				<p>
+					Begin with a preset: it fills in what such people usually need, and you change what is different.
+				</p>
+			</li>
+		{/each}
+	</ul>
+	<form class="sheet" method="POST" action="?/create">
+		<h2>A new group</h2>
+		<TextInput
+			id="name"
+			name="name"
+			labelText="Name"
+			value={form?.name ?? ''}
+			invalid={Boolean(form?.errors.name)}
+			invalidText={form?.errors.name ?? ''}
+		/>
+		<Select id="preset" name="preset" labelText="Begin with">
+			{#each data.presets as preset (preset.id)}<SelectItem value={preset.id} text={preset.label} />{/each}
+		</Select>
+		<Button type="submit">Make the group</Button>
+	</form>
+</div>
+
+<style>
+	.columns {
+		display: grid;
+		grid-template-columns: 1fr 20rem;
+		gap: 1.25rem;
+		align-items: start;
+		margin-top: 1rem;
+	}
+	ul {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));
+		gap: 1rem;
+	}
+	li {
+		display: grid;
+		gap: 0.25rem;
+		align-content: start;
+	}
+	form {
+		display: grid;
+		gap: 1rem;
+	}
+	@media (max-width: 48rem) {
+		.columns {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

@@ -1,0 +1,40 @@
+import { dayInZone } from '$lib/core/calendar';
+import { db } from '$lib/server/db';
+import { planSetting } from '$lib/server/plan-setting';
+import { deletePlan } from '$lib/server/plans';
+import { seriesTitle } from '$lib/server/series';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { getStyle } from '$lib/server/styles';
+import { redirect } from '@sveltejs/kit';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, locals }) => {
+	const studio = studioOfRequest(locals);
+	const day = dayInZone(new Date(), studio.timeZone);
+	const { stored, groupId, group, today, moved, taughtBefore, usedLately, lastFirstSide, lastMovements } =
+		found(await planSetting(db(), studio.id, params.id, day));
+	return {
+		stored,
+		groupId,
+		series: stored.seriesId ? await seriesTitle(db(), studio.id, stored.seriesId) : null,
+		setting: {
+			group,
+			own: today.own.map((o) => o.movement),
+			leftOut: today.leftOut,
+			moved,
+			taughtBefore,
+			usedLately,
+			lastFirstSide,
+			lastMovements,
+			today: day
+		},
+		usual: (await getStyle(db(), ownerOfRequest(locals).teacherId)).style
+	};
+};
+
+export const actions: Actions = {
+	delete: async ({ params, locals }) => {
+		found((await deletePlan(db(), studioOfRequest(locals).id, params.id)) || null);
+		redirect(303, '/');
+	}
+};

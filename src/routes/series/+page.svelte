@@ -1,0 +1,98 @@
+<script lang="ts">
+	import { SERIES_FILE } from '$lib/client/open-file';
+	import OpenFileButton from '$lib/ui/OpenFileButton.svelte';
+	import { Button } from 'carbon-components-svelte';
+
+	let { data, form } = $props();
+</script>
+
+<svelte:head><title>Series · Humble Orbit</title></svelte:head>
+
+<div class="top">
+	<h1>Series</h1>
+	<OpenFileButton kind={SERIES_FILE} groups={data.groups} />
+</div>
+<div class="columns">
+	<ul>
+		{#each data.series as s (s.id)}
+			<li class="sheet">
+				<h2><a href="/series/{s.id}">{s.title}</a></h2>
+				<p>{s.groupName} <span class="quiet">{s.days}</span></p>
+				<p>
+					<b>{s.weeks} weeks</b> from {s.from}; <b>{s.taught} of {s.classes}</b> classes taught
+				</p>
+				{#if s.goal}<p class="goal">{s.goal}</p>{/if}
+				{#if s.goals.length}<p class="quiet">Toward {s.goals.join(', ')}</p>{/if}
+			</li>
+		{:else}
+			<li class="sheet">
+				<h2>No series yet</h2>
+				<p>
+					A series lays out weeks of classes that follow from one another: ladders toward a goal, an easier
+					week now and then, the same test again.
+				</p>
+			</li>
+		{/each}
+	</ul>
+	{#if data.groups.length}
+		<form class="sheet form-fields" method="POST" action="?/create">
+			<h2>A new series</h2>
+			<label>
+				For
+				<select name="group" required>
+					{#each data.groups as group (group.id)}<option value={group.id}>{group.name}</option>{/each}
+				</select>
+			</label>
+			<label>From <input type="date" name="startsOn" value={data.today} required /></label>
+			<label>Weeks <input type="number" name="weeks" min="1" max="26" value="8" required /></label>
+			{#each Object.values(form?.errors ?? {}) as message (message)}
+				<p class="wrong" role="alert">{message}</p>
+			{/each}
+			<Button type="submit">Begin the series</Button>
+		</form>
+	{:else}
+		<p class="sheet">First there must be a <a href="/group">group</a>.</p>
+	{/if}
+</div>
+
+<style>
+	.top {
+		display: flex;
+		justify-content: space-between;
+		align-items: center;
+	}
+	.columns {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 20rem;
+		gap: 1.25rem;
+		align-items: start;
+		margin-top: 1rem;
+	}
+	ul {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+		display: grid;
+		gap: 0.75rem;
+	}
+	li,
+	form {
+		display: grid;
+		gap: 0.4rem;
+	}
+	form {
+		gap: 0.75rem;
+	}
+	.goal {
+		overflow-wrap: anywhere;
+	}
+	.wrong {
+		color: var(--stop);
+		font-weight: 600;
+	}
+	@media (max-width: 56rem) {
+		.columns {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
+</style>

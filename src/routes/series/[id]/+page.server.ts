@@ -1,0 +1,65 @@
+import { dayInZone, isIsoDay } from '$lib/core/calendar';
+import { copiedTo } from '$lib/core/series';
+import { db } from '$lib/server/db';
+import { newId } from '$lib/server/db/ids';
+import { getGroup, listGroups } from '$lib/server/groups';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { createSeries, deleteSeries, getSeries, listSeries, makeLink, revokeLink } from '$lib/server/series';
+import { seriesSetting } from '$lib/server/series-setting';
+import { studioShelf } from '$lib/server/shelves';
+import { getStyle } from '$lib/server/styles';
+import { fail, redirect } from '@sveltejs/kit';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, locals }) => {
+	const studio = studioOfRequest(locals);
+	const { stored, group, today, moved, knownBefore } = found(await seriesSetting(db(), studio.id, params.id));
+	return {
+		stored,
+		group: { id: group.id, name: group.group.name },
+		today: dayInZone(new Date(), studio.timeZone),
+		groups: (await listGroups(db(), studio.id)).map(({ id, group: g }) => ({ id, name: g.name })),
+		others: (await listSeries(db(), studio.id))
+			.filter(({ id }) => id !== params.id)
+			.map(({ id, series }) => ({ id, title: series.title })),
+		setting: {
+			group: group.group,
+			own: today.own.map(({ movement }) => movement),
+			leftOut: today.leftOut,
+			kept: moved.map(({ kept }) => kept),
+			knownBefore,
+			style: (await getStyle(db(), ownerOfRequest(locals).teacherId)).style
+		}
+	};
+};
+
+export const actions: Actions = {
+	/** A new link to subscribe by; the one before no longer opens anything. */
+	link: async ({ params, locals, url }) => {
+		const secret = found(await makeLink(db(), studioOfRequest(locals).id, params.id));
+		return { link: `${url.origin}/calendar/${secret}.ics` };
+	},
+	unlink: async ({ params, locals }) => {
+		found((await revokeLink(db(), studioOfRequest(locals).id, params.id)) || null);
+		return { unlinked: true };
+	},
+	/** The same series for another group, with its days, tiers and cautions. */
+	copy: async ({ params, request, locals }) => {
+		const studio = studioOfRequest(locals);
+		const form = await request.formData();
+		const startsOn = String(form.get('startsOn'));
+		if (!isIsoDay(startsOn)) return fail(400, { message: 'Give a day on which it begins.' });
+		const stored = found(await getSeries(db(), studio.id, params.id));
+		const to = found(await getGroup(db(), studio.id, String(form.get('group'))));
+		const { shelf } = await studioShelf(db(), studio.id);
+		const copy = copiedTo(stored.planned, to.group, startsOn, shelf.find, newId);
+		redirect(303, `/series/${await createSeries(db(), studio.id, to.id, copy)}`);
+	},
+	/** The series goes; its classes stay as classes of the group. */
+	delete: async ({ params, request, locals }) => {
+		const version = Number((await request.formData()).get('version'));
+		const gone = await deleteSeries(db(), studioOfRequest(locals).id, params.id, version);
+		if (!gone) return fail(409, { message: 'It was changed meanwhile; look at it again first.' });
+		redirect(303, '/series');
+	}
+};

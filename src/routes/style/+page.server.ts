@@ -1,0 +1,8 @@
+import { db } from '$lib/server/db';
+import { ownerOfRequest } from '$lib/server/scope';
+import { getStyle } from '$lib/server/styles';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => ({
+	stored: await getStyle(db(), ownerOfRequest(locals).teacherId)
+});

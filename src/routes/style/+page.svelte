@@ -1,0 +1,76 @@
+<script lang="ts">
+	import { Autosave } from '$lib/client/autosave.svelte';
+	import type { PaceChanges } from '$lib/core/pace';
+	import type { StyleChoices } from '$lib/core/style';
+	import KeepSaved from '$lib/ui/KeepSaved.svelte';
+	import PacePanel from '$lib/ui/PacePanel.svelte';
+	import SaveMark from '$lib/ui/SaveMark.svelte';
+	import StylePanel from '$lib/ui/StylePanel.svelte';
+	import { untrack } from 'svelte';
+
+	interface Style {
+		choices: StyleChoices;
+		pace: PaceChanges;
+	}
+	let { data } = $props();
+	const stored = untrack(() => data.stored);
+	const autosave = new Autosave<Style>('/api/style', stored.version);
+	let style = $state.raw<Style>(stored.style);
+
+	function change(next: Style) {
+		style = next;
+		autosave.changed(next);
+	}
+	const inShort = (s: Style) => [
+		`${Object.keys(s.choices).length} questions answered`,
+		`${Object.keys(s.pace).length} figures of your own`
+	];
+</script>
+
+<svelte:head><title>Your style · Humble Orbit</title></svelte:head>
+
+<div class="head">
+	<h1>Your style</h1>
+	<SaveMark state={autosave.state} faults={autosave.faults} />
+</div>
+<p class="lead">
+	Where the schools of teaching differ, this is what your new classes begin with. A class may differ; classes
+	that exist stay as they are.
+</p>
+
+<KeepSaved {autosave} mine={style} what="Your style" {inShort} ontake={(other) => (style = other)} />
+
+<section class="sheet" aria-labelledby="schools">
+	<h2 id="schools">Schools</h2>
+	<StylePanel
+		choices={style.choices}
+		onchange={(choice) => change({ ...style, choices: { ...style.choices, ...choice } })}
+	/>
+</section>
+<section class="sheet" aria-labelledby="pace">
+	<h2 id="pace">Pace</h2>
+	<p class="quiet">
+		Medians of about four and a half hours of observed teaching. Empty a field to go back to its median.
+	</p>
+	<PacePanel
+		pace={style.pace}
+		onchange={(figure) => change({ ...style, pace: { ...style.pace, ...figure } })}
+	/>
+</section>
+
+<style>
+	.head {
+		display: flex;
+		align-items: baseline;
+		gap: 1.5rem;
+	}
+	.lead {
+		margin: 0.25rem 0 1rem;
+		max-width: 60ch;
+	}
+	section {
+		display: grid;
+		gap: 0.75rem;
+		margin-bottom: 1rem;
+	}
+</style>

@@ -1,0 +1,30 @@
+import adapter from '@sveltejs/adapter-node';
+import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+import { carbonImports } from './scripts/carbon-imports.js';
+
+/** @type {import('@sveltejs/kit').Config} */
+const config = {
+	// Only for builds: in `vite dev` each new path would make Vite optimise its dependencies again and reload.
+	preprocess: [vitePreprocess(), ...(process.env.NODE_ENV === 'production' ? [carbonImports()] : [])],
+	kit: {
+		adapter: adapter({ out: 'build' }),
+		csp: {
+			mode: 'auto',
+			directives: {
+				'default-src': ['self'],
+				'script-src': ['self'],
+				'style-src': ['self', 'unsafe-inline'],
+				'font-src': ['self', 'data:'],
+				'img-src': ['self', 'data:'],
+				'connect-src': ['self'],
+				'worker-src': ['self'],
+				'object-src': ['none'],
+				'base-uri': ['self'],
+				'form-action': ['self'],
+				'frame-ancestors': ['none']
+			}
+		}
+	}
+};
+
+export default config;

@@ -1,0 +1,82 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test as base, type Page } from '@playwright/test';
+
+interface Watch {
+	/** What a test brings about on purpose. */
+	allow: RegExp[];
+}
+
+/** Fails a test on any console warning or error, page error, or request that leaves the app's own origin. */
+export const test = base.extend<{ watch: Watch }>({
+	watch: [
+		async ({ page, baseURL }, use) => {
+			const seen: string[] = [];
+			const state: Watch = { allow: [] };
+			watchPage(page, baseURL ?? '', seen);
+			await use(state);
+			expect(seen.filter((s) => !state.allow.some((a) => a.test(s)))).toEqual([]);
+		},
+		{ auto: true }
+	]
+});
+export { expect };
+
+function watchPage(page: Page, origin: string, seen: string[]): void {
+	page.on('console', (m) => {
+		if (m.type() === 'error' || m.type() === 'warning') seen.push(`console ${m.type()}: ${m.text()}`);
+	});
+	page.on('pageerror', (e) => seen.push(`page error: ${e.message}`));
+	page.on('request', (r) => {
+		if (!r.url().startsWith(origin) && !/^(data|blob):/.test(r.url()))
+			seen.push(`outside request: ${r.url()}`);
+	});
+}
+
+/** Goes to a page and waits until it answers to clicks. */
+export async function open(page: Page, path: string): Promise<void> {
+	await page.goto(path);
+	await page.waitForSelector('body[data-hydrated]');
+}
+
+/** Opens a plan of the demo by its title, from the group's page. */
+export async function openPlan(page: Page, group: string, title: string): Promise<void> {
+	await open(page, '/group');
+	await page.getByRole('link', { name: group }).click();
+	await page.getByRole('link', { name: title, exact: true }).first().click();
+	await expect(page.getByRole('heading', { name: 'Running order' })).toBeVisible();
+}
+
+/** A new, empty plan of its own for a test, for a group of the demo; leaves the page at its desk. */
+export async function newPlan(
+	page: Page,
+	group = 'Breakwater Striders',
+	day = '2030-01-01'
+): Promise<string> {
+	await open(page, '/group');
+	const href = await page.getByRole('link', { name: group }).getAttribute('href');
+	const form = { group: href?.split('/').at(-1) ?? '', day };
+	const origin = new URL(page.url()).origin;
+	const response = await page.request.post('/?/start', { form, headers: { origin }, maxRedirects: 0 });
+	const path = (await response.json()).location as string;
+	await open(page, path);
+	return path;
+}
+
+/** Adds a movement as a teacher does at the keyboard: A, some letters, Enter. */
+export async function addByKey(page: Page, letters: string): Promise<void> {
+	await page.keyboard.press('a');
+	await page.getByRole('combobox', { name: 'Find a movement' }).fill(letters);
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('dialog', { name: 'Add a movement' })).toBeHidden();
+}
+
+export const total = (page: Page) => page.getByTestId('total');
+export const saved = (page: Page) => page.locator('[data-state="saved"]');
+
+/** Serious and critical findings of axe on the page as it stands. */
+export async function seriousFindings(page: Page): Promise<string[]> {
+	const { violations } = await new AxeBuilder({ page }).analyze();
+	return violations
+		.filter((v) => v.impact === 'serious' || v.impact === 'critical')
+		.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
+}

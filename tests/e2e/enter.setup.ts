@@ -1,0 +1,10 @@
+import { expect, test } from '@playwright/test';
+import { open } from './base';
+
+/** Signs in once by the demo's button; the other tests go on from here. */
+test('enter the demo studio', async ({ page }) => {
+	await open(page, '/sign-in');
+	await page.getByRole('button', { name: 'Enter the demo studio' }).click();
+	await expect(page.getByRole('heading', { name: 'This week' })).toBeVisible();
+	await page.context().storageState({ path: 'test-results/imke.json' });
+});

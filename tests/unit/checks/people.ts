@@ -1,0 +1,214 @@
+import { groupOf, warm, type Tables } from './case';
+
+const knee = groupOf({}, ['sore knee']);
+const known = ['cat-cow', 'clam', 'supine-figure-four'];
+
+export const PEOPLE: Tables = {
+	'caution-conflict': {
+		passing: [
+			['nobody known', (w) => w.add('peak', w.item('fire-log'))],
+			['a movement that the caution does not touch', (w) => w.add('build', w.item('clam')), { group: knee }],
+			[
+				'a form that does what the caution asks',
+				(w) => w.add('release', w.item('supine-butterfly', { form: 'supported' })),
+				{ group: knee }
+			]
+		],
+		failing: [
+			[
+				'against a sore knee',
+				(w) => w.add('peak', w.item('fire-log')),
+				'Fire log, sore knee (2): give them Lying figure four. Lying down.',
+				{ group: knee }
+			],
+			[
+				'another form would do',
+				(w) => w.add('release', w.item('supine-butterfly')),
+				'Lying butterfly, sore knee (2): give them the supported form. A block under each knee.',
+				{ group: knee }
+			],
+			[
+				'kept by the teacher’s own confirmation',
+				(w) => w.add('peak', w.item('fire-log', { keep: ['sore knee'] })),
+				'Fire log, sore knee (2): kept by your own confirmation',
+				{ group: knee }
+			],
+			[
+				'after surgery nothing is proposed',
+				(w) => w.add('peak', w.item('cow-face-fold')),
+				'Stacked knees, folded, after hip replacement (2): the treating clinician decides. Leave it out.',
+				{ group: groupOf({}, ['after hip replacement']) }
+			]
+		],
+		unmendable: ['kept by the teacher’s own confirmation', 'after surgery nothing is proposed']
+	},
+	'kit-shortage': {
+		passing: [
+			['nobody known', (w) => w.add('release', w.item('supine-butterfly', { form: 'supported' }))],
+			[
+				'enough',
+				(w) => w.add('release', w.item('supine-butterfly', { form: 'supported' })),
+				{ group: groupOf() }
+			]
+		],
+		failing: [
+			[
+				'blankets stand in',
+				(w) => w.add('release', w.item('supine-butterfly', { form: 'supported' })),
+				'Lying butterfly needs 20 blocks, 18 are at hand: use folded blankets for 2',
+				{ group: groupOf({ kit: { block: 18, blanket: 5 } }) }
+			],
+			[
+				'nothing stands in',
+				(w) => w.add('build', w.item('chair-sit-to-stand')),
+				'Sitting down and standing up needs 10 chairs, 4 are at hand: 6 pieces have no stand-in',
+				{ group: groupOf({ kit: { chair: 4 } }) }
+			]
+		],
+		unmendable: ['blankets stand in', 'nothing stands in']
+	},
+	'tier-too-hard': {
+		passing: [
+			[
+				'the tight tier does the supported form',
+				(w) => w.add('peak', w.item('pigeon-fold', { form: 'full' })),
+				{ group: groupOf({ tiers: { tight: 5, middling: 5, open: 0 } }) }
+			],
+			['nobody known', (w) => w.add('peak', w.item('frog'))]
+		],
+		failing: [
+			[
+				'beginners stay at three of five',
+				(w) => w.add('peak', w.item('pigeon-fold', { form: 'full' })),
+				'Pigeon, folded forward in the full form is too much for the middling (10) people',
+				{ group: groupOf({ preset: 'beginners' }) }
+			],
+			[
+				'no form is easy enough',
+				(w) => w.add('peak', w.item('frog', { form: 'supported' })),
+				'Frog in the supported form is too much for the tight (4) people',
+				{ group: groupOf({ tiers: { tight: 4, middling: 6, open: 0 } }) }
+			]
+		],
+		unmendable: ['no form is easy enough']
+	},
+	'missing-preparation': {
+		passing: [
+			[
+				'a figure four before the pigeon',
+				(w) =>
+					w.add('warm', w.item('supine-figure-four')).add('peak', w.item('pigeon-fold', { form: 'full' }))
+			],
+			['a supported form needs none', (w) => w.add('peak', w.item('pigeon-fold', { form: 'supported' }))],
+			[
+				'the second visit is prepared by the first',
+				(w) => w.add('build', w.item('90-90-sit'), w.item('90-90-sit', { form: 'stronger' }))
+			]
+		],
+		failing: [
+			[
+				'a pigeon out of nothing',
+				(w) => (warm(w), w.add('peak', w.item('pigeon-fold', { form: 'full' }))),
+				'Pigeon, folded forward comes without a preparation; one of these goes before it: Lying figure four, 90-90 seat, Seated knee wipers'
+			],
+			[
+				'the preparation comes after it',
+				(w) => w.add('peak', w.item('frog')).add('release', w.item('butterfly')),
+				'Frog comes without a preparation; one of these goes before it: Butterfly, Wide-legged fold, Lying butterfly'
+			]
+		]
+	},
+	'too-many-new': {
+		passing: [
+			['one new movement', (w) => w.add('build', w.item('cat-cow'), w.item('frog')), { taughtBefore: known }],
+			[
+				'a group that was never taught',
+				(w) => w.add('build', w.item('cat-cow'), w.item('frog')),
+				{ taughtBefore: [] }
+			]
+		],
+		failing: [
+			[
+				'two at once',
+				(w) => w.add('build', w.item('cat-cow'), w.item('frog'), w.item('plank')),
+				'2 movements are new to this group: Frog, Plank',
+				{ taughtBefore: known }
+			]
+		],
+		unmendable: ['two at once']
+	},
+	'not-yet-known': {
+		passing: [
+			[
+				'what it builds on was met before',
+				(w) => w.add('peak', w.item('pigeon-fold')),
+				{ taughtBefore: known }
+			],
+			[
+				'or comes earlier in the same class',
+				(w) => w.add('warm', w.item('butterfly')).add('peak', w.item('frog')),
+				{ taughtBefore: known }
+			],
+			['a movement that is known itself', (w) => w.add('peak', w.item('frog')), { taughtBefore: ['frog'] }]
+		],
+		failing: [
+			[
+				'it builds on what nobody has met',
+				(w) => w.add('peak', w.item('frog')),
+				'Frog builds on what this group has not met: Butterfly',
+				{ taughtBefore: known }
+			]
+		],
+		unmendable: ['it builds on what nobody has met']
+	},
+	'style-conflict': {
+		passing: [
+			[
+				'a quiet hold in a quiet style',
+				(w) => w.add('release', w.item('supported-bridge', { form: 'supported', dose: 300 })),
+				{ style: { holding: 'quiet' } }
+			],
+			[
+				'movement before sport',
+				(w) => w.add('warm', w.item('cat-cow')),
+				{ group: groupOf({ moment: 'before sport' }) }
+			],
+			[
+				'more on the tighter side, in a style that gives it',
+				(w) => w.add('build', { ...w.item('clam'), moreOn: { leg: 'left', dose: 4 } }),
+				{ style: { sides: 'more time' } }
+			],
+			[
+				'a rounded fold where no back is sore',
+				(w) => w.add('build', w.item('forward-fold')),
+				{ style: { foldBack: 'round' }, group: groupOf() }
+			]
+		],
+		failing: [
+			[
+				'three minutes in an active style',
+				(w) => w.add('release', w.item('supported-bridge', { form: 'supported', dose: 180 })),
+				'Bridge resting on a block is held for 180 seconds; this style holds at most 120',
+				{ style: { holding: 'active' } }
+			],
+			[
+				'a hold before sport',
+				(w) => w.add('release', w.item('supine-outward-knee-open')),
+				'Lying figure four, opening outward is held (1:40); before sport this style only moves',
+				{ group: groupOf({ moment: 'before sport' }) }
+			],
+			[
+				'more on one side, in a style of equal sides',
+				(w) => w.add('build', { ...w.item('clam'), moreOn: { leg: 'left', dose: 4 } }),
+				'Clam gives the left side more; this style keeps the time equal'
+			],
+			[
+				'a rounded fold with a sore back in the room',
+				(w) => w.add('build', w.item('forward-fold')),
+				'Standing fold is folded with a round back, and somebody’s back asks for a long one',
+				{ style: { foldBack: 'round' }, group: groupOf({}, ['low back']) }
+			]
+		],
+		unmendable: ['a hold before sport', 'a rounded fold with a sore back in the room']
+	}
+};

@@ -1,0 +1,161 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { roomSheet } from '../../src/lib/core/adapt';
+import { CHECKS, readPlan } from '../../src/lib/core/checks';
+import { styleOf } from '../../src/lib/core/style';
+import { DEMO_GROUPS } from '../../src/lib/demo/groups';
+
+const PLAN = 'examples/after-the-headland-run.plan.json';
+
+function orbit(args: string[], input?: string) {
+	const { stdout, stderr, status } = spawnSync(process.execPath, ['bin/orbit.mjs', ...args], {
+		input,
+		encoding: 'utf8'
+	});
+	return { stdout, stderr, status };
+}
+
+describe('npx orbit', () => {
+	it('clock --json gives the total and a timeline without gaps', () => {
+		const { stdout, status } = orbit(['clock', PLAN, '--json']);
+		const { totalSeconds, timeline } = JSON.parse(stdout);
+		expect(status).toBe(0);
+		expect(timeline[0].fromSeconds).toBe(0);
+		expect(timeline.at(-1).toSeconds).toBe(totalSeconds);
+		for (let i = 1; i < timeline.length; i++) expect(timeline[i].fromSeconds).toBe(timeline[i - 1].toSeconds);
+	});
+
+	it('fit --json writes a plan that clock reads back with exactly that length', () => {
+		const fitted = orbit(['fit', PLAN, '--json']);
+		expect(fitted.status).toBe(0);
+		expect(JSON.parse(orbit(['clock', '-', '--json'], fitted.stdout).stdout).totalSeconds).toBe(2700);
+		const shorter = orbit(['fit', PLAN, '--minutes', '40', '--json']);
+		expect(JSON.parse(orbit(['clock', '-', '--json'], shorter.stdout).stdout)).toMatchObject({
+			totalSeconds: 2400,
+			lengthSeconds: 2400
+		});
+	});
+
+	it('balance prints a row a direction, by the targets of the group given', () => {
+		const own = orbit(['balance', PLAN]);
+		expect(own.stdout).toMatch(/internal rotation .* 14-26 % +short by/);
+		const climbers = orbit(['balance', PLAN, '--group', 'examples/chalk-tuesdays.group.json']);
+		expect(climbers.stdout).toMatch(/internal rotation .* 12-22 %/);
+	});
+
+	it('check lists the findings and exits 1 when the class cannot be taught so', () => {
+		const { stdout, status } = orbit(['check', PLAN, '--json']);
+		expect(status).toBe(1);
+		expect(JSON.parse(stdout).findings.map((f: { checkId: string }) => f.checkId)).toContain(
+			'time-over-or-under'
+		);
+	});
+
+	it('movements and checks list what there is, without a file', () => {
+		const { movements } = JSON.parse(orbit(['movements', '--json']).stdout);
+		expect(movements).toEqual(JSON.parse(JSON.stringify(CATALOGUE)));
+		expect(orbit(['movements']).stdout).toMatch(/pigeon-fold .*Eka Pada Rajakapotasana/);
+		const { checks } = JSON.parse(orbit(['checks', '--json']).stdout);
+		expect(checks.map((c: { id: string }) => c.id)).toEqual(CHECKS.map((c) => c.meta.id));
+		for (const c of checks) expect([c.why, c.source, c.severity].every(Boolean), c.id).toBe(true);
+	});
+
+	it('room prints what the room sheet shows: tiers, cautions, kit, and the caution line', () => {
+		const group = 'examples/first-tide.group.json';
+		const sheet = JSON.parse(orbit(['room', PLAN, '--group', group, '--json']).stdout);
+		const { context } = readPlan(JSON.parse(readFileSync(PLAN, 'utf8')).plan, {
+			catalogue: CATALOGUE,
+			find: findMovement,
+			targets: DEMO_GROUPS.tide.targets,
+			group: DEMO_GROUPS.tide
+		});
+		const same = roomSheet(context.items, DEMO_GROUPS.tide, findMovement, styleOf());
+		expect(sheet).toEqual(JSON.parse(JSON.stringify(same)));
+		const { stdout } = orbit(['room', PLAN, '--group', group]);
+		expect(stdout).toContain('poor balance (2)');
+		expect(stdout).toContain('Pain means stop, in the knee above all.');
+	});
+
+	it.each<[string, string[], string | undefined, string]>([
+		['a file where none is read', ['movements', PLAN], undefined, 'orbit movements takes no file'],
+		['no file', ['clock', 'nowhere.json'], undefined, 'there is no file nowhere.json'],
+		['no file name', ['clock'], undefined, 'which file?'],
+		['an unknown command', ['dance', PLAN], undefined, 'there is no command "dance"'],
+		['an unknown option', ['clock', PLAN, '--loud'], undefined, 'there is no option --loud'],
+		['half a file', ['clock', '-'], '{"format":', 'is not a plan:\n  this is not JSON'],
+		[
+			'a group in the place of a plan',
+			['clock', 'examples/first-tide.group.json'],
+			undefined,
+			'must be "humble-orbit/plan"'
+		],
+		['minutes that are none', ['fit', PLAN, '--minutes', 'soon'], undefined, '--minutes must be a number'],
+		[
+			'a length out of reach',
+			['fit', PLAN, '--minutes', '20'],
+			undefined,
+			'less: the shortest this plan can be'
+		]
+	])('with %s says what is wrong and exits 1', (_what, args, input, message) => {
+		const { stderr, stdout, status } = orbit(args, input);
+		expect(status).toBe(1);
+		expect(stderr).toContain(message);
+		expect(stderr).not.toContain('    at ');
+		expect(stdout).toBe('');
+	});
+
+	it('names every fault of a wrong plan with its place', () => {
+		const file = join(mkdtempSync(join(tmpdir(), 'orbit-')), 'wrong.json');
+		writeFileSync(
+			file,
+			readFileSync(PLAN, 'utf8').replace('"dose": 8', '"dose": 800').replace('"cat-cow"', '"cow-cat"')
+		);
+		const { stderr } = orbit(['balance', file]);
+		expect(stderr).toMatch(/plan\.sections\[\d\]\.blocks\[\d\]\.dose: 800 breaths is outside/);
+		expect(stderr).toMatch(
+			/plan\.sections\[1\]\.blocks\[2\]\.movement: the catalogue has no movement "cow-cat"/
+		);
+	});
+
+	it('propose holds long what it is asked to, and names what it does not know', () => {
+		const wrong = orbit(['propose', '--lengthen', 'eyebrows']);
+		expect(wrong).toMatchObject({
+			status: 1,
+			stderr: expect.stringContaining('there is no tissue "eyebrows"')
+		});
+		const shown = orbit(['propose', '--minutes', '25', '--lengthen', 'hamstrings']);
+		expect(shown.status).toBe(0);
+		expect(shown.stdout).toContain('it holds the hamstrings long, as you asked');
+	});
+
+	it('series prints weeks, load, monotony, strain and findings, and as JSON what the core reads', () => {
+		const file = 'examples/dropped-knee-in-eight-weeks.series.json';
+		const shown = orbit(['series', file]);
+		expect(shown.status).toBe(0);
+		expect(shown.stdout).toMatch(/week\s+from\s+load\s+change\s+monotony\s+strain/);
+		expect(shown.stdout).toContain('taught');
+		const { weeks, classes, findings } = JSON.parse(orbit(['series', file, '--json']).stdout);
+		expect(weeks).toHaveLength(8);
+		expect(classes).toHaveLength(8);
+		// one class a week: the mean over seven days against their deviation is always the same
+		for (const week of weeks) {
+			expect(week.monotony).toBeCloseTo(1 / Math.sqrt(7), 9);
+			expect(week.strain).toBeCloseTo(week.load / Math.sqrt(7), 6);
+			expect(week.load).toBeCloseTo(classes[week.number - 1].effort * classes[week.number - 1].minutes, 6);
+		}
+		expect(findings.every((f: { checkId: string; severity: string }) => f.checkId && f.severity)).toBe(true);
+	});
+
+	it('series says what is wrong with a file, and with the command', () => {
+		expect(orbit(['series', PLAN])).toMatchObject({
+			status: 1,
+			stderr: expect.stringContaining('must be "humble-orbit/series"')
+		});
+		expect(orbit(['series']).stderr).toContain('which file?');
+		expect(orbit(['series', PLAN, '--weeks']).stderr).toContain('there is no option --weeks');
+	});
+});

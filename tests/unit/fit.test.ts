@@ -1,0 +1,183 @@
+import fc from 'fast-check';
+import loadHighs from 'highs';
+import { describe, expect, it } from 'vitest';
+import { findMovement } from '../../src/lib/catalogue';
+import { clock } from '../../src/lib/core/clock';
+import {
+	bestSum,
+	changeCost,
+	chooseAmounts,
+	fit,
+	knobsOf,
+	waterFill,
+	type Knob
+} from '../../src/lib/core/fit';
+import { applyEdit, emptyPlan, itemsOf, newItem, type ClassPlan } from '../../src/lib/core/plan';
+import { continuousByHighs, wholeByHighs } from '../reference/fit-by-highs';
+import { anyPlan, doseOf } from './arbitrary';
+
+/** Over 200 plans that are the same at each run, each with a length that lies inside its reach. */
+const PLANS = fc
+	.sample(anyPlan(3, 24), { seed: 20_261_124, numRuns: 225 })
+	.filter((p) => itemsOf(p).length > 1);
+
+function knobsAndRoom(plan: ClassPlan, share: number): { knobs: Knob[]; total: number } {
+	const knobs = knobsOf(plan, findMovement, clock(plan, findMovement)).map((k) => ({ ...k, step: 1 }));
+	const at = (k: Knob, amount: number) => k.seconds[amount - k.min]!;
+	const least = knobs.reduce((sum, k) => sum + at(k, k.allowed[0]), 0);
+	const most = knobs.reduce((sum, k) => sum + at(k, k.allowed[1]), 0);
+	return { knobs, total: Math.round(least + share * (most - least)) };
+}
+
+/** All amounts of every knob, for the full-range dynamic program. */
+const everyOption = (knobs: Knob[]) =>
+	knobs.map((k) =>
+		Array.from({ length: k.allowed[1] - k.allowed[0] + 1 }, (_, i) => {
+			const amount = k.allowed[0] + i;
+			return { amount, seconds: k.seconds[amount - k.min]!, cost: changeCost(k, amount) };
+		})
+	);
+
+describe('against HiGHS (an independent solver, as the registry carries it)', () => {
+	it('the continuous part is its quadratic optimum, on 200 seeded plans', async () => {
+		let highs = await loadHighs();
+		let compared = 0;
+		for (const [index, plan] of PLANS.entries()) {
+			const { knobs } = knobsAndRoom(plan, 0);
+			const low = knobs.reduce((sum, k) => sum + k.allowed[0] * k.secondsPerUnit, 0);
+			const high = knobs.reduce((sum, k) => sum + k.allowed[1] * k.secondsPerUnit, 0);
+			const total = low + ((index % 19) + 0.5) * ((high - low) / 19);
+			const ours = waterFill(knobs, total)!.seconds;
+			let theirs: number[];
+			try {
+				theirs = continuousByHighs(highs, knobs, total);
+			} catch {
+				// its quadratic solver gives up on one or two of them: the next is asked of a fresh one
+				highs = await loadHighs();
+				continue;
+			}
+			for (const [i, s] of ours.entries())
+				expect(Math.abs(s - theirs[i]!), `plan ${index}, knob ${i}`).toBeLessThan(1e-3);
+			expect(ours.reduce((a, b) => a + b, 0)).toBeCloseTo(total, 6);
+			compared += 1;
+		}
+		expect(compared).toBeGreaterThanOrEqual(200);
+	});
+
+	it('the whole breaths and repetitions cost what its integer optimum costs, on 30 of them', async () => {
+		const highs = await loadHighs();
+		for (const [index, plan] of PLANS.slice(0, 30).entries()) {
+			const { knobs, total } = knobsAndRoom(plan, ((index % 7) + 1) / 8);
+			const ours = chooseAmounts(knobs, total);
+			const theirs = wholeByHighs(highs, knobs, total);
+			expect(ours.ok, `plan ${index}`).toBe(theirs !== null);
+			if (ours.ok) expect(ours.cost).toBeLessThanOrEqual(theirs! + 1e-3 + 1e-4 * theirs!);
+		}
+	}, 120_000);
+});
+
+describe('against the full-range dynamic program', () => {
+	it('the whole breaths and repetitions are the optimum, on 200 seeded plans', () => {
+		for (const [index, plan] of PLANS.entries()) {
+			const { knobs, total } = knobsAndRoom(plan, ((index % 11) + 0.5) / 11);
+			const ours = chooseAmounts(knobs, total);
+			const exact = bestSum(everyOption(knobs), total);
+			expect(ours.ok, `plan ${index}`).toBe(exact !== null);
+			if (!ours.ok || !exact) continue;
+			expect(ours.cost).toBeCloseTo(exact.cost, 6);
+			const sum = ours.amounts.reduce((s, amount, i) => s + knobs[i]!.seconds[amount - knobs[i]!.min]!, 0);
+			expect(sum).toBe(total);
+		}
+	});
+});
+
+describe('fit', () => {
+	it('reaches the length exactly, within the limits, and leaves pinned items alone', () => {
+		fc.assert(
+			fc.property(anyPlan(2, 15), fc.double({ min: 0.05, max: 0.95, noNaN: true }), (plan, share) => {
+				const [first] = itemsOf(plan);
+				fc.pre(first !== undefined);
+				const pinned = applyEdit(plan, { do: 'setItem', itemId: first!.id, change: { pinned: true } });
+				const { total } = knobsAndRoom(pinned, share);
+				const now = clock(pinned, findMovement).totalSeconds;
+				const free = knobsOf(pinned, findMovement, clock(pinned, findMovement)).reduce(
+					(sum, k) => sum + k.seconds[k.current - k.min]!,
+					0
+				);
+				const length = now - free + total;
+				const result = fit(pinned, findMovement, length);
+				if (!result.ok) {
+					expect(result.reason.kind).toBe('no-exact-sum');
+					return;
+				}
+				const fitted = applyEdit(pinned, { do: 'setDoses', doses: result.doses });
+				expect(clock(fitted, findMovement).totalSeconds).toBe(length);
+				expect(itemsOf(fitted)[0]!.dose).toBe(first!.dose);
+				for (const item of itemsOf(fitted)) {
+					expect(item.dose).toBeGreaterThanOrEqual(doseOf(item).min);
+					expect(item.dose).toBeLessThanOrEqual(doseOf(item).max);
+				}
+			}),
+			{ numRuns: 100 }
+		);
+	});
+
+	it('changes nothing in a plan that has its length already', () => {
+		for (const plan of PLANS.slice(0, 20)) {
+			const result = fit(plan, findMovement, clock(plan, findMovement).totalSeconds);
+			expect(result.ok && result.changed).toEqual([]);
+		}
+	});
+
+	it('gives held seconds in fives, and what is left to the closing rest', () => {
+		const plan = add(add(add(emptyPlan('A class', '18:30', 600), 'warrior-2'), 'happy-baby'), 'savasana');
+		const result = fit(plan, findMovement, clock(plan, findMovement).totalSeconds + 47);
+		expect(result.ok).toBe(true);
+		if (!result.ok) return;
+		const [warrior, baby] = itemsOf(plan).map((item) => result.doses[item.id]!);
+		expect(warrior! % 5).toBe(0);
+		expect(baby! % 5).toBe(0);
+	});
+
+	it('says why a plan cannot be shorter, with the largest fixed parts', () => {
+		const plan = add(add(emptyPlan('A class', '18:30', 600), 'warrior-2'), 'savasana');
+		const result = fit(plan, findMovement, 120);
+		expect(result.ok).toBe(false);
+		if (result.ok) return;
+		// warrior: set-up 3, explained 13, 20, change 12, explained 8, 20; savasana: move 20, 3, 13, 60, leave 20
+		expect(result.reason.shortestSeconds).toBe(192);
+		expect(result.message).toBe(
+			'needs 1:12 less: the shortest this plan can be is 3:12; the largest fixed parts are explaining 0:34, changing position 0:20, coming out 0:20'
+		);
+	});
+
+	it('says why a plan cannot be longer', () => {
+		const result = fit(add(emptyPlan('A class', '18:30', 600), 'warrior-2'), findMovement, 600);
+		expect(!result.ok && result.message).toBe('needs 7:54 more: the longest this plan can be is 2:06');
+	});
+
+	it('says which lengths whole breaths can reach when none is exact', () => {
+		const plan = add(emptyPlan('A class', '18:30', 600), 'low-lunge');
+		// 3 + 13 + 12 + 8 s fixed and 2 x 7 s a breath: 36 + 14 n
+		const result = fit(plan, findMovement, 100);
+		expect(!result.ok && result.reason.nearest).toEqual([92, 106]);
+		expect(!result.ok && result.message).toContain('whole breaths and repetitions reach 1:32 or 1:46');
+	});
+
+	it('gives a dose from outside the limits back inside them', () => {
+		const plan = add(add(emptyPlan('A class', '18:30', 600), 'warrior-2'), 'savasana');
+		const [warrior] = itemsOf(plan);
+		const outside = applyEdit(plan, { do: 'setDoses', doses: { [warrior!.id]: 90 } });
+		const result = fit(outside, findMovement, 300);
+		expect(result.ok && result.doses[warrior!.id]).toBeLessThanOrEqual(45);
+	});
+});
+
+function add(plan: ClassPlan, slug: string): ClassPlan {
+	const index = plan.sections[2]!.blocks.length;
+	return applyEdit(plan, {
+		do: 'insert',
+		at: { sectionId: 'build', index },
+		block: newItem(plan, findMovement(slug)!)
+	});
+}

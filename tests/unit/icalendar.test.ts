@@ -1,0 +1,77 @@
+/** iCalendar (RFC 5545), read back by ical.js, which shares nothing with what writes it. */
+import fc from 'fast-check';
+import ICAL from 'ical.js';
+import { describe, expect, it } from 'vitest';
+import { writeCalendar, type CalendarEvent } from '../../src/lib/core/icalendar';
+
+const STAMP = new Date('2026-11-25T08:00:00Z');
+
+function read(text: string) {
+	const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
+	return calendar.getAllSubcomponents('vevent').map((component) => {
+		const event = new ICAL.Event(component);
+		return {
+			uid: event.uid,
+			title: event.summary,
+			start: event.startDate.toJSDate(),
+			end: event.endDate.toJSDate(),
+			where: event.location ?? '',
+			note: event.description ?? '',
+			sequence: event.sequence
+		};
+	});
+}
+
+const someText = fc.string({ maxLength: 120, unit: 'grapheme' }).map((text) => text.trim());
+const someEvent = fc.record({
+	uid: fc.uuid(),
+	title: someText,
+	start: fc.date({ min: new Date('2020-01-01'), max: new Date('2040-01-01'), noInvalidDate: true }),
+	lengthSeconds: fc.integer({ min: 5, max: 240 }).map((minutes) => 60 * minutes),
+	where: someText,
+	note: someText,
+	sequence: fc.nat(1000)
+});
+
+describe('a calendar file', () => {
+	it('comes back as it was written for any events: commas, semicolons, line ends, accents and all', () => {
+		fc.assert(
+			fc.property(fc.array(someEvent, { maxLength: 5 }), (raw) => {
+				const events: CalendarEvent[] = raw.map((event) => ({
+					...event,
+					start: new Date(1000 * Math.floor(event.start.getTime() / 1000))
+				}));
+				const back = read(writeCalendar('Saltmarsh Loft', events, STAMP));
+				const lines = (text: string) => text.replace(/\r\n?/g, '\n');
+				expect(back).toEqual(
+					events.map(({ lengthSeconds, ...event }) => ({
+						...event,
+						title: lines(event.title),
+						where: lines(event.where),
+						note: lines(event.note),
+						end: new Date(event.start.getTime() + 1000 * lengthSeconds)
+					}))
+				);
+			}),
+			{ numRuns: 100 }
+		);
+	});
+
+	it('has lines of at most 75 octets, ended by CR LF, as section 3.1 asks', () => {
+		const event = {
+			uid: 'a',
+			title: 'Äußere Hüfte und innere Drehung, '.repeat(9),
+			start: STAMP,
+			lengthSeconds: 2700,
+			where: 'Saltmarsh Loft, Wick Hollow; above the sails',
+			note: 'one\ntwo',
+			sequence: 3
+		};
+		const text = writeCalendar('Saltmarsh Loft', [event], STAMP);
+		expect(text.endsWith('END:VCALENDAR') || text.endsWith('END:VCALENDAR\r\n')).toBe(true);
+		for (const line of text.split('\r\n')) {
+			expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+			expect(line).not.toContain('\n');
+		}
+	});
+});

@@ -1,0 +1,399 @@
+import { describe, expect, it } from 'vitest';
+import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { DIRECTIONS } from '../../src/lib/core/anatomy';
+import { readPlan, stillSeconds } from '../../src/lib/core/checks';
+import { clock, formatDuration } from '../../src/lib/core/clock';
+import { proposalCard } from '../../src/lib/core/drawing';
+import type { Group } from '../../src/lib/core/group';
+import {
+	applyEdit,
+	blocksOf,
+	emptyPlan,
+	itemsOf,
+	planFaults,
+	renewed,
+	SECTION_KINDS,
+	type Block,
+	type ClassPlan
+} from '../../src/lib/core/plan';
+import {
+	alternativesFor,
+	conflictOf,
+	Objective,
+	optionsFor,
+	ownShares,
+	proposals,
+	STANDARD_EFFORT,
+	type Asked,
+	type Effort,
+	type Piece,
+	type ProposeSetting,
+	type Wishes
+} from '../../src/lib/core/propose';
+import { lostSeconds } from '../../src/lib/core/reorder';
+import { PlanWriter } from '../../src/lib/demo/build';
+import { DEMO_GROUPS } from '../../src/lib/demo/groups';
+import { seeded } from '../reference/seeded';
+import { groupOf } from './checks/case';
+
+/** Enough for a valid class; how good it is, is the bench's business. */
+const QUICK: Effort = { starts: 2, steps: 2500, finalists: 1 };
+
+const settingFor = (group: Group, taughtBefore: string[] | null = null): ProposeSetting => ({
+	catalogue: CATALOGUE,
+	find: findMovement,
+	targets: group.targets,
+	group,
+	taughtBefore
+});
+const ask = (group: Group, minutes: number, wishes: Wishes = {}, more: Partial<Asked> = {}): Asked => ({
+	base: emptyPlan('Proposed', group.startsAt, 60 * minutes),
+	wishes,
+	setting: settingFor(group),
+	seed: 7,
+	count: 1,
+	effort: QUICK,
+	...more
+});
+const slugsOf = (plan: ClassPlan) => itemsOf(plan).map((item) => item.movement);
+
+describe('tissues that are asked for', () => {
+	const held = (plan: ClassPlan) => stillSeconds(readPlan(plan, settingFor(DEMO_GROUPS.chalk)).context.items);
+
+	it('are held long for about a minute a leg, and the items that do it say so', () => {
+		const lengthen = ['hamstrings', 'adductors'] as const;
+		const [plain] = proposals(ask(DEMO_GROUPS.chalk, 45));
+		const [asked] = proposals(ask(DEMO_GROUPS.chalk, 45, { lengthen }, { effort: STANDARD_EFFORT }));
+		for (const tissue of lengthen)
+			expect(held(asked!.plan).get(tissue) ?? 0, tissue).toBeGreaterThanOrEqual(55);
+		expect(lengthen.some((tissue) => (held(plain!.plan).get(tissue) ?? 0) < 55)).toBe(true);
+		const because = asked!.reasons.flatMap((reason) => reason.because);
+		expect(because).toContain('it holds the hamstrings long, as you asked');
+	});
+
+	it('that nothing for these people holds are named in the conflict', () => {
+		const only = CATALOGUE.filter((m) => ['clam', 'cat-cow', 'savasana'].includes(m.slug));
+		const { setting, ...rest } = ask(DEMO_GROUPS.chalk, 20, { lengthen: ['hamstrings'] });
+		const conflict = conflictOf({ ...rest, setting: { ...setting, catalogue: only } });
+		expect(conflict?.message).toBe(
+			'the hamstrings held long cannot be had; without “the hamstrings held long” it works'
+		);
+	});
+});
+
+describe('a proposed class', () => {
+	it.each(
+		Object.entries(DEMO_GROUPS).flatMap(([key, group]) =>
+			[25, 45].map((minutes) => [key, minutes, group] as const)
+		)
+	)(
+		'for %s, %d minutes, can be taught as it stands: exact, nothing that stops it, nothing against a caution',
+		(_key, minutes, group) => {
+			for (const seed of [1, 2]) {
+				const [proposal] = proposals(ask(group, minutes, {}, { seed }));
+				const { plan } = proposal!;
+				expect(planFaults(plan, findMovement)).toEqual([]);
+				// read anew by the desk, which knows nothing of the planner
+				const reading = readPlan(plan, settingFor(group));
+				expect(reading.timeline.totalSeconds).toBe(60 * minutes);
+				expect(reading.findings.filter((f) => f.severity === 'stop')).toEqual([]);
+				expect(
+					reading.findings.filter((f) => f.checkId === 'caution-conflict' && f.severity !== 'note')
+				).toEqual([]);
+				expect(new Set(slugsOf(plan)).size).toBe(slugsOf(plan).length);
+				expect(proposal!.reasons.map((r) => r.itemId)).toEqual(itemsOf(plan).map((item) => item.id));
+				for (const reason of proposal!.reasons) expect(reason.because.length).toBeGreaterThan(0);
+			}
+		}
+	);
+
+	it('is the same for a seed, and another for another', () => {
+		const plans = [5, 5, 6].map((seed) => proposals(ask(DEMO_GROUPS.lamp, 30, {}, { seed }))[0]!.plan);
+		expect(plans[0]).toEqual(plans[1]);
+		expect(slugsOf(plans[2]!)).not.toEqual(slugsOf(plans[0]!));
+	});
+
+	it('comes in three that differ in what they hold', () => {
+		const three = proposals(ask(DEMO_GROUPS.striders, 45, {}, { count: 3 }));
+		expect(three).toHaveLength(3);
+		for (const share of ownShares(three.map(({ plan }) => plan))) expect(share).toBeGreaterThan(0.3);
+	});
+
+	it('keeps what is there, in its part and its order, and fills the rest to the second', () => {
+		const w = new PlanWriter();
+		const kept: Block[] = [
+			w.talk('Welcome', 40),
+			w.flow([w.item('cat-cow'), w.item('downward-dog')]),
+			w.item('clam')
+		];
+		w.add('settle', kept[0]!).add('warm', kept[1]!).add('build', kept[2]!);
+		const base = w.plan('Begun', '18:30', 40 * 60);
+		const { plan } = proposals(ask(DEMO_GROUPS.striders, 40, {}, { base }))[0]!;
+		for (const block of kept) {
+			const at = blocksOf(plan).find((found) => found.block.id === block.id);
+			expect(at?.section.kind).toBe(
+				blocksOf(base).find((found) => found.block.id === block.id)!.section.kind
+			);
+			expect(at?.block).toEqual(block);
+		}
+		expect(blocksOf(plan).length).toBeGreaterThan(8);
+		expect(clock(plan, findMovement).totalSeconds).toBe(2400);
+	});
+
+	it('renews one part and leaves the others as they are, to the second', () => {
+		const whole = proposals(ask(DEMO_GROUPS.lamp, 30))[0]!.plan;
+		for (const kind of ['warm', 'build'] as const) {
+			const base = renewed(whole, kind);
+			const wishes: Wishes = { only: [kind], never: slugsOf(whole) };
+			const { plan } = proposals(ask(DEMO_GROUPS.lamp, 30, wishes, { base, seed: 3 }))[0]!;
+			for (const section of plan.sections) {
+				const before = whole.sections.find((s) => s.kind === section.kind)!;
+				if (section.kind === kind) expect(section.blocks).not.toEqual(before.blocks);
+				else if (section.kind !== 'rest') expect(section.blocks).toEqual(before.blocks);
+				// the closing rest may take up seconds that whole breaths and repetitions cannot
+				else expect(section.blocks).toMatchObject(before.blocks.map(({ id, kind }) => ({ id, kind })));
+			}
+			expect(clock(plan, findMovement).totalSeconds).toBe(1800);
+		}
+		expect(blocksOf(renewed(whole, 'everything'))).toEqual([]);
+		expect(renewed(whole, 'nothing')).toEqual(whole);
+	});
+
+	it('holds what is asked for, leads up to it, and leaves out what is not wanted', () => {
+		const wishes: Wishes = {
+			toward: 'frog',
+			must: ['clam', 'happy-baby'],
+			never: ['butterfly', 'cat-cow'],
+			without: ['standing', 'prone']
+		};
+		const { plan } = proposals(ask(groupOf(), 45, wishes))[0]!;
+		const slugs = slugsOf(plan);
+		for (const slug of ['frog', 'clam', 'happy-baby']) expect(slugs).toContain(slug);
+		for (const slug of wishes.never!) expect(slugs).not.toContain(slug);
+		for (const slug of slugs) expect(wishes.without).not.toContain(findMovement(slug)!.position);
+		const peak = plan.sections.find((section) => section.kind === 'peak')!;
+		expect(peak.blocks.some((block) => block.kind === 'item' && block.movement === 'frog')).toBe(true);
+	});
+
+	it('brings no more new movements than is asked for', () => {
+		const known = CATALOGUE.filter((_, i) => i % 2 === 0).map((movement) => movement.slug);
+		const group = groupOf();
+		const { plan } = proposals(
+			ask(group, 40, { mostNew: 1 }, { setting: settingFor(group, known), effort: { ...QUICK, steps: 6000 } })
+		)[0]!;
+		expect(slugsOf(plan).filter((slug) => !known.includes(slug)).length).toBeLessThanOrEqual(1);
+	});
+
+	it('goes through chains on one side where the style does', () => {
+		const base = { ...emptyPlan('Chains', '18:30', 2400), style: { runningSides: 'chain' as const } };
+		const { plan } = proposals(ask(DEMO_GROUPS.striders, 40, {}, { base }))[0]!;
+		const chains = blocksOf(plan).filter(({ block }) => block.kind === 'chain');
+		expect(chains.length).toBeGreaterThan(0);
+		expect(clock(plan, findMovement).totalSeconds).toBe(2400);
+		expect(
+			readPlan(plan, settingFor(DEMO_GROUPS.striders)).findings.filter((f) => f.severity === 'stop')
+		).toEqual([]);
+	});
+
+	it('keeps as much of an earlier class as is asked for', () => {
+		const group = DEMO_GROUPS.lamp;
+		const earlier = slugsOf(proposals(ask(group, 30))[0]!.plan);
+		const kept = (share: number) => {
+			const { plan } = proposals(
+				ask(
+					group,
+					30,
+					{ like: { movements: earlier, share } },
+					{ seed: 99, effort: { ...QUICK, steps: 6000 } }
+				)
+			)[0]!;
+			const slugs = slugsOf(plan);
+			return slugs.filter((slug) => earlier.includes(slug)).length / slugs.length;
+		};
+		expect(kept(0)).toBeLessThan(0.2);
+		expect(Math.abs(kept(0.7) - 0.7)).toBeLessThan(0.12);
+		expect(kept(1)).toBeGreaterThan(0.75);
+	});
+
+	it('costs less the longer it is searched for: a weakened search is seen', () => {
+		const cost = (steps: number) =>
+			[1, 2, 3].reduce(
+				(sum, seed) =>
+					sum +
+					proposals(ask(DEMO_GROUPS.chalk, 50, {}, { seed, effort: { starts: 1, steps, finalists: 1 } }))[0]!
+						.cost,
+				0
+			);
+		expect(cost(6000)).toBeLessThan(0.8 * cost(150));
+	});
+});
+
+describe('the objective, against the desk', () => {
+	it('counts time, changes and balance as clock, order and orbit do, for 40 seeded classes', () => {
+		const group = DEMO_GROUPS.striders;
+		const base = emptyPlan('Counted', '18:30', 2700);
+		const setting = settingFor(group);
+		const options = optionsFor(base, {}, setting);
+		const objective = new Objective(base, options, {}, setting);
+		objective.number(options);
+		for (let seed = 1; seed <= 40; seed++) {
+			const random = seeded(seed);
+			const pieces: Piece[] = SECTION_KINDS.flatMap((kind, section) => {
+				const fitting = options.filter((option) => option.sections.has(kind));
+				return Array.from({ length: 3 }, () => {
+					const option = fitting[Math.floor(random() * fitting.length)]!;
+					return { option, amount: Math.floor(random() * option.amounts.length), section };
+				});
+			});
+			// each movement once, since a second visit is explained more shortly
+			const once = pieces.filter(
+				(piece, i) => pieces.findIndex((p) => p.option.movements[0] === piece.option.movements[0]) === i
+			);
+			const plan: ClassPlan = {
+				...base,
+				sections: SECTION_KINDS.map((kind, section) => ({
+					id: kind,
+					kind,
+					blocks: once
+						.filter((piece) => piece.section === section)
+						.map(({ option, amount }, i) => ({
+							...option.item!,
+							id: `${kind}${i}`,
+							dose: option.amounts[amount]!,
+							lead: 'left' as const
+						}))
+				}))
+			};
+			const reading = readPlan(plan, setting);
+			const parts = objective.parts(once);
+			const seconds = once.reduce(
+				(sum, { option, amount }) => sum + option.aroundSeconds + option.workSeconds[amount]!,
+				0
+			);
+			const lost = lostSeconds(plan, findMovement);
+			expect(seconds + lost).toBe(reading.timeline.totalSeconds);
+			expect(parts.flow).toBeCloseTo(0.04 * lost, 6);
+			const { directions, strength } = reading.balance;
+			const off = DIRECTIONS.reduce(
+				(sum, d) => sum + (directions[d].offByPercent / 100) * reading.orbit.rangeTotalSeconds,
+				0
+			);
+			const weak = (strength.offByPercent / 100) * reading.orbit.workSeconds;
+			expect(parts.balance).toBeCloseTo((100 * (off + 0.5 * weak)) / base.lengthSeconds, 1);
+		}
+	});
+});
+
+describe('what cannot be', () => {
+	const knees = { ...groupOf({}, ['sore knee']), size: 6 };
+
+	it.each<[string, Asked, string[]]>([
+		[
+			'a movement against a caution',
+			ask(knees, 45, { toward: 'fire-log' }),
+			['sore knee in the room', 'leading up to Fire log']
+		],
+		[
+			'a movement in a position that is left out',
+			ask(groupOf(), 45, { must: ['low-lunge'], without: ['kneeling', 'prone'] }),
+			['nothing in “kneeling”', 'Low lunge in it']
+		],
+		[
+			'more than the time holds',
+			ask(groupOf(), 5.5, { must: ['frog', 'clam', 'low-lunge', 'happy-baby'] }),
+			['Frog in it', 'Clam in it', 'Low lunge in it', 'Happy baby in it', '5:30 in all']
+		],
+		[
+			'what is wanted and not wanted',
+			ask(groupOf(), 45, { must: ['clam'], never: ['clam'] }),
+			['no Clam', 'Clam in it']
+		],
+		[
+			'more that is new than is wanted',
+			ask(groupOf(), 45, { must: ['frog'], mostNew: 0 }, { setting: settingFor(groupOf(), ['cat-cow']) }),
+			['at most 0 new', 'Frog in it']
+		]
+	])('%s is named, with no more than it takes', (_what, asked, wishes) => {
+		const conflict = conflictOf(asked)!;
+		expect(conflict.wishes).toEqual(wishes);
+		for (const words of wishes.slice(1)) expect(conflict.message).toContain(words);
+	});
+
+	it('is minimal: without any one of its wishes the rest can be had', () => {
+		const must = ['frog', 'clam', 'low-lunge', 'happy-baby'];
+		expect(conflictOf(ask(groupOf(), 5.5, { must }))).not.toBeNull();
+		for (const one of must)
+			expect(conflictOf(ask(groupOf(), 5.5, { must: must.filter((slug) => slug !== one) }))).toBeNull();
+		expect(conflictOf(ask(groupOf(), 60, { must }))).toBeNull();
+		expect(conflictOf(ask(knees, 45, {}))).toBeNull();
+		expect(conflictOf(ask(groupOf(), 45, { toward: 'fire-log' }))).toBeNull();
+	});
+
+	it('never proposes to loosen a caution', () => {
+		const { message } = conflictOf(ask(knees, 45, { toward: 'fire-log' }))!;
+		expect(message).toBe(
+			'sore knee in the room and leading up to Fire log cannot go together; without “leading up to Fire log” it works'
+		);
+	});
+});
+
+describe('something else here', () => {
+	const { plan } = proposals(ask(DEMO_GROUPS.lamp, 30))[0]!;
+	const setting = settingFor(DEMO_GROUPS.lamp);
+
+	it('offers three movements that the class has not, in the order of what they cost', () => {
+		for (const item of itemsOf(plan)) {
+			const others = alternativesFor(plan, item.id, setting);
+			expect(others.length).toBeLessThanOrEqual(3);
+			expect(others.map((other) => other.worse)).toEqual(
+				[...others.map((other) => other.worse)].sort((a, b) => a - b)
+			);
+			for (const { item: other } of others) {
+				expect(slugsOf(plan)).not.toContain(other.movement);
+				const after = applyEdit(plan, { do: 'replace', itemId: item.id, by: other });
+				expect(planFaults(after, findMovement)).toEqual([]);
+				expect(
+					readPlan(after, setting).findings.filter(
+						(f) => f.checkId === 'caution-conflict' && f.severity === 'stop'
+					)
+				).toEqual([]);
+			}
+		}
+		expect(itemsOf(plan).some((item) => alternativesFor(plan, item.id, setting).length === 3)).toBe(true);
+	});
+
+	it('has nothing for an item whose place is not its own', () => {
+		const w = new PlanWriter();
+		w.add('warm', w.chain(w.item('low-lunge'), w.item('clam')));
+		expect(alternativesFor(w.plan('Chain', '18:30', 1800), 'b1', setting)).toEqual([]);
+		expect(alternativesFor(plan, 'nowhere', setting)).toEqual([]);
+	});
+});
+
+describe('a proposal on the screen', () => {
+	it('has the figures of its class, its items by part, and what it costs, the weightiest first', () => {
+		const [proposal] = proposals(ask(DEMO_GROUPS.chalk, 50));
+		const card = proposalCard(proposal!.reading, proposal!);
+		const figure = (label: string) => card.figures.find((f) => f.label === label)?.value;
+		expect(card.total).toBe('50:00');
+		expect(figure('items')).toBe(String(itemsOf(proposal!.plan).length));
+		expect(figure('between blocks')).toBe(formatDuration(proposal!.lostSeconds));
+		expect(card.sections.flatMap((s) => s.items.map((item) => item.id))).toEqual(
+			itemsOf(proposal!.plan).map((item) => item.id)
+		);
+		for (const { items } of card.sections) for (const item of items) expect(item.because).not.toBe('');
+		const points = card.costs.map((part) => Number(part.points));
+		expect(points).toEqual([...points].sort((a, b) => b - a));
+		expect(Math.abs(points.reduce((a, b) => a + b, 0) - proposal!.cost)).toBeLessThan(0.5);
+	});
+
+	it('weights are felt: who wants few changes gets fewer', () => {
+		const lost = (flow: number) =>
+			[1, 2, 3].reduce(
+				(sum, seed) =>
+					sum + proposals(ask(DEMO_GROUPS.striders, 45, { weights: { flow } }, { seed }))[0]!.lostSeconds,
+				0
+			);
+		expect(lost(3)).toBeLessThan(0.8 * lost(0.3));
+	});
+});

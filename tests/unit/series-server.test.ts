@@ -1,0 +1,259 @@
+/** Series in MariaDB: kept with their plans as one, and nothing lost when two windows change them. */
+import ICAL from 'ical.js';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { startMariadb } from '../../scripts/mariadb.mjs';
+import { findMovement } from '../../src/lib/catalogue';
+import { itemsOf } from '../../src/lib/core/plan';
+import {
+	markOf,
+	momentOf,
+	readSeries,
+	rungOf,
+	rungWords,
+	withNewIds,
+	withProposed,
+	type PlannedSeries
+} from '../../src/lib/core/series';
+import { seriesCalendar } from '../../src/lib/server/calendar-file';
+import { migrateDb, openDb, type Db } from '../../src/lib/server/db/open';
+import { newId } from '../../src/lib/server/db/ids';
+import { teacher } from '../../src/lib/server/db/schema';
+import { createGroup } from '../../src/lib/server/groups';
+import { createPlan, deletePlan, getPlan, plansOfGroup, savePlan } from '../../src/lib/server/plans';
+import { readSentSeries } from '../../src/lib/server/sent-series';
+import {
+	createSeries,
+	deleteSeries,
+	getSeries,
+	listSeries,
+	makeLink,
+	revokeLink,
+	saveSeries,
+	seriesOfLink
+} from '../../src/lib/server/series';
+import { seriesSetting, settingOfSeries } from '../../src/lib/server/series-setting';
+import { recordCatalogue } from '../../src/lib/server/shelves';
+import { createStudio } from '../../src/lib/server/studios';
+import { classWith, CLIMBERS, filled, ladder, seriesOf } from './series-built';
+
+let server: Awaited<ReturnType<typeof startMariadb>>;
+let handle: ReturnType<typeof openDb>;
+let db: Db;
+let loft: string;
+let shed: string;
+let group: string;
+
+beforeAll(async () => {
+	server = await startMariadb();
+	await migrateDb(server.url, 'drizzle');
+	handle = openDb(server.url);
+	db = handle.db;
+	for (const id of ['imke', 'tamsin'])
+		await db.insert(teacher).values({ id, name: id, email: `${id}@wick-hollow.example` });
+	loft = (await createStudio(db, 'imke', 'Saltmarsh Loft', 'Europe/London')).id;
+	shed = (await createStudio(db, 'tamsin', 'Boat shed', 'Europe/London')).id;
+	await recordCatalogue(db);
+	group = await createGroup(db, loft, CLIMBERS);
+});
+afterAll(async () => {
+	await handle.pool.end();
+	await server.stop();
+});
+
+const fresh = (): PlannedSeries =>
+	withNewIds(
+		filled(seriesOf({ weeks: 3, ladders: [ladder('90-90-switch', 'full')] }), () => classWith(['clam'])),
+		newId
+	);
+
+async function kept(planned = fresh()) {
+	const id = await createSeries(db, loft, group, planned);
+	return { id, stored: (await getSeries(db, loft, id))! };
+}
+
+describe('a series', () => {
+	it('comes back as it was written, its classes as plans of the group on their days', async () => {
+		const planned = fresh();
+		const { id, stored } = await kept(planned);
+		expect(stored).toMatchObject({ version: 1, groupId: group, linked: false });
+		expect(stored.planned).toEqual(planned);
+		const first = planned.series.classes[0]!;
+		expect(await getPlan(db, loft, first.id)).toMatchObject({ taughtOn: first.on, seriesId: id });
+		expect((await listSeries(db, loft)).map((s) => s.id)).toContain(id);
+	});
+
+	it('is not there for another studio: to read, to save, to subscribe to, to let go', async () => {
+		const { id, stored } = await kept();
+		expect(await getSeries(db, shed, id)).toBeNull();
+		expect(await seriesSetting(db, shed, id)).toBeNull();
+		expect(await saveSeries(db, shed, id, 1, stored.planned)).toEqual({ kind: 'missing' });
+		expect(await makeLink(db, shed, id)).toBeNull();
+		expect(await deleteSeries(db, shed, id, 1)).toBe(false);
+		expect((await listSeries(db, shed)).map((s) => s.id)).not.toContain(id);
+	});
+
+	it('saves over the version that the change began from, all of it or nothing', async () => {
+		const { id, stored } = await kept();
+		const { planned } = stored;
+		const titled = { ...planned, series: { ...planned.series, title: 'First' } };
+		expect(await saveSeries(db, loft, id, 1, titled)).toEqual({ kind: 'saved', version: 2 });
+		const [c] = planned.series.classes;
+		const late = {
+			series: { ...planned.series, title: 'Late' },
+			plans: { ...planned.plans, [c!.id]: classWith(['frog']) }
+		};
+		const answer = await saveSeries(db, loft, id, 1, late);
+		expect(answer.kind === 'stale' && answer.current.planned.series.title).toBe('First');
+		expect(itemsOf((await getPlan(db, loft, c!.id))!.plan)[0]!.movement).toBe('clam');
+	});
+
+	it('is changed by a change of one of its plans at the desk, and the desk by the series', async () => {
+		const { id, stored } = await kept();
+		const [c] = stored.planned.series.classes;
+		expect(await savePlan(db, loft, c!.id, 1, classWith(['frog']))).toMatchObject({ kind: 'saved' });
+		const late = await saveSeries(db, loft, id, 1, stored.planned);
+		expect(late.kind === 'stale' && itemsOf(late.current.planned.plans[c!.id]!)[0]!.movement).toBe('frog');
+		// and the other way round
+		const now = (await getSeries(db, loft, id))!;
+		const plans = { ...now.planned.plans, [c!.id]: classWith(['butterfly']) };
+		expect(await saveSeries(db, loft, id, now.version, { ...now.planned, plans })).toMatchObject({
+			kind: 'saved'
+		});
+		expect((await savePlan(db, loft, c!.id, 2, classWith(['cat-cow']))).kind).toBe('stale');
+		expect(await deletePlan(db, loft, c!.id)).toBe(true);
+		const gone = (await getSeries(db, loft, id))!;
+		expect(gone.version).toBe(now.version + 2);
+		expect(gone.planned.plans[c!.id]).toBeUndefined();
+	});
+
+	it('takes over the time that a class was given at the desk', async () => {
+		const { id, stored } = await kept();
+		const [c] = stored.planned.series.classes;
+		await savePlan(db, loft, c!.id, 1, { ...stored.planned.plans[c!.id]!, startsAt: '08:15' });
+		expect((await getSeries(db, loft, id))!.planned.series.classes[0]!.startsAt).toBe('08:15');
+	});
+
+	it('lets go of a proposed class without a date, and keeps one that was changed by hand', async () => {
+		const planned = fresh();
+		const [a, b, c] = planned.series.classes;
+		const { id, stored } = await kept(withProposed(planned, { [b!.id]: classWith(['frog']) }));
+		const fewer = {
+			series: { ...stored.planned.series, classes: [a!] },
+			plans: { [a!.id]: stored.planned.plans[a!.id]! }
+		};
+		expect(await saveSeries(db, loft, id, 1, fewer)).toMatchObject({ kind: 'saved' });
+		expect(await getPlan(db, loft, b!.id)).toBeNull();
+		expect(await getPlan(db, loft, c!.id)).toMatchObject({ taughtOn: null, seriesId: null });
+		// undone: both are there again under their ids
+		expect(await saveSeries(db, loft, id, 2, stored.planned)).toMatchObject({ kind: 'saved' });
+		expect((await getSeries(db, loft, id))!.planned).toEqual(stored.planned);
+	});
+
+	it('that is let go leaves its classes to the group', async () => {
+		const { id, stored } = await kept();
+		expect(await deleteSeries(db, loft, id, 7)).toBe(false);
+		expect(await deleteSeries(db, loft, id, 1)).toBe(true);
+		const left = (await plansOfGroup(db, loft, group)).map((plan) => plan.id);
+		for (const c of stored.planned.series.classes) expect(left).toContain(c.id);
+	});
+
+	it('is subscribed to with a secret that is kept as its hash, renewed and taken back', async () => {
+		const { id } = await kept();
+		const first = (await makeLink(db, loft, id))!;
+		expect((await seriesOfLink(db, first))?.id).toBe(id);
+		const second = (await makeLink(db, loft, id))!;
+		expect(second).not.toBe(first);
+		expect(await seriesOfLink(db, first)).toBeNull();
+		expect((await getSeries(db, loft, id))!.linked).toBe(true);
+		const [rows] = await handle.pool.query('select link_hash from series where id = ?', [id]);
+		expect(JSON.stringify(rows)).not.toContain(second);
+		expect(await revokeLink(db, loft, id)).toBe(true);
+		expect(await seriesOfLink(db, second)).toBeNull();
+		expect(await seriesOfLink(db, '')).toBeNull();
+	});
+
+	it('knows what the group met before it began', async () => {
+		const earlier = await createGroup(db, loft, { ...CLIMBERS, name: 'Earlier' });
+		await createPlan(db, loft, earlier, '2026-10-01', classWith(['happy-baby']));
+		const id = await createSeries(db, loft, earlier, fresh());
+		const setting = (await seriesSetting(db, loft, id))!;
+		expect(setting.knownBefore).toEqual(['happy-baby']);
+		const reading = readSeries(setting.stored.planned, settingOfSeries(setting));
+		expect(reading.classes).toHaveLength(3);
+	});
+});
+
+describe('the dates of a series for other calendars', () => {
+	const notes = async (id: string) => {
+		const text = seriesCalendar((await seriesSetting(db, loft, id))!, 'Saltmarsh Loft', new Date(0));
+		const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
+		return calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event).description ?? '');
+	};
+
+	it('have the rungs that the page shows, also for a group that knew much before', async () => {
+		const veterans = await createGroup(db, loft, { ...CLIMBERS, name: 'Veterans' });
+		const slugs = ['clam', 'cat-cow', 'seated-knee-wipers'];
+		await createPlan(db, loft, veterans, '2026-10-01', classWith(slugs));
+		const ladders = [ladder('90-90-switch', 'full'), ladder('low-lunge-knee-lift', 'full')];
+		const id = await createSeries(db, loft, veterans, withNewIds(seriesOf({ ladders }), newId));
+		const setting = (await seriesSetting(db, loft, id))!;
+		const shown = readSeries(setting.stored.planned, settingOfSeries(setting));
+		const words = shown.classes.map((c) =>
+			c.given.map((g) => rungWords(rungOf(shown.planned.series, g), findMovement)).join('\n')
+		);
+		expect(await notes(id)).toEqual(words);
+		const asIfNew = readSeries(setting.stored.planned, { ...settingOfSeries(setting), knownBefore: [] });
+		expect(asIfNew.classes.map((c) => c.given)).not.toEqual(shown.classes.map((c) => c.given));
+	});
+
+	it('are at their moments, in their room, with nothing of the people', async () => {
+		const { id, stored } = await kept();
+		const text = seriesCalendar((await seriesSetting(db, loft, id))!, 'Saltmarsh Loft', new Date(0));
+		const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
+		const events = calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
+		const { series } = stored.planned;
+		expect(events.map((event) => event.startDate.toJSDate())).toEqual(
+			series.classes.map((c) => momentOf(c, 'Europe/London'))
+		);
+		for (const event of events) {
+			expect(event.endDate.toUnixTime() - event.startDate.toUnixTime()).toBe(series.lengthSeconds);
+			expect([event.location, event.sequence]).toEqual(['Saltmarsh Loft', 1]);
+		}
+		expect(text).not.toContain('pinch');
+	});
+});
+
+describe('a series as a client sends it', () => {
+	it('is kept with the states of its movements, or refused with every fault', async () => {
+		const { id, stored } = await kept();
+		const good = await readSentSeries(db, loft, stored.planned, { id, planned: stored.planned });
+		expect('planned' in good && Object.values(good.planned.plans)[0]!.madeWith).toHaveProperty('clam');
+		for (const wrong of [null, 7, [], {}, { series: stored.planned.series }, { ...stored.planned, plans: 3 }])
+			expect(await readSentSeries(db, loft, wrong, null)).toHaveProperty('faults');
+		const bad = structuredClone(stored.planned);
+		bad.series.weeks = 99;
+		expect(await readSentSeries(db, loft, bad, { id, planned: stored.planned })).toMatchObject({
+			faults: [{ path: 'series.weeks' }]
+		});
+	});
+
+	it('takes no plan of another studio or another series', async () => {
+		const { stored } = await kept();
+		const theirs = await createGroup(db, shed, CLIMBERS);
+		const foreign = await createPlan(db, shed, theirs, null, classWith(['clam']));
+		const { id, stored: own } = await kept();
+		const [c] = own.planned.series.classes;
+		const swapped = (planId: string): PlannedSeries => ({
+			series: {
+				...own.planned.series,
+				classes: own.planned.series.classes.map((x) => (x.id === c!.id ? { ...x, id: planId } : x))
+			},
+			plans: { [planId]: classWith(['frog']) }
+		});
+		for (const planId of [foreign, stored.planned.series.classes[0]!.id])
+			expect(await readSentSeries(db, loft, swapped(planId), { id, planned: own.planned })).toMatchObject({
+				faults: [{ path: `plans.${planId}` }]
+			});
+		expect(markOf((await getPlan(db, shed, foreign))!.plan)).toBe(markOf(classWith(['clam'])));
+	});
+});

@@ -1,0 +1,259 @@
+import { describe, expect, it } from 'vitest';
+import { findMovement } from '../../src/lib/catalogue';
+import { DIRECTIONS } from '../../src/lib/core/anatomy';
+import {
+	balanceBars,
+	ladderLines,
+	loadLines,
+	MINI_SCORE_BOX,
+	miniScore,
+	score,
+	seriesInShort,
+	seriesShifts,
+	tissueCells,
+	weekCards
+} from '../../src/lib/core/drawing';
+import {
+	compareSeries,
+	draftOfRun,
+	fallsOut,
+	logged,
+	readSeries,
+	withProposed,
+	type PlannedSeries
+} from '../../src/lib/core/series';
+import { DEMO_GROUPS } from '../../src/lib/demo/groups';
+import { demoSeries, DEMO_MONDAY } from '../../src/lib/demo/series';
+import { classWith, filled, ladder, seriesOf, settingFor } from './series-built';
+
+const [chalk, lamp] = demoSeries(DEMO_MONDAY) as [
+	ReturnType<typeof demoSeries>[number],
+	ReturnType<typeof demoSeries>[number]
+];
+const read = ({ group, planned }: typeof chalk, change: (p: PlannedSeries) => PlannedSeries = (p) => p) =>
+	readSeries(change(planned), settingFor(DEMO_GROUPS[group]));
+
+describe('the weeks as they are shown', () => {
+	const weeks = weekCards(read(lamp));
+
+	it('have seven days from a Monday, their classes on theirs, and days without a class marked', () => {
+		expect(weeks).toHaveLength(8);
+		for (const week of weeks) {
+			expect(week.days.map(({ letter }) => letter).join('')).toBe('MTWTFSS');
+			for (const c of week.classes)
+				expect(week.days.find(({ iso }) => iso === c.on)!.classIds).toEqual([c.id]);
+		}
+		expect(weeks[6]!.days.filter(({ skipped }) => skipped).map(({ name }) => name)).toEqual([
+			'Friday 25 Dec'
+		]);
+	});
+
+	it('say their theme, their load and how it changed, and which of them are easier or have the test', () => {
+		expect(weeks[0]).toMatchObject({
+			number: 1,
+			from: '9 Nov',
+			theme: 'More external rotation',
+			retest: true
+		});
+		expect(weeks[0]!.figures).toBe('load 183');
+		expect(weeks[1]!.figures).toMatch(/^load \d+, \d+ % (up|down)$/);
+		expect(weeks.map(({ easier }) => easier)).toEqual([false, false, false, true, false, false, false, true]);
+	});
+
+	it('name the state of each class and each of its rungs, with what every tier does', () => {
+		const [first, second] = weeks[0]!.classes;
+		expect(first).toMatchObject({ number: 1, day: 'Wed 11 Nov', stateWords: 'taught' });
+		expect(first!.figures).toBe('effort 3.0, load 90');
+		expect(first!.rungs[0]).toEqual({
+			words: 'Low lunge, supported, 5 breaths',
+			again: '',
+			isNew: true,
+			tiers: 'tight: supported, middling: supported, open: full'
+		});
+		expect(second!.rungs[0]).toMatchObject({ again: '2nd time', isNew: false });
+		const times = weeks.flatMap(({ classes }) => classes.map((c) => c.rungs[1]!.again));
+		expect(times).toContain('3rd time');
+		expect(times).toContain('4th time');
+	});
+
+	it('show a date that fell out', () => {
+		const out = (p: PlannedSeries) => {
+			const open = p.series.classes.find((c) => !c.run)!;
+			const changed = fallsOut(p, open.id, 'storm', 'one more date');
+			return changed.ok ? changed.value : p;
+		};
+		const after = weekCards(read(chalk, out));
+		expect(after.flatMap(({ days }) => days.filter(({ missed }) => missed))).toHaveLength(1);
+		expect(after).toHaveLength(9);
+	});
+});
+
+describe('a score made small', () => {
+	it('stays in its box, ends with the class and has a bar for each stretch of work', () => {
+		for (const c of read(chalk).classes) {
+			const whole = score(c.reading!);
+			const small = miniScore(whole);
+			const numbers = small.body.match(/-?[\d.]+/g)!.map(Number);
+			expect(Math.max(...numbers)).toBeLessThanOrEqual(MINI_SCORE_BOX.width);
+			expect(Math.min(...numbers)).toBeGreaterThanOrEqual(0);
+			expect(small.bars).toHaveLength(whole.intensity.length);
+			for (const bar of small.bars) {
+				expect(bar.x + bar.width).toBeLessThanOrEqual(MINI_SCORE_BOX.width + 0.6);
+				expect(bar.height).toBeLessThanOrEqual(MINI_SCORE_BOX.height / 2);
+			}
+		}
+	});
+
+	it('of an empty class is nothing', () => {
+		const empty = filled(seriesOf({ weeks: 1 }), () => classWith([]));
+		const { reading } = readSeries(empty, settingFor()).classes[0]!;
+		expect(miniScore(score(reading!))).toEqual({ body: '', bars: [] });
+	});
+});
+
+describe('the charts and the tables behind them', () => {
+	it('let ladders climb by one rung at a time, and say in the table which rung it is', () => {
+		const { lines, table, classes } = ladderLines(read(chalk));
+		expect(classes).toHaveLength(8);
+		expect(lines.map(({ name }) => name)).toEqual([
+			'90-90, slow change of sides',
+			'Low lunge, back knee hovering'
+		]);
+		for (const { at, rungs } of lines) {
+			const known = at.filter((rung) => rung !== null);
+			for (const [i, rung] of known.entries())
+				expect([0, 1]).toContain(i === 0 ? rung - 1 : rung - known[i - 1]!);
+			expect(Math.max(...known)).toBeLessThanOrEqual(rungs.length);
+		}
+		expect(table.head).toHaveLength(3);
+		expect(table.rows[0]).toEqual([
+			'1, Tue 3 Nov',
+			'1. Seated knee wipers, supported, 6 repetitions',
+			'1. Low lunge, supported, 5 breaths'
+		]);
+	});
+
+	it('give load, monotony and strain, the same in the chart and in the table', () => {
+		const reading = read(lamp);
+		const { load, strain, table } = loadLines(reading);
+		for (const [i, row] of table.rows.entries()) {
+			expect(row[2]).toBe(String(load[i]));
+			expect(row[5]).toBe(String(Math.round(strain[i]!)));
+		}
+		expect(table.rows[3]![0]).toBe('4 (easier)');
+		const minutes = reading.weeks[0]!.classes.reduce((sum, c) => sum + c.minutes, 0);
+		expect(table.rows[0]![1]).toBe(String(Math.round(minutes)));
+	});
+
+	it('say so where every day is alike, and have no figure to draw there', () => {
+		const meetings = [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, startsAt: '07:00' }));
+		const daily = filled(seriesOf({ weeks: 1, startsOn: '2026-11-02', meetings }), () => classWith(['clam']));
+		const { monotony, strain, table } = loadLines(readSeries(daily, settingFor()));
+		expect([monotony, strain]).toEqual([[null], [null]]);
+		expect(table.rows[0]![4]).toBe('every day alike');
+	});
+
+	it('share the directions of each week among a hundred, and of all weeks in the last row', () => {
+		const { shares, weeks, table } = balanceBars(read(chalk));
+		expect(shares.map(({ direction }) => direction)).toEqual(DIRECTIONS);
+		for (const [i] of weeks.entries()) {
+			const sum = shares.reduce((all, { percent }) => all + percent[i]!, 0);
+			expect(Math.abs(sum - 100)).toBeLessThanOrEqual(3);
+		}
+		expect(table.rows.at(-1)![0]).toBe('All weeks');
+		expect(table.rows).toHaveLength(9);
+	});
+
+	it('count the minutes of each tissue, in tenths in the chart and to the second in the table', () => {
+		const { cells, tissues, table, most } = tissueCells(read(chalk));
+		expect(cells).toHaveLength(8 * tissues.length);
+		expect(most).toBeGreaterThanOrEqual(5);
+		const [x, y, minutes] = cells.find(([, , value]) => value > 3)!;
+		const [m = 0, s = 0] = table.rows[y]![x + 1]!.split(':').map(Number);
+		expect(minutes).toBeCloseTo(m + s / 60, 1);
+	});
+});
+
+describe('before and after', () => {
+	const planned = filled(seriesOf({ weeks: 3, ladders: [ladder('clam', 'supported')] }), () =>
+		classWith(['clam:supported'])
+	);
+	const before = readSeries(planned, settingFor());
+
+	it('is nothing where nothing changed', () => {
+		expect(seriesShifts(before, readSeries({ ...planned }, settingFor()))).toEqual([]);
+	});
+
+	it('names the classes that move, come, go, or have other contents', () => {
+		const [a, b] = planned.series.classes;
+		const other = withProposed(planned, { [b!.id]: classWith(['clam:supported', 'goddess-squat']) });
+		const shifts = seriesShifts(before, readSeries(other, settingFor()));
+		expect(shifts.map(({ name }) => name)).toEqual(['Class 2']);
+		expect(shifts[0]!.after).toMatch(/^Tue 10 Nov 17:30, load \d+; Clam, supported, 8 repetitions$/);
+		const out = fallsOut(planned, a!.id, '', 'let the last go');
+		const gone = seriesShifts(before, readSeries(out.ok ? out.value : planned, settingFor()));
+		expect(gone.map(({ after }) => after.split(',')[0])).toEqual([
+			'Tue 10 Nov 17:30',
+			'Tue 17 Nov 17:30',
+			'not there'
+		]);
+	});
+});
+
+describe('a series in short', () => {
+	it('says its days, its goals, and how far it is', () => {
+		expect(seriesInShort(lamp.planned.series, findMovement)).toMatchObject({
+			days: 'Wednesday 12:20, Friday 12:20',
+			from: 'Mon 9 Nov',
+			taught: 3,
+			classes: 14,
+			goals: ['Low lunge, back knee hovering', '90-90, slow change of sides']
+		});
+	});
+});
+
+describe('how a class went', () => {
+	it('begins with what was planned, in whole figures, and then with what was written down', () => {
+		const { classes } = read(chalk);
+		const open = classes.find((c) => !c.class.run)!;
+		expect(draftOfRun(open)).toEqual({
+			effort: Math.round(open.effort),
+			minutes: Math.round(open.minutes),
+			leftOut: [],
+			note: ''
+		});
+		expect(draftOfRun(classes[0]!)).toEqual({
+			effort: 3,
+			minutes: 51,
+			leftOut: [],
+			note: 'Fingers sore, hips curious.'
+		});
+	});
+});
+
+describe('two series side by side', () => {
+	it('are told in the same figures', () => {
+		const lines = compareSeries(read(chalk), read(lamp));
+		const of = (name: string) => lines.find((line) => line.name === name)!;
+		expect(of('Weeks')).toEqual({ name: 'Weeks', a: '8', b: '8' });
+		expect(of('Classes, of them planned')).toMatchObject({ a: '8, 8', b: '14, 14' });
+		expect(of('Minutes in all').a).toBe(
+			String(Math.round(read(chalk).classes.reduce((sum, c) => sum + c.minutes, 0)))
+		);
+	});
+
+	it('of which one is empty are told too', () => {
+		const empty = readSeries(seriesOf({ weeks: 2 }), settingFor());
+		const lines = compareSeries(empty, empty);
+		expect(lines.find(({ name }) => name === 'Load a week, mean')).toMatchObject({ a: '0.0', b: '0.0' });
+		expect(lines.find(({ name }) => name === 'Steepest rise')).toMatchObject({ a: '' });
+	});
+
+	it('count what was taught as it was', () => {
+		const louder = (p: PlannedSeries) =>
+			logged(p, p.series.classes[0]!.id, { effort: 9, minutes: 50, leftOut: [], note: '' });
+		const [a, b] = [read(chalk), read(chalk, louder)].map((r) => r.weeks[0]!.load);
+		expect(b).toBe(450);
+		expect(a).toBeLessThan(b!);
+	});
+});

@@ -1,0 +1,508 @@
+import { TZDate } from '@date-fns/tz';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { addDays, isIsoDay, weekOfDay } from '../../src/lib/core/calendar';
+import { itemsOf } from '../../src/lib/core/plan';
+import {
+	comesBack,
+	copiedTo,
+	dueIn,
+	fallsOut,
+	goalDates,
+	ladderTo,
+	logged,
+	markOf,
+	momentOf,
+	movedTo,
+	readSeries,
+	rungWords,
+	schedule,
+	seriesFaults,
+	slotKey,
+	tierForms,
+	timesEach,
+	weekInserted,
+	withNewIds,
+	withOneMoreDay,
+	withProposed,
+	withSettings,
+	type PlannedSeries
+} from '../../src/lib/core/series';
+import { styleOf } from '../../src/lib/core/style';
+import { DEMO_GROUPS } from '../../src/lib/demo/groups';
+import { classWith, CLIMBERS, filled, ids, ladder, seriesOf, settingFor } from './series-built';
+
+const daysOf = ({ series }: PlannedSeries) => series.classes.map(({ on }) => on);
+const run = { effort: 4, minutes: 50, leftOut: [], note: '' };
+/** A change that must be possible. */
+function done(changed: ReturnType<typeof fallsOut>): PlannedSeries {
+	if (!changed.ok) throw new Error(changed.message);
+	return changed.value;
+}
+
+describe('dates of a series', () => {
+	it('lie on its days, week by week, without those that are left out', () => {
+		const planned = seriesOf({
+			weeks: 3,
+			meetings: [
+				{ weekday: 5, startsAt: '12:20' },
+				{ weekday: 2, startsAt: '17:30' }
+			],
+			skipped: ['2026-11-13']
+		});
+		expect(daysOf(planned)).toEqual(['2026-11-03', '2026-11-06', '2026-11-10', '2026-11-17', '2026-11-20']);
+		expect(planned.series.classes.map(({ week }) => week)).toEqual([1, 1, 2, 3, 3]);
+	});
+
+	it('begin no sooner than the first day, and go over the end of a year', () => {
+		const planned = seriesOf({
+			startsOn: '2026-12-24',
+			weeks: 3,
+			meetings: [{ weekday: 2, startsAt: '09:00' }]
+		});
+		expect(daysOf(planned)).toEqual(['2026-12-29', '2027-01-05']);
+		expect(planned.series.classes.map(({ week }) => week)).toEqual([2, 3]);
+	});
+
+	it('are right for any start, number of weeks and days (each is one of the days, in order, none twice)', () => {
+		fc.assert(
+			fc.property(
+				fc.integer({ min: 0, max: 3000 }),
+				fc.integer({ min: 1, max: 26 }),
+				fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { minLength: 1, maxLength: 7 }),
+				(start, weeks, weekdays) => {
+					const startsOn = addDays('2024-01-01', start);
+					const meetings = weekdays.map((weekday) => ({ weekday, startsAt: '18:30' }));
+					const planned = seriesOf({ startsOn, weeks, meetings });
+					const days = daysOf(planned);
+					expect(new Set(days).size).toBe(days.length);
+					expect([...days].sort()).toEqual(days);
+					for (const day of days) {
+						expect(isIsoDay(day) && day >= startsOn).toBe(true);
+						// the weekday by another calendar than the one that dealt it
+						expect(weekdays).toContain(((new Date(`${day}T12:00Z`).getUTCDay() + 6) % 7) + 1);
+					}
+					const whole = weekOfDay(startsOn).days[0] === startsOn;
+					if (whole) expect(days).toHaveLength(weeks * weekdays.length);
+				}
+			),
+			{ numRuns: 60 }
+		);
+	});
+
+	/** Independent of luxon: date-fns with its time zones. Zones on both hemispheres and one without clock changes. */
+	it.each(['Europe/London', 'America/New_York', 'Australia/Sydney', 'America/Santiago', 'Asia/Tokyo'])(
+		'are the moments that another date library gives in %s, a year of days long',
+		(zone) => {
+			for (let day = 0; day < 400; day++) {
+				const on = addDays('2026-03-01', day);
+				const [year = 0, month = 0, date = 0] = on.split('-').map(Number);
+				for (const startsAt of ['06:40', '12:20', '18:30', '23:15']) {
+					const [hour = 0, minute = 0] = startsAt.split(':').map(Number);
+					const other = new TZDate(year, month - 1, date, hour, minute, zone);
+					expect(momentOf({ on, startsAt }, zone).getTime()).toBe(other.getTime());
+				}
+			}
+		}
+	);
+
+	it('get one more day where the group does not meet yet, after the last of them', () => {
+		const on = (...days: number[]) => days.map((weekday) => ({ weekday, startsAt: '18:30' }));
+		expect(withOneMoreDay(on(2, 7))).toEqual(on(2, 7, 1));
+		expect(withOneMoreDay(on(1, 2))).toEqual(on(1, 2, 3));
+		expect(withOneMoreDay(on(2, 1))).toEqual(on(2, 1, 3));
+		expect(withOneMoreDay(on(1, 2, 3, 4, 5, 6, 7))).toHaveLength(7);
+	});
+
+	it('keep the time on the clock of the studio when the clocks change', () => {
+		const before = momentOf({ on: '2026-10-20', startsAt: '17:30' }, 'Europe/London');
+		const after = momentOf({ on: '2026-10-27', startsAt: '17:30' }, 'Europe/London');
+		expect(before.toISOString()).toBe('2026-10-20T16:30:00.000Z');
+		expect(after.toISOString()).toBe('2026-10-27T17:30:00.000Z');
+	});
+});
+
+describe('a ladder', () => {
+	it('goes from a preparation through the forms, with more of each before the next', () => {
+		expect(ladder('90-90-switch', 'stronger').rungs.map((rung) => rungWords(rung, findMovement))).toEqual([
+			'Seated knee wipers, supported, 6 repetitions',
+			'90-90, slow change of sides, supported, 3 repetitions',
+			'90-90, slow change of sides, supported, 4 repetitions',
+			'90-90, slow change of sides, full, 4 repetitions',
+			'90-90, slow change of sides, full, 5 repetitions',
+			'90-90, slow change of sides, stronger, 4 repetitions'
+		]);
+	});
+
+	it('is refused where a caution in the room speaks against the goal', () => {
+		const knees = { ...CLIMBERS, cautions: [{ caution: 'sore knee' as const, people: 2 }] };
+		expect(ladderTo({ movement: '90-90-switch', form: 'full' }, findMovement, knees, styleOf())).toBeNull();
+		expect(
+			ladderTo({ movement: 'low-lunge', form: 'supported' }, findMovement, knees, styleOf())
+		).not.toBeNull();
+	});
+
+	it('ends at its goal, within the limits of each dose, and never turns back, for every movement and form', () => {
+		for (const movement of CATALOGUE)
+			for (const form of movement.forms) {
+				const found = ladder(movement.slug, form.id, null);
+				const last = found.rungs.at(-1)!;
+				expect([last.movement, last.form]).toEqual([movement.slug, form.id]);
+				const planned = seriesOf({ ladders: [found] });
+				expect(seriesFaults(planned, () => findMovement)).toEqual([]);
+				const own = found.rungs.filter((rung) => rung.movement === movement.slug);
+				const order = own.map((rung) => movement.forms.findIndex(({ id }) => id === rung.form));
+				expect([...order].sort((a, b) => a - b)).toEqual(order);
+			}
+	});
+
+	it('leaves a tier in an easier form until the next is safe for it', () => {
+		const goal = ladder('90-90-switch', 'stronger').rungs.at(-1)!;
+		const tiers = tierForms(goal, CLIMBERS, findMovement);
+		// intensity 4 is too much for the tight people, who stay at 3
+		expect(tiers).toEqual([
+			{ tier: 'tight', form: 'full' },
+			{ tier: 'middling', form: 'stronger' },
+			{ tier: 'open', form: 'stronger' }
+		]);
+	});
+});
+
+describe('the schedule of rungs', () => {
+	const two = [ladder('90-90-switch', 'full'), ladder('low-lunge-knee-lift', 'full')];
+	const rungsOf = (planned: PlannedSeries, which: number, known: string[] = []) =>
+		[...schedule(planned, known).values()].map(
+			(given) => given.find(({ ladder: l }) => l === which)?.rung ?? null
+		);
+
+	it('gives each rung at least twice, climbs in no easier week, and reaches the goal', () => {
+		const planned = seriesOf({ weeks: 12, ladders: [two[0]!], easierEvery: 4 });
+		const rungs = rungsOf(planned, 0);
+		// the easier week (the fourth, the eighth) gives its rung too
+		expect(rungs).toEqual([0, 0, 1, 1, 2, 2, 3, 3, 3, 3, 3, 3]);
+		expect(goalDates(planned, [])).toEqual([{ on: planned.series.classes[6]!.on, within: true }]);
+	});
+
+	it('begins no second new movement in a class', () => {
+		const planned = seriesOf({ ladders: two, weeks: 8 });
+		// the group knows the preparations; both want their own movement in the third class
+		const known = ['seated-knee-wipers', 'low-lunge'];
+		for (const given of schedule(planned, known).values())
+			expect(given.filter(({ isNew }) => isNew).length).toBeLessThanOrEqual(1);
+		expect(rungsOf(planned, 0, known)[2]).toBe(1);
+		expect(rungsOf(planned, 1, known).slice(2, 4)).toEqual([0, 0]);
+	});
+
+	it('does not count what a taught class left out, and brings it back', () => {
+		const base = seriesOf({ ladders: [two[0]!], weeks: 6, easierEvery: 0 });
+		const first = base.series.classes[0]!.id;
+		const plan = classWith(['seated-knee-wipers:supported', 'clam']);
+		const out = logged({ ...base, plans: { [first]: plan } }, first, {
+			...run,
+			leftOut: ['seated-knee-wipers', 'clam']
+		});
+		expect(rungsOf(out, 0)).toEqual([0, 0, 0, 1, 1, 2]);
+		expect(rungsOf(logged(out, first, run), 0)).toEqual([0, 0, 1, 1, 2, 2]);
+		expect([...comesBack(out)]).toEqual([[base.series.classes[1]!.id, ['seated-knee-wipers', 'clam']]]);
+	});
+
+	it('owes what was left out until a class really gives it', () => {
+		const base = filled(seriesOf({ weeks: 4 }), (i) => classWith(i === 2 ? ['clam', 'frog'] : ['frog']));
+		const [a, b, c, d] = base.series.classes.map(({ id }) => id);
+		const out = logged(base, a!, { ...run, leftOut: ['clam'] });
+		expect([...comesBack(out)]).toEqual([[b, ['clam']]]);
+		// the second class had no clam either: it is owed still
+		const twice = logged(out, b!, run);
+		expect([...comesBack(twice)]).toEqual([[c, ['clam']]]);
+		// the third gave it; left out there once more, it goes on
+		expect([...comesBack(logged(twice, c!, run))]).toEqual([]);
+		expect([...comesBack(logged(twice, c!, { ...run, leftOut: ['clam'] }))]).toEqual([[d, ['clam']]]);
+	});
+
+	it('names the earliest date for a goal that is out of reach', () => {
+		const planned = seriesOf({ ladders: [ladder('90-90-switch', 'stronger')], weeks: 4, easierEvery: 0 });
+		// six rungs twice each: the sixth begins in the eleventh class
+		expect(goalDates(planned, [])).toEqual([{ on: addDays('2026-11-03', 70), within: false }]);
+	});
+
+	it('keeps its rules for any series: in order, often enough, never two steps at once', () => {
+		fc.assert(
+			fc.property(
+				fc.integer({ min: 2, max: 26 }),
+				fc.integer({ min: 1, max: 3 }),
+				fc.integer({ min: 1, max: 4 }),
+				fc.integer({ min: 0, max: 5 }),
+				(weeks, perWeek, repeats, easierEvery) => {
+					const meetings = [1, 3, 5].slice(0, perWeek).map((weekday) => ({ weekday, startsAt: '18:30' }));
+					const planned = seriesOf({ weeks, meetings, repeats, easierEvery, ladders: two });
+					const scheduled = schedule(planned, ['clam']);
+					for (const [l] of two.entries()) {
+						const climbing = planned.series.classes.flatMap((c) => {
+							const given = scheduled.get(c.id)!.find(({ ladder: own }) => own === l);
+							return given ? [{ ...given, easier: easierEvery > 0 && c.week % easierEvery === 0 }] : [];
+						});
+						const count = new Map<number, number>();
+						for (const [i, { rung, easier }] of climbing.entries()) {
+							const before = climbing[i - 1];
+							if (before) {
+								expect(rung - before.rung === 0 || rung - before.rung === 1).toBe(true);
+								if (rung > before.rung) {
+									expect(easier).toBe(false);
+									expect(count.get(before.rung)!).toBeGreaterThanOrEqual(repeats);
+								}
+							}
+							count.set(rung, (count.get(rung) ?? 0) + 1);
+						}
+						expect(timesEach(planned.series, l)).toBeGreaterThanOrEqual(repeats);
+					}
+				}
+			),
+			{ numRuns: 60 }
+		);
+	});
+});
+
+describe('changing a series', () => {
+	const planned = filled(seriesOf({ weeks: 6, retest: { test: 'leg-roll', weeks: [1, 3, 6] } }), (i) =>
+		classWith([`clam`, i % 2 ? 'cat-cow' : 'low-lunge'])
+	);
+	const third = planned.series.classes[2]!;
+
+	it('shifts what follows when a date falls out, and adds one at the end or lets the last class go', () => {
+		const more = done(fallsOut(planned, third.id, 'storm', 'one more date'));
+		expect(daysOf(more)).toEqual([
+			'2026-11-03',
+			'2026-11-10',
+			'2026-11-24',
+			'2026-12-01',
+			'2026-12-08',
+			'2026-12-15'
+		]);
+		expect(more.series.classes.map(({ id }) => id)).toEqual(planned.series.classes.map(({ id }) => id));
+		expect(more.series.classes[2]!.week).toBe(3);
+		expect(more.plans).toEqual(planned.plans);
+		expect(more.series.missed).toEqual([{ on: '2026-11-17', why: 'storm' }]);
+		const less = done(fallsOut(planned, third.id, 'storm', 'let the last go'));
+		expect(less.series.classes).toHaveLength(5);
+		expect(daysOf(less).at(-1)).toBe('2026-12-08');
+		expect(Object.keys(less.plans)).toHaveLength(5);
+	});
+
+	it('does not let a date fall out, or move, that was taught', () => {
+		const taught = logged(planned, planned.series.classes[0]!.id, run);
+		const first = taught.series.classes[0]!;
+		expect(fallsOut(taught, first.id, '', 'one more date').ok).toBe(false);
+		expect(movedTo(taught, first.id, { on: '2026-11-05', startsAt: '17:30' }).ok).toBe(false);
+		expect(movedTo(taught, third.id, { on: '2026-11-02', startsAt: '17:30' })).toMatchObject({
+			ok: false,
+			message: expect.stringContaining('2026-11-03')
+		});
+	});
+
+	it('moves one class without touching the others, and keeps the order where it passes some', () => {
+		const near = done(movedTo(planned, third.id, { on: '2026-11-19', startsAt: '18:00' }));
+		expect(daysOf(near)[2]).toBe('2026-11-19');
+		expect(near.plans[third.id]!.startsAt).toBe('18:00');
+		const far = done(movedTo(planned, third.id, { on: '2026-12-05', startsAt: '17:30' }));
+		// what it was to give moves to the next date: the ladder is climbed in order
+		expect(far.series.classes.map(({ id }) => id)).toEqual(planned.series.classes.map(({ id }) => id));
+		expect(daysOf(far).slice(2, 5)).toEqual(['2026-11-24', '2026-12-01', '2026-12-05']);
+		expect(movedTo(planned, third.id, { on: '2026-11-24', startsAt: '17:30' }).ok).toBe(false);
+	});
+
+	it('puts a week in: later classes come a week later, with their themes and tests', () => {
+		const inserted = done(weekInserted(planned, 3, () => 'fresh-001'));
+		expect(inserted.series.weeks).toBe(7);
+		expect(daysOf(inserted)).toHaveLength(7);
+		expect(inserted.series.classes[2]).toEqual({
+			id: 'fresh-001',
+			on: '2026-11-17',
+			startsAt: '17:30',
+			week: 3
+		});
+		expect(inserted.series.classes[3]).toMatchObject({ id: third.id, on: '2026-11-24', week: 4 });
+		expect(inserted.series.themes[3]).toEqual(planned.series.themes[2]);
+		expect(inserted.series.retest.weeks).toEqual([1, 4, 7]);
+		// days without a class are passed over
+		const holidays = withSettings(planned, { skipped: ['2026-12-15'] }, ids());
+		expect(daysOf(done(weekInserted(holidays, 3, () => 'fresh-001'))).at(-1)).toBe('2026-12-22');
+		const taught = logged(planned, planned.series.classes[0]!.id, run);
+		expect(weekInserted(taught, 1, () => 'x').ok).toBe(false);
+	});
+
+	it('deals the classes that are not taught anew when its days change, in their order', () => {
+		const taught = logged(planned, planned.series.classes[0]!.id, run);
+		const after = withSettings(taught, { meetings: [{ weekday: 4, startsAt: '07:00' }] }, ids());
+		expect(after.series.classes[0]).toEqual(taught.series.classes[0]);
+		expect(daysOf(after).slice(1, 4)).toEqual(['2026-11-05', '2026-11-12', '2026-11-19']);
+		expect(after.plans[after.series.classes[1]!.id]!.startsAt).toBe('07:00');
+		expect(withSettings(taught, { title: 'Another' }, ids()).series.classes).toEqual(taught.series.classes);
+	});
+
+	it('is sound after any changes in any order', () => {
+		const change = fc.oneof(
+			fc.record({ do: fc.constant('out' as const), at: fc.nat(9), more: fc.boolean() }),
+			fc.record({ do: fc.constant('move' as const), at: fc.nat(9), days: fc.integer({ min: -20, max: 20 }) }),
+			fc.record({ do: fc.constant('week' as const), at: fc.integer({ min: 1, max: 9 }) }),
+			fc.record({ do: fc.constant('log' as const) }),
+			fc.record({ do: fc.constant('weeks' as const), at: fc.integer({ min: 1, max: 12 }) })
+		);
+		fc.assert(
+			fc.property(fc.array(change, { maxLength: 8 }), (changes) => {
+				const next = ids();
+				let now = planned;
+				const newId = () => `new-${next()}`;
+				for (const step of changes) {
+					const { classes } = now.series;
+					const c = 'at' in step ? classes[step.at % Math.max(1, classes.length)] : undefined;
+					if (step.do === 'out' && c) {
+						const out = fallsOut(now, c.id, '', step.more ? 'one more date' : 'let the last go');
+						if (out.ok) now = out.value;
+					} else if (step.do === 'move' && c) {
+						const moved = movedTo(now, c.id, { on: addDays(c.on, step.days), startsAt: c.startsAt });
+						if (moved.ok) now = moved.value;
+					} else if (step.do === 'week') {
+						const inserted = weekInserted(now, step.at, newId);
+						if (inserted.ok) now = inserted.value;
+					} else if (step.do === 'log') {
+						const open = classes.find((other) => !other.run);
+						if (open) now = logged(now, open.id, run);
+					} else if (step.do === 'weeks') now = withSettings(now, { weeks: step.at }, newId);
+					expect(seriesFaults(now, () => findMovement)).toEqual([]);
+					const keys = now.series.classes.map(slotKey);
+					expect([...keys].sort()).toEqual(keys);
+				}
+			}),
+			{ numRuns: 60 }
+		);
+	});
+
+	it('goes to another group with its days, its length and a goal that suits it', () => {
+		const climbers = seriesOf({ ladders: [ladder('90-90-switch', 'stronger'), ladder('clam', 'full')] });
+		const copy = copiedTo(climbers, DEMO_GROUPS.tide, '2027-01-04', findMovement, ids());
+		expect(copy.series.meetings).toEqual([{ weekday: 6, startsAt: '09:30' }]);
+		expect(copy.series.lengthSeconds).toBe(3600);
+		// knees among the beginners: no 90-90 in any form
+		expect(copy.series.ladders.map(({ rungs }) => rungs.at(-1)!.movement)).toEqual(['clam']);
+		expect(copy.plans).toEqual({});
+		expect(copy.series.classes[0]!.on).toBe('2027-01-09');
+	});
+
+	it('stands beside itself under new ids', () => {
+		const next = ids();
+		const twin = withNewIds(planned, () => `twin-${next()}`);
+		expect(twin.series.classes.map(({ id }) => id)).not.toContain(third.id);
+		expect(Object.values(twin.plans)).toEqual(Object.values(planned.plans));
+	});
+});
+
+describe('a class of the series', () => {
+	it('is known as proposed until something in it changes; title and time do not count', () => {
+		const base = seriesOf({ weeks: 2, retest: { test: 'leg-roll', weeks: [] } });
+		const id = base.series.classes[0]!.id;
+		const plan = classWith(['clam', 'low-lunge']);
+		const proposed = withProposed(base, { [id]: plan });
+		const stateOf = (p: PlannedSeries) => readSeries(p, settingFor()).classes[0]!.state;
+		expect(stateOf(base)).toBe('unplanned');
+		expect(stateOf(proposed)).toBe('proposed');
+		const titled = {
+			...proposed,
+			plans: { [id]: { ...proposed.plans[id]!, title: 'Mine', startsAt: '18:00' } }
+		};
+		expect(stateOf(titled)).toBe('proposed');
+		const [item] = itemsOf(plan);
+		const other = classWith(['clam', 'low-lunge']);
+		other.sections[2]!.blocks[0] = { ...item!, dose: item!.dose + 1 };
+		expect(stateOf({ ...proposed, plans: { [id]: other } })).toBe('edited');
+		expect(stateOf(logged(proposed, id, run))).toBe('taught');
+		const longer = { ...proposed, series: { ...proposed.series, lengthSeconds: 3600 } };
+		expect(stateOf(longer)).toBe('behind');
+		const climbing = { ...proposed, series: { ...proposed.series, ladders: [ladder('frog', 'supported')] } };
+		expect(stateOf(climbing)).toBe('behind');
+	});
+
+	it('has a mark that does not depend on the order of keys', () => {
+		const plan = classWith(['clam']);
+		const turned = JSON.parse(JSON.stringify(plan), (_, value: unknown) =>
+			typeof value === 'object' && value !== null && !Array.isArray(value)
+				? Object.fromEntries(Object.entries(value).reverse())
+				: value
+		);
+		expect(JSON.stringify(turned)).not.toBe(JSON.stringify(plan));
+		expect(markOf(turned)).toBe(markOf(plan));
+	});
+});
+
+describe('what a series waits for', () => {
+	const planned = filled(seriesOf({ weeks: 4, retest: { test: 'leg-roll', weeks: [3] } }), () =>
+		classWith(['clam'])
+	);
+	const week = weekOfDay('2026-11-17').days;
+	const due = (p: PlannedSeries, days: string[], today: string) =>
+		dueIn(p.series, new Set(Object.keys(p.plans)), days, today).map(
+			({ kind, number }) => `${number} ${kind}`
+		);
+
+	it('are classes that are over and not written down, tests of the week, and classes without a plan', () => {
+		expect(due(planned, week, '2026-11-16')).toEqual(['1 write down', '2 write down', '3 test']);
+		const logged1 = logged(planned, planned.series.classes[0]!.id, run);
+		expect(due(logged1, week, '2026-11-16')).toEqual(['2 write down', '3 test']);
+		const { [planned.series.classes[2]!.id]: _gone, ...plans } = planned.plans;
+		expect(due({ ...planned, plans }, week, '2026-11-17')).toEqual([
+			'1 write down',
+			'2 write down',
+			'3 plan'
+		]);
+	});
+
+	it('are nothing of weeks to come, and nothing new of a week that lies back', () => {
+		expect(due(planned, weekOfDay('2026-12-08').days, '2026-11-01')).toEqual([]);
+		expect(due(planned, weekOfDay('2026-11-03').days, '2026-11-25')).toEqual(['1 write down']);
+	});
+});
+
+describe('a series from outside', () => {
+	const sound = filled(seriesOf({ weeks: 3 }), () => classWith(['clam']));
+	const faultsOf = (change: (series: PlannedSeries) => void) => {
+		const copy = structuredClone(sound);
+		change(copy);
+		return seriesFaults(copy, () => findMovement).map(({ path, message }) => `${path}: ${message}`);
+	};
+
+	it.each<[string, (p: PlannedSeries) => void, RegExp]>([
+		[
+			'a day that is none',
+			(p) => (p.series.startsOn = '2026-02-30'),
+			/series\.startsOn.*day of the calendar/
+		],
+		['a zone that is none', (p) => (p.series.timeZone = 'Wick/Hollow'), /series\.timeZone.*time zone/],
+		['too many weeks', (p) => (p.series.weeks = 27), /series\.weeks/],
+		['no day of the week', (p) => (p.series.meetings = []), /series\.meetings.*at least one day/],
+		[
+			'an unknown movement',
+			(p) =>
+				(p.series.ladders = [{ rungs: [{ ...ladder('clam', 'full').rungs[0]!, movement: 'moon-walk' }] }]),
+			/rungs\[0\]\.movement.*moon-walk/
+		],
+		[
+			'a dose without limits',
+			(p) => (p.series.ladders = [{ rungs: [{ ...ladder('clam', 'full').rungs[0]!, dose: 900 }] }]),
+			/rungs\[0\]\.dose.*outside/
+		],
+		['classes out of order', (p) => p.series.classes.reverse(), /in the order of their dates/],
+		['one id twice', (p) => (p.series.classes[1]!.id = p.series.classes[0]!.id), /used twice/],
+		['a run before its time', (p) => (p.series.classes[2]!.run = run), /classes\[2\]\.run.*before it/],
+		['a plan of no class', (p) => (p.plans['class-999'] = classWith(['clam'])), /plans\.class-999.*no class/],
+		[
+			'a wrong plan',
+			(p) => (p.plans[p.series.classes[0]!.id]!.lengthSeconds = 5),
+			/plans\.class-001\.lengthSeconds/
+		],
+		['a field too many', (p) => Object.assign(p.series, { price: 9 }), /price/]
+	])('names %s and where it is', (_, change, expected) => {
+		expect(faultsOf(change).join('\n')).toMatch(expected);
+	});
+
+	it('is sound as it is', () => expect(faultsOf(() => undefined)).toEqual([]));
+});

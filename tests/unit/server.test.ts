@@ -1,0 +1,361 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { startMariadb } from '../../scripts/mariadb.mjs';
+import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { newGroup, type Group } from '../../src/lib/core/group';
+import type { Movement } from '../../src/lib/core/movement';
+import type { Student } from '../../src/lib/core/people';
+import { applyEdit, emptyPlan, itemsOf, newItem, type ClassPlan } from '../../src/lib/core/plan';
+import { migrateDb, openDb, type Db } from '../../src/lib/server/db/open';
+import { teacher } from '../../src/lib/server/db/schema';
+import { fingerprint, sameContent } from '../../src/lib/server/fingerprint';
+import { createGroup, getGroup, listGroups, saveGroup } from '../../src/lib/server/groups';
+import { ownFaults } from '../../src/lib/server/own-movements';
+import { planSetting, settingOf } from '../../src/lib/server/plan-setting';
+import {
+	createPlan,
+	deletePlan,
+	getPlan,
+	groupsWithPlans,
+	plansBetween,
+	plansOfGroup,
+	savePlan,
+	taughtBefore,
+	usedBetween
+} from '../../src/lib/server/plans';
+import { readSave, saveAnswer } from '../../src/lib/server/scope';
+import {
+	createOwn,
+	getOwn,
+	keepMovements,
+	movedOn,
+	recordCatalogue,
+	saveOwn,
+	setLeftOut,
+	shelfWith,
+	studioShelf,
+	withStates
+} from '../../src/lib/server/shelves';
+import { readSentPlan } from '../../src/lib/server/sent-plan';
+import {
+	createTemplate,
+	deleteTemplate,
+	getTemplate,
+	listTemplates,
+	saveTemplate
+} from '../../src/lib/server/templates';
+import { createStudent, deleteStudent, listStudents, saveStudent } from '../../src/lib/server/students';
+import { createStudio, studioOf } from '../../src/lib/server/studios';
+import { getStyle, saveStyle } from '../../src/lib/server/styles';
+
+let server: Awaited<ReturnType<typeof startMariadb>>;
+let handle: ReturnType<typeof openDb>;
+let db: Db;
+/** Two studios with a teacher each: what is one's must never be the other's. */
+let loft: string;
+let shed: string;
+
+beforeAll(async () => {
+	server = await startMariadb();
+	await migrateDb(server.url, 'drizzle');
+	handle = openDb(server.url);
+	db = handle.db;
+	for (const [id, name] of [
+		['imke', 'Imke Oyelaran'],
+		['tamsin', 'Tamsin Reed']
+	] as const)
+		await db.insert(teacher).values({ id, name, email: `${id}@wick-hollow.example` });
+	loft = (await createStudio(db, 'imke', 'Saltmarsh Loft', 'Europe/London')).id;
+	shed = (await createStudio(db, 'tamsin', 'Boat shed', 'Europe/London')).id;
+	await recordCatalogue(db);
+});
+afterAll(async () => {
+	await handle.pool.end();
+	await server.stop();
+});
+
+const group = (name = 'Breakwater Striders'): Group => ({
+	...newGroup('runners', name),
+	kit: { block: 24, strap: 12 },
+	kitEach: { belt: 1 }
+});
+function planOf(...slugs: string[]): ClassPlan {
+	return slugs.reduce(
+		(plan, slug) => {
+			const index = plan.sections[2]!.blocks.length;
+			const block = newItem(plan, findMovement(slug) as Movement);
+			return applyEdit(plan, { do: 'insert', at: { sectionId: 'build', index }, block });
+		},
+		emptyPlan('A class', '18:30', 1800)
+	);
+}
+
+describe('studios', () => {
+	it('a teacher works in the studio of which they are a member', async () => {
+		expect((await studioOf(db, 'imke'))?.name).toBe('Saltmarsh Loft');
+		expect(await studioOf(db, 'nobody')).toBeNull();
+	});
+
+	it('migrating again, and at the same time, changes nothing', async () => {
+		await Promise.all([migrateDb(server.url, 'drizzle'), migrateDb(server.url, 'drizzle')]);
+		expect((await studioOf(db, 'tamsin'))?.id).toBe(shed);
+	});
+});
+
+describe('groups', () => {
+	it('come back as they were written, kit and what each brings included', async () => {
+		const id = await createGroup(db, loft, group());
+		expect((await getGroup(db, loft, id))?.group).toEqual(group());
+		expect((await listGroups(db, loft)).map((g) => g.id)).toContain(id);
+	});
+
+	it('are not there for another studio, to read or to save', async () => {
+		const id = await createGroup(db, loft, group());
+		expect(await getGroup(db, shed, id)).toBeNull();
+		expect((await listGroups(db, shed)).map((g) => g.id)).not.toContain(id);
+		expect(await saveGroup(db, shed, id, 1, group('Stolen'))).toEqual({ kind: 'missing' });
+	});
+
+	it('save over the version that the change began from, and over no other', async () => {
+		const id = await createGroup(db, loft, group());
+		expect(await saveGroup(db, loft, id, 1, group('First'))).toEqual({ kind: 'saved', version: 2 });
+		const late = await saveGroup(db, loft, id, 1, { ...group('Late'), kit: { chair: 3 } });
+		expect(late.kind === 'stale' && late.current).toMatchObject({ version: 2, group: { name: 'First' } });
+		expect((await getGroup(db, loft, id))?.group.kit).toEqual({ block: 24, strap: 12 });
+	});
+});
+
+describe('plans', () => {
+	it('are found by day, by group and by studio, and by nobody else', async () => {
+		const striders = await createGroup(db, loft, group('By day'));
+		const id = await createPlan(db, loft, striders, '2026-11-24', planOf('clam'));
+		expect((await plansBetween(db, loft, '2026-11-23', '2026-11-29')).map((p) => p.id)).toContain(id);
+		expect(await plansBetween(db, loft, '2026-11-25', '2026-11-29')).toEqual([]);
+		expect(await plansBetween(db, shed, '2026-11-23', '2026-11-29')).toEqual([]);
+		expect(await groupsWithPlans(db, loft)).toContain(striders);
+		expect((await plansOfGroup(db, loft, striders)).map((p) => p.id)).toEqual([id]);
+		expect(await plansOfGroup(db, shed, striders)).toEqual([]);
+		expect(await getPlan(db, shed, id)).toBeNull();
+		expect(await deletePlan(db, shed, id)).toBe(false);
+		expect(await deletePlan(db, loft, id)).toBe(true);
+		expect(await getPlan(db, loft, id)).toBeNull();
+	});
+
+	it('of two saves from one version the second is stale and brings what is stored', async () => {
+		const id = await createPlan(db, loft, await createGroup(db, loft, group()), null, planOf('clam'));
+		const [a, b] = await Promise.all([
+			savePlan(db, loft, id, 1, planOf('clam', 'cobra')),
+			savePlan(db, loft, id, 1, planOf('clam', 'frog'))
+		]);
+		expect([a.kind, b.kind].sort()).toEqual(['saved', 'stale']);
+		expect(await savePlan(db, shed, id, 2, planOf('plank'))).toEqual({ kind: 'missing' });
+	});
+
+	it('tell what a group has met before a day, and what was used lately', async () => {
+		const id = await createGroup(db, loft, group('History'));
+		await createPlan(db, loft, id, '2026-10-01', planOf('clam'));
+		await createPlan(db, loft, id, '2026-11-20', planOf('cobra', 'frog'));
+		await createPlan(db, loft, id, '2026-12-01', planOf('plank'));
+		expect((await taughtBefore(db, loft, id, '2026-11-24')).sort()).toEqual(['clam', 'cobra', 'frog']);
+		expect((await usedBetween(db, loft, '2026-11-01', '2026-11-30', id)).sort()).toEqual(['cobra', 'frog']);
+		expect(await usedBetween(db, shed, '2026-01-01', '2026-12-31')).toEqual([]);
+	});
+
+	it('are read against their group, its history and the side that went first last time', async () => {
+		const id = await createGroup(db, loft, group('Setting'));
+		const before = applyEdit(planOf('clam', 'low-lunge'), { do: 'mirror' });
+		await createPlan(db, loft, id, '2026-11-17', before);
+		const planId = await createPlan(db, loft, id, '2026-11-24', planOf('clam'));
+		const setting = await planSetting(db, loft, planId, '2026-11-24');
+		expect(setting?.lastFirstSide).toBe('right');
+		expect(setting?.taughtBefore.sort()).toEqual(['clam', 'low-lunge']);
+		expect(setting?.usedLately.sort()).toEqual(['clam', 'low-lunge']);
+		expect(settingOf(setting!).group?.name).toBe('Setting');
+		expect(await planSetting(db, shed, planId, '2026-11-24')).toBeNull();
+	});
+});
+
+describe('own movements', () => {
+	const own = (change: Partial<Movement> = {}): Movement => ({
+		...(findMovement('clam') as Movement),
+		slug: 'own-harbour-clam',
+		english: 'Harbour clam',
+		kin: ['clam'],
+		...change
+	});
+
+	it('belong to their studio, are offered there, and can be left out without being deleted', async () => {
+		await createOwn(db, loft, own());
+		const today = await studioShelf(db, loft);
+		expect(today.shelf.offered.map((m) => m.slug)).toContain('own-harbour-clam');
+		expect((await studioShelf(db, shed)).shelf.find('own-harbour-clam')).toBeUndefined();
+		expect(await getOwn(db, shed, 'own-harbour-clam')).toBeNull();
+		await setLeftOut(db, loft, 'own-harbour-clam', true);
+		await setLeftOut(db, loft, 'own-harbour-clam', true);
+		const without = await studioShelf(db, loft);
+		expect(without.shelf.offered.map((m) => m.slug)).not.toContain('own-harbour-clam');
+		expect(without.shelf.find('own-harbour-clam')).toEqual(own());
+		await setLeftOut(db, loft, 'own-harbour-clam', false);
+		expect((await studioShelf(db, loft)).leftOut).toEqual([]);
+	});
+
+	it('change under no plan: it keeps the state it was made with, and the difference can be told', async () => {
+		const made = await studioShelf(db, loft);
+		const plan = withStates(planOf('clam'), null, made);
+		const item = { ...newItem(plan, own()), id: 'b9' };
+		const place = { sectionId: 'peak', index: 0 };
+		const using = withStates(applyEdit(plan, { do: 'insert', at: place, block: item }), plan, made);
+		expect(Object.keys(using.madeWith!).sort()).toEqual(['clam', 'own-harbour-clam']);
+
+		expect(await saveOwn(db, loft, 1, own({ setUp: 'Another way.' }))).toEqual({ kind: 'saved', version: 2 });
+		expect((await saveOwn(db, loft, 1, own({ setUp: 'Late.' }))).kind).toBe('stale');
+		expect(await saveOwn(db, shed, 1, own())).toEqual({ kind: 'missing' });
+		const today = await studioShelf(db, loft);
+		const [moved] = await movedOn(db, loft, today, [using]);
+		expect(moved!.map((m) => [m.slug, m.differences.map((d) => d.field)])).toEqual([
+			['own-harbour-clam', ['setUp']]
+		]);
+		expect(shelfWith(today, moved!).find('own-harbour-clam')?.setUp).toBe(own().setUp);
+		expect(today.shelf.find('own-harbour-clam')?.setUp).toBe('Another way.');
+
+		// a later save keeps the old state until the plan itself asks for the new one
+		const saved = withStates({ ...using, madeWith: undefined }, using, today);
+		expect(saved.madeWith).toEqual(using.madeWith);
+		const now = today.fingerprints.get('own-harbour-clam')!;
+		const remade = withStates(
+			applyEdit(using, { do: 'remake', slug: 'own-harbour-clam', fingerprint: now }),
+			using,
+			today
+		);
+		expect((await movedOn(db, loft, today, [remade]))[0]).toEqual([]);
+		// movements that are no longer used are forgotten
+		expect(withStates(planOf('clam'), using, today).madeWith).toEqual({ clam: using.madeWith!.clam });
+	});
+
+	it('that come with a file are kept for the studio that read it, and for no other', async () => {
+		const brought = own({ slug: 'own-visitor', english: 'Visitor' });
+		const states = await keepMovements(db, shed, [brought]);
+		expect(states).toEqual({ 'own-visitor': fingerprint(brought) });
+		const plan = { ...planOf('clam'), madeWith: states };
+		const [kept] = await movedOn(db, shed, await studioShelf(db, shed), [plan]);
+		expect(kept).toMatchObject([{ slug: 'own-visitor', now: null, kept: { english: 'Visitor' } }]);
+		expect(await movedOn(db, loft, await studioShelf(db, loft), [plan])).toEqual([[]]);
+	});
+
+	it('are held to the rules of the catalogue, whoever sends them', async () => {
+		const today = await studioShelf(db, loft);
+		expect(ownFaults(own(), today)).toEqual([]);
+		expect(ownFaults(null, today)[0]?.message).toContain('an object with forms');
+		expect(ownFaults(own({ english: '' }), today)[0]?.message).toContain('english is a required field');
+		expect(ownFaults(own({ preparations: ['nowhere'] }), today)[0]?.message).toContain('names "nowhere"');
+	});
+});
+
+describe('the teacher’s own', () => {
+	const per: Student = { name: 'Per L.', tier: 'open', cautions: ['low back'], tighterSide: 'left' };
+
+	it('students are seen, changed and removed by their teacher alone', async () => {
+		const groupId = await createGroup(db, loft, group('People'));
+		const mine = { studioId: loft, teacherId: 'imke' };
+		const others = [
+			{ studioId: shed, teacherId: 'tamsin' },
+			{ studioId: loft, teacherId: 'tamsin' }
+		];
+		const id = await createStudent(db, mine, groupId, per);
+		await createStudent(db, mine, groupId, { ...per, name: 'Ada K.' });
+		expect((await listStudents(db, mine, groupId)).map((s) => s.student.name)).toEqual(['Ada K.', 'Per L.']);
+		for (const other of others) {
+			expect(await listStudents(db, other, groupId)).toEqual([]);
+			expect(await saveStudent(db, other, id, 1, per)).toEqual({ kind: 'missing' });
+			expect(await deleteStudent(db, other, id)).toBe(false);
+		}
+		const open = { ...per, tier: 'tight' as const };
+		expect(await saveStudent(db, mine, id, 1, open)).toEqual({ kind: 'saved', version: 2 });
+		expect((await saveStudent(db, mine, id, 1, per)).kind).toBe('stale');
+		expect(await deleteStudent(db, mine, id)).toBe(true);
+		expect((await listStudents(db, mine, groupId)).map((s) => s.student.name)).toEqual(['Ada K.']);
+	});
+
+	it('templates are kept, renamed and removed by version, and are each studio’s own', async () => {
+		const id = await createTemplate(db, loft, { ...planOf('clam'), title: 'A wave at noon' });
+		await createTemplate(db, loft, { ...planOf('cobra'), title: 'A slow evening' });
+		expect((await listTemplates(db, loft)).map((t) => t.plan.title)).toEqual([
+			'A slow evening',
+			'A wave at noon'
+		]);
+		expect(await listTemplates(db, shed)).toEqual([]);
+		expect(await getTemplate(db, shed, id)).toBeNull();
+		const renamed = { ...planOf('clam'), title: 'A wave at dusk' };
+		expect(await saveTemplate(db, shed, id, 1, renamed)).toEqual({ kind: 'missing' });
+		expect(await saveTemplate(db, loft, id, 1, renamed)).toEqual({ kind: 'saved', version: 2 });
+		expect((await saveTemplate(db, loft, id, 1, planOf('clam'))).kind).toBe('stale');
+		expect(await deleteTemplate(db, shed, id, 2)).toBe(false);
+		expect(await deleteTemplate(db, loft, id, 1)).toBe(false);
+		expect(await deleteTemplate(db, loft, id, 2)).toBe(true);
+		expect(await getTemplate(db, loft, id)).toBeNull();
+	});
+
+	it('a plan that is sent is read with what it brings along, or refused with what is wrong', async () => {
+		const own: Movement = {
+			...(findMovement('clam') as Movement),
+			slug: 'harbour-clam',
+			english: 'Harbour clam'
+		};
+		const using = planOf('clam');
+		const plan = JSON.parse(JSON.stringify(using).replaceAll('"clam"', '"harbour-clam"')) as ClassPlan;
+		const refused = await readSentPlan(db, loft, { plan });
+		expect('faults' in refused && refused.faults[0]?.message).toBe(
+			'the catalogue has no movement "harbour-clam"'
+		);
+		const taken = await readSentPlan(db, loft, { plan, movements: [own] });
+		expect('plan' in taken && taken.plan.madeWith).toEqual({ 'harbour-clam': fingerprint(own) });
+		for (const odd of [null, {}, { plan: 5 }, { plan: [], movements: 7 }])
+			expect(await readSentPlan(db, loft, odd)).toHaveProperty('faults');
+	});
+
+	it('style begins empty, is saved by version, and is each teacher’s own', async () => {
+		expect(await getStyle(db, 'imke')).toEqual({ version: 0, style: { choices: {}, pace: {} } });
+		const style = { choices: { counting: 'seconds' as const }, pace: { heldBreathSeconds: 8 } };
+		expect(await saveStyle(db, 'imke', 0, style)).toEqual({ kind: 'saved', version: 1 });
+		expect((await saveStyle(db, 'imke', 0, style)).kind).toBe('stale');
+		expect(await saveStyle(db, 'imke', 1, { ...style, pace: {} })).toEqual({ kind: 'saved', version: 2 });
+		expect((await getStyle(db, 'tamsin')).version).toBe(0);
+	});
+});
+
+describe('answers to a save', () => {
+	const current = (stored: { version: number; plan: object }) => ({
+		version: stored.version,
+		document: stored.plan
+	});
+
+	it('a save whose answer never arrived, sent again, is no conflict', async () => {
+		const stale = { kind: 'stale' as const, current: { version: 7, plan: { a: 1, b: [2] } } };
+		const again = saveAnswer(stale, { b: [2], a: 1 }, current);
+		expect([again.status, await again.json()]).toEqual([200, { version: 7 }]);
+		const other = saveAnswer(stale, { a: 2 }, current);
+		expect([other.status, await other.json()]).toEqual([
+			409,
+			{ current: { version: 7, document: { a: 1, b: [2] } } }
+		]);
+		expect(() => saveAnswer({ kind: 'missing' }, {}, current)).toThrow();
+		expect(sameContent({ a: undefined, b: 1 }, { b: 1 })).toBe(true);
+	});
+
+	it.each([
+		['not JSON', 'hello', 'the request is not JSON'],
+		['a number', '5', 'the request must be an object'],
+		['no version', '{"document":{}}', 'the version that the change began from is missing'],
+		['half a version', '{"version":1.5,"document":{}}', 'the version that the change began from is missing']
+	])('a request with %s says what is wrong', async (_what, body, message) => {
+		const read = await readSave(new Request('http://127.0.0.1/', { method: 'PUT', body }));
+		expect('faults' in read && read.faults[0]?.message).toBe(message);
+	});
+});
+
+it('every state of the catalogue is on record once, however often the server starts', async () => {
+	await recordCatalogue(db);
+	const plan = withStates(planOf('clam'), null, await studioShelf(db, loft));
+	expect(plan.madeWith).toEqual({ clam: fingerprint(findMovement('clam') as Movement) });
+	expect(itemsOf(plan)).toHaveLength(1);
+	expect(new Set(CATALOGUE.map(fingerprint)).size).toBe(CATALOGUE.length);
+});
