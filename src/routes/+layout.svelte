@@ -2,14 +2,14 @@
 	import 'carbon-components-svelte/css/all.css';
 	import '@fontsource-variable/hanken-grotesk';
 	import '../app.css';
-	import { onMount } from 'svelte';
+	import { afterNavigate } from '$app/navigation';
 	import Shell from '$lib/ui/Shell.svelte';
 
 	let { data, children } = $props();
 
-	// tests wait for this before they click
-	onMount(() => {
-		document.body.dataset.hydrated = 'true';
+	// tests wait for this before they click: which page it is that answers now
+	afterNavigate(({ to }) => {
+		document.body.dataset.hydrated = to?.url.pathname;
 	});
 </script>
 

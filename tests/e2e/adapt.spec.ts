@@ -1,4 +1,16 @@
-import { addByKey, expect, newPlan, open, openPlan, saved, seriousFindings, test, total } from './base';
+import {
+	addByKey,
+	arrive,
+	expect,
+	newPlan,
+	open,
+	openPlan,
+	reload,
+	saved,
+	seriousFindings,
+	test,
+	total
+} from './base';
 import type { Page } from '@playwright/test';
 
 /** A group of its own for a test, made by the form: so many people, cautions and blocks as it needs. */
@@ -7,7 +19,7 @@ async function newGroup(page: Page, name: string, blocks: number): Promise<strin
 	await page.getByLabel('Name').fill(name);
 	await page.getByLabel('Begin with').selectOption('beginners');
 	await page.getByRole('button', { name: 'Make the group' }).click();
-	await page.waitForURL(/group\/./);
+	await arrive(page, '/group/');
 	await page.getByLabel('How many').fill('12');
 	await page.getByLabel('How many').press('Tab');
 	await page.getByLabel('tight').fill('6');
@@ -52,7 +64,7 @@ test('a beginners’ class is adapted to a sore knee and too few blocks', async 
 	await page.getByRole('button', { name: 'Keep it, I answer for it' }).first().click();
 	await expect(stop).toBeHidden();
 	await expect(saved(page)).toBeVisible();
-	await page.reload();
+	await reload(page);
 	await page.getByText(/worth knowing/).click();
 	await expect(checks.getByText('90-90 seat, sore knee (1): kept by your own confirmation')).toBeVisible();
 
@@ -116,8 +128,7 @@ test('an own movement: copied, used, changed; a class keeps the one it was made 
 	watch.allow.push(/422/);
 	await open(page, '/catalogue/clam');
 	await page.getByRole('link', { name: 'Copy as your own' }).click();
-	await page.waitForURL(/own\/new/);
-	await page.waitForSelector('body[data-hydrated]');
+	await arrive(page, /own\/new/);
 	await page.getByLabel('Name').fill('Harbour clam');
 	await page.getByLabel('Angles, degrees').first().fill('F45 K90 -> F45 ER170 K90');
 	await page.getByRole('button', { name: 'Add it to the catalogue' }).click();
@@ -138,8 +149,7 @@ test('an own movement: copied, used, changed; a class keeps the one it was made 
 
 	await open(page, '/catalogue/own-harbour-clam');
 	await page.getByRole('link', { name: 'Change it' }).click();
-	await page.waitForURL(/own\/own-harbour-clam/);
-	await page.waitForSelector('body[data-hydrated]');
+	await arrive(page, /own\/own-harbour-clam/);
 	const dose = page.getByRole('group', { name: 'full' }).getByLabel('Dose');
 	await dose.fill('20-22-24 small repetitions');
 	await expect(saved(page)).toBeVisible();
@@ -203,8 +213,7 @@ test('students are written down, counted and removed for good', async ({ page, w
 	watch.allow.push(/422/);
 	await open(page, '/group');
 	await page.getByRole('link', { name: 'First Tide' }).click();
-	await page.waitForURL(/group\/./);
-	await page.waitForSelector('body[data-hydrated]');
+	await arrive(page, '/group/');
 	await page.getByLabel('First name and initial').fill('Oda Fenwick');
 	await page.getByRole('button', { name: 'Write down' }).click();
 	await expect(page.getByText('a first name and an initial, as in "Oda F."')).toBeVisible();
@@ -214,11 +223,11 @@ test('students are written down, counted and removed for good', async ({ page, w
 	await page.getByLabel('Add a caution to Oda F.').selectOption('poor balance');
 	await expect(page.getByRole('button', { name: 'Take poor balance from Oda F.' })).toBeVisible();
 	await page.getByLabel('Tighter side of Oda F.').selectOption('left');
-	await page.reload();
+	await reload(page);
 	await expect(page.getByLabel('Tighter side of Oda F.')).toHaveValue('left');
 	await page.getByRole('button', { name: 'Remove Oda F. for good' }).click();
 	await expect(page.getByText('Oda F. is removed for good')).toBeVisible();
-	await page.reload();
+	await reload(page);
 	await expect(page.getByRole('heading', { name: 'Students, if you like' })).toBeVisible();
 	await expect(page.getByRole('rowheader', { name: 'Oda F.' })).toBeHidden();
 });

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { addByKey, expect, newPlan, open, openPlan, saved, test, total } from './base';
+import { addByKey, expect, newPlan, open, openPlan, reload, saved, test, total } from './base';
 
 test('a class from the demo: add by keyboard, see the clock and the ring follow, fit, reload', async ({
 	page
@@ -25,7 +25,7 @@ test('a class from the demo: add by keyboard, see the clock and the ring follow,
 	await expect(page.getByText('Nothing to mend')).toBeVisible();
 	await expect(saved(page)).toBeVisible();
 
-	await page.reload();
+	await reload(page);
 	await expect(total(page)).toHaveText('45:00');
 	await expect(page.getByRole('group', { name: /^Knee drop inward/ })).toBeVisible();
 });
@@ -83,8 +83,7 @@ test('twenty steps go back and forth, and a reload loses none of them', async ({
 	for (let i = 0; i < 20; i++) await page.keyboard.press('Control+y');
 	expect([await total(page).textContent(), await dose()]).toEqual(end);
 	await expect(saved(page)).toBeVisible();
-	await page.reload();
-	await page.waitForSelector('body[data-hydrated]');
+	await reload(page);
 	expect([await total(page).textContent(), await dose()]).toEqual(end);
 });
 
@@ -154,7 +153,7 @@ test('a block is dragged to another place by the pointer', async ({ page }) => {
 	await page.mouse.up();
 	await expect(page.locator('.row').first()).toHaveAccessibleName(/^Cobra/);
 	await expect(saved(page)).toBeVisible();
-	await page.reload();
+	await reload(page);
 	await expect(page.locator('.row').first()).toHaveAccessibleName(/^Cobra/);
 });
 

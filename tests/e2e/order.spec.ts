@@ -1,4 +1,4 @@
-import { addByKey, expect, newPlan, open, saved, seriousFindings, test, total } from './base';
+import { addByKey, arrive, expect, newPlan, open, reload, saved, seriousFindings, test, total } from './base';
 
 test('a finding is on purpose: it says no more, keeps the reason, and can be asked again', async ({
 	page
@@ -14,7 +14,7 @@ test('a finding is on purpose: it says no more, keeps the reason, and can be ask
 	await finding.getByRole('button', { name: 'Say no more' }).click();
 	await expect(checks.getByText('1 on purpose')).toBeVisible();
 	await expect(saved(page)).toBeVisible();
-	await page.reload();
+	await reload(page);
 	await checks.getByText('1 on purpose').click();
 	await expect(checks.getByText('They rest at their desks.')).toBeVisible();
 	await checks.getByRole('button', { name: 'Ask again' }).click();
@@ -138,8 +138,7 @@ test('rows flow in rounds, a leg steps through, a test is taken twice, and sever
 	await page.keyboard.press('Alt+ArrowUp');
 	await expect(page.getByText('2 blocks moved earlier')).toBeVisible();
 	await expect(saved(page)).toBeVisible();
-	await page.reload();
-	await page.waitForSelector('body[data-hydrated]');
+	await reload(page);
 	const names = await page
 		.locator('[id^="row-"]')
 		.evaluateAll((all) => all.map((r) => r.getAttribute('aria-label')!.split(',')[0]));
@@ -195,9 +194,11 @@ test('a class is duplicated and compared: what came, what went, what changed', a
 	await newPlan(page, 'Skiff Crew', '2030-07-01');
 	for (const name of ['cat and cow', 'clam']) await addByKey(page, name);
 	await expect(saved(page)).toBeVisible();
+	const before = new URL(page.url()).pathname;
 	await page.getByRole('button', { name: 'Duplicate' }).click();
+	await page.waitForURL((url) => url.pathname !== before);
 	await expect(page.getByRole('textbox', { name: 'Title of the class' })).toHaveValue('Skiff Crew (copy)');
-	await page.waitForSelector('body[data-hydrated]');
+	await arrive(page, '/plan/');
 	await addByKey(page, 'cobra');
 	await page.getByRole('group', { name: /^Clam/ }).focus();
 	await page.keyboard.press('+');
@@ -205,6 +206,7 @@ test('a class is duplicated and compared: what came, what went, what changed', a
 	await page.keyboard.press('Delete');
 	await expect(saved(page)).toBeVisible();
 	await page.getByRole('link', { name: 'Compare' }).click();
+	await arrive(page, /compare/);
 	await page.getByLabel('compared with').selectOption({ label: 'Skiff Crew, Monday 1 July' });
 	await expect(page.getByRole('region', { name: 'Only in this class 1' })).toContainText('Cobra');
 	await expect(page.getByRole('region', { name: 'Only in the other 1' })).toContainText('Cat and cow');
@@ -225,6 +227,7 @@ test('a class is kept as a template, another begins with it; renamed, removed an
 	await open(page, '/?week=2031-W20');
 	await page.getByLabel('Begin the plan for Skiff Crew with').selectOption('with A quarter of an hour');
 	await page.getByRole('button', { name: 'Start a plan for Skiff Crew' }).click();
+	await arrive(page, '/plan/');
 	await expect(page.getByRole('textbox', { name: 'Title of the class' })).toHaveValue('A quarter of an hour');
 	await expect(page.locator('.row')).toHaveCount(3);
 

@@ -1,6 +1,18 @@
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
-import { addByKey, expect, newPlan, open, openPlan, saved, seriousFindings, test, total } from './base';
+import {
+	addByKey,
+	arrive,
+	expect,
+	newPlan,
+	open,
+	openPlan,
+	reload,
+	saved,
+	seriousFindings,
+	test,
+	total
+} from './base';
 
 const ready = 'classes proposed';
 
@@ -35,8 +47,7 @@ test('a class is proposed, taken as one step and taken back; the reasons are tol
 	expect(names.length).toBeGreaterThan(await page.locator('.row').count());
 	await expect(page.getByText('This class can be taught as it stands')).toBeVisible();
 	await expect(saved(page)).toBeVisible();
-	await page.reload();
-	await page.waitForSelector('body[data-hydrated]');
+	await reload(page);
 	await expect(total(page)).toHaveText('1:00:00');
 });
 
@@ -78,7 +89,6 @@ test('what cannot go together is said in a sentence; a search is stopped', async
 
 test('something else is put in the place of one block, and the rest stays', async ({ page }) => {
 	await openPlan(page, 'Lamp Room', 'Out of the chair');
-	await page.waitForSelector('body[data-hydrated]');
 	const rows = page.locator('.row');
 	const before = await rows.count();
 	const clam = page.getByRole('group', { name: /^Clam,/ });
@@ -101,7 +111,7 @@ test('the same seed gives the same class here and in Node', async ({ page }) => 
 	await page.getByLabel('Name').fill('Kelp Barge');
 	await page.getByLabel('Begin with').selectOption({ label: 'Lifters' });
 	await page.getByRole('button', { name: 'Make the group' }).click();
-	await expect(page.getByRole('heading', { name: 'Kelp Barge' })).toBeVisible();
+	await arrive(page, '/group/');
 	const path = await newPlan(page, 'Kelp Barge', '2030-10-01');
 	await page.keyboard.press('g');
 	await page.getByRole('button', { name: 'Propose three' }).click();

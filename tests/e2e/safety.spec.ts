@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { addByKey, expect, newPlan, open, saved, test, total } from './base';
+import { addByKey, arrive, expect, newPlan, open, reload, saved, test, total } from './base';
 
 const servePid = () => Number(readFileSync('test-results/serve.pid', 'utf8'));
 
@@ -26,6 +26,7 @@ test('two windows on one plan cannot lose an edit', async ({ page, context, watc
 
 	// what the first window had is a plan of its own
 	await other.getByRole('link', { name: 'Breakwater Striders' }).click();
+	await arrive(other, '/group/');
 	await other.getByRole('link', { name: 'Breakwater Striders (other version)' }).click();
 	await expect(other.getByRole('group', { name: /^Cobra/ })).toBeVisible();
 	await expect(other.getByRole('group', { name: /^Frog/ })).toBeHidden();
@@ -47,6 +48,7 @@ test('taking the other window’s version keeps this one as a copy', async ({ pa
 	await expect(page.getByText('The other version is kept as a plan of its own')).toBeVisible();
 	await open(page, '/group');
 	await page.getByRole('link', { name: 'Lamp Room' }).click();
+	await arrive(page, '/group/');
 	await page.getByRole('link', { name: 'Lamp Room (other version)' }).click();
 	await expect(page.getByRole('group', { name: /^Frog/ })).toBeVisible();
 });
@@ -55,7 +57,7 @@ test('two windows on one group: the version not taken stays at hand', async ({ p
 	watch.allow.push(/409/);
 	await open(page, '/group');
 	await page.getByRole('link', { name: 'Lamp Room' }).click();
-	await page.waitForURL(/group\/./);
+	await arrive(page, '/group/');
 	const note = (window: Page) => window.getByLabel('Note');
 	const before = await note(page).inputValue();
 	const other = await context.newPage();
@@ -100,7 +102,7 @@ test('a minute without a connection loses nothing: editing goes on and is saved 
 	await context.setOffline(false);
 	await page.clock.fastForward(20_000);
 	await expect(saved(page)).toBeVisible({ timeout: 20_000 });
-	await page.reload();
+	await reload(page);
 	await expect(page.locator('.row')).toHaveCount(3);
 });
 
@@ -137,7 +139,7 @@ test('the database stops while a plan is edited and comes back: nothing is lost'
 	expect(words).not.toMatch(/\bat .*\.js:\d+|ECONNREFUSED/);
 	process.kill(servePid(), 'SIGUSR2');
 	await expect(saved(page)).toBeVisible({ timeout: 25_000 });
-	await page.reload();
+	await reload(page);
 	await expect(page.locator('.row')).toHaveCount(2);
 });
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, open, saved, seriousFindings, test } from './base';
+import { arrive, expect, open, reload, saved, seriousFindings, test } from './base';
 
 /** A series of four Tuesdays for the runners, from nothing; leaves the page at it. */
 async function begin(page: Page, startsOn: string, weeks = 4): Promise<string> {
@@ -9,8 +9,7 @@ async function begin(page: Page, startsOn: string, weeks = 4): Promise<string> {
 	await page.getByLabel('From').fill(startsOn);
 	await page.getByLabel('Weeks').fill(String(weeks));
 	await page.getByRole('button', { name: 'Begin the series' }).click();
-	await page.waitForURL(/series\/./);
-	await page.waitForSelector('body[data-hydrated]');
+	await arrive(page, '/series/');
 	return new URL(page.url()).pathname;
 }
 
@@ -18,8 +17,7 @@ async function begin(page: Page, startsOn: string, weeks = 4): Promise<string> {
 async function openSeries(page: Page, title: string) {
 	await open(page, '/series');
 	await page.getByRole('link', { name: title }).last().click();
-	await page.waitForURL(/series\/./);
-	await page.waitForSelector('body[data-hydrated]');
+	await arrive(page, '/series/');
 }
 
 async function addGoal(page: Page, movement: string, form: string) {
@@ -50,8 +48,7 @@ test('a series is planned from nothing: dates, a goal with its ladder, every cla
 	await expect(classes(page).first()).toContainText('Clam, supported');
 	await expect(saved(page)).toBeVisible();
 
-	await page.reload();
-	await page.waitForSelector('body[data-hydrated]');
+	await reload(page);
 	await expect(classes(page).last()).toContainText('proposed');
 	await expect(page.getByText('Level hips on the coast path')).toBeVisible();
 	// each is a class of its week, on its day and time
@@ -113,7 +110,7 @@ test('a week is missed, a class edited, the rest proposed anew: before and after
 	// the third is edited at the desk
 	await classes(page).nth(2).click();
 	await page.getByRole('link', { name: /class 3/ }).click();
-	await page.waitForSelector('body[data-hydrated]');
+	await arrive(page, '/plan/');
 	await page.keyboard.press('ArrowDown');
 	await page.keyboard.press('ArrowDown');
 	await page.keyboard.press('Delete');
@@ -148,7 +145,7 @@ test('a class is written down, what was left out comes back, and a test is put i
 	await page.getByRole('link', { name: /class 2/ }).click();
 	await expect(page.locator('.row').filter({ hasText: 'Rolling straight legs' })).toHaveCount(2);
 	await page.goBack();
-	await page.waitForSelector('body[data-hydrated]');
+	await arrive(page, '/series/');
 
 	await classes(page).first().click();
 	await page.getByLabel('Effort, 0 to 10').fill('4.5');
@@ -260,26 +257,25 @@ test('a series is saved as a file and brought in, copied to another group, compa
 
 	await page.getByLabel('Which one').selectOption({ label: 'Dropped knee in eight weeks' });
 	await page.getByRole('button', { name: 'Compare' }).click();
+	await arrive(page, /compare/);
 	await expect(page.getByRole('row', { name: /^Weeks 8 8/ })).toBeVisible();
 	await page.getByRole('link', { name: 'Back to the series' }).click();
-	await page.waitForSelector('body[data-hydrated]');
+	await arrive(page, /^\/series\/[^/]+$/);
 	await page.getByText('Let the series go').click();
 	await page.getByRole('button', { name: 'Let it go' }).click();
-	await page.waitForURL(/\/series$/);
+	await arrive(page, /^\/series$/);
 
-	await page.waitForSelector('body[data-hydrated]');
 	await page.getByRole('button', { name: 'Open a series file' }).click();
 	await page.getByLabel('Series file (JSON)').setInputFiles(path);
 	await page.getByLabel('For which group').selectOption({ label: 'Skiff Crew' });
 	await page.getByRole('button', { name: 'Bring it in' }).click();
-	await page.waitForURL(/series\/./);
+	await arrive(page, '/series/');
 	await expect(classes(page)).toHaveCount(14);
 	await expect(classes(page).filter({ hasText: 'taught' })).toHaveCount(3);
 	// away with it again: the rest of the tests begin plans for this group
-	await page.waitForSelector('body[data-hydrated]');
 	await page.getByText('Let the series go').click();
 	await page.getByRole('button', { name: 'Let it go' }).click();
-	await page.waitForURL(/\/series$/);
+	await arrive(page, /^\/series$/);
 });
 
 test('axe finds nothing serious in a series, open or shut, and each chart has its table', async ({
@@ -288,8 +284,7 @@ test('axe finds nothing serious in a series, open or shut, and each chart has it
 	await open(page, '/series');
 	expect(await seriousFindings(page)).toEqual([]);
 	await page.getByRole('link', { name: 'Out of the chair for eight weeks' }).last().click();
-	await page.waitForURL(/series\/./);
-	await page.waitForSelector('body[data-hydrated]');
+	await arrive(page, '/series/');
 	await expect(page.locator('.chart[data-ready]')).toHaveCount(5);
 	await classes(page).nth(3).click();
 	await page.keyboard.press('s');

@@ -1,4 +1,16 @@
-import { addByKey, expect, newPlan, open, openPlan, saved, seriousFindings, test, total } from './base';
+import {
+	addByKey,
+	arrive,
+	expect,
+	newPlan,
+	open,
+	openPlan,
+	reload,
+	saved,
+	seriousFindings,
+	test,
+	total
+} from './base';
 import { execFileSync } from 'node:child_process';
 
 test('the week shows what is next and what is unplanned, and a first plan takes three clicks', async ({
@@ -7,6 +19,7 @@ test('the week shows what is next and what is unplanned, and a first plan takes 
 	await open(page, '/?week=2031-W10');
 	await expect(page.getByRole('heading', { name: 'Week of Monday 3 March' })).toBeVisible();
 	await page.getByRole('button', { name: 'Start a plan for First Tide' }).click();
+	await arrive(page, '/plan/');
 	await expect(page.getByText('An empty class.')).toBeVisible();
 	await expect(page.getByText('Saturday 8 March')).toBeVisible();
 	await page.getByRole('button', { name: 'Add the first movement' }).click();
@@ -28,6 +41,7 @@ test('a group is made from a preset and changed; the plan follows its targets', 
 	await page.getByLabel('Name').fill('Harbour Swifts');
 	await page.getByLabel('Begin with').selectOption({ label: 'Climbers' });
 	await page.getByRole('button', { name: 'Make the group' }).click();
+	await arrive(page, '/group/');
 	await expect(page.getByRole('heading', { name: 'Harbour Swifts' })).toBeVisible();
 
 	const from = page.getByLabel('flexion, from percent');
@@ -43,7 +57,7 @@ test('a group is made from a preset and changed; the plan follows its targets', 
 	await page.getByLabel('block in the room').fill('18');
 	await page.getByLabel('block in the room').press('Tab');
 	await expect(saved(page)).toBeVisible();
-	await page.reload();
+	await reload(page);
 	await expect(from).toHaveValue('31');
 	await expect(page.getByLabel('People with sore knee')).toHaveValue('3');
 	await expect(page.getByLabel('block in the room')).toHaveValue('18');
@@ -197,8 +211,7 @@ test('everything that is used beside the mat fits a phone', async ({ page }) => 
 	await page.getByLabel('From').fill('2033-01-04');
 	await page.getByLabel('Weeks').fill('3');
 	await page.getByRole('button', { name: 'Begin the series' }).click();
-	await page.waitForURL(/series\/./);
-	await page.waitForSelector('body[data-hydrated]');
+	await arrive(page, '/series/');
 	await page.getByLabel('Title').fill('Turninginandturningout'.repeat(5));
 	await page.getByLabel('Theme of week 1').fill('Turninginandturningout'.repeat(5));
 	await expect(saved(page)).toBeVisible();
