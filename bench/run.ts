@@ -228,7 +228,7 @@ function proposing(): void {
 			return found;
 		};
 		const standard = [1, 2, 3, 4].map((seed) => cost(seed, STANDARD_EFFORT));
-		const long = [5, 6].map((seed) => cost(seed, { starts: 3, steps: 200_000, finalists: 2 }));
+		const long = [5, 6].map((seed) => cost(seed, { starts: 3, steps: 400_000, finalists: 1, roughSteps: 0 }));
 		const best = Math.min(...standard, ...long);
 		off.push(...standard.map((points) => points - best));
 	}

@@ -128,7 +128,6 @@ const HILLS = 30;
 /** The best of some searches, as the planner makes them. */
 function bySearch({ base, options, setting }: Instance, starts: number, steps: number): Piece[] {
 	const objective = new Objective(base, options, {}, setting);
-	objective.number(options);
 	const pool = new Pool(options);
 	const random = seededRandom(5);
 	return Array.from({ length: starts }, () =>
@@ -143,7 +142,6 @@ describe('the objective', () => {
 			// every other one with a limit of effort that some of its classes keep and some do not
 			const limit = seed % 2 ? { mostEffort: 2, lengthen: ['hamstrings', 'adductors'] as const } : {};
 			const objective = new Objective(small.base, small.options, limit, small.setting);
-			objective.number(small.options);
 			const random = seededRandom(seed);
 			const pool = new Pool(small.options);
 			for (let n = 0; n < 10; n++) {

@@ -1,5 +1,6 @@
 import { blocksOf, findItem, SECTION_KINDS, type ClassPlan, type Item } from '../plan';
 import { Objective, type Piece } from './cost';
+import { nearest } from './nearest';
 import { keptOption, optionsFor } from './options';
 import type { ProposeSetting, Wishes } from './types';
 
@@ -34,7 +35,6 @@ export function alternativesFor(
 		section: SECTION_KINDS.indexOf(section.kind)
 	}));
 	const objective = new Objective(plan, [...offered, ...kept], wishes, setting);
-	objective.number([...offered, ...kept]);
 	const now = objective.cost(pieces);
 	const kind = blocks[at]!.section.kind;
 	const seconds = kept[at]!.workSeconds[0]!;
@@ -51,9 +51,3 @@ export function alternativesFor(
 	}
 	return [...best.values()].sort((a, b) => a.worse - b.worse).slice(0, most);
 }
-
-const nearest = (values: readonly number[], wanted: number): number =>
-	values.reduce(
-		(best, value, i) => (Math.abs(value - wanted) < Math.abs(values[best]! - wanted) ? i : best),
-		0
-	);

@@ -1,13 +1,14 @@
 import { likeness } from '../adapt';
 import { EFFORT_BETWEEN } from '../load';
-import { DIRECTIONS, type Tissue } from '../anatomy';
+import { DIRECTIONS } from '../anatomy';
 import { KIT_KINDS, POSITIONS, type Movement } from '../movement';
-import { moveSeconds, paceOf } from '../pace';
+import { moveSeconds, paceOf, type Pace } from '../pace';
 import { PLAN_LIMITS, SECTION_KINDS, type ClassPlan } from '../plan';
+import { factsOf, type Facts } from './facts';
 import type { Option } from './options';
-import { POINTS, LONG_SECONDS, WARM_SECONDS, IDLE_SECONDS, BRIEF_SECONDS, JUMP, OPENING } from './points';
+import { POINTS, LONG_SECONDS, WARM_SECONDS, JUMP, OPENING } from './points';
 import { SECTION_SHARE } from './roles';
-import { newTally, restarted, type Tally } from './tally';
+import { Tally } from './tally';
 import { USUAL_WEIGHTS, type CostParts, type ProposeSetting, type Weights, type Wishes } from './types';
 
 /** One block of a class that is being searched for: what, how much, and in which part. */
@@ -25,20 +26,24 @@ const PEAK = SECTION_KINDS.indexOf('peak');
 /** What a class costs. Made once for a search: it keeps what is the same for every class that is looked at. */
 export class Objective {
 	looked = 0;
+	/** Seconds of the class that was looked at last. */
+	totalSeconds = 0;
 	/** One for all evaluations: there are hundreds of thousands of them. */
-	private readonly tally = newTally();
+	private readonly tally = new Tally();
+	private readonly facts: readonly Facts[];
 	private readonly weights: Weights;
-	private readonly move: number[][];
-	private readonly fetch: number[];
-	private readonly ids: Map<string, number>;
+	/** From each place to each: seconds of getting there with what has to be fetched. */
+	private readonly between: Float64Array;
+	private readonly places: number;
 	/** Points of a pair of movements for being alike. */
 	private readonly alike: Float64Array;
 	private readonly movements: number;
+	/** For each movement the number of the last class that it was seen in. */
 	private readonly seen: Int32Array;
 	/** Movements that the next one is compared with. */
 	private readonly done: Int32Array;
-	/** In how many other proposals each movement is. */
-	private readonly elsewhere: Uint8Array;
+	/** Points of each movement for being in other proposals. */
+	private readonly elsewhere: Float64Array;
 	private readonly fillable: boolean[];
 	/** The most intensity that can stand in the peak. */
 	private readonly deepest: number;
@@ -46,12 +51,12 @@ export class Objective {
 	private readonly toward: number;
 	private readonly mostNew: number;
 	private readonly mostEffort: number;
-	/** Tissues asked for, and how long the class that is looked at holds each. */
-	private readonly lengthen: readonly Tissue[];
+	/** How long the class that is looked at holds each tissue asked for. */
 	private readonly longSeconds: Float64Array;
 	private readonly like: { ids: ReadonlySet<number>; share: number } | null;
 	private readonly shares: { min: number; max: number }[];
 
+	/** @param options all that pieces are made of, each at its own index */
 	constructor(
 		readonly base: ClassPlan,
 		options: readonly Option[],
@@ -60,14 +65,19 @@ export class Objective {
 		/** Movements of other proposals: to have many of them again costs variety. */
 		others: readonly ReadonlySet<string>[] = []
 	) {
-		const pace = paceOf(base.pace);
 		this.weights = { ...USUAL_WEIGHTS, ...wishes.weights };
-		this.move = POSITIONS.map((from) => POSITIONS.map((to) => Math.round(moveSeconds(pace, from, to))));
-		this.fetch = KIT_KINDS.map((kit) => pace.fetchSeconds[kit]);
 		const slugs = [...new Set(options.flatMap((option) => option.movements))];
-		this.ids = new Map(slugs.map((slug, i) => [slug, i]));
+		const ids = new Map(slugs.map((slug, i) => [slug, i]));
+		const places = new Places();
+		const tissues = wishes.lengthen ?? [];
+		this.facts = options.map((option) => factsOf(option, ids, (p, kit) => places.at(p, kit), tissues));
+		this.places = places.count;
+		this.between = places.between(paceOf(base.pace));
 		this.movements = slugs.length;
-		this.elsewhere = Uint8Array.from(slugs, (slug) => others.filter((other) => other.has(slug)).length);
+		this.elsewhere = Float64Array.from(
+			slugs,
+			(slug) => POINTS.elsewhere * others.filter((other) => other.has(slug)).length
+		);
 		this.alike = alikePoints(slugs.map((slug) => setting.find(slug)!));
 		this.seen = new Int32Array(slugs.length).fill(-1);
 		this.done = new Int32Array(PLAN_LIMITS.blocks);
@@ -76,17 +86,14 @@ export class Objective {
 			(most, { sections, intensity }) => (sections.has('peak') ? Math.max(most, intensity) : most),
 			0
 		);
-		this.must = (wishes.must ?? []).map((slug) => this.ids.get(slug) ?? -1);
-		this.toward = wishes.toward === undefined ? -1 : (this.ids.get(wishes.toward) ?? -1);
+		const idOf = (slug: string) => ids.get(slug) ?? -1;
+		this.must = (wishes.must ?? []).map(idOf);
+		this.toward = wishes.toward === undefined ? -1 : idOf(wishes.toward);
 		this.mostNew = wishes.mostNew ?? Infinity;
 		this.mostEffort = wishes.mostEffort ?? Infinity;
-		this.lengthen = wishes.lengthen ?? [];
-		this.longSeconds = new Float64Array(this.lengthen.length);
+		this.longSeconds = new Float64Array(tissues.length);
 		this.like = wishes.like
-			? {
-					ids: new Set(wishes.like.movements.map((slug) => this.ids.get(slug) ?? -1)),
-					share: wishes.like.share
-				}
+			? { ids: new Set(wishes.like.movements.map(idOf)), share: wishes.like.share }
 			: null;
 		const { directions, strength } = setting.group.targets;
 		this.shares = [...DIRECTIONS.map((d) => directions[d]), strength].map(({ minPercent, maxPercent }) => ({
@@ -97,116 +104,123 @@ export class Objective {
 
 	/** The sum of all parts: what the search makes small. */
 	cost(pieces: readonly Piece[]): number {
-		const p = this.parts(pieces);
-		return p.balance + p.flow + p.variety + p.shape + p.arc + p.dose + p.rules;
+		const { balance, lost, variety, shape, arc, dose, rules } = this.count(pieces);
+		const { weights } = this;
+		return (
+			weights.balance * balance +
+			weights.flow * POINTS.lostSecond * lost +
+			weights.variety * variety +
+			shape +
+			arc +
+			dose +
+			rules
+		);
 	}
 
-	/** One pass over the pieces. */
+	/** Each part of the cost. */
 	parts(pieces: readonly Piece[]): CostParts {
-		this.looked += 1;
-		const tally = restarted(this.tally);
-		this.longSeconds.fill(0);
-		for (let i = 0; i < pieces.length; i++) {
-			const piece = pieces[i]!;
-			this.countTime(tally, piece);
-			this.countOrder(tally, piece, i);
-			this.countDose(tally, piece);
-			this.countContent(tally, piece, pieces.length);
-		}
-		this.countWishes(tally);
-		this.countShape(tally);
+		const { balance, lost, variety, shape, arc, dose, rules } = this.count(pieces);
 		const { weights } = this;
 		return {
-			balance: weights.balance * this.outside(tally.direction, tally.work, tally.strength),
-			flow: weights.flow * POINTS.lostSecond * tally.lost,
-			variety: weights.variety * tally.variety,
-			shape: tally.shape,
-			arc: tally.arc,
-			dose: tally.dose,
-			rules: tally.rules
+			balance: weights.balance * balance,
+			flow: weights.flow * POINTS.lostSecond * lost,
+			variety: weights.variety * variety,
+			shape,
+			arc,
+			dose,
+			rules
 		};
 	}
 
-	/** Getting there, kit, everything around the work, and what the work gives to directions and strength. */
-	private countTime(tally: Tally, { option, amount, section }: Piece): void {
-		const seconds = option.workSeconds[amount]!;
-		let between = 0;
-		if (option.enter >= 0) {
-			if (tally.position >= 0) between += this.move[tally.position]![option.enter]!;
-			const missing = option.enterKit & ~tally.kit;
-			if (missing !== 0) between += this.fetchSeconds(missing);
-			tally.position = option.leave;
-			tally.kit = option.leaveKit;
+	/** One pass over the pieces. */
+	private count(pieces: readonly Piece[]): Tally {
+		this.looked += 1;
+		const { tally, facts } = this;
+		tally.restart();
+		this.longSeconds.fill(0);
+		for (let i = 0; i < pieces.length; i++) {
+			const { option, amount, section } = pieces[i]!;
+			const fact = facts[option.index]!;
+			const seconds = fact.workSeconds[amount]!;
+			this.countTime(tally, fact, seconds, section);
+			this.countOrder(tally, fact, seconds, section, i);
+			tally.dose += fact.dosePoints[amount]!;
+			if (section < REST) tally.shape += fact.idlePoints[amount]!;
+			this.countContent(tally, fact, section, pieces.length);
 		}
-		const around = between + option.aroundSeconds;
+		this.countWishes(tally);
+		this.countShape(tally);
+		tally.balance = this.outside(tally);
+		this.totalSeconds = tally.total;
+		return tally;
+	}
+
+	/** Getting there, kit, everything around the work, and what the work gives to directions and strength. */
+	private countTime(tally: Tally, fact: Facts, seconds: number, section: number): void {
+		let between = 0;
+		if (fact.enter >= 0) {
+			// before the first piece nobody has to change position; what it asks for is fetched
+			between = this.between[(tally.place + 1) * this.places + fact.enter]!;
+			tally.place = fact.leave;
+		}
+		const around = between + fact.aroundSeconds;
 		tally.lost += between;
 		tally.total += around + seconds;
-		tally.least += around + option.workSeconds[0]!;
-		tally.most += around + option.workSeconds[option.workSeconds.length - 1]!;
+		tally.least += around + fact.leastSeconds;
+		tally.most += around + fact.mostSeconds;
 		tally.sections[section]! += around + seconds;
-		for (let d = 0; d < 6; d++) tally.direction[d]! += option.directions[d]! * seconds;
-		if (!option.rests) tally.work += seconds;
-		tally.strength += option.strengthens * seconds;
-		for (let w = 0; w < this.lengthen.length; w++)
-			this.longSeconds[w]! += (option.lengthens.get(this.lengthen[w]!) ?? 0) * seconds;
-		tally.effort += option.effort * seconds + EFFORT_BETWEEN * around;
+		const { direction } = tally;
+		for (let d = 0; d < 6; d++) direction[d]! += fact.directions[d]! * seconds;
+		if (!fact.rests) tally.work += seconds;
+		tally.strength += fact.strengthens * seconds;
+		const { longSeconds } = this;
+		for (let w = 0; w < longSeconds.length; w++) longSeconds[w]! += fact.lengthens[w]! * seconds;
+		tally.effort += fact.effort * seconds + EFFORT_BETWEEN * around;
 	}
 
 	/** What must have come before, how intensity goes, and how often people rest. */
-	private countOrder(tally: Tally, { option, amount, section }: Piece, index: number): void {
-		const { intensity } = option;
-		const seconds = option.workSeconds[amount]!;
-		if (option.deep && tally.warm < WARM_SECONDS) tally.rules += POINTS.cold;
-		if (option.preparationIds.length > 0 && !this.prepared(option)) tally.rules += POINTS.unprepared;
-		if (option.strong && tally.heavy) tally.rules += POINTS.strongAfterHeavy;
-		if (option.holds && !tally.moved) tally.rules += POINTS.heldBeforeMoved;
+	private countOrder(tally: Tally, fact: Facts, seconds: number, section: number, index: number): void {
+		const { intensity } = fact;
+		if (fact.deep && tally.warm < WARM_SECONDS) tally.rules += POINTS.cold;
+		if (fact.preparations.length > 0 && !this.prepared(fact)) tally.rules += POINTS.unprepared;
+		if (fact.strong && tally.heavy) tally.rules += POINTS.strongAfterHeavy;
+		if (fact.holds && !tally.moved) tally.rules += POINTS.heldBeforeMoved;
 		if (index < OPENING.items && intensity > OPENING.intensity) tally.rules += POINTS.steepOpening;
 		const jump = index > 0 ? intensity - tally.before : 0;
 		if (jump > JUMP) tally.arc += POINTS.jump * (jump - JUMP);
 		if (section > PEAK && jump > 1) tally.arc += POINTS.jump;
-		if (option.rests) {
+		if (fact.rests) {
 			if (tally.restedIn === section) tally.rules += POINTS.restedTwice;
 			tally.restedIn = section;
-			if (section < REST) tally.shape += POINTS.idleSecond * Math.max(0, seconds - IDLE_SECONDS);
 		}
-		if (option.warms) tally.warm += seconds;
-		tally.moved ||= option.moves;
-		tally.heavy ||= option.heavy;
+		if (fact.warms) tally.warm += seconds;
+		if (fact.moves) tally.moved = true;
+		if (fact.heavy) tally.heavy = true;
 		tally.before = intensity;
-		tally.highest = Math.max(tally.highest, intensity);
-		if (section === PEAK) tally.highestInPeak = Math.max(tally.highestInPeak, intensity);
-	}
-
-	/** How far from the usual dose, and whether the work is worth the explaining. */
-	private countDose(tally: Tally, { option, amount }: Piece): void {
-		const steps = option.amounts.length - 1;
-		if (steps === 0) return;
-		tally.dose += (POINTS.doseRange * Math.abs(amount - option.usual)) / steps;
-		const missing = BRIEF_SECONDS - option.workSeconds[amount]!;
-		if (!option.rests && missing > 0) tally.dose += (POINTS.brief * missing) / BRIEF_SECONDS;
+		if (intensity > tally.highest) tally.highest = intensity;
+		if (section === PEAK && intensity > tally.highestInPeak) tally.highestInPeak = intensity;
 	}
 
 	/** Which movements there are: twice, alike, new, in other proposals, in an earlier class. */
-	private countContent(tally: Tally, { option, section }: Piece, count: number): void {
-		if (option.isNew) tally.fresh += 1;
-		for (let m = 0; m < option.ids.length; m++) {
-			const id = option.ids[m]!;
+	private countContent(tally: Tally, fact: Facts, section: number, count: number): void {
+		if (fact.isNew) tally.fresh += 1;
+		const { ids, compared } = fact;
+		for (let m = 0; m < ids.length; m++) {
+			const id = ids[m]!;
 			if (this.seen[id] === this.looked) tally.variety += POINTS.twice;
 			this.seen[id] = this.looked;
 			if (id === this.toward && section === PEAK) tally.towardInPeak = true;
 			tally.named += 1;
 			if (this.like?.ids.has(id)) tally.again += 1;
-			tally.variety += (POINTS.elsewhere * this.elsewhere[id]!) / count;
+			tally.variety += this.elsewhere[id]! / count;
 		}
-		// a rest is like any other rest, and nobody minds
-		const own = option.rests || option.ids.length === 0 ? -1 : option.ids[0]!;
-		if (own < 0) return;
-		const row = own * this.movements;
+		if (compared < 0) return;
+		const row = compared * this.movements;
 		const { done, alike } = this;
 		let sum = 0;
 		for (let j = 0; j < tally.compared; j++) sum += alike[row + done[j]!]!;
 		tally.variety += sum;
-		done[tally.compared++] = own;
+		done[tally.compared++] = compared;
 	}
 
 	private countWishes(tally: Tally): void {
@@ -240,8 +254,9 @@ export class Objective {
 		}
 	}
 
-	private outside(direction: readonly number[], work: number, strength: number): number {
-		const all = direction.reduce((sum, seconds) => sum + seconds, 0);
+	private outside({ direction, work, strength }: Tally): number {
+		let all = 0;
+		for (let d = 0; d < 6; d++) all += direction[d]!;
 		let seconds = 0;
 		for (let d = 0; d < 6; d++) seconds += offBand(direction[d]!, all, this.shares[d]!);
 		const points =
@@ -249,25 +264,41 @@ export class Objective {
 		return (100 * points) / this.base.lengthSeconds;
 	}
 
-	private prepared(option: Option): boolean {
-		for (let i = 0; i < option.preparationIds.length; i++)
-			if (this.seen[option.preparationIds[i]!] === this.looked) return true;
+	private prepared({ preparations }: Facts): boolean {
+		for (let i = 0; i < preparations.length; i++)
+			if (preparations[i]! >= 0 && this.seen[preparations[i]!] === this.looked) return true;
 		return false;
 	}
+}
 
-	private fetchSeconds(kit: number): number {
-		let seconds = 0;
-		for (let k = 0; k < this.fetch.length; k++) if (kit & (1 << k)) seconds += this.fetch[k]!;
-		return Math.round(seconds);
+/** Body positions with the kit at hand there, numbered as they come. */
+class Places {
+	private readonly all: { position: number; kit: number }[] = [];
+
+	get count(): number {
+		return this.all.length;
 	}
 
-	/** What the options need to be counted quickly: their movements as numbers. */
-	number(options: readonly Option[]): void {
-		for (const option of options) {
-			option.ids = option.movements.map((slug) => this.ids.get(slug)!);
-			// -1 for a preparation that is not to be had: it still asks for another of its kind
-			option.preparationIds = option.preparations.map((slug) => this.ids.get(slug) ?? -1);
-		}
+	at(position: number, kit: number): number {
+		const known = this.all.findIndex((place) => place.position === position && place.kit === kit);
+		return known >= 0 ? known : this.all.push({ position, kit }) - 1;
+	}
+
+	/** Seconds to each place, row by row: from nowhere yet, then from each place. */
+	between(pace: Pace): Float64Array {
+		const fetchSeconds = (missing: number) =>
+			Math.round(
+				KIT_KINDS.reduce((sum, kit, k) => sum + (missing & (1 << k) ? pace.fetchSeconds[kit] : 0), 0)
+			);
+		const rows = [null, ...this.all].map((from) =>
+			this.all.map((to) => {
+				const going = from
+					? Math.round(moveSeconds(pace, POSITIONS[from.position]!, POSITIONS[to.position]!))
+					: 0;
+				return going + fetchSeconds(to.kit & ~(from?.kit ?? 0));
+			})
+		);
+		return Float64Array.from(rows.flat());
 	}
 }
 

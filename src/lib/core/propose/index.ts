@@ -3,7 +3,7 @@ export { conflictOf } from './conflict';
 export { Objective, type Piece } from './cost';
 export { ownShares } from './difference';
 export { optionsFor, type Option } from './options';
-export { proposals, propose, STANDARD_EFFORT, type Asked, type Effort } from './propose';
+export { keptPieces, proposals, propose, sought, STANDARD_EFFORT, type Asked, type Effort } from './propose';
 export { seededRandom } from './random';
 export { mayStandIn } from './roles';
 export { begun, Pool, searched, settled, type Found } from './search';

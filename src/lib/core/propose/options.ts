@@ -26,8 +26,6 @@ export interface Option {
 	item: Omit<Item, 'id' | 'dose' | 'lead'> | null;
 	kept: Block | null;
 	movements: readonly string[];
-	/** The same as numbers of an objective. */
-	ids: readonly number[];
 	sections: ReadonlySet<SectionKind>;
 	/** Doses that may be given, rising, and the seconds of work that each takes (all passes). */
 	amounts: readonly number[];
@@ -58,7 +56,6 @@ export interface Option {
 	strong: boolean;
 	/** Movements of which one should come before. */
 	preparations: readonly string[];
-	preparationIds: readonly number[];
 	isNew: boolean;
 }
 
@@ -209,7 +206,6 @@ function readAlone(reading: Reading, block: Block, setting: ProposeSetting, inde
 		item: null,
 		kept: null,
 		movements: itemsIn(block).map((item) => item.movement),
-		ids: [],
 		sections: new Set(),
 		amounts: [1],
 		workSeconds: [work],
@@ -234,7 +230,6 @@ function readAlone(reading: Reading, block: Block, setting: ProposeSetting, inde
 		preparations: items
 			.filter(({ form }) => form.intensity >= DEEP)
 			.flatMap(({ movement }) => movement.preparations),
-		preparationIds: [],
 		isNew: setting.taughtBefore
 			? items.some(({ movement }) => !setting.taughtBefore!.includes(movement.slug))
 			: false

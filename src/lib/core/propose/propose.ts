@@ -4,7 +4,7 @@ import { blocksOf, itemsIn, itemsOf, SECTION_KINDS, type Block, type ClassPlan }
 import { lostSeconds } from '../reorder';
 import { Objective, type Piece } from './cost';
 import { keptOption, optionsFor } from './options';
-import { seededRandom } from './random';
+import { seededRandom, type Random } from './random';
 import { gravity, mended, realised } from './realise';
 import { begun, Pool, searched, settled, type Found } from './search';
 import type { Proposal, ProposeSetting, Wishes } from './types';
@@ -15,13 +15,15 @@ export interface Effort {
 	/** Searches from different beginnings, and steps of each. */
 	starts: number;
 	steps: number;
-	/** Classes of a search that are worked out to the second and read by all checks. */
+	/** Classes of a search that are searched on from once more and worked out to the second. */
 	finalists: number;
+	/** Steps of a rough class that is there at once; 0 for none. */
+	roughSteps: number;
 }
-export const STANDARD_EFFORT: Effort = { starts: 2, steps: 40_000, finalists: 2 };
+export const STANDARD_EFFORT: Effort = { starts: 1, steps: 80_000, finalists: 1, roughSteps: 2000 };
 
 /** How far uphill a finalist may go once more, points of the objective. */
-const REHEATED = 0.5;
+const REHEATED = 0.3;
 
 export interface Asked {
 	/** What is there already is kept; an empty plan gives length, style, pace and start. */
@@ -48,27 +50,37 @@ export function* propose(asked: Asked): Generator<{ number: number; done: boolea
 	for (let number = 0; number < count; number++) {
 		const others = taken.map(({ plan }) => new Set(itemsOf(plan).map((item) => item.movement)));
 		const objective = new Objective(base, options, wishes, setting, others);
-		objective.number(options);
 		const random = seededRandom(seed + 7919 * number);
-		const found: Found[] = [];
 		let best: Proposal | null = null;
-		for (let start = 0; start < effort.starts; start++) {
-			found.push(searched(begun(kept, pool, random, wishes), pool, objective, random, effort.steps));
-			const first = [...found].sort((a, b) => a.cost - b.cost)[0]!;
-			if (start === 0 || first === found.at(-1)) {
-				best = finished([first], objective, pool, asked);
-				yield { number, done: false, proposal: best };
-			}
+		for (const found of sought(kept, pool, objective, random, wishes, effort)) {
+			const proposal = finished(found, objective, pool, asked);
+			if (best && worth(best) <= worth(proposal)) continue;
+			best = proposal;
+			yield { number, done: false, proposal: best };
 		}
-		const again = [...found]
-			.sort((a, b) => a.cost - b.cost)
-			.slice(0, effort.finalists)
-			.map(({ pieces }) => searched(pieces, pool, objective, random, effort.steps, REHEATED))
-			.map((one) => settled(one, pool, objective));
-		const proposal = finished(again, objective, pool, asked);
-		taken.push(best && worth(best) < worth(proposal) ? best : proposal);
-		yield { number, done: true, proposal: taken.at(-1)! };
+		taken.push(best!);
+		yield { number, done: true, proposal: best! };
 	}
+}
+
+/** The classes that a search comes upon: a rough one at once, one from each beginning, and what the best lead to. */
+export function* sought(
+	kept: readonly Piece[],
+	pool: Pool,
+	objective: Objective,
+	random: Random,
+	wishes: Wishes,
+	{ roughSteps, starts, steps, finalists }: Effort
+): Generator<Found> {
+	const search = (many: number) => searched(begun(kept, pool, random, wishes), pool, objective, random, many);
+	if (roughSteps > 0) yield search(roughSteps);
+	const found: Found[] = [];
+	for (let start = 0; start < starts; start++) {
+		found.push(search(steps));
+		yield found.at(-1)!;
+	}
+	for (const { pieces } of found.sort((a, b) => a.cost - b.cost).slice(0, finalists))
+		yield settled(searched(pieces, pool, objective, random, steps, REHEATED), pool, objective);
 }
 
 /** All proposals at once. */
@@ -103,7 +115,7 @@ function peaksInPeak(plan: ClassPlan, { find }: ProposeSetting): boolean {
 
 const worth = ({ cost, reading }: Proposal) => cost + gravity(reading);
 
-function keptPieces(base: ClassPlan, setting: ProposeSetting, firstIndex: number): Piece[] {
+export function keptPieces(base: ClassPlan, setting: ProposeSetting, firstIndex: number): Piece[] {
 	return blocksOf(base)
 		.map(({ section, block }, i) => ({
 			option: keptOption(base, block, setting, firstIndex + i),
@@ -113,9 +125,9 @@ function keptPieces(base: ClassPlan, setting: ProposeSetting, firstIndex: number
 		.sort((a, b) => a.section - b.section);
 }
 
-/** The best of some classes once they are worked out to the second, mended where the desk can, and read by all checks. */
+/** A class once it is worked out to the second, mended where the desk can, and read by all checks. */
 function finished(
-	found: readonly Found[],
+	{ pieces }: Found,
 	objective: Objective,
 	pool: Pool,
 	{ base, wishes, setting }: Asked
@@ -136,19 +148,14 @@ function finished(
 			)
 		);
 	};
-	const all = found.map(({ pieces }): Proposal => {
-		const whole = realised(base, pieces, setting);
-		const plan = mended(whole, base, setting, heldTo);
-		const parts = objective.parts(pieces);
-		const reading = readPlan(plan, setting);
-		return {
-			plan,
-			reading,
-			parts,
-			cost: objective.cost(pieces),
-			reasons: reasonsFor(plan, reading, pieces, objective, pool, wishes, base),
-			lostSeconds: lostSeconds(plan, setting.find)
-		};
-	});
-	return all.reduce((a, b) => (worth(b) < worth(a) ? b : a));
+	const plan = mended(realised(base, pieces, setting), base, setting, heldTo);
+	const reading = readPlan(plan, setting);
+	return {
+		plan,
+		reading,
+		parts: objective.parts(pieces),
+		cost: objective.cost(pieces),
+		reasons: reasonsFor(plan, reading, pieces, objective, pool, wishes, base),
+		lostSeconds: lostSeconds(plan, setting.find)
+	};
 }

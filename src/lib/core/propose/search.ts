@@ -1,5 +1,6 @@
 import { SECTION_KINDS } from '../plan';
 import type { Objective, Piece } from './cost';
+import { nearest } from './nearest';
 import type { Option } from './options';
 import type { Random } from './random';
 import type { Wishes } from './types';
@@ -12,10 +13,18 @@ export interface Found {
 
 const PEAK = SECTION_KINDS.indexOf('peak');
 /** How far a step may lead uphill at the beginning and at the end, points of the objective. */
-const WARM = 4;
-const COLD = 0.05;
+const WARM = 1;
+const COLD = 0.02;
 /** Part of the steps that look for something in the same body position as the neighbour: it costs no change. */
 const NEIGHBOURLY = 0.5;
+/** Part of the exchanges in which the other movement gets its usual dose; in the rest it takes the time of the first. */
+const USUAL_DOSE = 0.25;
+/** Part of the changes after which others give up or take over the time, so that the class stays as long as it was. */
+const LEVELLED = 0.7;
+const REDOSE_LEVELLED = 0.5;
+/** So many others are asked, and so few seconds are left as they are. */
+const ASKED = 6;
+const LEVEL_SECONDS = 4;
 /** Longest jump of a dose in one step. */
 const DOSE_STEP = 4;
 
@@ -166,7 +175,11 @@ function replaced(pieces: readonly Piece[], pool: Pool, random: Random): Piece[]
 	if (!piece || piece.option.kept) return null;
 	const option = chosen(at, pieces, piece.section, pool, random);
 	if (!option || option === piece.option || given(pieces, option, at)) return null;
-	return pieces.with(at, { option, amount: option.usual, section: piece.section });
+	const amount =
+		random() < USUAL_DOSE
+			? option.usual
+			: nearest(option.workSeconds, secondsOf(piece) - option.aroundSeconds);
+	return pieces.with(at, { option, amount, section: piece.section });
 }
 
 function inserted(pieces: readonly Piece[], pool: Pool, random: Random): Piece[] | null {
@@ -179,12 +192,17 @@ function inserted(pieces: readonly Piece[], pool: Pool, random: Random): Piece[]
 	const at = anywhere ? placeOf(pieces, section) : before;
 	const option = chosen(at, pieces, section, pool, random);
 	if (!option || given(pieces, option)) return null;
-	return pieces.toSpliced(at, 0, { option, amount: option.usual, section });
+	const piece = { option, amount: option.usual, section };
+	const next = pieces.toSpliced(at, 0, piece);
+	return random() < LEVELLED ? levelled(next, -secondsOf(piece), random, at) : next;
 }
 
 function removed(pieces: readonly Piece[], random: Random): Piece[] | null {
 	const at = random.below(pieces.length);
-	return !pieces[at] || pieces[at].option.kept ? null : pieces.toSpliced(at, 1);
+	const piece = pieces[at];
+	if (!piece || piece.option.kept) return null;
+	const next = pieces.toSpliced(at, 1);
+	return random() < LEVELLED ? levelled(next, secondsOf(piece), random) : next;
 }
 
 function redosed(pieces: readonly Piece[], random: Random): Piece[] | null {
@@ -193,8 +211,32 @@ function redosed(pieces: readonly Piece[], random: Random): Piece[] | null {
 	if (!piece || piece.option.amounts.length < 2) return null;
 	const by = (1 + random.below(DOSE_STEP)) * (random() < 0.5 ? -1 : 1);
 	const amount = Math.min(piece.option.amounts.length - 1, Math.max(0, piece.amount + by));
-	return amount === piece.amount ? null : pieces.with(at, { ...piece, amount });
+	if (amount === piece.amount) return null;
+	const other = { ...piece, amount };
+	const next = pieces.with(at, other);
+	if (random() >= REDOSE_LEVELLED) return next;
+	return levelled(next, secondsOf(piece) - secondsOf(other), random, at);
 }
+
+/** Gives seconds to some of the pieces (or takes them), all but the one that just changed, so far as their doses go. */
+function levelled(pieces: Piece[], seconds: number, random: Random, besides = -1): Piece[] {
+	let left = seconds;
+	for (let asked = 0; asked < ASKED && pieces.length > 0 && Math.abs(left) > LEVEL_SECONDS; asked++) {
+		const at = random.below(pieces.length);
+		const piece = pieces[at]!;
+		const { workSeconds } = piece.option;
+		if (at === besides || workSeconds.length < 2) continue;
+		// the first ones take a part of it, the last ones all that is left
+		const part = asked < ASKED / 2 ? left * (0.3 + 0.7 * random()) : left;
+		const now = workSeconds[piece.amount]!;
+		const amount = nearest(workSeconds, now + part);
+		left -= workSeconds[amount]! - now;
+		pieces[at] = { ...piece, amount };
+	}
+	return pieces;
+}
+
+const secondsOf = ({ option, amount }: Piece) => option.aroundSeconds + option.workSeconds[amount]!;
 
 /** To another place, of its own part or of another in which it may stand. */
 function moved(pieces: readonly Piece[], random: Random): Piece[] | null {
