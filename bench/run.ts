@@ -8,8 +8,6 @@ import { chooseAmounts, knobsOf, type Knob } from '../src/lib/core/fit';
 import { preset } from '../src/lib/core/group';
 import { DEMO_GROUPS } from '../src/lib/demo/groups';
 import type { ClassPlan } from '../src/lib/core/plan';
-import { emptyPlan } from '../src/lib/core/plan';
-import { propose, STANDARD_EFFORT, type Effort } from '../src/lib/core/propose';
 import { paceOf } from '../src/lib/core/pace';
 import {
 	betweenSeconds,
@@ -22,6 +20,7 @@ import {
 import { freePathByHighs, pathByHighs } from '../tests/reference/order-by-highs';
 import { wholeByHighs } from '../tests/reference/fit-by-highs';
 import { seeded } from '../tests/reference/seeded';
+import { planBehaviour, planGrowth, planMemory, planQuality } from './planner/report';
 import { planOfBlocks } from './plans';
 import { seriesProposal, seriesSpeed } from './series';
 import { keyToPaint } from './typing';
@@ -203,51 +202,14 @@ async function typing(): Promise<void> {
 	);
 }
 
-/** Whole classes for five groups: standard searches against the best of longer ones, by the objective. */
-function proposing(): void {
-	const off: number[] = [];
-	let first = 0;
-	let whole = 0;
-	let wrong = 0;
-	for (const [, forGroup] of Object.entries(DEMO_GROUPS)) {
-		const base = emptyPlan('', forGroup.startsAt, forGroup.lengthSeconds);
-		const setting = { catalogue: CATALOGUE, find: findMovement, targets: forGroup.targets, group: forGroup };
-		const cost = (seed: number, effort: Effort) => {
-			const from = performance.now();
-			let found = 0;
-			let at = 0;
-			for (const { done, proposal } of propose({ base, wishes: {}, setting, seed, count: 1, effort })) {
-				if (!at) at = performance.now() - from;
-				if (done) found = proposal.cost;
-				if (done && proposal.reading.findings.some((f) => f.severity === 'stop')) wrong += 1;
-			}
-			if (effort === STANDARD_EFFORT) {
-				first += at;
-				whole += performance.now() - from;
-			}
-			return found;
-		};
-		const standard = [1, 2, 3, 4].map((seed) => cost(seed, STANDARD_EFFORT));
-		const long = [5, 6].map((seed) => cost(seed, { starts: 3, steps: 400_000, finalists: 1, roughSteps: 0 }));
-		const best = Math.min(...standard, ...long);
-		off.push(...standard.map((points) => points - best));
-	}
-	off.sort((a, b) => a - b);
-	line(
-		'proposals (5 groups, 4 seeds): points over the best known, median',
-		off[off.length >> 1]!,
-		'at most 1'
-	);
-	line('  the worst of them', off.at(-1)!, 'at most 3');
-	line('  proposals that something stops', wrong, '0');
-	line('  first class on the screen / whole search', first / whole, 'at most 0.6');
-}
-
 recomputing();
 finding();
 await fitting();
 await ordering();
-proposing();
+planQuality(line);
+planBehaviour(line);
+planGrowth(line);
+planMemory(line);
 await orderingForty();
 seriesSpeed(line);
 seriesProposal(line);

@@ -21,25 +21,52 @@ export const LIKENESS_WEIGHTS = {
 } as const;
 export type LikenessPart = keyof typeof LIKENESS_WEIGHTS;
 
-/** Cosine of the two direction profiles, range and strength side by side. */
-function directionLikeness(a: Movement, b: Movement): number {
-	const vector = (m: Movement) => {
-		const { range, strength } = profileOf(m);
-		return [...DIRECTIONS.map((d) => range[d]), ...DIRECTIONS.map((d) => (strength.has(d) ? 1 : 0))];
+/** What likeness asks of one movement, worked out once for each: a planner compares every two of a catalogue. */
+interface Marks {
+	/** Range and strength in each direction, side by side, and the length of that vector. */
+	directions: number[];
+	size: number;
+	tissues: ReadonlySet<string>;
+	muscles: ReadonlySet<string>;
+	kit: ReadonlySet<string>;
+	seconds: number;
+}
+const marks = new WeakMap<Movement, Marks>();
+
+function marksOf(movement: Movement): Marks {
+	const known = marks.get(movement);
+	if (known) return known;
+	const { range, strength, tissues, muscles } = profileOf(movement);
+	const directions = [
+		...DIRECTIONS.map((d) => range[d]),
+		...DIRECTIONS.map((d) => (strength.has(d) ? 1 : 0))
+	];
+	const made: Marks = {
+		directions,
+		size: Math.sqrt(directions.reduce((sum, value) => sum + value * value, 0)),
+		tissues,
+		muscles,
+		kit: new Set(kitOfForm(usualForm(movement)).map(([kit]) => kit)),
+		seconds: usualSeconds(movement)
 	};
-	const [x, y] = [vector(a), vector(b)];
-	const dot = x.reduce((sum, value, i) => sum + value * (y[i] as number), 0);
-	const size = (v: number[]) => Math.sqrt(v.reduce((sum, value) => sum + value * value, 0));
-	const both = size(x) * size(y);
-	if (both === 0) return size(x) === size(y) ? 1 : 0;
+	marks.set(movement, made);
+	return made;
+}
+
+/** Cosine of the two direction profiles, range and strength side by side. */
+function directionLikeness(a: Marks, b: Marks): number {
+	const dot = a.directions.reduce((sum, value, i) => sum + value * (b.directions[i] as number), 0);
+	const both = a.size * b.size;
+	if (both === 0) return a.size === b.size ? 1 : 0;
 	return dot / both;
 }
 
 /** What the two share of all that either has (Jaccard). */
 function shared<T>(a: ReadonlySet<T>, b: ReadonlySet<T>): number {
-	const all = new Set([...a, ...b]);
-	if (all.size === 0) return 1;
-	return [...a].filter((value) => b.has(value)).length / all.size;
+	let common = 0;
+	for (const value of a) if (b.has(value)) common += 1;
+	const all = a.size + b.size - common;
+	return all === 0 ? 1 : common / all;
 }
 
 function positionLikeness(a: Movement, b: Movement): number {
@@ -48,9 +75,9 @@ function positionLikeness(a: Movement, b: Movement): number {
 }
 
 /** 1 when the other asks for no kit that this one does not need. */
-function kitLikeness(a: Movement, b: Movement): number {
-	const here = new Set(kitOfForm(usualForm(a)).map(([kit]) => kit));
-	const extra = kitOfForm(usualForm(b)).filter(([kit]) => !here.has(kit)).length;
+function kitLikeness(a: Marks, b: Marks): number {
+	let extra = 0;
+	for (const kit of b.kit) if (!a.kit.has(kit)) extra += 1;
 	return 1 / (1 + extra);
 }
 
@@ -62,14 +89,13 @@ export function usualSeconds(movement: Movement): number {
 }
 
 export function likeness(a: Movement, b: Movement): Likeness {
-	const [ta, tb] = [usualSeconds(a), usualSeconds(b)];
-	const [pa, pb] = [profileOf(a), profileOf(b)];
+	const [ma, mb] = [marksOf(a), marksOf(b)];
 	const parts = {
-		directions: directionLikeness(a, b),
-		tissue: (shared(pa.tissues, pb.tissues) + shared(pa.muscles, pb.muscles)) / 2,
+		directions: directionLikeness(ma, mb),
+		tissue: (shared(ma.tissues, mb.tissues) + shared(ma.muscles, mb.muscles)) / 2,
 		position: positionLikeness(a, b),
-		kit: kitLikeness(a, b),
-		time: Math.min(ta, tb) / Math.max(ta, tb)
+		kit: kitLikeness(ma, mb),
+		time: Math.min(ma.seconds, mb.seconds) / Math.max(ma.seconds, mb.seconds)
 	};
 	const score = (Object.keys(LIKENESS_WEIGHTS) as LikenessPart[]).reduce(
 		(sum, part) => sum + LIKENESS_WEIGHTS[part] * parts[part],

@@ -27,7 +27,9 @@ export function alternativesFor(
 	const blocks = blocksOf(plan);
 	const at = blocks.findIndex(({ block }) => block.id === itemId);
 	if (!item || at === -1) return [];
-	const offered = optionsFor(plan, wishes, setting);
+	const kind = blocks[at]!.section.kind;
+	// only what may stand there is looked at: everything else costs the same with each of them
+	const offered = optionsFor(plan, { ...wishes, only: [kind] }, setting);
 	const kept = blocks.map(({ block }, i) => keptOption(plan, block, setting, offered.length + i));
 	const pieces = blocks.map(({ section }, i): Piece => ({
 		option: kept[i]!,
@@ -36,7 +38,6 @@ export function alternativesFor(
 	}));
 	const objective = new Objective(plan, [...offered, ...kept], wishes, setting);
 	const now = objective.cost(pieces);
-	const kind = blocks[at]!.section.kind;
 	const seconds = kept[at]!.workSeconds[0]!;
 	const there = new Set(kept.flatMap((option) => option.movements));
 	const best = new Map<string, Alternative>();

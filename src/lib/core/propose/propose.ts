@@ -6,7 +6,8 @@ import { Objective, type Piece } from './cost';
 import { keptOption, optionsFor } from './options';
 import { seededRandom, type Random } from './random';
 import { gravity, mended, realised } from './realise';
-import { begun, Pool, searched, settled, type Found } from './search';
+import { Pool } from './moves';
+import { begun, searched, settled, type Found } from './search';
 import type { Proposal, ProposeSetting, Wishes } from './types';
 import { reasonsFor } from './why';
 

@@ -4,7 +4,7 @@ import { formatDuration } from '../clock';
 import { orbit, rangeSeconds } from '../orbit';
 import { findItem, type ClassPlan } from '../plan';
 import type { Objective, Piece } from './cost';
-import type { Pool } from './search';
+import type { Pool } from './moves';
 import type { Reason, Wishes } from './types';
 
 /** From this part of a direction's time on an item is what gives it. */

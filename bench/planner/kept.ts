@@ -1,0 +1,42 @@
+import { createHash } from 'node:crypto';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { optionsFor } from '../../src/lib/core/propose';
+import type { Instance } from './instances';
+
+/** What HiGHS says of one instance; points of the objective. */
+export interface Proven {
+	/** Of everything that the model is made of: another catalogue, group or clock makes another. */
+	hash: string;
+	/** No class costs less. */
+	bound: number;
+	/** The best class that HiGHS found, by the evaluator of its own, and by the model (which leaves some things out). */
+	best: number;
+	claimed: number;
+	/** Seconds of the whole, and until the first class was there: of one machine, for what they are worth. */
+	seconds: number;
+	firstSeconds: number;
+}
+
+/** The best class that long searches found, by the same evaluator. */
+export interface Known {
+	hash: string;
+	best: number;
+}
+
+const read = <T>(url: URL): Record<string, T> => JSON.parse(readFileSync(url, 'utf8'));
+const write = (url: URL, all: object) => writeFileSync(url, `${JSON.stringify(all, null, '\t')}\n`);
+const PROVEN = new URL('./proven.json', import.meta.url);
+const KNOWN = new URL('./known.json', import.meta.url);
+
+export const readProven = () => read<Proven>(PROVEN);
+export const writeProven = (all: Record<string, Proven>) => write(PROVEN, all);
+export const readKnown = () => read<Known>(KNOWN);
+export const writeKnown = (all: Record<string, Known>) => write(KNOWN, all);
+
+/** Changes with whatever an instance is made of. */
+export function hashOf({ base, setting }: Instance): string {
+	const text = JSON.stringify([base, setting.targets, optionsFor(base, {}, setting)], (_, value) =>
+		value instanceof Set || value instanceof Map ? [...value] : value
+	);
+	return createHash('sha256').update(text).digest('hex').slice(0, 12);
+}

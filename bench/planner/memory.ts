@@ -1,0 +1,12 @@
+// What a program holds that proposes three classes; prints bytes.
+import { getHeapStatistics } from 'node:v8';
+import { propose } from '../../src/lib/core/propose';
+import { instances } from './instances';
+
+const { base, setting } = instances().find(({ name }) => name === 'lamp-25')!;
+let most = 0;
+for (const { proposal } of propose({ base, wishes: {}, setting, seed: 1 })) {
+	const { total_heap_size: heap, malloced_memory: other, external_memory: outside } = getHeapStatistics();
+	if (proposal) most = Math.max(most, heap + other + outside);
+}
+console.log(most);

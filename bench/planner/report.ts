@@ -1,0 +1,175 @@
+import { execFileSync } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
+import { CATALOGUE } from '../../src/lib/catalogue';
+import { readPlan } from '../../src/lib/core/checks';
+import { clock } from '../../src/lib/core/clock';
+import { itemsOf } from '../../src/lib/core/plan';
+import {
+	alternativesFor,
+	conflictOf,
+	propose,
+	STANDARD_EFFORT,
+	type Asked,
+	type Effort,
+	type ProposeSetting
+} from '../../src/lib/core/propose';
+import { instances, smallInstances, type Instance } from './instances';
+import { hashOf, readKnown, readProven } from './kept';
+import { foundBySearch, judge, planOf } from './plans';
+
+type Line = (what: string, ratio: number, aim: string) => void;
+
+const SEEDS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
+const FIVEFOLD: Effort = { ...STANDARD_EFFORT, starts: 4, finalists: 6 };
+
+/** What a search of each seed comes to, by the evaluator that shares nothing with it. */
+function costs(instance: Instance, seeds: readonly number[], effort: Effort): number[] {
+	const cost = judge(instance);
+	return seeds.map((seed) =>
+		Math.min(
+			...[...foundBySearch(instance, seed, effort)].map(({ pieces }) => cost(planOf(instance.base, pieces)))
+		)
+	);
+}
+
+/** The least that anybody knows of: long searches and HiGHS. */
+function bestKnown(instance: Instance): number {
+	const [known, proven] = [readKnown()[instance.name], readProven()[instance.name]];
+	const hash = hashOf(instance);
+	if (known?.hash !== hash || proven?.hash !== hash)
+		throw new Error(`${instance.name} has changed: npm run prove -- 150 ${instance.name}, npm run best-known`);
+	return Math.min(known.best, proven.best);
+}
+
+const sorted = (values: number[]) => values.toSorted((a, b) => a - b);
+const median = (values: number[]) => sorted(values)[values.length >> 1]!;
+const percent = (part: number, whole: number) => (100 * part) / whole;
+
+/** Searches of every instance against the best that is known and against what HiGHS proved. */
+export function planQuality(line: Line): void {
+	const all = instances();
+	const offPoints: number[] = [];
+	const offShare: number[] = [];
+	const longOff: number[] = [];
+	let under = 0;
+	let better = 0;
+	for (const instance of all) {
+		const proven = readProven()[instance.name]!;
+		const known = bestKnown(instance);
+		const found = costs(instance, SEEDS, STANDARD_EFFORT);
+		under += found.filter((points) => points < proven.bound - 1e-6).length;
+		better += found.filter((points) => points <= proven.best + 1e-6).length;
+		offPoints.push(...found.map((points) => Math.max(0, points - known)));
+		offShare.push(...found.map((points) => Math.max(0, percent(points - known, known))));
+		if (instance.base.lengthSeconds >= 4500)
+			longOff.push(...costs(instance, SEEDS.slice(0, 3), FIVEFOLD).map((p) => Math.max(0, p - known)));
+	}
+	const runs = offPoints.length;
+	line(`proposals (${all.length} instances, 10 seeds): points over the best known, median`, median(offPoints), '1');
+	line('  nine of ten are within (points)', sorted(offPoints)[Math.floor(0.9 * runs)]!, '2');
+	line('  the worst (points)', Math.max(...offPoints), '3');
+	line('  % over the best known, median', median(offShare), '2');
+	line('  % of runs within 5 % of the best known', percent(offShare.filter((p) => p <= 5).length, runs), '99');
+	line('  75 minutes with five times the steps: points over, median', median(longOff), '1');
+	line('  % of runs no worse than HiGHS after 150 s', percent(better, runs), '90');
+	line('  classes under the bound that HiGHS proved', under, '0');
+
+	const small = smallInstances().map((instance) => ({
+		known: bestKnown(instance),
+		bound: readProven()[instance.name]!.bound,
+		found: Math.min(...costs(instance, SEEDS.slice(0, 4), STANDARD_EFFORT))
+	}));
+	line(
+		'small instances (18 movements): the best of 4 seeds is the best known, of 10',
+		small.filter(({ found, known }) => found <= known + 1e-3).length,
+		'9'
+	);
+	line('  of these, under the bound that HiGHS proved', small.filter((s) => s.found < s.bound - 1e-6).length, '0');
+}
+
+const asking = ({ base, setting }: Instance, more: Partial<Asked> = {}): Asked => ({
+	base,
+	wishes: {},
+	setting,
+	seed: 1,
+	count: 1,
+	...more
+});
+
+function timed<T>(work: () => T): { ms: number; result: T } {
+	const from = performance.now();
+	const result = work();
+	return { ms: performance.now() - from, result };
+}
+
+/** Finished proposals: whether they can be taught, how soon the first one is there, and what smaller questions cost. */
+export function planBehaviour(line: Line): void {
+	const all = instances();
+	let wrong = 0;
+	let runs = 0;
+	const first: number[] = [];
+	const whole: number[] = [];
+	const other: number[] = [];
+	const conflict: number[] = [];
+	const againstHighs: number[] = [];
+	for (const instance of all) {
+		for (const seed of SEEDS) {
+			// the first finished class of a short search is held to the same: it is on the screen too
+			const effort = { ...STANDARD_EFFORT, steps: 4000 };
+			for (const { proposal } of propose(asking(instance, { seed, effort }))) {
+				runs += 1;
+				const exact = clock(proposal.plan, instance.setting.find).totalSeconds === instance.base.lengthSeconds;
+				const stops = readPlan(proposal.plan, instance.setting).findings.some((f) => f.severity === 'stop');
+				if (!exact || stops) wrong += 1;
+			}
+		}
+		const { ms, result } = timed(() => {
+			const from = performance.now();
+			let soon = 0;
+			let plan = instance.base;
+			for (const { proposal } of propose(asking(instance))) {
+				soon ||= performance.now() - from;
+				plan = proposal.plan;
+			}
+			return { soon, plan };
+		});
+		whole.push(ms);
+		first.push(result.soon / ms);
+		againstHighs.push(result.soon / 1000 / readProven()[instance.name]!.firstSeconds);
+		const [item] = itemsOf(result.plan).slice(2);
+		other.push(timed(() => alternativesFor(result.plan, item!.id, instance.setting)).ms / ms);
+		const wishes = { must: ['low-lunge'], never: ['low-lunge'] };
+		conflict.push(timed(() => conflictOf(asking(instance, { wishes }))).ms / ms);
+	}
+	line(`finished classes that are not exact or that something stops (of ${runs})`, wrong, '0');
+	line('first class on the screen / whole search, median', median(first), '0.2');
+	line('  first class / first class of HiGHS, median', median(againstHighs), '0.01');
+	line('something else here / whole search, median', median(other), '0.05');
+	line('a conflict named / whole search, median', median(conflict), '0.1');
+}
+
+/** The same search over four times the movements: time of one counted class, and memory. */
+export function planGrowth(line: Line): void {
+	const [instance] = instances().filter(({ name }) => name === 'striders-45');
+	const { setting } = instance!;
+	const sized = (count: number): Instance => {
+		const catalogue = Array.from({ length: count }, (_, i) => {
+			const movement = CATALOGUE[i % CATALOGUE.length]!;
+			return i < CATALOGUE.length ? movement : { ...movement, slug: `${movement.slug}-${i}` };
+		});
+		const bySlug = new Map(catalogue.map((movement) => [movement.slug, movement]));
+		const own: ProposeSetting = { ...setting, catalogue, find: (slug) => bySlug.get(slug) };
+		return { ...instance!, setting: own };
+	};
+	const once = (count: number) =>
+		timed(() => [...propose(asking(sized(count), { effort: { ...STANDARD_EFFORT, steps: 20_000 } }))]).ms;
+	const ratios = Array.from({ length: 3 }, () => once(400) / once(100));
+	line('search over 400 movements / over 100, the same steps', median(ratios), '4 (linear)');
+}
+
+/** The memory of a program of its own that proposes three classes, as the worker does. */
+export function planMemory(line: Line): void {
+	const path = fileURLToPath(new URL('./memory.ts', import.meta.url));
+	const bytes = Number(execFileSync(process.execPath, ['--import', 'tsx', path], { encoding: 'utf8' }));
+	line('memory of proposing three classes (MB)', bytes / 1e6, 'under 200');
+}
