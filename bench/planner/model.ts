@@ -65,7 +65,9 @@ export function modelOf({ base, setting }: Instance): Model {
 	const places: Place[] = [];
 	for (const option of options) {
 		if (option.enter !== option.leave || option.enterKit !== option.leaveKit)
-			throw new Error(`${option.movements[0]} ends elsewhere than it begins: the model has no place for that`);
+			throw new Error(
+				`${option.movements[0]} ends elsewhere than it begins: the model has no place for that`
+			);
 		const pin = pins.get(option.movements[0]!);
 		const same = pin && pin.item.form === option.item!.form && pin.item.mode === option.item!.mode;
 		if (pin && !same) continue;
@@ -76,8 +78,7 @@ export function modelOf({ base, setting }: Instance): Model {
 			);
 			if (place < 0) {
 				const visited = program.column(0, 0, 1, true);
-				place =
-					places.push({ section, position: option.enter, kit: option.enterKit, visited, ways: [] }) - 1;
+				place = places.push({ section, position: option.enter, kit: option.enterKit, visited, ways: [] }) - 1;
 			}
 			const given = program.column(0, pin ? 1 : 0, 1, true);
 			const way: Way = { option, section, place, given, seconds: program.column(0) };
@@ -177,9 +178,7 @@ export function lostBetween(
 ): (from: number, to: number) => number {
 	const pace = paceOf(changes);
 	const fetch = (missing: number) =>
-		Math.round(
-			KIT_KINDS.reduce((sum, kit, k) => sum + (missing & (1 << k) ? pace.fetchSeconds[kit] : 0), 0)
-		);
+		Math.round(KIT_KINDS.reduce((sum, kit, k) => sum + (missing & (1 << k) ? pace.fetchSeconds[kit] : 0), 0));
 	const direct = places.map((a) =>
 		places.map(
 			(b) =>
@@ -187,8 +186,7 @@ export function lostBetween(
 		)
 	);
 	for (const via of places.keys())
-		for (const a of direct)
-			for (const b of places.keys()) a[b] = Math.min(a[b]!, a[via]! + direct[via]![b]!);
+		for (const a of direct) for (const b of places.keys()) a[b] = Math.min(a[b]!, a[via]! + direct[via]![b]!);
 	return (from, to) => (from < 0 ? fetch(places[to]!.kit) : direct[from]![to]!);
 }
 
@@ -270,8 +268,7 @@ function balance(
 		const slack = program.column((100 * points) / length);
 		const by = (share: number, sign: 1 | -1) =>
 			ways.map(
-				({ option, seconds }) =>
-					[seconds, sign * (part(option) - (share / 100) * whole(option))] as const
+				({ option, seconds }) => [seconds, sign * (part(option) - (share / 100) * whole(option))] as const
 			);
 		program.row(0, Infinity, [[slack, 1], ...by(minPercent, 1)]);
 		program.row(0, Infinity, [[slack, 1], ...by(maxPercent, -1)]);

@@ -32,7 +32,10 @@ export function* foundBySearch({ base, setting }: Instance, seed: number, effort
 }
 
 /** Pieces of a class as a plan; kept blocks as they are. */
-export function planOf(base: ClassPlan, pieces: readonly Pick<Piece, 'option' | 'amount' | 'section'>[]): ClassPlan {
+export function planOf(
+	base: ClassPlan,
+	pieces: readonly Pick<Piece, 'option' | 'amount' | 'section'>[]
+): ClassPlan {
 	return {
 		...base,
 		sections: base.sections.map((section) => ({
@@ -101,14 +104,18 @@ const nearestAmount = ({ workSeconds }: Option, wanted: number): number =>
 	);
 
 /** One step of a dose up or down, as long as one makes the class better: what rounding left. */
-export function rounded(plan: ClassPlan, { base, setting }: Instance, cost: (plan: ClassPlan) => number): ClassPlan {
+export function rounded(
+	plan: ClassPlan,
+	{ base, setting }: Instance,
+	cost: (plan: ClassPlan) => number
+): ClassPlan {
 	const options = new Map(
 		optionsFor(base, {}, setting).map((o) => [`${o.item!.movement} ${o.item!.form} ${o.item!.mode}`, o])
 	);
 	const pins = new Set(base.sections.flatMap((s) => s.blocks.map((b) => b.id)));
 	let now = plan;
 	let points = cost(now);
-	for (let better = true; better; ) {
+	for (let better = true; better;) {
 		better = false;
 		for (const section of now.sections)
 			for (const block of section.blocks) {

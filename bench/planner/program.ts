@@ -21,7 +21,11 @@ export class Program {
 	}
 
 	/** lower <= sum of coefficients times variables <= upper; a variable may be named more than once. */
-	row(lower: number, upper: number, terms: readonly (readonly [column: number, coefficient: number])[]): void {
+	row(
+		lower: number,
+		upper: number,
+		terms: readonly (readonly [column: number, coefficient: number])[]
+	): void {
 		const sum = new Map<number, number>();
 		for (const [column, coefficient] of terms) sum.set(column, (sum.get(column) ?? 0) + coefficient);
 		for (const [column, coefficient] of sum)

@@ -37,7 +37,9 @@ function bestKnown(instance: Instance): number {
 	const [known, proven] = [readKnown()[instance.name], readProven()[instance.name]];
 	const hash = hashOf(instance);
 	if (known?.hash !== hash || proven?.hash !== hash)
-		throw new Error(`${instance.name} has changed: npm run prove -- 150 ${instance.name}, npm run best-known`);
+		throw new Error(
+			`${instance.name} has changed: npm run prove -- 150 ${instance.name}, npm run best-known`
+		);
 	return Math.min(known.best, proven.best);
 }
 
@@ -65,11 +67,19 @@ export function planQuality(line: Line): void {
 			longOff.push(...costs(instance, SEEDS.slice(0, 3), FIVEFOLD).map((p) => Math.max(0, p - known)));
 	}
 	const runs = offPoints.length;
-	line(`proposals (${all.length} instances, 10 seeds): points over the best known, median`, median(offPoints), '1');
+	line(
+		`proposals (${all.length} instances, 10 seeds): points over the best known, median`,
+		median(offPoints),
+		'1'
+	);
 	line('  nine of ten are within (points)', sorted(offPoints)[Math.floor(0.9 * runs)]!, '2');
 	line('  the worst (points)', Math.max(...offPoints), '3');
 	line('  % over the best known, median', median(offShare), '2');
-	line('  % of runs within 5 % of the best known', percent(offShare.filter((p) => p <= 5).length, runs), '99');
+	line(
+		'  % of runs within 5 % of the best known',
+		percent(offShare.filter((p) => p <= 5).length, runs),
+		'99'
+	);
 	line('  75 minutes with five times the steps: points over, median', median(longOff), '1');
 	line('  % of runs no worse than HiGHS after 150 s', percent(better, runs), '90');
 	line('  classes under the bound that HiGHS proved', under, '0');
@@ -84,7 +94,11 @@ export function planQuality(line: Line): void {
 		small.filter(({ found, known }) => found <= known + 1e-3).length,
 		'9'
 	);
-	line('  of these, under the bound that HiGHS proved', small.filter((s) => s.found < s.bound - 1e-6).length, '0');
+	line(
+		'  of these, under the bound that HiGHS proved',
+		small.filter((s) => s.found < s.bound - 1e-6).length,
+		'0'
+	);
 }
 
 const asking = ({ base, setting }: Instance, more: Partial<Asked> = {}): Asked => ({
@@ -118,7 +132,8 @@ export function planBehaviour(line: Line): void {
 			const effort = { ...STANDARD_EFFORT, steps: 4000 };
 			for (const { proposal } of propose(asking(instance, { seed, effort }))) {
 				runs += 1;
-				const exact = clock(proposal.plan, instance.setting.find).totalSeconds === instance.base.lengthSeconds;
+				const exact =
+					clock(proposal.plan, instance.setting.find).totalSeconds === instance.base.lengthSeconds;
 				const stops = readPlan(proposal.plan, instance.setting).findings.some((f) => f.severity === 'stop');
 				if (!exact || stops) wrong += 1;
 			}
