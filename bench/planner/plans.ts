@@ -2,6 +2,7 @@ import { classCost, sumOf } from '../../tests/reference/class-cost';
 import { SECTION_KINDS, type ClassPlan } from '../../src/lib/core/plan';
 import {
 	keptPieces,
+	nearest,
 	Objective,
 	optionsFor,
 	Pool,
@@ -9,11 +10,10 @@ import {
 	sought,
 	type Effort,
 	type Found,
-	type Option,
 	type Piece
 } from '../../src/lib/core/propose';
 import type { Instance } from './instances';
-import { lostBetween, type Model, type Way } from './model';
+import { lostBetween, type Model } from './model';
 
 /** What a class costs by the evaluator that neither the search nor the model has anything of. */
 export function judge({ base, setting }: Instance): (plan: ClassPlan) => number {
@@ -32,10 +32,7 @@ export function* foundBySearch({ base, setting }: Instance, seed: number, effort
 }
 
 /** Pieces of a class as a plan; kept blocks as they are. */
-export function planOf(
-	base: ClassPlan,
-	pieces: readonly Pick<Piece, 'option' | 'amount' | 'section'>[]
-): ClassPlan {
+export function planOf(base: ClassPlan, pieces: readonly Piece[]): ClassPlan {
 	return {
 		...base,
 		sections: base.sections.map((section) => ({
@@ -53,13 +50,6 @@ export function planOf(
 				)
 		}))
 	};
-}
-
-interface Chosen {
-	way: Way;
-	option: Option;
-	amount: number;
-	section: number;
 }
 
 /** The class that a whole solution of the model stands for: place after place along its path, doses rounded to what may be given. */
@@ -83,25 +73,18 @@ export function planOfSolution({ base }: Instance, model: Model, solution: Float
 		const best = spots.reduce((a, b) => (added(b) < added(a) ? b : a));
 		path.splice(best, 0, at);
 	}
-	const chosen: Chosen[] = path.flatMap((place) =>
+	const chosen = path.flatMap((place) =>
 		ways
 			.filter((way) => way.place === place && solution[way.given]! > 0.5)
 			.sort((a, b) => a.option.intensity - b.option.intensity)
-			.map((way) => ({
-				way,
-				option: way.option,
-				section: way.section,
-				amount: nearestAmount(way.option, solution[way.seconds]!)
+			.map(({ option, section, seconds }): Piece => ({
+				option,
+				section,
+				amount: nearest(option.workSeconds, solution[seconds]!)
 			}))
 	);
 	return planOf(base, chosen);
 }
-
-const nearestAmount = ({ workSeconds }: Option, wanted: number): number =>
-	workSeconds.reduce(
-		(best, seconds, i) => (Math.abs(seconds - wanted) < Math.abs(workSeconds[best]! - wanted) ? i : best),
-		0
-	);
 
 /** One step of a dose up or down, as long as one makes the class better: what rounding left. */
 export function rounded(

@@ -38,10 +38,6 @@ export class Program {
 		this.rowUpper.push(upper);
 	}
 
-	get columns(): number {
-		return this.cost.length;
-	}
-
 	/** @param relaxed whether every variable may be broken */
 	handedTo(highs: Highs, relaxed: boolean): Model {
 		const bound = (value: number) => Math.max(-highs.infinity, Math.min(highs.infinity, value));

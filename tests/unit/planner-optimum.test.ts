@@ -5,6 +5,7 @@
 import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { modelOf } from '../../bench/planner/model';
+import { planOf } from '../../bench/planner/plans';
 import { CATALOGUE } from '../../src/lib/catalogue';
 import { clock } from '../../src/lib/core/clock';
 import type { Movement } from '../../src/lib/core/movement';
@@ -67,23 +68,6 @@ function instance(seed: number, count: number, minutes: number, fixed: boolean):
 		options,
 		fillable: new Set(SECTION_KINDS.filter((kind) => options.some((o) => o.sections.has(kind)))),
 		deepest: Math.max(0, ...options.filter((o) => o.sections.has('peak')).map((o) => o.intensity))
-	};
-}
-
-function planOf(base: ClassPlan, pieces: readonly Piece[]): ClassPlan {
-	return {
-		...base,
-		sections: base.sections.map((section) => ({
-			...section,
-			blocks: pieces
-				.filter((piece) => SECTION_KINDS[piece.section] === section.kind)
-				.map(({ option, amount }) => ({
-					...option.item!,
-					id: option.item!.movement,
-					dose: option.amounts[amount]!,
-					lead: 'left' as const
-				}))
-		}))
 	};
 }
 

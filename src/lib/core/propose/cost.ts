@@ -26,8 +26,6 @@ const PEAK = SECTION_KINDS.indexOf('peak');
 /** What a class costs. Made once for a search: it keeps what is the same for every class that is looked at. */
 export class Objective {
 	looked = 0;
-	/** Seconds of the class that was looked at last. */
-	totalSeconds = 0;
 	/** One for all evaluations: there are hundreds of thousands of them. */
 	private readonly tally = new Tally();
 	private readonly facts: readonly Facts[];
@@ -151,7 +149,6 @@ export class Objective {
 		this.countWishes(tally);
 		this.countShape(tally);
 		tally.balance = this.outside(tally);
-		this.totalSeconds = tally.total;
 		return tally;
 	}
 

@@ -2,11 +2,25 @@ import type { Tissue } from '../anatomy';
 import { POINTS, BRIEF_SECONDS, IDLE_SECONDS } from './points';
 import type { Option } from './options';
 
+/** What is taken over as it is. */
+type Copied =
+	| 'aroundSeconds'
+	| 'strengthens'
+	| 'effort'
+	| 'intensity'
+	| 'moves'
+	| 'holds'
+	| 'warms'
+	| 'deep'
+	| 'heavy'
+	| 'strong'
+	| 'isNew';
+
 /**
  * An option as nothing but numbers, every one of the same layout: a search counts a hundred thousand classes a second.
  * Seconds, and points of the objective.
  */
-export interface Facts {
+export interface Facts extends Pick<Option, Copied> {
 	workSeconds: Float64Array;
 	/** For each amount: how far it is from the usual one, and whether so little was worth explaining. */
 	dosePoints: Float64Array;
@@ -14,24 +28,13 @@ export interface Facts {
 	idlePoints: Float64Array;
 	leastSeconds: number;
 	mostSeconds: number;
-	aroundSeconds: number;
 	/** Where it begins and ends, as indices into the places of the objective; -1 takes people as they are. */
 	enter: number;
 	leave: number;
 	directions: Float64Array;
-	strengthens: number;
-	effort: number;
 	/** Seconds that each tissue asked for is held, for each second of work. */
 	lengthens: Float64Array;
-	intensity: number;
 	rests: boolean;
-	moves: boolean;
-	holds: boolean;
-	warms: boolean;
-	deep: boolean;
-	heavy: boolean;
-	strong: boolean;
-	isNew: boolean;
 	/** Its movements, and those of which one should come before (-1 for one that is not to be had), as numbers. */
 	ids: Int32Array;
 	preparations: Int32Array;

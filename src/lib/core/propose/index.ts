@@ -3,6 +3,7 @@ export { conflictOf } from './conflict';
 export { Objective, type Piece } from './cost';
 export { ownShares } from './difference';
 export { Pool } from './moves';
+export { nearest } from './nearest';
 export { optionsFor, type Option } from './options';
 export { keptPieces, proposals, propose, sought, STANDARD_EFFORT, type Asked, type Effort } from './propose';
 export { seededRandom } from './random';

@@ -14,6 +14,7 @@ const PEAK = SECTION_KINDS.indexOf('peak');
 /** How far a step may lead uphill at the beginning and at the end, points of the objective. */
 const WARM = 1;
 const COLD = 0.02;
+
 /**
  * Threshold accepting (Dueck & Scheuer 1990, from memory): a change is taken when it makes the class no worse than a
  * threshold that falls from step to step. No exponential is asked for, so every engine takes the same way. Bounded by
