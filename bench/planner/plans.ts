@@ -28,7 +28,7 @@ export function* foundBySearch({ base, setting }: Instance, seed: number, effort
 	const offered = optionsFor(base, {}, setting);
 	const kept = keptPieces(base, setting, offered.length);
 	const objective = new Objective(base, [...offered, ...kept.map(({ option }) => option)], {}, setting);
-	yield* sought(kept, new Pool(offered), objective, seededRandom(seed), {}, effort);
+	yield* sought(kept, new Pool(objective.facts), objective, seededRandom(seed), {}, effort);
 }
 
 /** Pieces of a class as a plan; kept blocks as they are. */

@@ -1,5 +1,6 @@
 import { blocksOf, findItem, SECTION_KINDS, type ClassPlan, type Item } from '../plan';
-import { Objective, type Piece } from './cost';
+import { Objective } from './cost';
+import type { Piece } from './draft';
 import { nearest } from './nearest';
 import { keptOption, optionsFor } from './options';
 import type { ProposeSetting, Wishes } from './types';

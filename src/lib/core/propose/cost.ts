@@ -1,47 +1,44 @@
 import { likeness } from '../adapt';
 import { EFFORT_BETWEEN } from '../load';
 import { DIRECTIONS } from '../anatomy';
-import { KIT_KINDS, POSITIONS, type Movement } from '../movement';
-import { moveSeconds, paceOf, type Pace } from '../pace';
-import { PLAN_LIMITS, SECTION_KINDS, type ClassPlan } from '../plan';
-import { factsOf, type Facts } from './facts';
+import type { Movement } from '../movement';
+import { paceOf } from '../pace';
+import { SECTION_KINDS, type ClassPlan } from '../plan';
+import { Draft, type Piece } from './draft';
+import { Facts, IS, startsOf, SUM } from './facts';
 import type { Option } from './options';
 import { POINTS, LONG_SECONDS, WARM_SECONDS, JUMP, OPENING } from './points';
 import { SECTION_SHARE } from './roles';
 import { Tally } from './tally';
 import { USUAL_WEIGHTS, type CostParts, type ProposeSetting, type Weights, type Wishes } from './types';
 
-/** One block of a class that is being searched for: what, how much, and in which part. */
-export interface Piece {
-	option: Option;
-	/** Index into the amounts of the option. */
-	amount: number;
-	/** Index into SECTION_KINDS; pieces stand in rising order of it. */
-	section: number;
-}
-
 const REST = SECTION_KINDS.indexOf('rest');
 const PEAK = SECTION_KINDS.indexOf('peak');
+const SHARES = SECTION_KINDS.map((kind) => SECTION_SHARE[kind]);
 
 /** What a class costs. Made once for a search: it keeps what is the same for every class that is looked at. */
 export class Objective {
+	readonly facts: Facts;
 	looked = 0;
-	/** One for all evaluations: there are hundreds of thousands of them. */
+	/** One for all that is looked at: there are millions of them. */
 	private readonly tally = new Tally();
-	private readonly facts: readonly Facts[];
+	/** Of classes that are given as pieces. */
+	private readonly draft: Draft;
 	private readonly weights: Weights;
 	/** From each place to each: seconds of getting there with what has to be fetched. */
 	private readonly between: Float64Array;
-	private readonly places: number;
-	/** Points of a pair of movements for being alike. */
-	private readonly alike: Float64Array;
-	private readonly movements: number;
+	/** Of each movement those that it is too much alike, between `firstAlike[id]` and `firstAlike[id + 1]`, and the points. */
+	private readonly firstAlike: Int32Array;
+	private readonly alike: Int32Array;
+	private readonly alikePoints: Float64Array;
 	/** For each movement the number of the last class that it was seen in. */
 	private readonly seen: Int32Array;
-	/** Movements that the next one is compared with. */
+	/** For each movement the number of the last class in which others are compared with it. */
 	private readonly done: Int32Array;
 	/** Points of each movement for being in other proposals. */
 	private readonly elsewhere: Float64Array;
+	/** Whether anything depends on which movements there are, but for what they do. */
+	private readonly asked: boolean;
 	private readonly fillable: boolean[];
 	/** The most intensity that can stand in the peak. */
 	private readonly deepest: number;
@@ -49,9 +46,7 @@ export class Objective {
 	private readonly toward: number;
 	private readonly mostNew: number;
 	private readonly mostEffort: number;
-	/** How long the class that is looked at holds each tissue asked for. */
-	private readonly longSeconds: Float64Array;
-	private readonly like: { ids: ReadonlySet<number>; share: number } | null;
+	private readonly like: { has: Uint8Array; share: number } | null;
 	private readonly shares: { min: number; max: number }[];
 
 	/** @param options all that pieces are made of, each at its own index */
@@ -64,258 +59,239 @@ export class Objective {
 		others: readonly ReadonlySet<string>[] = []
 	) {
 		this.weights = { ...USUAL_WEIGHTS, ...wishes.weights };
-		const slugs = [...new Set(options.flatMap((option) => option.movements))];
-		const ids = new Map(slugs.map((slug, i) => [slug, i]));
-		const places = new Places();
-		const tissues = wishes.lengthen ?? [];
-		this.facts = options.map((option) => factsOf(option, ids, (p, kit) => places.at(p, kit), tissues));
-		this.places = places.count;
+		this.facts = new Facts(options, wishes.lengthen);
+		const { slugs, places } = this.facts;
+		this.draft = new Draft(this.facts);
 		this.between = places.between(paceOf(base.pace));
-		this.movements = slugs.length;
 		this.elsewhere = Float64Array.from(
 			slugs,
 			(slug) => POINTS.elsewhere * others.filter((other) => other.has(slug)).length
 		);
-		this.alike = alikePoints(slugs.map((slug) => setting.find(slug)!));
+		const alike = alikeOnes(slugs.map((slug) => setting.find(slug)!));
+		this.firstAlike = startsOf(alike);
+		this.alike = Int32Array.from(alike.flat(), ({ id }) => id);
+		this.alikePoints = Float64Array.from(alike.flat(), ({ points }) => points);
 		this.seen = new Int32Array(slugs.length).fill(-1);
-		this.done = new Int32Array(PLAN_LIMITS.blocks);
+		this.done = new Int32Array(slugs.length).fill(-1);
 		this.fillable = SECTION_KINDS.map((kind) => options.some((option) => option.sections.has(kind)));
 		this.deepest = options.reduce(
 			(most, { sections, intensity }) => (sections.has('peak') ? Math.max(most, intensity) : most),
 			0
 		);
-		const idOf = (slug: string) => ids.get(slug) ?? -1;
-		this.must = (wishes.must ?? []).map(idOf);
-		this.toward = wishes.toward === undefined ? -1 : idOf(wishes.toward);
+		this.must = (wishes.must ?? []).map((slug) => this.facts.idOf(slug));
+		this.toward = wishes.toward === undefined ? -1 : this.facts.idOf(wishes.toward);
 		this.mostNew = wishes.mostNew ?? Infinity;
 		this.mostEffort = wishes.mostEffort ?? Infinity;
-		this.longSeconds = new Float64Array(tissues.length);
+		const again = new Set(wishes.like?.movements);
 		this.like = wishes.like
-			? { ids: new Set(wishes.like.movements.map(idOf)), share: wishes.like.share }
+			? { has: Uint8Array.from(slugs, (slug) => (again.has(slug) ? 1 : 0)), share: wishes.like.share }
 			: null;
+		this.asked =
+			others.length + this.must.length > 0 ||
+			this.mostNew < Infinity ||
+			wishes.toward !== undefined ||
+			this.like !== null;
 		const { directions, strength } = setting.group.targets;
 		this.shares = [...DIRECTIONS.map((d) => directions[d]), strength].map(({ minPercent, maxPercent }) => ({
-			min: minPercent,
-			max: maxPercent
+			min: minPercent / 100,
+			max: maxPercent / 100
 		}));
 	}
 
-	/** The sum of all parts: what the search makes small. */
+	/** What a class costs: what a search makes small. */
 	cost(pieces: readonly Piece[]): number {
-		const { balance, lost, variety, shape, arc, dose, rules } = this.count(pieces);
-		const { weights } = this;
-		return (
-			weights.balance * balance +
-			weights.flow * POINTS.lostSecond * lost +
-			weights.variety * variety +
-			shape +
-			arc +
-			dose +
-			rules
-		);
+		this.draft.write(pieces);
+		return this.costOf(this.draft);
 	}
 
 	/** Each part of the cost. */
 	parts(pieces: readonly Piece[]): CostParts {
-		const { balance, lost, variety, shape, arc, dose, rules } = this.count(pieces);
-		const { weights } = this;
-		return {
-			balance: weights.balance * balance,
-			flow: weights.flow * POINTS.lostSecond * lost,
-			variety: weights.variety * variety,
-			shape,
-			arc,
-			dose,
-			rules
-		};
+		this.draft.write(pieces);
+		this.costOf(this.draft);
+		return this.tally.parts(this.weights);
 	}
 
-	/** One pass over the pieces. */
-	private count(pieces: readonly Piece[]): Tally {
+	/**
+	 * What a draft costs; where that is not under the limit, some number that is not under it either. Nothing takes
+	 * points back, so the first look (sums) already sends most classes away, and the dearest one (all pairs) comes last.
+	 */
+	costOf(draft: Draft, limit = Infinity): number {
+		const { tally, weights } = this;
 		this.looked += 1;
-		const { tally, facts } = this;
 		tally.restart();
-		this.longSeconds.fill(0);
-		for (let i = 0; i < pieces.length; i++) {
-			const { option, amount, section } = pieces[i]!;
-			const fact = facts[option.index]!;
-			const seconds = fact.workSeconds[amount]!;
-			this.countTime(tally, fact, seconds, section);
-			this.countOrder(tally, fact, seconds, section, i);
-			tally.dose += fact.dosePoints[amount]!;
-			if (section < REST) tally.shape += fact.idlePoints[amount]!;
-			this.countContent(tally, fact, section, pieces.length);
-		}
-		this.countWishes(tally);
-		this.countShape(tally);
-		tally.balance = this.outside(tally);
-		return tally;
+		this.countWays(draft, tally);
+		this.countShape(draft, tally);
+		this.countBalance(draft, tally);
+		let points = tally.points(weights);
+		if (points >= limit) return points;
+		this.countOrder(draft, tally);
+		if (this.asked) this.countWishes(draft, tally);
+		points = tally.points(weights);
+		if (points >= limit) return points;
+		this.countPairs(draft, tally);
+		return tally.points(weights);
 	}
 
-	/** Getting there, kit, everything around the work, and what the work gives to directions and strength. */
-	private countTime(tally: Tally, fact: Facts, seconds: number, section: number): void {
-		let between = 0;
-		if (fact.enter >= 0) {
+	/** Getting from place to place with the kit, and what was summed already. */
+	private countWays({ count, option, section, sums, parts }: Draft, tally: Tally): void {
+		const { between } = this;
+		const { enter, leave, places } = this.facts;
+		const width = places.count;
+		const { sections } = tally;
+		for (let s = 0; s < parts.length; s++) sections[s] = parts[s]!;
+		let place = -1;
+		let lost = 0;
+		for (let i = 0; i < count; i++) {
+			const to = enter[option[i]!]!;
+			if (to < 0) continue;
 			// before the first piece nobody has to change position; what it asks for is fetched
-			between = this.between[(tally.place + 1) * this.places + fact.enter]!;
-			tally.place = fact.leave;
+			const getting = between[(place + 1) * width + to]!;
+			place = leave[option[i]!]!;
+			lost += getting;
+			sections[section[i]!]! += getting;
 		}
-		const around = between + fact.aroundSeconds;
-		tally.lost += between;
-		tally.total += around + seconds;
-		tally.least += around + fact.leastSeconds;
-		tally.most += around + fact.mostSeconds;
-		tally.sections[section]! += around + seconds;
-		const { direction } = tally;
-		for (let d = 0; d < 6; d++) direction[d]! += fact.directions[d]! * seconds;
-		if (!fact.rests) tally.work += seconds;
-		tally.strength += fact.strengthens * seconds;
-		const { longSeconds } = this;
-		for (let w = 0; w < longSeconds.length; w++) longSeconds[w]! += fact.lengthens[w]! * seconds;
-		tally.effort += fact.effort * seconds + EFFORT_BETWEEN * around;
+		tally.lost = lost;
+		tally.dose = sums[SUM.dosePoints]!;
+		tally.shape = sums[SUM.idlePoints]!;
+	}
+
+	/** The length of the class and of its parts, how much it asks for, and what was to be held long. */
+	private countShape({ sums }: Draft, tally: Tally): void {
+		const wanted = this.base.lengthSeconds;
+		const { lost, sections } = tally;
+		const total = sums[SUM.total]! + lost;
+		const over = Math.max(0, sums[SUM.least]! + lost - wanted) + Math.max(0, wanted - sums[SUM.most]! - lost);
+		tally.rules += POINTS.secondOff * Math.abs(total - wanted) + POINTS.secondOutOfReach * over;
+		const whole = Math.max(1, total);
+		for (let s = 0; s < SHARES.length; s++) {
+			const seconds = sections[s]!;
+			if (seconds === 0 && this.fillable[s]) tally.rules += POINTS.emptySection;
+			tally.shape += POINTS.sectionPercentOff * 100 * Math.abs(seconds / whole - SHARES[s]!);
+		}
+		for (let c = SUM.tissue; c < sums.length; c++)
+			tally.rules += (POINTS.tissueShort * Math.max(0, LONG_SECONDS - sums[c]!)) / LONG_SECONDS;
+		const effort = (sums[SUM.effort]! + EFFORT_BETWEEN * lost) / whole;
+		if (effort > this.mostEffort) tally.rules += POINTS.effortOver * (effort - this.mostEffort);
+	}
+
+	private countBalance({ sums }: Draft, tally: Tally): void {
+		const { shares } = this;
+		let all = 0;
+		for (let d = 0; d < 6; d++) all += sums[SUM.direction + d]!;
+		let off = 0;
+		for (let d = 0; d < 6; d++) off += offBand(sums[SUM.direction + d]!, all, shares[d]!);
+		const strengthOff = offBand(sums[SUM.strength]!, sums[SUM.work]!, shares[6]!);
+		const points = POINTS.directionOff * off + POINTS.strengthOff * strengthOff;
+		tally.balance = (100 * points) / this.base.lengthSeconds;
 	}
 
 	/** What must have come before, how intensity goes, and how often people rest. */
-	private countOrder(tally: Tally, fact: Facts, seconds: number, section: number, index: number): void {
-		const { intensity } = fact;
-		if (fact.deep && tally.warm < WARM_SECONDS) tally.rules += POINTS.cold;
-		if (fact.preparations.length > 0 && !this.prepared(fact)) tally.rules += POINTS.unprepared;
-		if (fact.strong && tally.heavy) tally.rules += POINTS.strongAfterHeavy;
-		if (fact.holds && !tally.moved) tally.rules += POINTS.heldBeforeMoved;
-		if (index < OPENING.items && intensity > OPENING.intensity) tally.rules += POINTS.steepOpening;
-		const jump = index > 0 ? intensity - tally.before : 0;
-		if (jump > JUMP) tally.arc += POINTS.jump * (jump - JUMP);
-		if (section > PEAK && jump > 1) tally.arc += POINTS.jump;
-		if (fact.rests) {
-			if (tally.restedIn === section) tally.rules += POINTS.restedTwice;
-			tally.restedIn = section;
+	private countOrder({ count, option, amount, section }: Draft, tally: Tally): void {
+		const { facts, seen, looked } = this;
+		const { firstDose, firstMovement, firstPreparation } = facts;
+		let warm = 0;
+		let before = 0;
+		let highest = 0;
+		let highestInPeak = 0;
+		let restedIn = -1;
+		let rules = 0;
+		let arc = 0;
+		// bits of what has come already
+		let had = 0;
+		for (let i = 0; i < count; i++) {
+			const at = option[i]!;
+			const is = facts.is[at]!;
+			const intensity = facts.intensity[at]!;
+			const part = section[i]!;
+			if (is & IS.deep && warm < WARM_SECONDS) rules += POINTS.cold;
+			if (firstPreparation[at + 1]! > firstPreparation[at]! && !this.prepared(at)) rules += POINTS.unprepared;
+			if (is & IS.strong && had & IS.heavy) rules += POINTS.strongAfterHeavy;
+			if (is & IS.holds && !(had & IS.moves)) rules += POINTS.heldBeforeMoved;
+			if (i < OPENING.items && intensity > OPENING.intensity) rules += POINTS.steepOpening;
+			const jump = i > 0 ? intensity - before : 0;
+			if (jump > JUMP) arc += POINTS.jump * (jump - JUMP);
+			if (part > PEAK && jump > 1) arc += POINTS.jump;
+			if (is & IS.rests) {
+				if (restedIn === part) rules += POINTS.restedTwice;
+				restedIn = part;
+			}
+			if (is & IS.warms) warm += facts.workSeconds[firstDose[at]! + amount[i]!]!;
+			had |= is;
+			before = intensity;
+			if (intensity > highest) highest = intensity;
+			if (part === PEAK && intensity > highestInPeak) highestInPeak = intensity;
+			for (let m = firstMovement[at]!; m < firstMovement[at + 1]!; m++) {
+				const id = facts.movements[m]!;
+				if (seen[id] === looked) tally.variety += POINTS.twice;
+				seen[id] = looked;
+			}
 		}
-		if (fact.warms) tally.warm += seconds;
-		if (fact.moves) tally.moved = true;
-		if (fact.heavy) tally.heavy = true;
-		tally.before = intensity;
-		if (intensity > tally.highest) tally.highest = intensity;
-		if (section === PEAK && intensity > tally.highestInPeak) tally.highestInPeak = intensity;
+		tally.rules += rules;
+		if (highestInPeak < highest) arc += POINTS.peakElsewhere;
+		tally.arc += arc + POINTS.lowPeak * Math.max(0, Math.min(4, this.deepest) - highestInPeak);
 	}
 
-	/** Which movements there are: twice, alike, new, in other proposals, in an earlier class. */
-	private countContent(tally: Tally, fact: Facts, section: number, count: number): void {
-		if (fact.isNew) tally.fresh += 1;
-		const { ids, compared } = fact;
-		for (let m = 0; m < ids.length; m++) {
-			const id = ids[m]!;
-			if (this.seen[id] === this.looked) tally.variety += POINTS.twice;
-			this.seen[id] = this.looked;
-			if (id === this.toward && section === PEAK) tally.towardInPeak = true;
-			tally.named += 1;
-			if (this.like?.ids.has(id)) tally.again += 1;
-			tally.variety += this.elsewhere[id]! / count;
-		}
-		if (compared < 0) return;
-		const row = compared * this.movements;
-		const { done, alike } = this;
-		let sum = 0;
-		for (let j = 0; j < tally.compared; j++) sum += alike[row + done[j]!]!;
-		tally.variety += sum;
-		done[tally.compared++] = compared;
-	}
-
-	private countWishes(tally: Tally): void {
-		if (this.like) {
-			const share = tally.named > 0 ? tally.again / tally.named : 0;
-			tally.variety += POINTS.unlike * Math.abs(share - this.like.share);
-		}
-		for (const held of this.longSeconds)
-			tally.rules += (POINTS.tissueShort * Math.max(0, LONG_SECONDS - held)) / LONG_SECONDS;
-		const over = tally.total > 0 ? tally.effort / tally.total - this.mostEffort : 0;
-		if (over > 0) tally.rules += POINTS.effortOver * over;
-		if (tally.fresh > this.mostNew) tally.rules += POINTS.newOne * (tally.fresh - this.mostNew);
-		for (const id of this.must)
-			if (id < 0 || this.seen[id] !== this.looked) tally.rules += POINTS.wishMissing;
-		if (this.wishes.toward !== undefined && !tally.towardInPeak) tally.rules += POINTS.wishMissing;
-	}
-
-	/** The length of the class and of its parts, and the height of its peak. */
-	private countShape(tally: Tally): void {
-		const wanted = this.base.lengthSeconds;
-		const { total, least, most } = tally;
-		tally.rules += POINTS.secondOff * Math.abs(total - wanted);
-		tally.rules += POINTS.secondOutOfReach * (Math.max(0, least - wanted) + Math.max(0, wanted - most));
-		if (tally.highestInPeak < tally.highest) tally.arc += POINTS.peakElsewhere;
-		tally.arc += POINTS.lowPeak * Math.max(0, Math.min(4, this.deepest) - tally.highestInPeak);
-		for (let s = 0; s < 6; s++) {
-			const seconds = tally.sections[s]!;
-			if (seconds === 0 && this.fillable[s]) tally.rules += POINTS.emptySection;
-			const off = Math.abs(seconds / Math.max(1, total) - SECTION_SHARE[SECTION_KINDS[s]!]);
-			tally.shape += POINTS.sectionPercentOff * 100 * off;
-		}
-	}
-
-	private outside({ direction, work, strength }: Tally): number {
-		let all = 0;
-		for (let d = 0; d < 6; d++) all += direction[d]!;
-		let seconds = 0;
-		for (let d = 0; d < 6; d++) seconds += offBand(direction[d]!, all, this.shares[d]!);
-		const points =
-			POINTS.directionOff * seconds + POINTS.strengthOff * offBand(strength, work, this.shares[6]!);
-		return (100 * points) / this.base.lengthSeconds;
-	}
-
-	private prepared({ preparations }: Facts): boolean {
-		for (let i = 0; i < preparations.length; i++)
-			if (preparations[i]! >= 0 && this.seen[preparations[i]!] === this.looked) return true;
+	/** Whether something that prepares an option has come already. */
+	private prepared(option: number): boolean {
+		const { firstPreparation, preparations } = this.facts;
+		for (let p = firstPreparation[option]!; p < firstPreparation[option + 1]!; p++)
+			if (preparations[p]! >= 0 && this.seen[preparations[p]!] === this.looked) return true;
 		return false;
 	}
-}
 
-/** Body positions with the kit at hand there, numbered as they come. */
-class Places {
-	private readonly all: { position: number; kit: number }[] = [];
-
-	get count(): number {
-		return this.all.length;
-	}
-
-	at(position: number, kit: number): number {
-		const known = this.all.findIndex((place) => place.position === position && place.kit === kit);
-		return known >= 0 ? known : this.all.push({ position, kit }) - 1;
-	}
-
-	/** Seconds to each place, row by row: from nowhere yet, then from each place. */
-	between(pace: Pace): Float64Array {
-		const fetchSeconds = (missing: number) =>
-			Math.round(
-				KIT_KINDS.reduce((sum, kit, k) => sum + (missing & (1 << k) ? pace.fetchSeconds[kit] : 0), 0)
-			);
-		const rows = [null, ...this.all].map((from) =>
-			this.all.map((to) => {
-				const going = from
-					? Math.round(moveSeconds(pace, POSITIONS[from.position]!, POSITIONS[to.position]!))
-					: 0;
-				return going + fetchSeconds(to.kit & ~(from?.kit ?? 0));
-			})
-		);
-		return Float64Array.from(rows.flat());
-	}
-}
-
-/** For each pair of movements the points that their likeness costs; 0 for the same one, which is counted as given twice. */
-function alikePoints(movements: readonly Movement[]): Float64Array {
-	const points = new Float64Array(movements.length ** 2);
-	for (let a = 0; a < movements.length; a++)
-		for (let b = 0; b < a; b++) {
-			// what is alike in one direction (it needs no more kit) counts, whichever comes first
-			const score = Math.max(
-				likeness(movements[a]!, movements[b]!).score,
-				likeness(movements[b]!, movements[a]!).score
-			);
-			const over = score - POINTS.alikeFrom;
-			if (over > 0) points[a * movements.length + b] = points[b * movements.length + a] = POINTS.alike * over;
+	/** What was asked for by name, what is new, and what another class has too. */
+	private countWishes({ count, option, section }: Draft, tally: Tally): void {
+		const { facts, like, seen, looked } = this;
+		let fresh = 0;
+		let named = 0;
+		let again = 0;
+		let towardInPeak = false;
+		for (let i = 0; i < count; i++) {
+			const at = option[i]!;
+			if (facts.is[at]! & IS.fresh) fresh += 1;
+			for (let m = facts.firstMovement[at]!; m < facts.firstMovement[at + 1]!; m++) {
+				const id = facts.movements[m]!;
+				named += 1;
+				if (like) again += like.has[id]!;
+				if (id === this.toward && section[i] === PEAK) towardInPeak = true;
+				tally.variety += this.elsewhere[id]! / count;
+			}
 		}
-	return points;
+		if (like) tally.variety += POINTS.unlike * Math.abs((named > 0 ? again / named : 0) - like.share);
+		if (fresh > this.mostNew) tally.rules += POINTS.newOne * (fresh - this.mostNew);
+		for (const id of this.must) if (id < 0 || seen[id] !== looked) tally.rules += POINTS.wishMissing;
+		if (this.wishes.toward !== undefined && !towardInPeak) tally.rules += POINTS.wishMissing;
+	}
+
+	/** Movements that are alike, each pair once. */
+	private countPairs({ count, option }: Draft, tally: Tally): void {
+		const { facts, firstAlike, alike, alikePoints, done, looked } = this;
+		let points = 0;
+		for (let i = 0; i < count; i++) {
+			const id = facts.compared[option[i]!]!;
+			if (id < 0) continue;
+			for (let a = firstAlike[id]!; a < firstAlike[id + 1]!; a++)
+				if (done[alike[a]!] === looked) points += alikePoints[a]!;
+			done[id] = looked;
+		}
+		tally.variety += points;
+	}
 }
 
-/** Seconds outside a band of shares (percent) of a whole. */
+/** Of each movement the numbers of those that it is too much alike, and what each pair costs; not itself: that is given twice. */
+function alikeOnes(movements: readonly Movement[]): { id: number; points: number }[][] {
+	return movements.map((movement, own) =>
+		movements.flatMap((other, id) => {
+			if (id === own) return [];
+			// what is alike in one direction (it needs no more kit) counts, whichever comes first
+			const over =
+				Math.max(likeness(movement, other).score, likeness(other, movement).score) - POINTS.alikeFrom;
+			return over > 0 ? [{ id, points: POINTS.alike * over }] : [];
+		})
+	);
+}
+
+/** Seconds outside a band of shares of a whole. */
 function offBand(part: number, whole: number, { min, max }: { min: number; max: number }): number {
-	return Math.max(0, (min / 100) * whole - part, part - (max / 100) * whole);
+	return Math.max(0, min * whole - part, part - max * whole);
 }

@@ -1,87 +1,174 @@
 import type { Tissue } from '../anatomy';
-import { POINTS, BRIEF_SECONDS, IDLE_SECONDS } from './points';
+import { SECTION_KINDS } from '../plan';
 import type { Option } from './options';
-
-/** What is taken over as it is. */
-type Copied =
-	| 'aroundSeconds'
-	| 'strengthens'
-	| 'effort'
-	| 'intensity'
-	| 'moves'
-	| 'holds'
-	| 'warms'
-	| 'deep'
-	| 'heavy'
-	| 'strong'
-	| 'isNew';
+import { Places } from './places';
+import { POINTS, BRIEF_SECONDS, IDLE_SECONDS } from './points';
 
 /**
- * An option as nothing but numbers, every one of the same layout: a search counts a hundred thousand classes a second.
+ * Sums of a class, as columns: seconds of all but getting from place to place, the fewest and the most that its doses
+ * allow; points of doses and of long rests; seconds of work, of strength, of effort (times effort), of each direction;
+ * of each tissue asked for.
+ */
+export const SUM = {
+	total: 0,
+	least: 1,
+	most: 2,
+	dosePoints: 3,
+	idlePoints: 4,
+	work: 5,
+	strength: 6,
+	effort: 7,
+	direction: 8,
+	tissue: 14
+} as const;
+
+/** Whether something holds for an option, as bits. */
+export const IS = {
+	moves: 1,
+	holds: 2,
+	warms: 4,
+	deep: 8,
+	heavy: 16,
+	strong: 32,
+	fresh: 64,
+	rests: 128
+} as const;
+
+/**
+ * The options of a search as nothing but numbers, field by field: it looks at a million classes a second. What stands at
+ * the index of an option is about it; what there is several of stands between `first…[option]` and `first…[option + 1]`.
  * Seconds, and points of the objective.
  */
-export interface Facts extends Pick<Option, Copied> {
-	workSeconds: Float64Array;
-	/** For each amount: how far it is from the usual one, and whether so little was worth explaining. */
-	dosePoints: Float64Array;
-	/** For each amount: resting longer than people like to before the closing rest. */
-	idlePoints: Float64Array;
-	leastSeconds: number;
-	mostSeconds: number;
-	/** Where it begins and ends, as indices into the places of the objective; -1 takes people as they are. */
-	enter: number;
-	leave: number;
-	directions: Float64Array;
-	/** Seconds that each tissue asked for is held, for each second of work. */
-	lengthens: Float64Array;
-	rests: boolean;
-	/** Its movements, and those of which one should come before (-1 for one that is not to be had), as numbers. */
-	ids: Int32Array;
-	preparations: Int32Array;
+export class Facts {
+	/** The movements, each with the number that it is known by here. */
+	readonly slugs: readonly string[];
+	readonly places = new Places();
+
+	/** For each dose, rising: seconds of work; points for being unusual or too brief; points of too long a rest. */
+	readonly firstDose: Int32Array;
+	readonly workSeconds: Float64Array;
+	readonly dosePoints: Float64Array;
+	readonly idlePoints: Float64Array;
+	/** The usual dose, among the option's own. */
+	readonly usual: Int32Array;
+	readonly leastSeconds: Float64Array;
+	readonly mostSeconds: Float64Array;
+	readonly aroundSeconds: Float64Array;
+	/** Numbers of the places that it begins and ends in; -1 takes people as they are. */
+	readonly enter: Int32Array;
+	readonly leave: Int32Array;
+	/** The same without the kit: indices of body positions. */
+	readonly enterPosition: Int32Array;
+	readonly leavePosition: Int32Array;
+	/** How many columns of sums there are; those that grow with the work of an option, and by how much each second. */
+	readonly columns: number;
+	readonly firstGain: Int32Array;
+	readonly gainColumn: Int32Array;
+	readonly gainPerSecond: Float64Array;
+	readonly intensity: Int32Array;
+	readonly is: Int32Array;
+	/** Its movements, and those of which one should come before (-1 for one that is not to be had). */
+	readonly firstMovement: Int32Array;
+	readonly movements: Int32Array;
+	readonly firstPreparation: Int32Array;
+	readonly preparations: Int32Array;
 	/** The movement that others are compared with; -1 for a rest: it is like any other, and nobody minds. */
-	compared: number;
+	readonly compared: Int32Array;
+	/** Parts in which it may stand, as bits; 0 for a block that is kept where it is. */
+	readonly sections: Int32Array;
+	readonly kept: Uint8Array;
+
+	/** @param options each at its own index @param tissues those asked for */
+	constructor(
+		readonly options: readonly Option[],
+		tissues: readonly Tissue[] = []
+	) {
+		this.slugs = [...new Set(options.flatMap((option) => option.movements))];
+		const ids = new Map(this.slugs.map((slug, id) => [slug, id]));
+		const whole = (of: (option: Option) => number) => Int32Array.from(options, of);
+		const real = (of: (option: Option) => number) => Float64Array.from(options, of);
+		this.firstDose = startsOf(options.map(({ amounts }) => amounts));
+		this.workSeconds = Float64Array.from(options.flatMap((option) => option.workSeconds));
+		this.dosePoints = Float64Array.from(options.flatMap(dosePointsOf));
+		this.idlePoints = Float64Array.from(options.flatMap(idlePointsOf));
+		this.usual = whole(({ usual }) => usual);
+		this.leastSeconds = real(({ workSeconds }) => workSeconds[0]!);
+		this.mostSeconds = real(({ workSeconds }) => workSeconds.at(-1)!);
+		this.aroundSeconds = real(({ aroundSeconds }) => aroundSeconds);
+		const place = (position: number, kit: number) => (position < 0 ? -1 : this.places.at(position, kit));
+		this.enter = whole(({ enter, enterKit }) => place(enter, enterKit));
+		this.leave = whole(({ enter, leave, leaveKit }) => (enter < 0 ? -1 : place(leave, leaveKit)));
+		this.enterPosition = whole(({ enter }) => enter);
+		this.leavePosition = whole(({ leave }) => leave);
+		this.columns = SUM.tissue + tissues.length;
+		const gains = options.map((option) => gainsOf(option, tissues));
+		this.firstGain = startsOf(gains);
+		this.gainColumn = Int32Array.from(gains.flat(), ({ column }) => column);
+		this.gainPerSecond = Float64Array.from(gains.flat(), ({ perSecond }) => perSecond);
+		this.intensity = whole(({ intensity }) => intensity);
+		this.is = whole(bitsOf);
+		const own = options.map(({ movements }) => movements.map((slug) => ids.get(slug)!));
+		this.firstMovement = startsOf(own);
+		this.movements = Int32Array.from(own.flat());
+		this.firstPreparation = startsOf(options.map(({ preparations }) => preparations));
+		this.preparations = Int32Array.from(
+			options.flatMap(({ preparations }) => preparations.map((slug) => ids.get(slug) ?? -1))
+		);
+		this.compared = whole(({ rests, index }) => (rests > 0 ? -1 : (own[index]![0] ?? -1)));
+		this.sections = whole(({ sections }) =>
+			SECTION_KINDS.reduce((bits, kind, s) => bits | (sections.has(kind) ? 1 << s : 0), 0)
+		);
+		this.kept = Uint8Array.from(options, ({ kept }) => (kept ? 1 : 0));
+	}
+
+	/** Number of a movement; -1 for one that none of the options has. */
+	idOf(slug: string): number {
+		return this.slugs.indexOf(slug);
+	}
+
+	/** How many doses an option has. */
+	doses(option: number): number {
+		return this.firstDose[option + 1]! - this.firstDose[option]!;
+	}
 }
 
-/** @param ids numbers of the movements @param place number of a body position with its kit @param tissues asked for */
-export function factsOf(
-	option: Option,
-	ids: ReadonlyMap<string, number>,
-	place: (position: number, kit: number) => number,
+/** Where each list begins when all are written one behind another; one more for where the last one ends. */
+export function startsOf(lists: readonly (readonly unknown[])[]): Int32Array {
+	const starts = new Int32Array(lists.length + 1);
+	for (const [i, list] of lists.entries()) starts[i + 1] = starts[i]! + list.length;
+	return starts;
+}
+
+/** What each second of work adds to which sum; only what it adds anything to. */
+function gainsOf(
+	{ rests, strengthens, effort, directions, lengthens }: Option,
 	tissues: readonly Tissue[]
-): Facts {
-	const { workSeconds, amounts, usual } = option;
+): { column: number; perSecond: number }[] {
+	return [
+		{ column: SUM.work, perSecond: rests > 0 ? 0 : 1 },
+		{ column: SUM.strength, perSecond: strengthens },
+		{ column: SUM.effort, perSecond: effort },
+		...directions.map((perSecond, d) => ({ column: SUM.direction + d, perSecond })),
+		...tissues.map((tissue, t) => ({ column: SUM.tissue + t, perSecond: lengthens.get(tissue) ?? 0 }))
+	].filter(({ perSecond }) => perSecond !== 0);
+}
+
+/** How far each dose is from the usual one, and whether so little was worth explaining. */
+function dosePointsOf({ workSeconds, amounts, usual, rests }: Option): number[] {
 	const steps = amounts.length - 1;
-	const own = Int32Array.from(option.movements, (slug) => ids.get(slug)!);
-	return {
-		workSeconds: Float64Array.from(workSeconds),
-		dosePoints: Float64Array.from(workSeconds, (seconds, amount) => {
-			if (steps === 0) return 0;
-			const brief = option.rests ? 0 : Math.max(0, BRIEF_SECONDS - seconds) / BRIEF_SECONDS;
-			return (POINTS.doseRange * Math.abs(amount - usual)) / steps + POINTS.brief * brief;
-		}),
-		idlePoints: Float64Array.from(workSeconds, (seconds) =>
-			option.rests ? POINTS.idleSecond * Math.max(0, seconds - IDLE_SECONDS) : 0
-		),
-		leastSeconds: workSeconds[0]!,
-		mostSeconds: workSeconds.at(-1)!,
-		aroundSeconds: option.aroundSeconds,
-		enter: option.enter < 0 ? -1 : place(option.enter, option.enterKit),
-		leave: option.enter < 0 ? -1 : place(option.leave, option.leaveKit),
-		directions: Float64Array.from(option.directions),
-		strengthens: option.strengthens,
-		effort: option.effort,
-		lengthens: Float64Array.from(tissues, (tissue) => option.lengthens.get(tissue) ?? 0),
-		intensity: option.intensity,
-		rests: option.rests > 0,
-		moves: option.moves,
-		holds: option.holds,
-		warms: option.warms,
-		deep: option.deep,
-		heavy: option.heavy,
-		strong: option.strong,
-		isNew: option.isNew,
-		ids: own,
-		preparations: Int32Array.from(option.preparations, (slug) => ids.get(slug) ?? -1),
-		compared: option.rests > 0 || own.length === 0 ? -1 : own[0]!
-	};
+	return workSeconds.map((seconds, amount) => {
+		if (steps === 0) return 0;
+		const brief = rests ? 0 : Math.max(0, BRIEF_SECONDS - seconds) / BRIEF_SECONDS;
+		return (POINTS.doseRange * Math.abs(amount - usual)) / steps + POINTS.brief * brief;
+	});
+}
+
+/** Resting longer than people like to before the closing rest. */
+function idlePointsOf({ workSeconds, rests }: Option): number[] {
+	return workSeconds.map((seconds) => (rests ? POINTS.idleSecond * Math.max(0, seconds - IDLE_SECONDS) : 0));
+}
+
+function bitsOf({ moves, holds, warms, deep, heavy, strong, isNew, rests }: Option): number {
+	const bits = { moves, holds, warms, deep, heavy, strong, fresh: isNew, rests: rests > 0 };
+	return Object.entries(bits).reduce((sum, [name, set]) => sum | (set ? IS[name as keyof typeof IS] : 0), 0);
 }

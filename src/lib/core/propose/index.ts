@@ -1,10 +1,11 @@
 export { alternativesFor, type Alternative } from './alternatives';
 export { conflictOf } from './conflict';
-export { Objective, type Piece } from './cost';
+export { Objective } from './cost';
 export { ownShares } from './difference';
-export { Pool } from './moves';
+export { Draft, type Piece } from './draft';
 export { nearest } from './nearest';
 export { optionsFor, type Option } from './options';
+export { Pool } from './pool';
 export { keptPieces, proposals, propose, sought, STANDARD_EFFORT, type Asked, type Effort } from './propose';
 export { seededRandom } from './random';
 export { mayStandIn } from './roles';

@@ -82,11 +82,12 @@ const kitBits = (kinds: readonly (typeof KIT_KINDS)[number][]) =>
  * suffices for no closing rest at all, people rest with what there is: the desk says then what is missing.
  */
 export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeSetting): Option[] {
-	const options = readOptions(base, wishes, setting, ABOUT_PEOPLE, () => true);
+	const options = readOptions(base, wishes, setting, ABOUT_PEOPLE);
 	const restless = wishes.only !== undefined && !wishes.only.includes('rest');
 	if (restless || options.some(({ sections }) => sections.has('rest'))) return options;
 	const bare = new Set([...ABOUT_PEOPLE].filter((id) => id !== 'kit-shortage'));
-	const rests = readOptions(base, wishes, setting, bare, (sections) => sections.has('rest'));
+	// only to close with: other parts have enough that needs no kit
+	const rests = readOptions(base, { ...wishes, only: ['rest'] }, setting, bare);
 	return [...options, ...rests.map((rest, i) => ({ ...rest, index: options.length + i }))];
 }
 
@@ -94,8 +95,7 @@ function readOptions(
 	base: ClassPlan,
 	wishes: Wishes,
 	setting: ProposeSetting,
-	checks: ReadonlySet<string>,
-	wanted: (sections: ReadonlySet<SectionKind>) => boolean
+	checks: ReadonlySet<string>
 ): Option[] {
 	const never = new Set(wishes.never);
 	const without = new Set(wishes.without);
@@ -114,7 +114,7 @@ function readOptions(
 					...(unit ? { unit } : {})
 				};
 				const sections = asWished(mayStandIn(movement, form, mode), movement.slug, wishes);
-				if (sections.size === 0 || !wanted(sections)) continue;
+				if (sections.size === 0) continue;
 				const option = readItem(item, movement, form, mode, base, setting, checks, options.length);
 				if (option) options.push({ ...option, sections });
 			}

@@ -2,11 +2,12 @@ import { readPlan } from '../checks';
 import { formOf } from '../movement';
 import { blocksOf, itemsIn, itemsOf, SECTION_KINDS, type Block, type ClassPlan } from '../plan';
 import { lostSeconds } from '../reorder';
-import { Objective, type Piece } from './cost';
+import { Objective } from './cost';
+import type { Piece } from './draft';
 import { keptOption, optionsFor } from './options';
 import { seededRandom, type Random } from './random';
 import { gravity, mended, realised } from './realise';
-import { Pool } from './moves';
+import { Pool } from './pool';
 import { begun, searched, settled, type Found } from './search';
 import type { Proposal, ProposeSetting, Wishes } from './types';
 import { reasonsFor } from './why';
@@ -46,11 +47,11 @@ export function* propose(asked: Asked): Generator<{ number: number; done: boolea
 	const offered = optionsFor(base, wishes, setting);
 	const kept = keptPieces(base, setting, offered.length);
 	const options = [...offered, ...kept.map((piece) => piece.option)];
-	const pool = new Pool(offered);
 	const taken: Proposal[] = [];
 	for (let number = 0; number < count; number++) {
 		const others = taken.map(({ plan }) => new Set(itemsOf(plan).map((item) => item.movement)));
 		const objective = new Objective(base, options, wishes, setting, others);
+		const pool = new Pool(objective.facts);
 		const random = seededRandom(seed + 7919 * number);
 		let best: Proposal | null = null;
 		for (const found of sought(kept, pool, objective, random, wishes, effort)) {

@@ -6,10 +6,11 @@ export interface Random {
 
 /** mulberry32, a published 32-bit generator in the public domain (from memory): whole-number arithmetic only. */
 export function seededRandom(seed: number): Random {
-	let state = seed >>> 0;
+	// in an array, since a variable of so many bits is a new object with each value
+	const state = Int32Array.of(seed);
 	const next = (() => {
-		state = (state + 0x6d2b79f5) >>> 0;
-		let t = state;
+		let t = (state[0]! + 0x6d2b79f5) | 0;
+		state[0] = t;
 		t = Math.imul(t ^ (t >>> 15), t | 1);
 		t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
 		return ((t ^ (t >>> 14)) >>> 0) / 4294967296;

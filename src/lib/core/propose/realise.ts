@@ -13,7 +13,7 @@ import {
 } from '../plan';
 import { styleOf } from '../style';
 import { calmOrder, lostSeconds } from '../reorder';
-import type { Piece } from './cost';
+import type { Piece } from './draft';
 import type { ProposeSetting } from './types';
 
 /** Points of a finding of the desk, by its severity: what stops a class outweighs everything that the search weighs. */

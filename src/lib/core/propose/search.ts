@@ -1,6 +1,8 @@
 import { SECTION_KINDS } from '../plan';
-import type { Objective, Piece } from './cost';
-import { changed, given, placeOf, type Pool } from './moves';
+import type { Objective } from './cost';
+import { Draft, type Piece } from './draft';
+import { change, given } from './moves';
+import type { Pool } from './pool';
 import type { Random } from './random';
 import type { Wishes } from './types';
 
@@ -14,6 +16,15 @@ const PEAK = SECTION_KINDS.indexOf('peak');
 /** How far a step may lead uphill at the beginning and at the end, points of the objective. */
 const WARM = 1;
 const COLD = 0.02;
+/** In so many falls the threshold comes down, each by the same part. */
+const FALLS = 64;
+
+/** A root that every engine works out to the same last digit, as it does square roots: FALLS is a power of two. */
+function fallOf(ratio: number): number {
+	let root = ratio;
+	for (let falls = FALLS; falls > 1; falls /= 2) root = Math.sqrt(root);
+	return root;
+}
 
 /**
  * Threshold accepting (Dueck & Scheuer 1990, from memory): a change is taken when it makes the class no worse than a
@@ -28,22 +39,30 @@ export function searched(
 	steps: number,
 	warm = WARM
 ): Found {
-	let now = [...start];
-	let cost = objective.cost(now);
-	let best: Found = { pieces: now, cost };
-	const ratio = Math.pow(COLD / warm, 1 / 64);
+	let now = new Draft(pool.facts, start);
+	let next = new Draft(pool.facts);
+	const best = new Draft(pool.facts, start);
+	let cost = objective.costOf(now);
+	let least = cost;
+	const fall = fallOf(COLD / warm);
+	const every = Math.max(1, Math.floor(steps / FALLS));
 	let threshold = warm;
 	for (let step = 0; step < steps; step++) {
-		if (step > 0 && step % Math.max(1, Math.floor(steps / 64)) === 0) threshold *= ratio;
-		const next = changed(now, pool, random);
-		if (!next) continue;
-		const after = objective.cost(next);
+		if (step > 0 && step % every === 0) {
+			threshold *= fall;
+			now.sum();
+		}
+		next.copy(now);
+		if (!change(next, pool, random)) continue;
+		const after = objective.costOf(next, cost + threshold);
 		if (after >= cost + threshold) continue;
-		now = next;
+		[now, next] = [next, now];
 		cost = after;
-		if (cost < best.cost - 1e-9) best = { pieces: now, cost };
+		if (cost >= least - 1e-9) continue;
+		best.copy(now);
+		least = cost;
 	}
-	return best;
+	return { pieces: best.pieces(), cost: least };
 }
 
 /**
@@ -51,28 +70,32 @@ export function searched(
  * better one for its place.
  */
 export function settled(found: Found, pool: Pool, objective: Objective): Found {
-	let { pieces, cost } = found;
+	const { facts } = pool;
+	const draft = new Draft(facts, found.pieces);
+	let { cost } = found;
+	/** Takes what is better there than what is there. */
+	function improved(at: number, option: number, amount: number): boolean {
+		const [before, much] = [draft.option[at]!, draft.amount[at]!];
+		draft.put(at, option, amount, draft.section[at]!);
+		const after = objective.costOf(draft, cost - 1e-9);
+		if (after < cost - 1e-9) {
+			cost = after;
+			return true;
+		}
+		draft.put(at, before, much, draft.section[at]!);
+		return false;
+	}
 	for (let better = true; better;) {
 		better = false;
-		for (let at = 0; at < pieces.length; at++) {
-			const piece = pieces[at]!;
-			const doses = piece.option.amounts.map((_, amount): Piece => ({ ...piece, amount }));
-			const others = piece.option.kept
-				? []
-				: pool.bySection[piece.section]!.filter((option) => !given(pieces, option, at)).map(
-						(option): Piece => ({ ...piece, option, amount: option.usual })
-					);
-			for (const other of [...doses, ...others]) {
-				const next = pieces.with(at, other);
-				const after = objective.cost(next);
-				if (after >= cost - 1e-9) continue;
-				pieces = next;
-				cost = after;
-				better = true;
-			}
+		for (let at = 0; at < draft.count; at++) {
+			for (let amount = 0; amount < facts.doses(draft.option[at]!); amount++)
+				better = improved(at, draft.option[at]!, amount) || better;
+			if (facts.kept[draft.option[at]!]) continue;
+			for (const option of pool.bySection[draft.section[at]!]!)
+				if (!given(draft, facts, option, at)) better = improved(at, option, facts.usual[option]!) || better;
 		}
 	}
-	return { pieces, cost };
+	return { pieces: draft.pieces(), cost };
 }
 
 /** A class to begin with: what is kept and what is asked for, and one thing for each part that is still empty. */
@@ -82,22 +105,27 @@ export function begun(
 	random: Random,
 	{ must = [], toward }: Wishes
 ): Piece[] {
-	const pieces = [...kept];
+	const { facts, bySection } = pool;
+	const draft = new Draft(facts, kept);
+	/** One of some options at its usual dose, at the end of a part. */
+	const add = (options: ArrayLike<number>, section: number) => {
+		const option = options[random.below(options.length)]!;
+		draft.insert(draft.start(section + 1), option, facts.usual[option]!, section);
+	};
 	for (const slug of toward === undefined ? must : [toward, ...must]) {
-		if (pieces.some(({ option }) => option.movements.includes(slug))) continue;
-		const ways = pool.bySection.flatMap((options, section) =>
-			options
-				.filter(({ movements }) => movements.includes(slug) && (slug !== toward || section === PEAK))
-				.map((option): Piece => ({ option, amount: option.usual, section }))
+		if (draft.pieces().some(({ option }) => option.movements.includes(slug))) continue;
+		const ways = bySection.flatMap((options, section) =>
+			[...options]
+				.filter((option) => facts.options[option]!.movements.includes(slug))
+				.filter(() => slug !== toward || section === PEAK)
+				.map((option) => ({ option, section }))
 		);
 		const way = ways[random.below(ways.length)];
-		if (way) pieces.splice(placeOf(pieces, way.section), 0, way);
+		if (way) add([way.option], way.section);
 	}
-	for (const [section, all] of pool.bySection.entries()) {
-		const options = all.filter((option) => !given(pieces, option));
-		const option = options.length > 0 ? options[random.below(options.length)] : undefined;
-		if (option && !pieces.some((piece) => piece.section === section))
-			pieces.splice(placeOf(pieces, section), 0, { option, amount: option.usual, section });
+	for (const [section, all] of bySection.entries()) {
+		const options = all.filter((option) => !given(draft, facts, option));
+		if (options.length > 0 && draft.start(section) === draft.start(section + 1)) add(options, section);
 	}
-	return pieces;
+	return draft.pieces();
 }

@@ -3,8 +3,9 @@ import { stillSeconds, type Reading, type TaughtItem } from '../checks';
 import { formatDuration } from '../clock';
 import { orbit, rangeSeconds } from '../orbit';
 import { findItem, type ClassPlan } from '../plan';
-import type { Objective, Piece } from './cost';
-import type { Pool } from './moves';
+import type { Objective } from './cost';
+import type { Piece } from './draft';
+import type { Pool } from './pool';
 import type { Reason, Wishes } from './types';
 
 /** From this part of a direction's time on an item is what gives it. */
@@ -81,7 +82,8 @@ function nearly(
 	const cost = objective.cost(pieces);
 	const inClass = new Set(pieces.flatMap((other) => other.option.movements));
 	let best: Reason['nearly'] = null;
-	for (const option of pool.bySection[piece.section] ?? []) {
+	for (const index of pool.bySection[piece.section] ?? []) {
+		const option = pool.facts.options[index]!;
 		if (inClass.has(option.movements[0]!)) continue;
 		const worse = objective.cost(pieces.with(at, { ...piece, option, amount: option.usual })) - cost;
 		if (!best || worse < best.worse) best = { movement: option.movements[0]!, worse };
