@@ -42,6 +42,7 @@ export interface Model {
 
 /** The objective of docs/planner.md, its figures written down once more: nothing here is shared with the search. */
 const SHARES = [6, 18, 34, 16, 16, 10];
+const UNNOTICED_PERCENT = 2;
 
 /**
  * A whole class as a mixed-integer program: what is given, for how long, and in which order of places (part, body
@@ -206,7 +207,8 @@ function time(
 	for (const [section, percent] of SHARES.entries()) {
 		const wanted = (percent / 100) * length;
 		const points = shape / length;
-		program.row(wanted, wanted, [
+		const unnoticed = (UNNOTICED_PERCENT / 100) * length;
+		program.row(wanted - unnoticed, wanted + unnoticed, [
 			...taking(work, section),
 			...moreIn(section),
 			[program.column(points), -1],

@@ -13,10 +13,12 @@ const DEEP = 4;
 
 /** Away from the usual dose, too short, or a rest too long: the greatest convex function under its points. */
 export function dose(program: Program, { option, section, given, seconds }: Way): void {
-	const steps = option.amounts.length - 1;
-	if (steps === 0) return;
+	const { amounts } = option;
+	const range = amounts.at(-1)! - amounts[0]!;
+	if (range === 0) return;
+	const usual = amounts[option.usual]!;
 	const points = option.workSeconds.map((work, i) => {
-		let cost = (0.6 * Math.abs(i - option.usual)) / steps;
+		let cost = (0.6 * Math.max(0, Math.abs(amounts[i]! - usual) - usual / 5)) / range;
 		if (!option.rests) cost += (2.5 * Math.max(0, 45 - work)) / 45;
 		else if (SECTION_KINDS[section] !== 'rest') cost += 0.03 * Math.max(0, work - 150);
 		return { work, cost };

@@ -58,7 +58,7 @@ export function classCost(
 			.filter((e) => ids.includes(e.sectionId))
 			.reduce((sum, e) => sum + e.toSeconds - e.fromSeconds, 0);
 		const percent = (100 * seconds) / Math.max(1, timeline.totalSeconds);
-		parts.shape += 0.25 * Math.abs(percent - wanted[kind]);
+		parts.shape += 0.25 * Math.max(0, Math.abs(percent - wanted[kind]) - 2);
 		if (seconds === 0 && fillable.has(kind)) parts.rules += 20;
 	}
 
@@ -129,8 +129,8 @@ export function classCost(
 			(dose) => range.unit !== 'seconds' || dose % 5 === 0 || dose === range.usual
 		);
 		if (amounts.length > 1) {
-			const off = Math.abs(amounts.indexOf(item.dose) - amounts.indexOf(range.usual));
-			parts.dose += (0.6 * off) / (amounts.length - 1);
+			const off = Math.max(0, Math.abs(item.dose - range.usual) - range.usual / 5);
+			parts.dose += (0.6 * off) / (amounts.at(-1)! - amounts[0]!);
 			if (!resting(taught)) parts.dose += (2.5 * Math.max(0, 45 - workSeconds)) / 45;
 			least += workSecondsAt(plan, setting, taught, amounts[0]!) - workSeconds;
 			most += workSecondsAt(plan, setting, taught, amounts.at(-1)!) - workSeconds;

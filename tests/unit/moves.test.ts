@@ -4,38 +4,44 @@ import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { SECTION_KINDS } from '../../src/lib/core/plan';
 import {
 	begun,
+	Draft,
+	Facts,
 	keptPieces,
 	nearest,
+	Objective,
 	optionsFor,
 	Pool,
 	seededRandom,
 	type Option,
 	type Piece
 } from '../../src/lib/core/propose';
-import { changed } from '../../src/lib/core/propose/moves';
+import { change } from '../../src/lib/core/propose/moves';
 import { instances } from '../../bench/planner/instances';
 
 const secondsOf = (pieces: readonly Piece[]) =>
 	pieces.reduce((sum, { option, amount }) => sum + option.aroundSeconds + option.workSeconds[amount]!, 0);
 
 /** A class of an instance and everything that so many steps, each from the one before, lead to. */
-function walk(name: string, steps: number): { kept: Piece[]; classes: Piece[][] } {
+function walk(name: string, steps: number): { kept: Piece[]; drafts: Draft[]; objective: Objective } {
 	const { base, setting } = instances().find((instance) => instance.name === name)!;
 	const offered = optionsFor(base, {}, setting);
 	const kept = keptPieces(base, setting, offered.length);
-	const pool = new Pool(offered);
+	const objective = new Objective(base, [...offered, ...kept.map(({ option }) => option)], {}, setting);
+	const { facts } = objective;
+	const pool = new Pool(facts);
 	const random = seededRandom(3);
-	const classes = [begun(kept, pool, random, {})];
+	const drafts = [new Draft(facts, begun(kept, pool, random, {}))];
 	for (let step = 0; step < steps; step++) {
-		const next = changed(classes.at(-1)!, pool, random);
+		const next = new Draft(facts);
 		// as long as a class is: steps that add and steps that take away are not equally many
-		if (next && next.length <= 40) classes.push(next);
+		if (change(drafts.at(-1)!, next, pool, random) && next.count <= 40) drafts.push(next);
 	}
-	return { kept, classes };
+	return { kept, drafts, objective };
 }
 
 describe('a step of the search', () => {
-	const { kept, classes } = walk('striders-25-tight-2-pins', 4000);
+	const { kept, drafts, objective } = walk('striders-25-tight-2-pins', 4000);
+	const classes = drafts.map((draft) => draft.pieces());
 
 	it('is taken often enough to lead anywhere', () => {
 		expect(kept).toHaveLength(2);
@@ -60,13 +66,38 @@ describe('a step of the search', () => {
 	});
 
 	it('never changes the class that it comes from', () => {
-		const { base, setting } = instances().find(({ name }) => name === 'skiff-25')!;
-		const pool = new Pool(optionsFor(base, {}, setting));
+		const written = drafts.map((draft) => JSON.stringify([draft.pieces(), [...draft.sums]]));
+		const pool = new Pool(objective.facts);
 		const random = seededRandom(8);
-		const pieces = Object.freeze(begun([], pool, random, {}).map((piece) => Object.freeze(piece)));
-		const before = pieces.map(({ option, amount, section }) => [option.index, amount, section]);
-		for (let step = 0; step < 500; step++) changed(pieces, pool, random);
-		expect(pieces.map(({ option, amount, section }) => [option.index, amount, section])).toEqual(before);
+		const next = new Draft(objective.facts);
+		for (const draft of drafts.slice(0, 200))
+			for (let step = 0; step < 5; step++) change(draft, next, pool, random);
+		expect(drafts.map((draft) => JSON.stringify([draft.pieces(), [...draft.sums]]))).toEqual(written);
+	});
+
+	it('keeps all sums of a class as they are when they are counted anew', () => {
+		for (const draft of drafts) {
+			const anew = new Draft(objective.facts, draft.pieces());
+			for (const [c, sum] of draft.sums.entries()) expect(sum).toBeCloseTo(anew.sums[c]!, 6);
+			for (const [s, seconds] of draft.parts.entries()) expect(seconds).toBeCloseTo(anew.parts[s]!, 6);
+		}
+	});
+
+	it('is sent away under a limit only when it costs as much, and costs the same without one', () => {
+		let away = 0;
+		for (const draft of drafts) {
+			const cost = objective.cost(draft.pieces());
+			expect(objective.costOf(draft)).toBeCloseTo(cost, 6);
+			for (const limit of [5, 20, 60]) {
+				const under = objective.costOf(draft, limit);
+				if (under < limit) expect(under).toBeCloseTo(cost, 6);
+				else {
+					away += 1;
+					expect(cost).toBeGreaterThanOrEqual(limit - 1e-6);
+				}
+			}
+		}
+		expect(away).toBeGreaterThan(100);
 	});
 
 	it('keeps the length of a class nearly, more often than not, also where it adds or takes away', () => {
@@ -88,7 +119,7 @@ describe('a class to begin with', () => {
 	it('has one thing in each part, and what is asked for', () => {
 		const { base, setting } = instances().find(({ name }) => name === 'tide-25')!;
 		const wishes = { toward: 'low-lunge', must: ['clam'] };
-		const pieces = begun([], new Pool(optionsFor(base, wishes, setting)), seededRandom(1), wishes);
+		const pieces = begun([], new Pool(new Facts(optionsFor(base, wishes, setting))), seededRandom(1), wishes);
 		expect(new Set(pieces.map(({ section }) => section)).size).toBe(SECTION_KINDS.length);
 		const slugs = pieces.flatMap(({ option }) => option.movements);
 		expect(slugs).toContain('low-lunge');
@@ -106,7 +137,7 @@ describe('the nearest of some values', () => {
 		[[10, 20, 30], 26, 2],
 		// as near: the first
 		[[10, 20], 15, 0],
-		[[30, 10, 20], 11, 1]
+		[[10, 20, 30], 31, 2]
 	])('of %j to %d is at %d', (values, wanted, at) => {
 		expect(nearest(values, wanted)).toBe(at);
 	});

@@ -12,6 +12,7 @@ import type { Movement } from '../../src/lib/core/movement';
 import { emptyPlan, SECTION_KINDS, type ClassPlan, type SectionKind } from '../../src/lib/core/plan';
 import {
 	begun,
+	Facts,
 	Objective,
 	optionsFor,
 	Pool,
@@ -114,7 +115,7 @@ const HILLS = 30;
 /** The best of some searches, as the planner makes them. */
 function bySearch({ base, options, setting }: Instance, starts: number, steps: number): Piece[] {
 	const objective = new Objective(base, options, {}, setting);
-	const pool = new Pool(options);
+	const pool = new Pool(objective.facts);
 	const random = seededRandom(5);
 	return Array.from({ length: starts }, () =>
 		settled(searched(begun([], pool, random, {}), pool, objective, random, steps, HILLS), pool, objective)
@@ -129,7 +130,7 @@ describe('the objective', () => {
 			const limit = seed % 2 ? { mostEffort: 2, lengthen: ['hamstrings', 'adductors'] as const } : {};
 			const objective = new Objective(small.base, small.options, limit, small.setting);
 			const random = seededRandom(seed);
-			const pool = new Pool(small.options);
+			const pool = new Pool(objective.facts);
 			for (let n = 0; n < 10; n++) {
 				const { pieces } = searched(begun([], pool, random, {}), pool, objective, random, 3 + 12 * n);
 				const ours = objective.parts(pieces);
@@ -146,7 +147,7 @@ describe('the search', () => {
 	const instances = seeds.map((seed) => {
 		const small = instance(seed, 7, 9, true);
 		// as long as one of its classes is, so that there are good ones
-		const pieces = begun([], new Pool(small.options), seededRandom(seed), {});
+		const pieces = begun([], new Pool(new Facts(small.options)), seededRandom(seed), {});
 		const { totalSeconds } = clock(planOf(small.base, pieces), small.setting.find);
 		return { ...small, base: { ...small.base, lengthSeconds: totalSeconds } };
 	});

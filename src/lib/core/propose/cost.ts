@@ -7,7 +7,7 @@ import { SECTION_KINDS, type ClassPlan } from '../plan';
 import { Draft, type Piece } from './draft';
 import { Facts, IS, startsOf, SUM } from './facts';
 import type { Option } from './options';
-import { POINTS, LONG_SECONDS, WARM_SECONDS, JUMP, OPENING } from './points';
+import { POINTS, LONG_SECONDS, WARM_SECONDS, JUMP, OPENING, UNNOTICED } from './points';
 import { SECTION_SHARE } from './roles';
 import { Tally } from './tally';
 import { USUAL_WEIGHTS, type CostParts, type ProposeSetting, type Weights, type Wishes } from './types';
@@ -166,7 +166,8 @@ export class Objective {
 		for (let s = 0; s < SHARES.length; s++) {
 			const seconds = sections[s]!;
 			if (seconds === 0 && this.fillable[s]) tally.rules += POINTS.emptySection;
-			tally.shape += POINTS.sectionPercentOff * 100 * Math.abs(seconds / whole - SHARES[s]!);
+			const percentOff = 100 * Math.abs(seconds / whole - SHARES[s]!);
+			tally.shape += POINTS.sectionPercentOff * Math.max(0, percentOff - UNNOTICED.sectionPercent);
 		}
 		for (let c = SUM.tissue; c < sums.length; c++)
 			tally.rules += (POINTS.tissueShort * Math.max(0, LONG_SECONDS - sums[c]!)) / LONG_SECONDS;

@@ -2,7 +2,7 @@ import type { Tissue } from '../anatomy';
 import { SECTION_KINDS } from '../plan';
 import type { Option } from './options';
 import { Places } from './places';
-import { POINTS, BRIEF_SECONDS, IDLE_SECONDS } from './points';
+import { POINTS, BRIEF_SECONDS, IDLE_SECONDS, UNNOTICED } from './points';
 
 /**
  * Sums of a class, as columns: seconds of all but getting from place to place, the fewest and the most that its doses
@@ -126,6 +126,11 @@ export class Facts {
 		return this.slugs.indexOf(slug);
 	}
 
+	/** The number of an option's movement, the first where it has several. */
+	movementOf(option: number): number {
+		return this.movements[this.firstMovement[option]!]!;
+	}
+
 	/** How many doses an option has. */
 	doses(option: number): number {
 		return this.firstDose[option + 1]! - this.firstDose[option]!;
@@ -155,11 +160,13 @@ function gainsOf(
 
 /** How far each dose is from the usual one, and whether so little was worth explaining. */
 function dosePointsOf({ workSeconds, amounts, usual, rests }: Option): number[] {
-	const steps = amounts.length - 1;
+	const range = amounts.at(-1)! - amounts[0]!;
+	const own = amounts[usual]!;
 	return workSeconds.map((seconds, amount) => {
-		if (steps === 0) return 0;
+		if (range === 0) return 0;
+		const off = Math.max(0, Math.abs(amounts[amount]! - own) - UNNOTICED.doseShare * own);
 		const brief = rests ? 0 : Math.max(0, BRIEF_SECONDS - seconds) / BRIEF_SECONDS;
-		return (POINTS.doseRange * Math.abs(amount - usual)) / steps + POINTS.brief * brief;
+		return (POINTS.doseRange * off) / range + POINTS.brief * brief;
 	});
 }
 

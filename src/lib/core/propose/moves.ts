@@ -16,30 +16,28 @@ const REDOSE_LEVELLED = 0.8;
 const ASKED = 6;
 const OFFERED = 3;
 const LEVEL_SECONDS = 4;
-/** Part of the steps in which neighbours give way together. */
-const REHOUSED = 0.12;
+/** Part of the moves and exchanges in which a movement is done as it was, not in any form and mode that may stand there. */
+const AS_IT_IS = 0.5;
 /** Longest jump of a dose in one step. */
 const DOSE_STEP = 4;
 
 /**
- * Changes a draft by chance; false where the change cannot be (the draft is then of no use). Blocks that are kept stay
- * in their part and in their order.
+ * Writes what a change by chance makes of a draft into another one; false where the change cannot be (the other one is
+ * then of no use). Blocks that are kept stay in their part and in their order.
  */
-export function change(draft: Draft, pool: Pool, random: Random): boolean {
-	if (random() < REHOUSED) return rehouse(draft, pool, random);
-	const kind = random();
-	if (kind < 0.3) return replace(draft, pool, random);
-	if (kind < 0.45) return insert(draft, pool, random);
-	if (kind < 0.56) return remove(draft, pool, random);
-	if (kind < 0.8) return redose(draft, pool, random);
-	if (kind < 0.88) return exchange(draft, pool, random);
-	return move(draft, pool, random);
+export function change(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
+	let kind = random();
+	for (const [share, step] of STEPS) {
+		if (kind < share) return now.count > 0 && step(now, next, pool, random);
+		kind -= share;
+	}
+	return insert(now, next, pool, random);
 }
 
 /** Whether a movement has its place already: each is proposed once. `besides`: the place that it may take. */
 export function given(draft: Draft, facts: Facts, other: number, besides = -1): boolean {
 	const { firstMovement, movements } = facts;
-	const wanted = movements[firstMovement[other]!]!;
+	const wanted = facts.movementOf(other);
 	for (let i = 0; i < draft.count; i++) {
 		if (i === besides) continue;
 		const option = draft.option[i]!;
@@ -67,6 +65,11 @@ function doseTaking(
 	return nearest(workSeconds, seconds - aroundSeconds[option]!, first, firstDose[option + 1]!) - first;
 }
 
+/** A dose for an option that comes into a place: the usual one, or the one that takes as long as what was there. */
+function doseFor(option: number, seconds: number, facts: Facts, random: Random): number {
+	return random() < USUAL_DOSE ? facts.usual[option]! : doseTaking(option, seconds, facts);
+}
+
 /** Something for a place in a part, often from the position beside it; -1 where there is nothing. */
 function chosen(at: number, section: number, draft: Draft, pool: Pool, random: Random): number {
 	const all = pool.bySection[section]!;
@@ -80,56 +83,56 @@ function chosen(at: number, section: number, draft: Draft, pool: Pool, random: R
 	return from[random.below(from.length)]!;
 }
 
-function replace(draft: Draft, pool: Pool, random: Random): boolean {
+function replace(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
 	const { facts } = pool;
-	const at = random.below(draft.count);
-	if (at >= draft.count || facts.kept[draft.option[at]!]) return false;
-	const section = draft.section[at]!;
-	const option = chosen(at, section, draft, pool, random);
-	if (option < 0 || option === draft.option[at] || given(draft, facts, option, at)) return false;
-	const amount =
-		random() < USUAL_DOSE ? facts.usual[option]! : doseTaking(option, secondsOf(draft, at, facts), facts);
-	draft.put(at, option, amount, section);
+	const at = random.below(now.count);
+	if (facts.kept[now.option[at]!]) return false;
+	const section = now.section[at]!;
+	const option = chosen(at, section, now, pool, random);
+	if (option < 0 || option === now.option[at] || given(now, facts, option, at)) return false;
+	next.copy(now);
+	next.put(at, option, doseFor(option, secondsOf(now, at, facts), facts, random), section);
 	return true;
 }
 
-function insert(draft: Draft, pool: Pool, random: Random): boolean {
+function insert(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
 	const { facts } = pool;
-	if (!draft.roomy) return false;
+	if (!now.roomy) return false;
 	// now and then at the end of any part, so that one that was emptied is filled again
-	const anywhere = draft.count === 0 || random() < 0.2;
-	const before = random.below(draft.count + 1);
+	const anywhere = now.count === 0 || random() < 0.2;
+	const before = random.below(now.count + 1);
 	const section = anywhere
 		? random.below(SECTION_KINDS.length)
-		: draft.section[Math.min(before, draft.count - 1)]!;
-	const at = anywhere ? draft.start(section + 1) : before;
-	const option = chosen(at, section, draft, pool, random);
-	if (option < 0 || given(draft, facts, option)) return false;
-	draft.insert(at, option, facts.usual[option]!, section);
-	if (random() < LEVELLED) level(draft, -secondsOf(draft, at, facts), facts, random, at);
+		: now.section[Math.min(before, now.count - 1)]!;
+	const at = anywhere ? now.start(section + 1) : before;
+	const option = chosen(at, section, now, pool, random);
+	if (option < 0 || given(now, facts, option)) return false;
+	next.copy(now);
+	next.insert(at, option, facts.usual[option]!, section);
+	if (random() < LEVELLED) level(next, -secondsOf(next, at, facts), facts, random, at);
 	return true;
 }
 
-function remove(draft: Draft, { facts }: Pool, random: Random): boolean {
-	const at = random.below(draft.count);
-	if (at >= draft.count || facts.kept[draft.option[at]!]) return false;
-	const seconds = secondsOf(draft, at, facts);
-	draft.remove(at);
-	if (random() < LEVELLED) level(draft, seconds, facts, random);
+function remove(now: Draft, next: Draft, { facts }: Pool, random: Random): boolean {
+	const at = random.below(now.count);
+	if (facts.kept[now.option[at]!]) return false;
+	next.copy(now);
+	next.remove(at);
+	if (random() < LEVELLED) level(next, secondsOf(now, at, facts), facts, random);
 	return true;
 }
 
-function redose(draft: Draft, { facts }: Pool, random: Random): boolean {
-	const at = random.below(draft.count);
-	if (at >= draft.count) return false;
-	const doses = facts.doses(draft.option[at]!);
+function redose(now: Draft, next: Draft, { facts }: Pool, random: Random): boolean {
+	const at = random.below(now.count);
+	const doses = facts.doses(now.option[at]!);
 	if (doses < 2) return false;
 	const by = (1 + random.below(DOSE_STEP)) * (random() < 0.5 ? -1 : 1);
-	const amount = Math.min(doses - 1, Math.max(0, draft.amount[at]! + by));
-	if (amount === draft.amount[at]) return false;
-	const seconds = workOf(draft, at, facts);
-	draft.dose(at, amount);
-	if (random() < REDOSE_LEVELLED) level(draft, seconds - workOf(draft, at, facts), facts, random, at);
+	const amount = Math.min(doses - 1, Math.max(0, now.amount[at]! + by));
+	if (amount === now.amount[at]) return false;
+	next.copy(now);
+	next.dose(at, amount);
+	if (random() < REDOSE_LEVELLED)
+		level(next, workOf(now, at, facts) - workOf(next, at, facts), facts, random, at);
 	return true;
 }
 
@@ -148,68 +151,102 @@ function level(draft: Draft, seconds: number, facts: Facts, random: Random, besi
 		if (at === besides || facts.doses(option[at]!) < 2) continue;
 		// the first ones take a part of it, the last ones all that is left
 		const part = asked < ASKED / 2 ? left * (0.3 + 0.7 * random()) : left;
-		const now = workOf(draft, at, facts);
+		const before = workOf(draft, at, facts);
 		draft.dose(at, doseTaking(option[at]!, secondsOf(draft, at, facts) + part, facts));
-		left -= workOf(draft, at, facts) - now;
+		left -= workOf(draft, at, facts) - before;
 	}
 }
 
 /** Seconds of work over the usual dose; negative below it. */
-const overUsual = (draft: Draft, at: number, facts: Facts) => {
+function overUsual(draft: Draft, at: number, facts: Facts): number {
 	const option = draft.option[at]!;
 	return workOf(draft, at, facts) - facts.workSeconds[facts.firstDose[option]! + facts.usual[option]!]!;
-};
+}
 
-/** To another place, of its own part or of another in which it may stand. */
-function move(draft: Draft, { facts }: Pool, random: Random): boolean {
-	const at = random.below(draft.count);
-	if (at >= draft.count || facts.kept[draft.option[at]!]) return false;
-	const [option, amount, before] = [draft.option[at]!, draft.amount[at]!, draft.section[at]!];
+/** To another place, of its own part or of another in which it may stand; there perhaps in another form or mode. */
+function move(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
+	const { facts } = pool;
+	const at = random.below(now.count);
+	const before = now.option[at]!;
+	if (facts.kept[before]) return false;
 	const section = random.below(SECTION_KINDS.length);
-	if (!(facts.sections[option]! & (1 << section))) return false;
-	draft.remove(at);
-	const from = draft.start(section);
-	const to = from + random.below(draft.start(section + 1) - from + 1);
-	if (section === before && to === at) return false;
-	draft.insert(to, option, amount, section);
+	const ways = pool.ways(before, section);
+	if (ways.length === 0) return false;
+	const same = random() < AS_IT_IS;
+	if (same && !(facts.sections[before]! & (1 << section))) return false;
+	const option = same ? before : ways[random.below(ways.length)]!;
+	const amount = same ? now.amount[at]! : doseFor(option, secondsOf(now, at, facts), facts, random);
+	next.copy(now);
+	next.remove(at);
+	const from = next.start(section);
+	const to = from + random.below(next.start(section + 1) - from + 1);
+	if (option === before && section === now.section[at] && to === at) return false;
+	next.insert(to, option, amount, section);
 	return true;
 }
 
-/** Two movements in each other's place, also across parts where both may stand in the other's. */
-function exchange(draft: Draft, { facts }: Pool, random: Random): boolean {
-	const { count, option, amount, section } = draft;
-	const [i, j] = [random.below(count), random.below(count)];
-	if (i === j || i >= count || j >= count) return false;
-	const [a, b] = [option[i]!, option[j]!];
-	if (facts.kept[a] || facts.kept[b]) return false;
-	if (!(facts.sections[a]! & (1 << section[j]!)) || !(facts.sections[b]! & (1 << section[i]!))) return false;
-	const much = amount[i]!;
-	draft.put(i, b, amount[j]!, section[i]!);
-	draft.put(j, a, much, section[j]!);
+/** Two movements in each other's place and part, there perhaps in another form or mode. */
+function exchange(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
+	const { facts } = pool;
+	const i = random.below(now.count);
+	const j = random.below(now.count);
+	const [a, b] = [now.option[i]!, now.option[j]!];
+	if (i === j || facts.kept[a] || facts.kept[b]) return false;
+	const [s, t] = [now.section[i]!, now.section[j]!];
+	if (random() < AS_IT_IS) {
+		if (!(facts.sections[a]! & (1 << t)) || !(facts.sections[b]! & (1 << s))) return false;
+		next.copy(now);
+		next.put(i, b, now.amount[j]!, s);
+		next.put(j, a, now.amount[i]!, t);
+		return true;
+	}
+	const [there, here] = [pool.ways(a, t), pool.ways(b, s)];
+	if (there.length === 0 || here.length === 0) return false;
+	const [x, y] = [here[random.below(here.length)]!, there[random.below(there.length)]!];
+	next.copy(now);
+	next.put(i, x, doseTaking(x, secondsOf(now, i, facts), facts), s);
+	next.put(j, y, doseTaking(y, secondsOf(now, j, facts), facts), t);
+	return true;
+}
+
+/** A movement takes the place of another; where it was something else comes in. */
+function supplant(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
+	const { facts } = pool;
+	const from = random.below(now.count);
+	const to = random.below(now.count);
+	if (from === to || facts.kept[now.option[from]!] || facts.kept[now.option[to]!]) return false;
+	const section = now.section[to]!;
+	const ways = pool.ways(now.option[from]!, section);
+	const other = chosen(from, now.section[from]!, now, pool, random);
+	if (ways.length === 0 || other < 0 || given(now, facts, other, to)) return false;
+	const option = ways[random.below(ways.length)]!;
+	next.copy(now);
+	next.put(to, option, doseTaking(option, secondsOf(now, to, facts), facts), section);
+	next.put(from, other, doseTaking(other, secondsOf(now, from, facts), facts), now.section[from]!);
 	return true;
 }
 
 /** A run of neighbours in one position gives way to as many others in the position beside it: one change less. */
-function rehouse(draft: Draft, pool: Pool, random: Random): boolean {
+function rehouse(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
 	const { facts } = pool;
-	const at = random.below(draft.count);
-	if (at >= draft.count) return false;
-	const section = draft.section[at]!;
-	const position = facts.enterPosition[draft.option[at]!]!;
-	if (!housed(draft, at, section, position, facts)) return false;
+	const at = random.below(now.count);
+	const section = now.section[at]!;
+	const position = facts.enterPosition[now.option[at]!]!;
+	if (!housed(now, at, section, position, facts)) return false;
 	let from = at;
-	while (housed(draft, from - 1, section, position, facts)) from -= 1;
+	while (housed(now, from - 1, section, position, facts)) from -= 1;
 	let to = at;
-	while (housed(draft, to + 1, section, position, facts)) to += 1;
+	while (housed(now, to + 1, section, position, facts)) to += 1;
 	const beside = random() < 0.5 ? from - 1 : to + 1;
-	if (beside < 0 || beside >= draft.count) return false;
-	const there = facts.leavePosition[draft.option[beside]!]!;
+	if (beside < 0 || beside >= now.count) return false;
+	const there = facts.leavePosition[now.option[beside]!]!;
 	const others = there === position ? undefined : pool.from(section, there);
 	if (!others) return false;
+	next.copy(now);
 	for (let i = from; i <= to; i++) {
 		const option = others[random.below(others.length)]!;
-		if (given(draft, facts, option, i)) return false;
-		draft.put(i, option, doseTaking(option, secondsOf(draft, i, facts), facts), section);
+		if (given(next, facts, option, i)) return false;
+		next.put(i, option, doseTaking(option, secondsOf(next, i, facts), facts), section);
 	}
 	return true;
 }
@@ -220,3 +257,15 @@ function housed(draft: Draft, at: number, section: number, position: number, fac
 	const option = draft.option[at]!;
 	return !facts.kept[option] && facts.enterPosition[option] === position;
 }
+
+type Step = (now: Draft, next: Draft, pool: Pool, random: Random) => boolean;
+/** How often each step is tried, found by trial; what is left is inserting. */
+const STEPS: readonly (readonly [number, Step])[] = [
+	[0.25, replace],
+	[0.2, redose],
+	[0.11, rehouse],
+	[0.1, remove],
+	[0.1, exchange],
+	[0.08, move],
+	[0.04, supplant]
+];

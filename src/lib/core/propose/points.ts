@@ -12,11 +12,13 @@ export const POINTS = {
 	elsewhere: 20,
 	/** The whole way from all of an earlier class kept to nothing of it. */
 	unlike: 40,
+	/** For each percent that a part is farther from its share than nobody notices. */
 	sectionPercentOff: 0.25,
 	jump: 1.5,
 	peakElsewhere: 3,
 	/** Each step that the peak stays under the most that these people are given. */
 	lowPeak: 1.5,
+	/** For the whole range between a dose and the usual one, but for what nobody notices of it. */
 	doseRange: 0.6,
 	cold: 9,
 	unprepared: 7,
@@ -43,6 +45,8 @@ export const POINTS = {
  * Sports Exerc 43:1334 (2011), from memory.
  */
 export const LONG_SECONDS = 60;
+/** What nobody notices: percent of the class that a part is longer or shorter, and a share of the usual dose. */
+export const UNNOTICED = { sectionPercent: 2, doseShare: 0.2 };
 export const WARM_SECONDS = 180;
 /** A rest before the closing one is no longer than this. */
 export const IDLE_SECONDS = 150;

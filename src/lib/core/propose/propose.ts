@@ -17,12 +17,12 @@ export interface Effort {
 	/** Searches from different beginnings, and steps of each. */
 	starts: number;
 	steps: number;
-	/** Classes of a search that are searched on from once more and worked out to the second. */
+	/** The best of them, each searched on from once more with half as many steps. */
 	finalists: number;
 	/** Steps of a rough class that is there at once; 0 for none. */
 	roughSteps: number;
 }
-export const STANDARD_EFFORT: Effort = { starts: 1, steps: 80_000, finalists: 1, roughSteps: 2000 };
+export const STANDARD_EFFORT: Effort = { starts: 1, steps: 250_000, finalists: 1, roughSteps: 2000 };
 
 /** How far uphill a finalist may go once more, points of the objective. */
 const REHEATED = 0.3;
@@ -82,7 +82,7 @@ export function* sought(
 		yield found.at(-1)!;
 	}
 	for (const { pieces } of found.sort((a, b) => a.cost - b.cost).slice(0, finalists))
-		yield settled(searched(pieces, pool, objective, random, steps, REHEATED), pool, objective);
+		yield settled(searched(pieces, pool, objective, random, steps / 2, REHEATED), pool, objective);
 }
 
 /** All proposals at once. */

@@ -52,8 +52,7 @@ export function searched(
 			threshold *= fall;
 			now.sum();
 		}
-		next.copy(now);
-		if (!change(next, pool, random)) continue;
+		if (!change(now, next, pool, random)) continue;
 		const after = objective.costOf(next, cost + threshold);
 		if (after >= cost + threshold) continue;
 		[now, next] = [next, now];

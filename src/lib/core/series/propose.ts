@@ -40,7 +40,7 @@ export interface SeriesAsk {
 }
 
 /** A whole series is many classes: each gets a third of the work that a single one is given. */
-export const SERIES_EFFORT: Effort = { starts: 1, steps: 25_000, finalists: 1, roughSteps: 0 };
+export const SERIES_EFFORT: Effort = { starts: 1, steps: 50_000, finalists: 1, roughSteps: 0 };
 /** An easier week asks for so much of what the last ordinary one did. Common practice, no source. */
 const EASIER = 0.85;
 
