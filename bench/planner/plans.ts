@@ -1,6 +1,7 @@
 import { classCost, sumOf } from '../../tests/reference/class-cost';
 import { SECTION_KINDS, type ClassPlan } from '../../src/lib/core/plan';
 import {
+	Facts,
 	keptPieces,
 	nearest,
 	Objective,
@@ -27,8 +28,9 @@ export function judge({ base, setting }: Instance): (plan: ClassPlan) => number 
 export function* foundBySearch({ base, setting }: Instance, seed: number, effort: Effort): Generator<Found> {
 	const offered = optionsFor(base, {}, setting);
 	const kept = keptPieces(base, setting, offered.length);
-	const objective = new Objective(base, [...offered, ...kept.map(({ option }) => option)], {}, setting);
-	yield* sought(kept, new Pool(objective.facts), objective, seededRandom(seed), {}, effort);
+	const facts = new Facts([...offered, ...kept.map(({ option }) => option)], setting.find);
+	const objective = new Objective(base, facts, {}, setting);
+	yield* sought(kept, new Pool(facts), objective, seededRandom(seed), {}, effort);
 }
 
 /** Pieces of a class as a plan; kept blocks as they are. */

@@ -26,8 +26,8 @@ function walk(name: string, steps: number): { kept: Piece[]; drafts: Draft[]; ob
 	const { base, setting } = instances().find((instance) => instance.name === name)!;
 	const offered = optionsFor(base, {}, setting);
 	const kept = keptPieces(base, setting, offered.length);
-	const objective = new Objective(base, [...offered, ...kept.map(({ option }) => option)], {}, setting);
-	const { facts } = objective;
+	const facts = new Facts([...offered, ...kept.map(({ option }) => option)], setting.find);
+	const objective = new Objective(base, facts, {}, setting);
 	const pool = new Pool(facts);
 	const random = seededRandom(3);
 	const drafts = [new Draft(facts, begun(kept, pool, random, {}))];
@@ -119,7 +119,12 @@ describe('a class to begin with', () => {
 	it('has one thing in each part, and what is asked for', () => {
 		const { base, setting } = instances().find(({ name }) => name === 'tide-25')!;
 		const wishes = { toward: 'low-lunge', must: ['clam'] };
-		const pieces = begun([], new Pool(new Facts(optionsFor(base, wishes, setting))), seededRandom(1), wishes);
+		const pieces = begun(
+			[],
+			new Pool(new Facts(optionsFor(base, wishes, setting), setting.find)),
+			seededRandom(1),
+			wishes
+		);
 		expect(new Set(pieces.map(({ section }) => section)).size).toBe(SECTION_KINDS.length);
 		const slugs = pieces.flatMap(({ option }) => option.movements);
 		expect(slugs).toContain('low-lunge');

@@ -114,7 +114,7 @@ const HILLS = 30;
 
 /** The best of some searches, as the planner makes them. */
 function bySearch({ base, options, setting }: Instance, starts: number, steps: number): Piece[] {
-	const objective = new Objective(base, options, {}, setting);
+	const objective = new Objective(base, new Facts(options, setting.find), {}, setting);
 	const pool = new Pool(objective.facts);
 	const random = seededRandom(5);
 	return Array.from({ length: starts }, () =>
@@ -128,7 +128,8 @@ describe('the objective', () => {
 			const small = instance(seed, 14, 20, false);
 			// every other one with a limit of effort that some of its classes keep and some do not
 			const limit = seed % 2 ? { mostEffort: 2, lengthen: ['hamstrings', 'adductors'] as const } : {};
-			const objective = new Objective(small.base, small.options, limit, small.setting);
+			const facts = new Facts(small.options, small.setting.find, limit.lengthen);
+			const objective = new Objective(small.base, facts, limit, small.setting);
 			const random = seededRandom(seed);
 			const pool = new Pool(objective.facts);
 			for (let n = 0; n < 10; n++) {
@@ -147,7 +148,7 @@ describe('the search', () => {
 	const instances = seeds.map((seed) => {
 		const small = instance(seed, 7, 9, true);
 		// as long as one of its classes is, so that there are good ones
-		const pieces = begun([], new Pool(new Facts(small.options)), seededRandom(seed), {});
+		const pieces = begun([], new Pool(new Facts(small.options, small.setting.find)), seededRandom(seed), {});
 		const { totalSeconds } = clock(planOf(small.base, pieces), small.setting.find);
 		return { ...small, base: { ...small.base, lengthSeconds: totalSeconds } };
 	});

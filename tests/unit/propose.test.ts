@@ -19,6 +19,7 @@ import {
 import {
 	alternativesFor,
 	conflictOf,
+	Facts,
 	Objective,
 	optionsFor,
 	ownShares,
@@ -176,6 +177,25 @@ describe('a proposed class', () => {
 		expect(peak.blocks.some((block) => block.kind === 'item' && block.movement === 'frog')).toBe(true);
 	});
 
+	it('lacks kit nowhere but in the closing rest, where nothing can be had that needs none', () => {
+		const { skiff } = DEMO_GROUPS;
+		const inRoom = new Map<string, number>(Object.entries(skiff.kit));
+		const base = emptyPlan('Bare', skiff.startsAt, 1500);
+		// in every other part there is enough that needs no more than the room has
+		const lacking = optionsFor(base, {}, settingFor(skiff)).filter(({ item }) => {
+			const form = findMovement(item!.movement)!.forms.find(({ id }) => id === item!.form)!;
+			return form.props.some((prop) => (inRoom.get(prop.kit) ?? 0) < prop.count * skiff.size);
+		});
+		expect(lacking.length).toBeGreaterThan(0);
+		for (const { sections } of lacking) expect([...sections]).toEqual(['rest']);
+		for (const seed of [1, 2]) {
+			const [one] = proposals(ask(skiff, 25, {}, { seed }));
+			const short = one!.reading.findings.filter(({ checkId }) => checkId === 'kit-shortage');
+			const closing = itemsOf(one!.plan).at(-1)!.id;
+			for (const { where } of short) expect(where.itemId).toBe(closing);
+		}
+	});
+
 	it('brings no more new movements than is asked for', () => {
 		const known = CATALOGUE.filter((_, i) => i % 2 === 0).map((movement) => movement.slug);
 		const group = groupOf();
@@ -241,7 +261,7 @@ describe('the objective, against the desk', () => {
 		const base = emptyPlan('Counted', '18:30', 2700);
 		const setting = settingFor(group);
 		const options = optionsFor(base, {}, setting);
-		const objective = new Objective(base, options, {}, setting);
+		const objective = new Objective(base, new Facts(options, setting.find), {}, setting);
 		for (let seed = 1; seed <= 40; seed++) {
 			const random = seeded(seed);
 			const pieces: Piece[] = SECTION_KINDS.flatMap((kind, section) => {

@@ -1,6 +1,7 @@
 import { blocksOf, findItem, SECTION_KINDS, type ClassPlan, type Item } from '../plan';
 import { Objective } from './cost';
 import type { Piece } from './draft';
+import { Facts } from './facts';
 import { nearest } from './nearest';
 import { keptOption, optionsFor } from './options';
 import type { ProposeSetting, Wishes } from './types';
@@ -37,7 +38,8 @@ export function alternativesFor(
 		amount: 0,
 		section: SECTION_KINDS.indexOf(section.kind)
 	}));
-	const objective = new Objective(plan, [...offered, ...kept], wishes, setting);
+	const facts = new Facts([...offered, ...kept], setting.find, wishes.lengthen);
+	const objective = new Objective(plan, facts, wishes, setting);
 	const now = objective.cost(pieces);
 	const seconds = kept[at]!.workSeconds[0]!;
 	const there = new Set(kept.flatMap((option) => option.movements));

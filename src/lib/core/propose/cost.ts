@@ -1,24 +1,19 @@
-import { likeness } from '../adapt';
 import { EFFORT_BETWEEN } from '../load';
 import { DIRECTIONS } from '../anatomy';
-import type { Movement } from '../movement';
 import { paceOf } from '../pace';
 import { SECTION_KINDS, type ClassPlan } from '../plan';
 import { Draft, type Piece } from './draft';
-import { Facts, IS, startsOf, SUM } from './facts';
-import type { Option } from './options';
+import { IS, SUM, type Facts } from './facts';
 import { POINTS, LONG_SECONDS, WARM_SECONDS, JUMP, OPENING, UNNOTICED } from './points';
 import { SECTION_SHARE } from './roles';
 import { Tally } from './tally';
 import { USUAL_WEIGHTS, type CostParts, type ProposeSetting, type Weights, type Wishes } from './types';
 
-const REST = SECTION_KINDS.indexOf('rest');
 const PEAK = SECTION_KINDS.indexOf('peak');
 const SHARES = SECTION_KINDS.map((kind) => SECTION_SHARE[kind]);
 
 /** What a class costs. Made once for a search: it keeps what is the same for every class that is looked at. */
 export class Objective {
-	readonly facts: Facts;
 	looked = 0;
 	/** One for all that is looked at: there are millions of them. */
 	private readonly tally = new Tally();
@@ -27,10 +22,6 @@ export class Objective {
 	private readonly weights: Weights;
 	/** From each place to each: seconds of getting there with what has to be fetched. */
 	private readonly between: Float64Array;
-	/** Of each movement those that it is too much alike, between `firstAlike[id]` and `firstAlike[id + 1]`, and the points. */
-	private readonly firstAlike: Int32Array;
-	private readonly alike: Int32Array;
-	private readonly alikePoints: Float64Array;
 	/** For each movement the number of the last class that it was seen in. */
 	private readonly seen: Int32Array;
 	/** For each movement the number of the last class in which others are compared with it. */
@@ -49,28 +40,23 @@ export class Objective {
 	private readonly like: { has: Uint8Array; share: number } | null;
 	private readonly shares: { min: number; max: number }[];
 
-	/** @param options all that pieces are made of, each at its own index */
 	constructor(
 		readonly base: ClassPlan,
-		options: readonly Option[],
+		/** All that pieces are made of. */
+		readonly facts: Facts,
 		private readonly wishes: Wishes,
 		setting: ProposeSetting,
 		/** Movements of other proposals: to have many of them again costs variety. */
 		others: readonly ReadonlySet<string>[] = []
 	) {
 		this.weights = { ...USUAL_WEIGHTS, ...wishes.weights };
-		this.facts = new Facts(options, wishes.lengthen);
-		const { slugs, places } = this.facts;
+		const { slugs, places, options } = facts;
 		this.draft = new Draft(this.facts);
 		this.between = places.between(paceOf(base.pace));
 		this.elsewhere = Float64Array.from(
 			slugs,
 			(slug) => POINTS.elsewhere * others.filter((other) => other.has(slug)).length
 		);
-		const alike = alikeOnes(slugs.map((slug) => setting.find(slug)!));
-		this.firstAlike = startsOf(alike);
-		this.alike = Int32Array.from(alike.flat(), ({ id }) => id);
-		this.alikePoints = Float64Array.from(alike.flat(), ({ points }) => points);
 		this.seen = new Int32Array(slugs.length).fill(-1);
 		this.done = new Int32Array(slugs.length).fill(-1);
 		this.fillable = SECTION_KINDS.map((kind) => options.some((option) => option.sections.has(kind)));
@@ -266,7 +252,8 @@ export class Objective {
 
 	/** Movements that are alike, each pair once. */
 	private countPairs({ count, option }: Draft, tally: Tally): void {
-		const { facts, firstAlike, alike, alikePoints, done, looked } = this;
+		const { facts, done, looked } = this;
+		const { firstAlike, alike, alikePoints } = facts;
 		let points = 0;
 		for (let i = 0; i < count; i++) {
 			const id = facts.compared[option[i]!]!;
@@ -277,19 +264,6 @@ export class Objective {
 		}
 		tally.variety += points;
 	}
-}
-
-/** Of each movement the numbers of those that it is too much alike, and what each pair costs; not itself: that is given twice. */
-function alikeOnes(movements: readonly Movement[]): { id: number; points: number }[][] {
-	return movements.map((movement, own) =>
-		movements.flatMap((other, id) => {
-			if (id === own) return [];
-			// what is alike in one direction (it needs no more kit) counts, whichever comes first
-			const over =
-				Math.max(likeness(movement, other).score, likeness(other, movement).score) - POINTS.alikeFrom;
-			return over > 0 ? [{ id, points: POINTS.alike * over }] : [];
-		})
-	);
 }
 
 /** Seconds outside a band of shares of a whole. */

@@ -1,4 +1,6 @@
+import { likeness } from '../adapt';
 import type { Tissue } from '../anatomy';
+import type { FindMovement, Movement } from '../movement';
 import { SECTION_KINDS } from '../plan';
 import type { Option } from './options';
 import { Places } from './places';
@@ -74,6 +76,10 @@ export class Facts {
 	readonly preparations: Int32Array;
 	/** The movement that others are compared with; -1 for a rest: it is like any other, and nobody minds. */
 	readonly compared: Int32Array;
+	/** Of each movement the numbers of those that it is too much alike, and the points of each pair. */
+	readonly firstAlike: Int32Array;
+	readonly alike: Int32Array;
+	readonly alikePoints: Float64Array;
 	/** Parts in which it may stand, as bits; 0 for a block that is kept where it is. */
 	readonly sections: Int32Array;
 	readonly kept: Uint8Array;
@@ -81,6 +87,7 @@ export class Facts {
 	/** @param options each at its own index @param tissues those asked for */
 	constructor(
 		readonly options: readonly Option[],
+		find: FindMovement,
 		tissues: readonly Tissue[] = []
 	) {
 		this.slugs = [...new Set(options.flatMap((option) => option.movements))];
@@ -115,6 +122,10 @@ export class Facts {
 			options.flatMap(({ preparations }) => preparations.map((slug) => ids.get(slug) ?? -1))
 		);
 		this.compared = whole(({ rests, index }) => (rests > 0 ? -1 : (own[index]![0] ?? -1)));
+		const alike = alikeOnes(this.slugs.map((slug) => find(slug)!));
+		this.firstAlike = startsOf(alike);
+		this.alike = Int32Array.from(alike.flat(), ({ id }) => id);
+		this.alikePoints = Float64Array.from(alike.flat(), ({ points }) => points);
 		this.sections = whole(({ sections }) =>
 			SECTION_KINDS.reduce((bits, kind, s) => bits | (sections.has(kind) ? 1 << s : 0), 0)
 		);
@@ -138,7 +149,7 @@ export class Facts {
 }
 
 /** Where each list begins when all are written one behind another; one more for where the last one ends. */
-export function startsOf(lists: readonly (readonly unknown[])[]): Int32Array {
+function startsOf(lists: readonly (readonly unknown[])[]): Int32Array {
 	const starts = new Int32Array(lists.length + 1);
 	for (const [i, list] of lists.entries()) starts[i + 1] = starts[i]! + list.length;
 	return starts;
@@ -156,6 +167,21 @@ function gainsOf(
 		...directions.map((perSecond, d) => ({ column: SUM.direction + d, perSecond })),
 		...tissues.map((tissue, t) => ({ column: SUM.tissue + t, perSecond: lengthens.get(tissue) ?? 0 }))
 	].filter(({ perSecond }) => perSecond !== 0);
+}
+
+/** Of each movement those that are too much alike; not itself: that is given twice. */
+function alikeOnes(movements: readonly Movement[]): { id: number; points: number }[][] {
+	const alike = movements.map((): { id: number; points: number }[] => []);
+	for (const [a, movement] of movements.entries())
+		for (const [b, other] of movements.slice(0, a).entries()) {
+			// what is alike in one direction (it needs no more kit) counts, whichever comes first
+			const score = Math.max(likeness(movement, other).score, likeness(other, movement).score);
+			if (score <= POINTS.alikeFrom) continue;
+			const points = POINTS.alike * (score - POINTS.alikeFrom);
+			alike[a]!.push({ id: b, points });
+			alike[b]!.push({ id: a, points });
+		}
+	return alike;
 }
 
 /** How far each dose is from the usual one, and whether so little was worth explaining. */

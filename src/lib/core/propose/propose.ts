@@ -4,6 +4,7 @@ import { blocksOf, itemsIn, itemsOf, SECTION_KINDS, type Block, type ClassPlan }
 import { lostSeconds } from '../reorder';
 import { Objective } from './cost';
 import type { Piece } from './draft';
+import { Facts } from './facts';
 import { keptOption, optionsFor } from './options';
 import { seededRandom, type Random } from './random';
 import { gravity, mended, realised } from './realise';
@@ -47,11 +48,12 @@ export function* propose(asked: Asked): Generator<{ number: number; done: boolea
 	const offered = optionsFor(base, wishes, setting);
 	const kept = keptPieces(base, setting, offered.length);
 	const options = [...offered, ...kept.map((piece) => piece.option)];
+	const facts = new Facts(options, setting.find, wishes.lengthen);
+	const pool = new Pool(facts);
 	const taken: Proposal[] = [];
 	for (let number = 0; number < count; number++) {
 		const others = taken.map(({ plan }) => new Set(itemsOf(plan).map((item) => item.movement)));
-		const objective = new Objective(base, options, wishes, setting, others);
-		const pool = new Pool(objective.facts);
+		const objective = new Objective(base, facts, wishes, setting, others);
 		const random = seededRandom(seed + 7919 * number);
 		let best: Proposal | null = null;
 		for (const found of sought(kept, pool, objective, random, wishes, effort)) {
