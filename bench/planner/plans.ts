@@ -1,7 +1,7 @@
 import { classCost, sumOf } from '../../tests/reference/class-cost';
 import { SECTION_KINDS, type ClassPlan } from '../../src/lib/core/plan';
 import {
-	Facts,
+	factsFor,
 	keptPieces,
 	nearest,
 	Objective,
@@ -28,7 +28,7 @@ export function judge({ base, setting }: Instance): (plan: ClassPlan) => number 
 export function* foundBySearch({ base, setting }: Instance, seed: number, effort: Effort): Generator<Found> {
 	const offered = optionsFor(base, {}, setting);
 	const kept = keptPieces(base, setting, offered.length);
-	const facts = new Facts([...offered, ...kept.map(({ option }) => option)], setting.find);
+	const facts = factsFor([...offered, ...kept.map(({ option }) => option)], {}, setting);
 	const objective = new Objective(base, facts, {}, setting);
 	yield* sought(kept, new Pool(facts), objective, seededRandom(seed), {}, effort);
 }

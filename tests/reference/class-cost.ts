@@ -83,19 +83,25 @@ export function classCost(
 	parts.rules += 80 * Math.max(0, effort / Math.max(1, timeline.totalSeconds) - mostEffort);
 
 	// held long on one leg, side by side: the clock says which leg is where
-	for (const tissue of lengthen) {
+	const heldLong = (tissue: Tissue, counts: (mode: Mode) => boolean) => {
 		const held = { left: 0, right: 0 };
 		for (const { phase, itemId, legs, fromSeconds, toSeconds } of timeline.entries) {
 			const taught = items.find(({ item }) => item.id === itemId);
-			if (phase !== 'work' || !taught || ['dynamic', 'rest'].includes(taught.item.mode)) continue;
+			if (phase !== 'work' || !taught || !counts(taught.item.mode)) continue;
 			const action = actionOf(taught.movement, taught.form);
 			for (const leg of ['left', 'right'] as const) {
 				const own = 'both' in action ? action.both : action[legs?.[leg] === 'trail' ? 'trail' : 'lead'];
 				if (own.lengthens.includes(tissue)) held[leg] += toSeconds - fromSeconds;
 			}
 		}
-		parts.rules += (12 * Math.max(0, 60 - (held.left + held.right) / 2)) / 60;
+		return (held.left + held.right) / 2;
+	};
+	for (const tissue of lengthen) {
+		const held = heldLong(tissue, (mode) => mode !== 'dynamic' && mode !== 'rest');
+		parts.rules += (12 * Math.max(0, 60 - held)) / 60;
 	}
+	if (setting.group.moment === 'before sport')
+		for (const muscle of MUSCLES) if (heldLong(muscle, (mode) => mode === 'passive') >= 60) parts.rules += 6;
 
 	let warm = 0;
 	let least = timeline.totalSeconds;
@@ -141,6 +147,17 @@ export function classCost(
 	return parts;
 }
 
+/** Tissues that are muscles: what hangs before sport costs strength in them. */
+const MUSCLES: readonly Tissue[] = [
+	'hip flexors',
+	'rectus femoris',
+	'gluteus maximus',
+	'gluteus medius',
+	'deep outward rotators',
+	'inward rotators',
+	'adductors',
+	'hamstrings'
+];
 const alike = (a: TaughtItem, b: TaughtItem) => likeness(a.movement, b.movement).score;
 /** The cost asks for clock, orbit and items only. */
 const NO_CHECKS = new Set<string>();

@@ -5,7 +5,7 @@ import { SECTION_KINDS } from '../../src/lib/core/plan';
 import {
 	begun,
 	Draft,
-	Facts,
+	factsFor,
 	keptPieces,
 	nearest,
 	Objective,
@@ -26,7 +26,7 @@ function walk(name: string, steps: number): { kept: Piece[]; drafts: Draft[]; ob
 	const { base, setting } = instances().find((instance) => instance.name === name)!;
 	const offered = optionsFor(base, {}, setting);
 	const kept = keptPieces(base, setting, offered.length);
-	const facts = new Facts([...offered, ...kept.map(({ option }) => option)], setting.find);
+	const facts = factsFor([...offered, ...kept.map(({ option }) => option)], {}, setting);
 	const objective = new Objective(base, facts, {}, setting);
 	const pool = new Pool(facts);
 	const random = seededRandom(3);
@@ -121,7 +121,7 @@ describe('a class to begin with', () => {
 		const wishes = { toward: 'low-lunge', must: ['clam'] };
 		const pieces = begun(
 			[],
-			new Pool(new Facts(optionsFor(base, wishes, setting), setting.find)),
+			new Pool(factsFor(optionsFor(base, wishes, setting), wishes, setting)),
 			seededRandom(1),
 			wishes
 		);

@@ -19,7 +19,7 @@ import {
 import {
 	alternativesFor,
 	conflictOf,
-	Facts,
+	factsFor,
 	Objective,
 	optionsFor,
 	ownShares,
@@ -261,7 +261,7 @@ describe('the objective, against the desk', () => {
 		const base = emptyPlan('Counted', '18:30', 2700);
 		const setting = settingFor(group);
 		const options = optionsFor(base, {}, setting);
-		const objective = new Objective(base, new Facts(options, setting.find), {}, setting);
+		const objective = new Objective(base, factsFor(options, {}, setting), {}, setting);
 		for (let seed = 1; seed <= 40; seed++) {
 			const random = seeded(seed);
 			const pieces: Piece[] = SECTION_KINDS.flatMap((kind, section) => {

@@ -1,10 +1,10 @@
 import { formatDuration } from '../clock';
 import type { Tissue } from '../anatomy';
-import { lengthened, stillSeconds, MUSCLES_OF_TISSUE } from './help';
+import { hungSeconds, lengthened } from './help';
 import type { Check, TaughtItem } from './types';
 
 /** From this much static stretch of one muscle on performance suffers. */
-const COSTS_FROM_SECONDS = 60;
+export const COSTS_FROM_SECONDS = 60;
 
 const passive = ({ item }: TaughtItem) => item.mode === 'passive';
 
@@ -19,8 +19,8 @@ export const beforeSportStatic: Check = {
 	},
 	check({ items, group }) {
 		if (group?.moment !== 'before sport') return [];
-		return [...stillSeconds(items.filter(passive))]
-			.filter(([tissue, seconds]) => tissue in MUSCLES_OF_TISSUE && seconds >= COSTS_FROM_SECONDS)
+		return [...hungSeconds(items)]
+			.filter(([, seconds]) => seconds >= COSTS_FROM_SECONDS)
 			.map(([tissue, seconds]) => {
 				const longest = items
 					.filter((t) => passive(t) && lengthened(t).has(tissue))

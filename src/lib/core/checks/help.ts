@@ -70,6 +70,12 @@ export function stillSeconds(items: readonly TaughtItem[]): Map<Tissue, number> 
 	return sums;
 }
 
+/** Seconds in which each muscle hangs long on one leg, without working. */
+export function hungSeconds(items: readonly TaughtItem[]): Map<Tissue, number> {
+	const passive = items.filter(({ item }) => item.mode === 'passive');
+	return new Map([...stillSeconds(passive)].filter(([tissue]) => tissue in MUSCLES_OF_TISSUE));
+}
+
 /** The edit that puts another form on an item: its dose stays where the new limits allow it. */
 export function formEdit(plan: ClassPlan, { item, movement }: TaughtItem, form: FormId): PlanEdit {
 	const written = findItem(plan, item.id) ?? item;

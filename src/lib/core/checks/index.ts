@@ -1,4 +1,5 @@
 export * from './registry';
 export * from './run';
 export * from './types';
-export { stillSeconds } from './help';
+export { COSTS_FROM_SECONDS } from './before-sport-static';
+export { hungSeconds, MUSCLES_OF_TISSUE, stillSeconds } from './help';

@@ -1,7 +1,7 @@
 import { blocksOf, findItem, SECTION_KINDS, type ClassPlan, type Item } from '../plan';
 import { Objective } from './cost';
 import type { Piece } from './draft';
-import { Facts } from './facts';
+import { factsFor } from './facts';
 import { nearest } from './nearest';
 import { keptOption, optionsFor } from './options';
 import type { ProposeSetting, Wishes } from './types';
@@ -38,7 +38,7 @@ export function alternativesFor(
 		amount: 0,
 		section: SECTION_KINDS.indexOf(section.kind)
 	}));
-	const facts = new Facts([...offered, ...kept], setting.find, wishes.lengthen);
+	const facts = factsFor([...offered, ...kept], wishes, setting);
 	const objective = new Objective(plan, facts, wishes, setting);
 	const now = objective.cost(pieces);
 	const seconds = kept[at]!.workSeconds[0]!;

@@ -1,3 +1,4 @@
+import { COSTS_FROM_SECONDS } from '../checks';
 import { EFFORT_BETWEEN } from '../load';
 import { DIRECTIONS } from '../anatomy';
 import { paceOf } from '../pace';
@@ -10,6 +11,8 @@ import { Tally } from './tally';
 import { USUAL_WEIGHTS, type CostParts, type ProposeSetting, type Weights, type Wishes } from './types';
 
 const PEAK = SECTION_KINDS.indexOf('peak');
+/** Sums of seconds are exact to this. */
+const ROUNDING = 1e-6;
 const SHARES = SECTION_KINDS.map((kind) => SECTION_SHARE[kind]);
 
 /** What a class costs. Made once for a search: it keeps what is the same for every class that is looked at. */
@@ -155,8 +158,11 @@ export class Objective {
 			const percentOff = 100 * Math.abs(seconds / whole - SHARES[s]!);
 			tally.shape += POINTS.sectionPercentOff * Math.max(0, percentOff - UNNOTICED.sectionPercent);
 		}
-		for (let c = SUM.tissue; c < sums.length; c++)
+		const { firstSpared } = this.facts;
+		for (let c = SUM.tissue; c < firstSpared; c++)
 			tally.rules += (POINTS.tissueShort * Math.max(0, LONG_SECONDS - sums[c]!)) / LONG_SECONDS;
+		for (let c = firstSpared; c < sums.length; c++)
+			if (sums[c]! >= COSTS_FROM_SECONDS - ROUNDING) tally.rules += POINTS.hungBeforeSport;
 		const effort = (sums[SUM.effort]! + EFFORT_BETWEEN * lost) / whole;
 		if (effort > this.mostEffort) tally.rules += POINTS.effortOver * (effort - this.mostEffort);
 	}

@@ -1,15 +1,17 @@
 import { likeness } from '../adapt';
-import type { Tissue } from '../anatomy';
+import { TISSUES, type Tissue } from '../anatomy';
+import { MUSCLES_OF_TISSUE } from '../checks';
 import type { FindMovement, Movement } from '../movement';
 import { SECTION_KINDS } from '../plan';
 import type { Option } from './options';
 import { Places } from './places';
+import type { ProposeSetting, Wishes } from './types';
 import { POINTS, BRIEF_SECONDS, IDLE_SECONDS, UNNOTICED } from './points';
 
 /**
  * Sums of a class, as columns: seconds of all but getting from place to place, the fewest and the most that its doses
  * allow; points of doses and of long rests; seconds of work, of strength, of effort (times effort), of each direction;
- * of each tissue asked for.
+ * of each tissue asked for, and after these of each muscle that is spared.
  */
 export const SUM = {
 	total: 0,
@@ -84,11 +86,15 @@ export class Facts {
 	readonly sections: Int32Array;
 	readonly kept: Uint8Array;
 
-	/** @param options each at its own index @param tissues those asked for */
+	/** Columns of the muscles that are spared: not to hang long. */
+	readonly firstSpared: number;
+
+	/** @param options each at its own index @param asked tissues to be held long @param spared muscles that are not to hang long */
 	constructor(
 		readonly options: readonly Option[],
 		find: FindMovement,
-		tissues: readonly Tissue[] = []
+		asked: readonly Tissue[] = [],
+		spared: readonly Tissue[] = []
 	) {
 		this.slugs = [...new Set(options.flatMap((option) => option.movements))];
 		const ids = new Map(this.slugs.map((slug, id) => [slug, id]));
@@ -107,8 +113,9 @@ export class Facts {
 		this.leave = whole(({ enter, leave, leaveKit }) => (enter < 0 ? -1 : place(leave, leaveKit)));
 		this.enterPosition = whole(({ enter }) => enter);
 		this.leavePosition = whole(({ leave }) => leave);
-		this.columns = SUM.tissue + tissues.length;
-		const gains = options.map((option) => gainsOf(option, tissues));
+		this.firstSpared = SUM.tissue + asked.length;
+		this.columns = this.firstSpared + spared.length;
+		const gains = options.map((option) => gainsOf(option, asked, spared));
 		this.firstGain = startsOf(gains);
 		this.gainColumn = Int32Array.from(gains.flat(), ({ column }) => column);
 		this.gainPerSecond = Float64Array.from(gains.flat(), ({ perSecond }) => perSecond);
@@ -148,6 +155,13 @@ export class Facts {
 	}
 }
 
+/** What a search knows of its options under these wishes: before sport no muscle hangs long. */
+export function factsFor(options: readonly Option[], wishes: Wishes, { find, group }: ProposeSetting): Facts {
+	const spared =
+		group.moment === 'before sport' ? TISSUES.filter((tissue) => tissue in MUSCLES_OF_TISSUE) : [];
+	return new Facts(options, find, wishes.lengthen, spared);
+}
+
 /** Where each list begins when all are written one behind another; one more for where the last one ends. */
 function startsOf(lists: readonly (readonly unknown[])[]): Int32Array {
 	const starts = new Int32Array(lists.length + 1);
@@ -157,15 +171,19 @@ function startsOf(lists: readonly (readonly unknown[])[]): Int32Array {
 
 /** What each second of work adds to which sum; only what it adds anything to. */
 function gainsOf(
-	{ rests, strengthens, effort, directions, lengthens }: Option,
-	tissues: readonly Tissue[]
+	{ rests, strengthens, effort, directions, lengthens, hangs }: Option,
+	asked: readonly Tissue[],
+	spared: readonly Tissue[]
 ): { column: number; perSecond: number }[] {
 	return [
 		{ column: SUM.work, perSecond: rests > 0 ? 0 : 1 },
 		{ column: SUM.strength, perSecond: strengthens },
 		{ column: SUM.effort, perSecond: effort },
 		...directions.map((perSecond, d) => ({ column: SUM.direction + d, perSecond })),
-		...tissues.map((tissue, t) => ({ column: SUM.tissue + t, perSecond: lengthens.get(tissue) ?? 0 }))
+		...[
+			...asked.map((tissue) => lengthens.get(tissue) ?? 0),
+			...spared.map((muscle) => hangs.get(muscle) ?? 0)
+		].map((perSecond, t) => ({ column: SUM.tissue + t, perSecond }))
 	].filter(({ perSecond }) => perSecond !== 0);
 }
 

@@ -3,7 +3,7 @@ export { conflictOf } from './conflict';
 export { Objective } from './cost';
 export { ownShares } from './difference';
 export { Draft, type Piece } from './draft';
-export { Facts } from './facts';
+export { factsFor } from './facts';
 export { nearest } from './nearest';
 export { optionsFor, type Option } from './options';
 export { Pool } from './pool';

@@ -1,5 +1,5 @@
 import { DIRECTIONS, type Tissue } from '../anatomy';
-import { readPlan, stillSeconds, type Reading } from '../checks';
+import { hungSeconds, readPlan, stillSeconds, type Reading } from '../checks';
 import { doseSeconds } from '../clock';
 import { KIT_KINDS, POSITIONS, WORKING_MODES, type Form, type Mode, type Movement } from '../movement';
 import { effortOfWork } from '../load';
@@ -43,6 +43,8 @@ export interface Option {
 	strengthens: number;
 	/** For each second of work: seconds in which a tissue is held long on one leg; only those that are. */
 	lengthens: ReadonlyMap<Tissue, number>;
+	/** The same for muscles that hang without working. */
+	hangs: ReadonlyMap<Tissue, number>;
 	/** How hard it is, 0-10. */
 	effort: number;
 	rests: number;
@@ -79,7 +81,7 @@ const kitBits = (kinds: readonly (typeof KIT_KINDS)[number][]) =>
 
 /**
  * All that may be given to these people under these wishes; the desk's own checks decide what suits them. Where the kit
- * suffices for no closing rest at all, people rest with what there is: the desk says then what is missing.
+ * suffices for no closing rest at all, people rest with what lacks the fewest kinds: the desk says then what is missing.
  */
 export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeSetting): Option[] {
 	const options = readOptions(base, wishes, setting, ABOUT_PEOPLE);
@@ -88,7 +90,15 @@ export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeSett
 	const bare = new Set([...ABOUT_PEOPLE].filter((id) => id !== 'kit-shortage'));
 	// only to close with: other parts have enough that needs no kit
 	const rests = readOptions(base, { ...wishes, only: ['rest'] }, setting, bare);
-	return [...options, ...rests.map((rest, i) => ({ ...rest, index: options.length + i }))];
+	const lacking = rests.map((rest) => kitLacking(rest, base, setting));
+	const least = rests.filter((_, i) => lacking[i] === Math.min(...lacking));
+	return [...options, ...least.map((rest, i) => ({ ...rest, index: options.length + i }))];
+}
+
+/** How many kinds of kit do not suffice for an option. */
+function kitLacking({ item, amounts, usual }: Option, base: ClassPlan, setting: ProposeSetting): number {
+	const block: Item = { ...item!, id: 'a', dose: amounts[usual]!, lead: 'left' };
+	return readPlan(alone(base, block), setting, new Set(['kit-shortage'])).findings.length;
 }
 
 function readOptions(
@@ -218,6 +228,7 @@ function readAlone(reading: Reading, block: Block, setting: ProposeSetting, inde
 		directions: DIRECTIONS.map((d) => per(rangeSeconds(orbit, d))),
 		strengthens: per(orbit.strengthWorkSeconds),
 		lengthens: new Map([...stillSeconds(items)].map(([tissue, seconds]) => [tissue, per(seconds)])),
+		hangs: new Map([...hungSeconds(items)].map(([tissue, seconds]) => [tissue, per(seconds)])),
 		effort: per(effort),
 		rests: rests ? 1 : 0,
 		intensity,

@@ -31,6 +31,8 @@ export const POINTS = {
 	brief: 2.5,
 	/** A tissue asked for that is not held long at all; less in part. */
 	tissueShort: 12,
+	/** A muscle that hangs long enough to cost something in the sport that follows. */
+	hungBeforeSport: 6,
 	newOne: 8,
 	/** Each whole step of effort (of ten) that a class asks for more than it may. */
 	effortOver: 80,

@@ -4,7 +4,7 @@ import { blocksOf, itemsIn, itemsOf, SECTION_KINDS, type Block, type ClassPlan }
 import { lostSeconds } from '../reorder';
 import { Objective } from './cost';
 import type { Piece } from './draft';
-import { Facts } from './facts';
+import { factsFor } from './facts';
 import { keptOption, optionsFor } from './options';
 import { seededRandom, type Random } from './random';
 import { gravity, mended, realised } from './realise';
@@ -48,7 +48,7 @@ export function* propose(asked: Asked): Generator<{ number: number; done: boolea
 	const offered = optionsFor(base, wishes, setting);
 	const kept = keptPieces(base, setting, offered.length);
 	const options = [...offered, ...kept.map((piece) => piece.option)];
-	const facts = new Facts(options, setting.find, wishes.lengthen);
+	const facts = factsFor(options, wishes, setting);
 	const pool = new Pool(facts);
 	const taken: Proposal[] = [];
 	for (let number = 0; number < count; number++) {
