@@ -16,7 +16,7 @@ const REST = SECTION_KINDS.indexOf('rest');
 
 /**
  * The pieces of a class as numbers, changed in place, with all sums that do not depend on their order kept up to date: a
- * search looks at a million classes a second.
+ * search looks at hundreds of thousands of classes a second.
  */
 export class Draft {
 	count = 0;

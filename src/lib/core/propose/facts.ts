@@ -5,8 +5,8 @@ import type { FindMovement, Movement } from '../movement';
 import { SECTION_KINDS } from '../plan';
 import type { Option } from './options';
 import { Places } from './places';
-import type { ProposeSetting, Wishes } from './types';
 import { POINTS, BRIEF_SECONDS, IDLE_SECONDS, UNNOTICED } from './points';
+import type { ProposeSetting, Wishes } from './types';
 
 /**
  * Sums of a class, as columns: seconds of all but getting from place to place, the fewest and the most that its doses
@@ -39,7 +39,8 @@ export const IS = {
 } as const;
 
 /**
- * The options of a search as nothing but numbers, field by field: it looks at a million classes a second. What stands at
+ * The options of a search as nothing but numbers, field by field: it looks at hundreds of thousands of
+ * classes a second. What stands at
  * the index of an option is about it; what there is several of stands between `first…[option]` and `first…[option + 1]`.
  * Seconds, and points of the objective.
  */
@@ -85,8 +86,7 @@ export class Facts {
 	/** Parts in which it may stand, as bits; 0 for a block that is kept where it is. */
 	readonly sections: Int32Array;
 	readonly kept: Uint8Array;
-
-	/** Columns of the muscles that are spared: not to hang long. */
+	/** Columns of the muscles that are spared: not to hang long; up to the last one. */
 	readonly firstSpared: number;
 
 	/** @param options each at its own index @param asked tissues to be held long @param spared muscles that are not to hang long */

@@ -1,5 +1,5 @@
-import type { CostParts, Weights } from './types';
 import { POINTS } from './points';
+import type { CostParts, Weights } from './types';
 
 /** What one look at a class counted: sums in seconds, and points of the objective without the teacher's weights. */
 export class Tally {
