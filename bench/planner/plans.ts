@@ -24,13 +24,19 @@ export function judge({ base, setting }: Instance): (plan: ClassPlan) => number 
 	return (plan) => sumOf(classCost(plan, setting, { fillable, deepest }));
 }
 
-/** The classes that the planner's own search finds, as it finds them for a proposal. */
-export function* foundBySearch({ base, setting }: Instance, seed: number, effort: Effort): Generator<Found> {
+/** What a search of an instance is made with, as for a proposal. */
+export function searchOf({ base, setting }: Instance): { kept: Piece[]; objective: Objective; pool: Pool } {
 	const offered = optionsFor(base, {}, setting);
 	const kept = keptPieces(base, setting, offered.length);
 	const facts = factsFor([...offered, ...kept.map(({ option }) => option)], {}, setting);
 	const objective = new Objective(base, facts, {}, setting);
-	yield* sought(kept, new Pool(facts), objective, seededRandom(seed), {}, effort);
+	return { kept, objective, pool: new Pool(facts) };
+}
+
+/** The classes that the planner's own search finds, as it finds them for a proposal. */
+export function* foundBySearch(instance: Instance, seed: number, effort: Effort): Generator<Found> {
+	const { kept, objective, pool } = searchOf(instance);
+	yield* sought(kept, pool, objective, seededRandom(seed), {}, effort);
 }
 
 /** Pieces of a class as a plan; kept blocks as they are. */

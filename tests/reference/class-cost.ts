@@ -1,6 +1,6 @@
 import { likeness } from '../../src/lib/core/adapt';
 import { DIRECTIONS, type Tissue } from '../../src/lib/core/anatomy';
-import { readPlan, type TaughtItem } from '../../src/lib/core/checks';
+import { MUSCLE_TISSUES, readPlan, type TaughtItem } from '../../src/lib/core/checks';
 import { actionOf, type Mode } from '../../src/lib/core/movement';
 import { rangeSeconds } from '../../src/lib/core/orbit';
 import { SECTION_KINDS, type ClassPlan, type SectionKind } from '../../src/lib/core/plan';
@@ -101,7 +101,8 @@ export function classCost(
 		parts.rules += (12 * Math.max(0, 60 - held)) / 60;
 	}
 	if (setting.group.moment === 'before sport')
-		for (const muscle of MUSCLES) if (heldLong(muscle, (mode) => mode === 'passive') >= 60) parts.rules += 6;
+		for (const muscle of MUSCLE_TISSUES)
+			if (heldLong(muscle, (mode) => mode === 'passive') >= 60) parts.rules += 6;
 
 	let warm = 0;
 	let least = timeline.totalSeconds;
@@ -147,17 +148,6 @@ export function classCost(
 	return parts;
 }
 
-/** Tissues that are muscles: what hangs before sport costs strength in them. */
-const MUSCLES: readonly Tissue[] = [
-	'hip flexors',
-	'rectus femoris',
-	'gluteus maximus',
-	'gluteus medius',
-	'deep outward rotators',
-	'inward rotators',
-	'adductors',
-	'hamstrings'
-];
 const alike = (a: TaughtItem, b: TaughtItem) => likeness(a.movement, b.movement).score;
 /** The cost asks for clock, orbit and items only. */
 const NO_CHECKS = new Set<string>();

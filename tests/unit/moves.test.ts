@@ -6,9 +6,8 @@ import {
 	begun,
 	Draft,
 	factsFor,
-	keptPieces,
 	nearest,
-	Objective,
+	type Objective,
 	optionsFor,
 	Pool,
 	seededRandom,
@@ -17,18 +16,16 @@ import {
 } from '../../src/lib/core/propose';
 import { change } from '../../src/lib/core/propose/moves';
 import { instances } from '../../bench/planner/instances';
+import { searchOf } from '../../bench/planner/plans';
 
 const secondsOf = (pieces: readonly Piece[]) =>
 	pieces.reduce((sum, { option, amount }) => sum + option.aroundSeconds + option.workSeconds[amount]!, 0);
 
 /** A class of an instance and everything that so many steps, each from the one before, lead to. */
 function walk(name: string, steps: number): { kept: Piece[]; drafts: Draft[]; objective: Objective } {
-	const { base, setting } = instances().find((instance) => instance.name === name)!;
-	const offered = optionsFor(base, {}, setting);
-	const kept = keptPieces(base, setting, offered.length);
-	const facts = factsFor([...offered, ...kept.map(({ option }) => option)], {}, setting);
-	const objective = new Objective(base, facts, {}, setting);
-	const pool = new Pool(facts);
+	const instance = instances().find((one) => one.name === name)!;
+	const { kept, objective, pool } = searchOf(instance);
+	const { facts } = objective;
 	const random = seededRandom(3);
 	const drafts = [new Draft(facts, begun(kept, pool, random, {}))];
 	for (let step = 0; step < steps; step++) {

@@ -124,6 +124,7 @@ function bySearch({ base, options, setting }: Instance, starts: number, steps: n
 
 describe('the objective', () => {
 	it('is what its document says, worked out a second time by other code, for 60 classes with all doses', () => {
+		let hung = 0;
 		for (let seed = 1; seed <= 6; seed++) {
 			const made = instance(seed, 14, 20, false);
 			// every third one right before sport
@@ -138,11 +139,15 @@ describe('the objective', () => {
 			for (let n = 0; n < 10; n++) {
 				const { pieces } = searched(begun([], pool, random, {}), pool, objective, random, 3 + 12 * n);
 				const ours = objective.parts(pieces);
-				const theirs = classCost(planOf(small.base, pieces), small.setting, { ...small, ...limit });
+				const plan = planOf(small.base, pieces);
+				const theirs = classCost(plan, small.setting, { ...small, ...limit });
+				if (classCost(plan, made.setting, { ...small, ...limit }).rules < theirs.rules) hung += 1;
 				for (const part of Object.keys(theirs) as (keyof typeof theirs)[])
 					expect(ours[part], part).toBeCloseTo(theirs[part], 6);
 			}
 		}
+		// some of them let a muscle hang right before sport
+		expect(hung).toBeGreaterThan(0);
 	});
 });
 

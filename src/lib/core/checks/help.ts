@@ -1,5 +1,5 @@
 import type { LegAction, MuscleGroup, Tissue } from '../anatomy';
-import { isSymmetrical } from '../anatomy';
+import { isSymmetrical, TISSUES } from '../anatomy';
 import { actionOf, WORKING_MODES, type FormId, type Mode } from '../movement';
 import { findItem, formChange, type ClassPlan, type PlanEdit } from '../plan';
 import type { TaughtItem, Where } from './types';
@@ -47,6 +47,9 @@ export const MUSCLES_OF_TISSUE: Partial<Record<Tissue, readonly MuscleGroup[]>> 
 	adductors: ['hip adductors'],
 	hamstrings: ['hip extensors', 'knee flexors']
 };
+
+/** Tissues that are muscles, in the order of all tissues. */
+export const MUSCLE_TISSUES = TISSUES.filter((tissue) => tissue in MUSCLES_OF_TISSUE);
 
 /**
  * Seconds in which each tissue is held long on one leg, standing still (both passes of an item counted for their own

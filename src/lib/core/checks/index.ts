@@ -2,4 +2,4 @@ export * from './registry';
 export * from './run';
 export * from './types';
 export { COSTS_FROM_SECONDS } from './before-sport-static';
-export { hungSeconds, MUSCLES_OF_TISSUE, stillSeconds } from './help';
+export { hungSeconds, MUSCLE_TISSUES, stillSeconds } from './help';

@@ -1,6 +1,6 @@
 import { likeness } from '../adapt';
-import { TISSUES, type Tissue } from '../anatomy';
-import { MUSCLES_OF_TISSUE } from '../checks';
+import type { Tissue } from '../anatomy';
+import { MUSCLE_TISSUES } from '../checks';
 import type { FindMovement, Movement } from '../movement';
 import { SECTION_KINDS } from '../plan';
 import type { Option } from './options';
@@ -157,8 +157,7 @@ export class Facts {
 
 /** What a search knows of its options under these wishes: before sport no muscle hangs long. */
 export function factsFor(options: readonly Option[], wishes: Wishes, { find, group }: ProposeSetting): Facts {
-	const spared =
-		group.moment === 'before sport' ? TISSUES.filter((tissue) => tissue in MUSCLES_OF_TISSUE) : [];
+	const spared = group.moment === 'before sport' ? MUSCLE_TISSUES : [];
 	return new Facts(options, find, wishes.lengthen, spared);
 }
 

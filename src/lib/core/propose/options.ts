@@ -91,8 +91,9 @@ export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeSett
 	// only to close with: other parts have enough that needs no kit
 	const rests = readOptions(base, { ...wishes, only: ['rest'] }, setting, bare);
 	const lacking = rests.map((rest) => kitLacking(rest, base, setting));
-	const least = rests.filter((_, i) => lacking[i] === Math.min(...lacking));
-	return [...options, ...least.map((rest, i) => ({ ...rest, index: options.length + i }))];
+	const fewest = Math.min(...lacking);
+	const best = rests.filter((_, i) => lacking[i] === fewest);
+	return [...options, ...best.map((rest, i) => ({ ...rest, index: options.length + i }))];
 }
 
 /** How many kinds of kit do not suffice for an option. */

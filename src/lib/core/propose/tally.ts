@@ -1,3 +1,4 @@
+import { SECTION_KINDS } from '../plan';
 import { POINTS } from './points';
 import type { CostParts, Weights } from './types';
 
@@ -6,7 +7,7 @@ export class Tally {
 	/** Changing position and fetching. */
 	lost = 0;
 	/** Seconds of each part. */
-	readonly sections = new Float64Array(6);
+	readonly sections = new Float64Array(SECTION_KINDS.length);
 	balance = 0;
 	variety = 0;
 	shape = 0;
