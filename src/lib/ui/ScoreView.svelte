@@ -21,6 +21,8 @@
 	let { score, selected = null, marked = [], onselect, ondrop, onstretch }: Props = $props();
 
 	const LEFT = 104;
+	/** Half of the widest label of a tick, an hour with its seconds. */
+	const RIGHT = 22;
 	const TOP = 22;
 	const LINE = 19;
 	const INTENSITY = 40;
@@ -34,7 +36,7 @@
 	let width = $state(1100);
 	let zoom = $state(1);
 	let drag = $state.raw<{ block: ScoreBlock; edge: boolean; from: number; by: number } | null>(null);
-	const { pixels, perSecond: scale } = $derived(scoreScale(score, width - LEFT - 14, zoom));
+	const { pixels, perSecond: scale } = $derived(scoreScale(score, width - LEFT - RIGHT, zoom));
 	const ticks = $derived(ticksOf(score.spanSeconds, pixels / 44));
 	const x = (seconds: number) => LEFT + seconds * scale;
 	const y = (level: number) => TOP + level * LINE;
@@ -80,7 +82,7 @@
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <figure bind:clientWidth={width} tabindex={zoom > 1 ? 0 : undefined}>
 	<svg
-		width={LEFT + pixels + 14}
+		width={LEFT + pixels + RIGHT}
 		height={HEIGHT}
 		role="img"
 		aria-label="Score of the class: {score.blocks.length} items over {formatDuration(score.totalSeconds)}"
