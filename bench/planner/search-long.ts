@@ -5,8 +5,8 @@ import { instances, smallInstances } from './instances';
 import { hashOf, readKnown, writeKnown } from './kept';
 import { foundBySearch, judge, planOf } from './plans';
 
-/** Eight times the work of a proposal, for each seed. */
-const LONG: Effort = { roughSteps: 0, starts: 2, steps: 1_000_000, finalists: 2 };
+/** Twelve times the work of a proposal, for each seed. */
+const LONG: Effort = { roughSteps: 0, starts: 6, steps: 1_000_000, finalists: 2 };
 const SEEDS = [1001, 1002, 1003];
 
 const known = readKnown();

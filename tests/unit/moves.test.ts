@@ -10,6 +10,7 @@ import {
 	type Objective,
 	optionsFor,
 	Pool,
+	searched,
 	seededRandom,
 	type Option,
 	type Piece
@@ -97,6 +98,14 @@ describe('a step of the search', () => {
 		expect(away).toBeGreaterThan(100);
 	});
 
+	it('costs more by its way alone where that counts several times', () => {
+		for (const draft of drafts) {
+			const { flow } = objective.parts(draft.pieces());
+			const cost = objective.costOf(draft);
+			expect(objective.costOf(draft, Infinity, 9)).toBeCloseTo(cost + 8 * flow, 6);
+		}
+	});
+
 	it('keeps the length of a class nearly, more often than not, also where it adds or takes away', () => {
 		const off = classes
 			.slice(1)
@@ -109,6 +118,21 @@ describe('a step of the search', () => {
 		// a block takes a minute or two: half of the steps that add or remove one change less than half of that
 		const median = off.map(({ seconds }) => seconds).sort((a, b) => a - b)[off.length >> 1]!;
 		expect(median).toBeLessThan(45);
+	});
+});
+
+describe('a search', () => {
+	it('says what its class costs with the way counted once, and is never worse than what it began with', () => {
+		const { kept, objective, pool } = searchOf(instances().find(({ name }) => name === 'striders-45')!);
+		const random = seededRandom(4);
+		let start = begun(kept, pool, random, {});
+		for (const steps of [0, 30, 3000, 300])
+			for (const warm of [4, 0.3]) {
+				const { pieces, cost } = searched(start, pool, objective, random, steps, warm);
+				expect(cost).toBeCloseTo(objective.cost(pieces), 6);
+				expect(cost).toBeLessThanOrEqual(objective.cost(start) + 1e-6);
+				start = pieces;
+			}
 	});
 });
 

@@ -103,22 +103,23 @@ export class Objective {
 	/**
 	 * What a draft costs; where that is not under the limit, some number that is not under it either. Nothing takes
 	 * points back, so the first look (sums) already sends most classes away, and the dearest one (all pairs) comes last.
+	 * @param ways how many times getting from place to place counts
 	 */
-	costOf(draft: Draft, limit = Infinity): number {
+	costOf(draft: Draft, limit = Infinity, ways = 1): number {
 		const { tally, weights } = this;
 		this.looked += 1;
 		tally.restart();
 		this.countWays(draft, tally);
 		this.countShape(draft, tally);
 		this.countBalance(draft, tally);
-		let points = tally.points(weights);
+		let points = tally.points(weights, ways);
 		if (points >= limit) return points;
 		this.countOrder(draft, tally);
 		if (this.asked) this.countWishes(draft, tally);
-		points = tally.points(weights);
+		points = tally.points(weights, ways);
 		if (points >= limit) return points;
 		this.countPairs(draft, tally);
-		return tally.points(weights);
+		return tally.points(weights, ways);
 	}
 
 	/** Getting from place to place with the kit, and what was summed already. */

@@ -70,11 +70,21 @@ function doseFor(option: number, seconds: number, facts: Facts, random: Random):
 	return random() < USUAL_DOSE ? facts.usual[option]! : doseTaking(option, seconds, facts);
 }
 
-/** Something for a place in a part, often from the position beside it; -1 where there is nothing. */
-function chosen(at: number, section: number, draft: Draft, pool: Pool, random: Random): number {
+/**
+ * Something for a place in a part, often from the position beside it; -1 where there is nothing.
+ * @param after the piece that comes after the place
+ */
+function chosen(
+	at: number,
+	section: number,
+	draft: Draft,
+	pool: Pool,
+	random: Random,
+	after = at + 1
+): number {
 	const all = pool.bySection[section]!;
 	if (all.length === 0) return -1;
-	const beside = random() < 0.5 ? at - 1 : at + 1;
+	const beside = random() < 0.5 ? at - 1 : after;
 	const near =
 		beside >= 0 && beside < draft.count && random() < NEIGHBOURLY
 			? pool.from(section, pool.facts.leavePosition[draft.option[beside]!]!)
@@ -105,7 +115,7 @@ function insert(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
 		? random.below(SECTION_KINDS.length)
 		: now.section[Math.min(before, now.count - 1)]!;
 	const at = anywhere ? now.start(section + 1) : before;
-	const option = chosen(at, section, now, pool, random);
+	const option = chosen(at, section, now, pool, random, at);
 	if (option < 0 || given(now, facts, option)) return false;
 	next.copy(now);
 	next.insert(at, option, facts.usual[option]!, section);

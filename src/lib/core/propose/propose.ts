@@ -23,7 +23,7 @@ export interface Effort {
 	/** Steps of a rough class that is there at once; 0 for none. */
 	roughSteps: number;
 }
-export const STANDARD_EFFORT: Effort = { starts: 1, steps: 250_000, finalists: 1, roughSteps: 2000 };
+export const STANDARD_EFFORT: Effort = { starts: 2, steps: 240_000, finalists: 1, roughSteps: 2000 };
 
 /** How far uphill a finalist may go once more, points of the objective. */
 const REHEATED = 0.3;

@@ -14,8 +14,15 @@ export interface Found {
 
 const PEAK = SECTION_KINDS.indexOf('peak');
 /** How far a step may lead uphill at the beginning and at the end, points of the objective. */
-const WARM = 1;
+const WARM = 4;
 const COLD = 0.02;
+/**
+ * So many thresholds getting from place to place counts, as long as that is more than itself. In which positions a class
+ * goes is settled while the rest is still soft: people stay where they are, and the changes come in one by one where they
+ * mend most. The other way round whatever was good elsewhere held each change where it was. The less there is to choose
+ * from, the less can be had without changes: one more for so many movements, from so few on. Found by trial.
+ */
+const WAYS_PER_THRESHOLD = { most: 9, from: 10, movements: 8 };
 /** In so many falls the threshold comes down, each by the same part. */
 const FALLS = 64;
 
@@ -28,8 +35,9 @@ function fallOf(ratio: number): number {
 
 /**
  * Threshold accepting (Dueck & Scheuer 1990, from memory): a change is taken when it makes the class no worse than a
- * threshold that falls from step to step. No exponential is asked for, so every engine takes the same way. Bounded by
- * its number of steps. Blocks that are kept stay in their part and in their order.
+ * threshold that falls from step to step, while getting from place to place counts less and less down to what it costs.
+ * No exponential is asked for, so every engine takes the same way. Bounded by its number of steps. Never worse than the
+ * start. Blocks that are kept stay in their part and in their order.
  */
 export function searched(
 	start: readonly Piece[],
@@ -42,8 +50,10 @@ export function searched(
 	let now = new Draft(pool.facts, start);
 	let next = new Draft(pool.facts);
 	const best = new Draft(pool.facts, start);
-	let cost = objective.costOf(now);
-	let least = cost;
+	let least = objective.costOf(now);
+	const perThreshold = waysFor(pool.facts.slugs.length);
+	let ways = Math.max(1, perThreshold * warm);
+	let cost = objective.costOf(now, Infinity, ways);
 	const fall = fallOf(COLD / warm);
 	const every = Math.max(1, Math.floor(steps / FALLS));
 	let threshold = warm;
@@ -51,17 +61,24 @@ export function searched(
 		if (step > 0 && step % every === 0) {
 			threshold *= fall;
 			now.sum();
+			ways = Math.max(1, perThreshold * threshold);
+			cost = objective.costOf(now, Infinity, ways);
 		}
 		if (!change(now, next, pool, random)) continue;
-		const after = objective.costOf(next, cost + threshold);
+		const after = objective.costOf(next, cost + threshold, ways);
 		if (after >= cost + threshold) continue;
 		[now, next] = [next, now];
 		cost = after;
-		if (cost >= least - 1e-9) continue;
+		if (ways > 1 || cost >= least - 1e-9) continue;
 		best.copy(now);
 		least = cost;
 	}
 	return { pieces: best.pieces(), cost: least };
+}
+
+function waysFor(movements: number): number {
+	const { most, from, movements: each } = WAYS_PER_THRESHOLD;
+	return Math.min(most, (movements - from) / each);
 }
 
 /**

@@ -21,11 +21,11 @@ export class Tally {
 		this.balance = this.variety = this.shape = this.arc = this.dose = this.rules = 0;
 	}
 
-	/** What has been counted so far, in one number. */
-	points({ balance, flow, variety }: Weights): number {
+	/** What has been counted so far, in one number. @param ways how many times getting from place to place counts */
+	points({ balance, flow, variety }: Weights, ways = 1): number {
 		return (
 			balance * this.balance +
-			flow * POINTS.lostSecond * this.lost +
+			ways * flow * POINTS.lostSecond * this.lost +
 			variety * this.variety +
 			this.shape +
 			this.arc +
