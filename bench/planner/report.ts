@@ -20,6 +20,8 @@ import { foundBySearch, judge, planOf } from './plans';
 type Line = (what: string, ratio: number, aim: string) => void;
 
 const SEEDS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
+/** Steps of the searches whose growth is measured. */
+const GROWTH_STEPS = 30_000;
 const FIVEFOLD: Effort = { ...STANDARD_EFFORT, steps: 5 * STANDARD_EFFORT.steps };
 
 /** What a search of each seed comes to, by the evaluator that shares nothing with it. */
@@ -169,7 +171,7 @@ export function planBehaviour(line: Line): void {
 	line('a conflict named / whole search, median', median(conflict), '0.1');
 }
 
-/** The same search over four times the movements. */
+/** The same search over four times the movements, and one that comes as near. */
 export function planGrowth(line: Line): void {
 	const [instance] = instances().filter(({ name }) => name === 'striders-45');
 	const { setting } = instance!;
@@ -186,6 +188,25 @@ export function planGrowth(line: Line): void {
 		timed(() => [...propose(asking(sized(count), { effort: { ...STANDARD_EFFORT, steps: 20_000 } }))]).ms;
 	const ratios = Array.from({ length: 3 }, () => once(400) / once(100));
 	line('search over 400 movements / over 100, the same steps', median(ratios), '4 (linear)');
+
+	/** What searches of so many steps come to in the median, and how long they take with all that they need. */
+	const reached = (count: number, steps: number) => {
+		const own = sized(count);
+		const runs = SEEDS.map((seed) =>
+			timed(() =>
+				Math.min(
+					...[...foundBySearch(own, seed, { ...STANDARD_EFFORT, roughSteps: 0, steps })].map((f) => f.cost)
+				)
+			)
+		);
+		return { points: median(runs.map(({ result }) => result)), ms: median(runs.map(({ ms }) => ms)) };
+	};
+	const few = reached(100, GROWTH_STEPS);
+	// those of a hundred are among the four hundred: sooner or later they get as far
+	let many = reached(400, GROWTH_STEPS);
+	for (let times = 2; many.points > few.points && times <= 16; times *= 2)
+		many = reached(400, times * GROWTH_STEPS);
+	line('  time until the class is as good (points, median)', many.ms / few.ms, '4 (linear)');
 }
 
 /** The memory of a program of its own that proposes three classes, as the worker does. */

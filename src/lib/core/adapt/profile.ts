@@ -1,6 +1,7 @@
 import {
 	DIRECTIONS,
 	directionShares,
+	eachDirection,
 	GROUP_OF_DIRECTION,
 	isSymmetrical,
 	type Direction,
@@ -37,9 +38,7 @@ export function profileOf(movement: Movement): Profile {
 		movement.modes.some((mode) => WORKING_MODES.has(mode)) &&
 		movement.forms.some((form) => form.effort >= STRENGTHENING_EFFORT);
 	profile = {
-		range: Object.fromEntries(
-			DIRECTIONS.map((d) => [d, shares.reduce((sum, share) => sum + share[d], 0)])
-		) as Profile['range'],
+		range: eachDirection((d) => shares.reduce((sum, share) => sum + share[d], 0)),
 		strength: new Set(strengthens ? DIRECTIONS.filter((d) => muscles.has(GROUP_OF_DIRECTION[d])) : []),
 		tissues: new Set(legs.flatMap((leg) => leg.lengthens)),
 		muscles

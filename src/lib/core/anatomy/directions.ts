@@ -12,6 +12,18 @@ export const DIRECTIONS = [
 ] as const;
 export type Direction = (typeof DIRECTIONS)[number];
 
+/** Something for each direction. Written out, since every reading of a plan makes some. */
+export function eachDirection<T>(of: (direction: Direction) => T): Record<Direction, T> {
+	return {
+		flexion: of('flexion'),
+		extension: of('extension'),
+		abduction: of('abduction'),
+		adduction: of('adduction'),
+		internalRotation: of('internalRotation'),
+		externalRotation: of('externalRotation')
+	};
+}
+
 export const LEGS = ['left', 'right'] as const;
 export type Leg = (typeof LEGS)[number];
 

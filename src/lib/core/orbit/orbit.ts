@@ -1,6 +1,7 @@
 import {
 	directionShares,
 	DIRECTIONS,
+	eachDirection,
 	GROUP_OF_DIRECTION,
 	isSymmetrical,
 	LEGS,
@@ -55,7 +56,7 @@ function weights(action: LegAction): ActionWeights {
 }
 
 function emptySeconds(): DirectionSeconds {
-	const zero = () => Object.fromEntries(DIRECTIONS.map((d) => [d, 0])) as Record<Direction, number>;
+	const zero = () => eachDirection(() => 0);
 	return { left: zero(), right: zero() };
 }
 

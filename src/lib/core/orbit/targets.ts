@@ -1,4 +1,4 @@
-import { DIRECTIONS, type Direction } from '../anatomy';
+import { eachDirection, type Direction } from '../anatomy';
 import { rangeSeconds, rangeShare, strengthShare, type Orbit } from './orbit';
 
 /** A band in percent, both ends inclusive. */
@@ -75,17 +75,13 @@ export interface Balance {
 /** All verdicts of an orbit at once. */
 export function balance(orbit: Orbit, targets: Targets): Balance {
 	return {
-		directions: Object.fromEntries(
-			DIRECTIONS.map((d) => [
-				d,
-				{
-					...directionVerdict(orbit, d, targets),
-					share: rangeShare(orbit, d),
-					leftSeconds: orbit.range.left[d],
-					rightSeconds: orbit.range.right[d]
-				}
-			])
-		) as Balance['directions'],
+		directions: eachDirection((d) =>
+			Object.assign(directionVerdict(orbit, d, targets), {
+				share: rangeShare(orbit, d),
+				leftSeconds: orbit.range.left[d],
+				rightSeconds: orbit.range.right[d]
+			})
+		),
 		strength: { ...strengthVerdict(orbit, targets), share: strengthShare(orbit) }
 	};
 }

@@ -22,10 +22,14 @@ export const styleSchema = object(
 	)
 ).noUnknown();
 
+/** The first school of every question. */
+const FIRST_SCHOOLS = Object.fromEntries(
+	QUESTION_IDS.map((id) => [id, QUESTIONS[id].schools[0].id])
+) as TeachingStyle;
+
 /** A whole style: what was chosen, and the first school of every other question. */
 export function styleOf(choices: StyleChoices = {}): TeachingStyle {
-	const usual = Object.fromEntries(QUESTION_IDS.map((id) => [id, QUESTIONS[id].schools[0].id]));
-	return { ...(usual as TeachingStyle), ...choices };
+	return { ...FIRST_SCHOOLS, ...choices };
 }
 
 /** Longest passive hold of the active school, and usual and longest of the quiet one, seconds (common practice). */
