@@ -1,5 +1,5 @@
 // `npm run best-known`: long searches of every instance; keeps the best class of all, by the evaluator of its own.
-// `npm run best-known -- skiff`: only those whose name begins so.
+// `npm run best-known -- skiff 2001`: only those whose name begins so, from three other seeds on.
 import type { Effort } from '../../src/lib/core/propose';
 import { instances, smallInstances } from './instances';
 import { hashOf, readKnown, writeKnown } from './kept';
@@ -10,7 +10,8 @@ const LONG: readonly Effort[] = [
 	{ roughSteps: 0, starts: 6, steps: 1_000_000, finalists: 2 },
 	{ roughSteps: 0, starts: 1, steps: 4_000_000, finalists: 1 }
 ];
-const SEEDS = [1001, 1002, 1003];
+const FIRST_SEED = Number(process.argv[3] ?? 1001);
+const SEEDS = [FIRST_SEED, FIRST_SEED + 1, FIRST_SEED + 2];
 
 const known = readKnown();
 for (const instance of [...instances(), ...smallInstances()]) {
