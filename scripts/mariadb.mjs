@@ -170,6 +170,12 @@ export async function startMariadb(opts = {}) {
 					clearTimeout(timer);
 					ready(undefined);
 				}
+				// it would try for half a minute, deaf to any SIGTERM, and then say a page of what follows from it
+				if (/can't lock aria control file/i.test(log)) {
+					clearTimeout(timer);
+					c.kill('SIGKILL'); // it has opened nothing yet
+					reject(new Error(`the data in ${dataDir} are in use: it runs already, and has to be stopped first`));
+				}
 			});
 			c.once('error', reject);
 			c.once('exit', (code, signal) => {

@@ -206,7 +206,8 @@ export function planGrowth(line: Line): void {
 	let many = reached(400, GROWTH_STEPS);
 	for (let times = 2; many.points > few.points && times <= 16; times *= 2)
 		many = reached(400, times * GROWTH_STEPS);
-	line('  time until the class is as good (points, median)', many.ms / few.ms, '4 (linear)');
+	const growth = many.points > few.points ? Infinity : many.ms / few.ms;
+	line('  time until the class is as good (points, median)', growth, '4 (linear)');
 }
 
 /** The memory of a program of its own that proposes three classes, as the worker does. */

@@ -5,7 +5,10 @@ import { instances, smallInstances } from './instances';
 import { hashOf, readKnown, writeKnown } from './kept';
 import { foundBySearch, judge, planOf } from './plans';
 
-/** Twenty times the work of a proposal, for each seed: many beginnings are better for short classes, long ways for long ones. */
+/**
+ * Twenty times the work of a proposal, for each seed: many beginnings are better for short classes, long ways for long
+ * ones.
+ */
 const LONG: readonly Effort[] = [
 	{ roughSteps: 0, starts: 6, steps: 1_000_000, finalists: 2 },
 	{ roughSteps: 0, starts: 1, steps: 4_000_000, finalists: 1 }

@@ -131,6 +131,8 @@ describe('a search', () => {
 				const { pieces, cost } = searched(start, pool, objective, random, steps, warm);
 				expect(cost).toBeCloseTo(objective.cost(pieces), 6);
 				expect(cost).toBeLessThanOrEqual(objective.cost(start) + 1e-6);
+				// long enough to have come down to the way as it is: then it finds better ones
+				if (steps === 3000 && warm === 4) expect(cost).toBeLessThan(objective.cost(start) - 1);
 				start = pieces;
 			}
 	});

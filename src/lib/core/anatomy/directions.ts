@@ -12,16 +12,11 @@ export const DIRECTIONS = [
 ] as const;
 export type Direction = (typeof DIRECTIONS)[number];
 
-/** Something for each direction. Written out, since every reading of a plan makes some. */
+/** Something for each direction. */
 export function eachDirection<T>(of: (direction: Direction) => T): Record<Direction, T> {
-	return {
-		flexion: of('flexion'),
-		extension: of('extension'),
-		abduction: of('abduction'),
-		adduction: of('adduction'),
-		internalRotation: of('internalRotation'),
-		externalRotation: of('externalRotation')
-	};
+	const all = {} as Record<Direction, T>;
+	for (const direction of DIRECTIONS) all[direction] = of(direction);
+	return all;
 }
 
 export const LEGS = ['left', 'right'] as const;

@@ -75,6 +75,7 @@ export interface Balance {
 /** All verdicts of an orbit at once. */
 export function balance(orbit: Orbit, targets: Targets): Balance {
 	return {
+		// assigned, not spread: that takes a fifth of the time of reading a plan of one block
 		directions: eachDirection((d) =>
 			Object.assign(directionVerdict(orbit, d, targets), {
 				share: rangeShare(orbit, d),

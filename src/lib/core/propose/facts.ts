@@ -39,10 +39,9 @@ export const IS = {
 } as const;
 
 /**
- * The options of a search as nothing but numbers, field by field: it looks at hundreds of thousands of
- * classes a second. What stands at
- * the index of an option is about it; what there is several of stands between `first…[option]` and `first…[option + 1]`.
- * Seconds, and points of the objective.
+ * The options of a search as nothing but numbers, field by field: it looks at hundreds of thousands of classes a second.
+ * What stands at the index of an option is about it; what there is several of stands between `first…[option]` and
+ * `first…[option + 1]`. Seconds, and points of the objective.
  */
 export class Facts {
 	/** The movements, each with the number that it is known by here. */

@@ -51,8 +51,8 @@ export function searched(
 	let next = new Draft(pool.facts);
 	const best = new Draft(pool.facts, start);
 	let least = objective.costOf(now);
-	const perThreshold = waysFor(pool.facts.slugs.length);
-	let ways = Math.max(1, perThreshold * warm);
+	const movements = pool.facts.slugs.length;
+	let ways = waysAt(warm, movements);
 	let cost = objective.costOf(now, Infinity, ways);
 	const fall = fallOf(COLD / warm);
 	const every = Math.max(1, Math.floor(steps / FALLS));
@@ -61,7 +61,7 @@ export function searched(
 		if (step > 0 && step % every === 0) {
 			threshold *= fall;
 			now.sum();
-			ways = Math.max(1, perThreshold * threshold);
+			ways = waysAt(threshold, movements);
 			cost = objective.costOf(now, Infinity, ways);
 		}
 		if (!change(now, next, pool, random)) continue;
@@ -69,6 +69,7 @@ export function searched(
 		if (after >= cost + threshold) continue;
 		[now, next] = [next, now];
 		cost = after;
+		// while the way counts more than it costs, no class is compared with the best
 		if (ways > 1 || cost >= least - 1e-9) continue;
 		best.copy(now);
 		least = cost;
@@ -76,9 +77,10 @@ export function searched(
 	return { pieces: best.pieces(), cost: least };
 }
 
-function waysFor(movements: number): number {
+/** How many times getting from place to place counts under a threshold, with so many movements to choose from. */
+function waysAt(threshold: number, movements: number): number {
 	const { most, from, movements: each } = WAYS_PER_THRESHOLD;
-	return Math.min(most, (movements - from) / each);
+	return Math.max(1, threshold * Math.min(most, (movements - from) / each));
 }
 
 /**
