@@ -238,6 +238,11 @@ test('everything that is used beside the mat fits a phone', async ({ page }) => 
 			);
 		expect(await beyond(), path).toEqual([]);
 	}
+	// what each tier gets is read beside the mat: over the width, and still a cell of its row
+	await open(page, `${plan}/room`);
+	const row = page.getByRole('row', { name: /tight/ }).first();
+	const tiers = await row.getByRole('cell', { name: /tight/ }).boundingBox();
+	expect(tiers!.width).toBeGreaterThan(390 / 2);
 });
 
 test('the typeface ships with the app and has figures of one width', async ({ page }) => {

@@ -129,6 +129,29 @@
 		font-size: var(--text-m);
 		width: 14rem;
 	}
+	/* on a phone what people get stands under the movement, over the whole width */
+	@media screen and (max-width: 40rem) {
+		thead {
+			position: absolute;
+			clip-path: inset(50%);
+		}
+		tbody tr {
+			display: grid;
+			grid-template-columns: 3.5rem 1fr;
+			border-top: 1px solid var(--line);
+			padding: 0.35rem 0;
+		}
+		tbody :is(th, td) {
+			border-top: 0;
+			padding: 0.1rem 0;
+		}
+		tbody th {
+			width: auto;
+		}
+		tbody td:nth-child(n + 3) {
+			grid-column: 2;
+		}
+	}
 	@media print {
 		.no-print {
 			display: none;
