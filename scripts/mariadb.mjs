@@ -174,7 +174,9 @@ export async function startMariadb(opts = {}) {
 				if (/can't lock aria control file/i.test(log)) {
 					clearTimeout(timer);
 					c.kill('SIGKILL'); // it has opened nothing yet
-					reject(new Error(`the data in ${dataDir} are in use: it runs already, and has to be stopped first`));
+					reject(
+						new Error(`the data in ${dataDir} are in use: it runs already, and has to be stopped first`)
+					);
 				}
 			});
 			c.once('error', reject);
