@@ -16,7 +16,7 @@ import {
 } from '../../src/lib/core/drawing';
 import { preset } from '../../src/lib/core/group';
 import type { Movement } from '../../src/lib/core/movement';
-import { rangeSeconds, strengthShare, type Targets } from '../../src/lib/core/orbit';
+import { rangeSeconds, shareText, strengthShare, type Targets } from '../../src/lib/core/orbit';
 import {
 	applyEdit,
 	emptyPlan,
@@ -111,6 +111,21 @@ describe('verdicts', () => {
 			}),
 			{ numRuns: 100 }
 		);
+	});
+
+	it.each([
+		[66.667, 12, 25, '67'],
+		[50.8, 30, 50, '51'],
+		[50.3, 30, 50, '50.3'],
+		[50.03, 30, 50, '50.03'],
+		[29.96, 30, 50, '29.96'],
+		[50, 30, 50, '50'],
+		// a band with halves, as those of half the width have
+		[37.4, 37.5, 50, '37']
+	])('%d of %d-%d is shown as %s, on its side of the band', (sharePercent, minPercent, maxPercent, text) => {
+		const standing = sharePercent < minPercent ? 'short' : sharePercent > maxPercent ? 'over' : 'within';
+		const band = { minPercent, maxPercent };
+		expect(shareText({ standing, sharePercent, band, offByPercent: 0, offBySeconds: 0 })).toBe(text);
 	});
 
 	it('an empty class has no share of anything', () => {

@@ -8,7 +8,7 @@
 	} from '$lib/core/anatomy';
 	import { formatDuration } from '$lib/core/clock';
 	import type { Part, RingSector } from '$lib/core/drawing';
-	import type { Balance, Verdict } from '$lib/core/orbit';
+	import { shareText, type Balance, type Verdict } from '$lib/core/orbit';
 	import Ring from './Ring.svelte';
 	import Why from './Why.svelte';
 
@@ -54,7 +54,7 @@
 					</th>
 					<td>
 						<Why label={DIRECTION_NAME[direction]} parts={() => partsOf(direction)} align="end"
-							>{verdict.sharePercent.toFixed(0)} %</Why
+							>{shareText(verdict)} %</Why
 						>
 					</td>
 					<td class="quiet">{verdict.band.minPercent}–{verdict.band.maxPercent}</td>
@@ -64,9 +64,7 @@
 			<tr class="strength">
 				<th scope="row" title="Work in which the hip or the trunk strengthens">Strength, of the work</th>
 				<td>
-					<Why label="Strength" parts={strengthParts} align="end"
-						>{balance.strength.sharePercent.toFixed(0)} %</Why
-					>
+					<Why label="Strength" parts={strengthParts} align="end">{shareText(balance.strength)} %</Why>
 				</td>
 				<td class="quiet">{balance.strength.band.minPercent}–{balance.strength.band.maxPercent}</td>
 				<td class={balance.strength.standing}>{standing(balance.strength)}</td>

@@ -141,8 +141,7 @@ export const DOSE: Tables = {
 				'100 % of the work strengthens; 15-35 % is wanted',
 				{ targets: strength(15, 35) }
 			]
-		],
-		unmendable: ['only working']
+		]
 	},
 	'passive-share': {
 		passing: [

@@ -1,6 +1,7 @@
 import { DIRECTION_NAME, DIRECTIONS, type Direction } from '../anatomy';
 import { profileOf } from '../adapt';
 import { formatDuration } from '../clock';
+import { shareText } from '../orbit';
 import { doseByOne } from '../plan';
 import type { Check } from './types';
 
@@ -18,7 +19,7 @@ export const directionOver: Check = {
 		return DIRECTIONS.filter((d) => balance.directions[d].standing === 'over').map((d) => {
 			const verdict = balance.directions[d];
 			return {
-				message: `${DIRECTION_NAME[d]} takes ${Math.round(verdict.sharePercent)} % of the direction time; the band ends at ${verdict.band.maxPercent} % (about ${formatDuration(-verdict.offBySeconds)} less)`,
+				message: `${DIRECTION_NAME[d]} takes ${shareText(verdict)} % of the direction time; the band ends at ${verdict.band.maxPercent} % (about ${formatDuration(-verdict.offBySeconds)} less)`,
 				data: {
 					direction: d,
 					sharePercent: Math.round(verdict.sharePercent * 10) / 10,

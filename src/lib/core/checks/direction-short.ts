@@ -1,6 +1,7 @@
 import { profileOf, suitsSomehow } from '../adapt';
 import { DIRECTION_NAME, DIRECTIONS, type Direction } from '../anatomy';
 import { formatDuration } from '../clock';
+import { shareText } from '../orbit';
 import { newItem, type PlanEdit } from '../plan';
 import { usualForm, type Movement } from '../movement';
 import type { Check, CheckContext } from './types';
@@ -25,7 +26,7 @@ export const directionShort: Check = {
 		return DIRECTIONS.filter((d) => balance.directions[d].standing === 'short').map((d) => {
 			const verdict = balance.directions[d];
 			return {
-				message: `${DIRECTION_NAME[d]} gets ${Math.round(verdict.sharePercent)} % of the direction time; the band begins at ${verdict.band.minPercent} % (about ${formatDuration(verdict.offBySeconds)} more)`,
+				message: `${DIRECTION_NAME[d]} gets ${shareText(verdict)} % of the direction time; the band begins at ${verdict.band.minPercent} % (about ${formatDuration(verdict.offBySeconds)} more)`,
 				data: {
 					direction: d,
 					sharePercent: Math.round(verdict.sharePercent * 10) / 10,

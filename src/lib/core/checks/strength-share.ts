@@ -1,6 +1,7 @@
 import { STRENGTHENING_EFFORT, WORKING_MODES } from '../movement';
-import { formChange, type PlanEdit } from '../plan';
-import type { Check } from './types';
+import { shareText } from '../orbit';
+import { doseByOne, formChange, type PlanEdit } from '../plan';
+import type { Check, CheckContext, Repair } from './types';
 
 export const strengthShare: Check = {
 	meta: {
@@ -17,31 +18,42 @@ export const strengthShare: Check = {
 		const wanted = `${band.minPercent}-${band.maxPercent} %`;
 		return [
 			{
-				message: `${Math.round(sharePercent)} % of the work strengthens; ${wanted} is wanted`,
+				message: `${shareText(balance.strength)} % of the work strengthens; ${wanted} is wanted`,
 				severity: standing === 'over' ? ('note' as const) : ('mend' as const),
-				data: { sharePercent: Math.round(sharePercent * 10) / 10, standing, offSeconds: offBySeconds },
-				repairable: standing === 'short'
+				data: { sharePercent: Math.round(sharePercent * 10) / 10, standing, offSeconds: offBySeconds }
 			}
 		];
 	},
-	/** The longest item that can strengthen and does not yet, in a form and mode in which it does. */
-	repair(finding, { items, plan, group }) {
-		if (finding.data.standing !== 'short') return null;
-		const tooDeep = group?.preset === 'beginners' ? 3 : 5;
-		const weak = items.filter(
-			({ item, form }) => !WORKING_MODES.has(item.mode) || form.effort < STRENGTHENING_EFFORT
-		);
-		for (const { item, movement } of [...weak].sort((a, b) => b.workSeconds - a.workSeconds)) {
-			const mode = movement.modes.find((m) => WORKING_MODES.has(m));
-			const form = movement.forms.find((f) => f.effort >= STRENGTHENING_EFFORT && f.intensity <= tooDeep);
-			if (!mode || !form || item.mode === 'rest') continue;
-			const edit: PlanEdit = {
-				do: 'setItem',
-				itemId: item.id,
-				change: formChange(plan, item, movement, { form: form.id, mode })
-			};
-			return { label: `${movement.english}: ${form.id}, ${mode}`, edits: [edit] };
-		}
-		return null;
-	}
+	repair: (finding, context) => (finding.data.standing === 'short' ? more(context) : less(context))
 };
+
+const strengthens = ({ item, form }: CheckContext['items'][number]) =>
+	WORKING_MODES.has(item.mode) && form.effort >= STRENGTHENING_EFFORT;
+
+/** The longest item that can strengthen and does not yet, in a form and mode in which it does. */
+function more({ items, plan, group }: CheckContext): Repair | null {
+	const tooDeep = group?.preset === 'beginners' ? 3 : 5;
+	const weak = items.filter((taught) => !strengthens(taught));
+	for (const { item, movement } of weak.sort((a, b) => b.workSeconds - a.workSeconds)) {
+		const mode = movement.modes.find((m) => WORKING_MODES.has(m));
+		const form = movement.forms.find((f) => f.effort >= STRENGTHENING_EFFORT && f.intensity <= tooDeep);
+		if (!mode || !form || item.mode === 'rest') continue;
+		const edit: PlanEdit = {
+			do: 'setItem',
+			itemId: item.id,
+			change: formChange(plan, item, movement, { form: form.id, mode })
+		};
+		return { label: `${movement.english}: ${form.id}, ${mode}`, edits: [edit] };
+	}
+	return null;
+}
+
+/** One step less of the item that strengthens longest. */
+function less({ items, plan, find }: CheckContext): Repair | null {
+	const strong = items.filter((taught) => strengthens(taught) && !taught.item.pinned);
+	for (const { item, movement } of strong.sort((a, b) => b.workSeconds - a.workSeconds)) {
+		const edit = doseByOne(plan, item, find, -1);
+		if (edit) return { label: `Less of ${movement.english}`, edits: [edit] };
+	}
+	return null;
+}

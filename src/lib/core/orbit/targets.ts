@@ -53,6 +53,15 @@ function verdict(part: number, total: number, band: Band): Verdict {
 	};
 }
 
+/**
+ * The share in percent, whole; with as many decimals as show on which side of the band it stands: 50.03 % is over a
+ * band that ends at 50 %, and "50 %" would seem to be within.
+ */
+export function shareText({ standing: where, sharePercent, band }: Verdict): string {
+	const shown = [0, 1].map((decimals) => sharePercent.toFixed(decimals));
+	return shown.find((text) => standing(Number(text), band) === where) ?? sharePercent.toFixed(2);
+}
+
 export function directionVerdict(orbit: Orbit, direction: Direction, targets: Targets): Verdict {
 	return verdict(rangeSeconds(orbit, direction), orbit.rangeTotalSeconds, targets.directions[direction]);
 }

@@ -1,5 +1,5 @@
 import { previewRepair, readPlan, SEVERITIES, type Reading } from '../checks';
-import { isSymmetrical } from '../anatomy';
+import { DIRECTIONS, isSymmetrical } from '../anatomy';
 import { fit } from '../fit';
 import {
 	applyEdit,
@@ -14,6 +14,7 @@ import {
 import { styleOf } from '../style';
 import { calmOrder, lostSeconds } from '../reorder';
 import type { Piece } from './draft';
+import { POINTS } from './points';
 import type { ProposeSetting } from './types';
 
 /** Points of a finding of the desk, by its severity: what stops a class outweighs everything that the search weighs. */
@@ -90,8 +91,20 @@ export function gravity({ findings }: Reading): number {
 }
 
 /**
+ * What a class lacks of its bands, in the points of the search. A finding says that it is out of a band and not by how
+ * much; without this a class that is a hair over would be led farther out for the sake of any note.
+ */
+export function unbalance({ balance: { directions, strength }, orbit, context }: Reading): number {
+	const rangeOff = DIRECTIONS.reduce((sum, d) => sum + directions[d].offByPercent, 0);
+	const points =
+		POINTS.directionOff * rangeOff * orbit.rangeTotalSeconds +
+		POINTS.strengthOff * strength.offByPercent * orbit.workSeconds;
+	return points / context.plan.lengthSeconds;
+}
+
+/**
  * The repairs of the desk, as a colleague would take them one by one, as long as one makes the class better by its
- * findings and by the time that it loses between blocks.
+ * findings, by its bands and by the time that it loses between blocks.
  */
 export function mended(
 	plan: ClassPlan,
@@ -99,7 +112,8 @@ export function mended(
 	setting: ProposeSetting,
 	keep: (plan: ClassPlan) => boolean
 ): ClassPlan {
-	const worth = (reading: Reading, p: ClassPlan) => gravity(reading) + lostSeconds(p, setting.find) / 60;
+	const worth = (reading: Reading, p: ClassPlan) =>
+		gravity(reading) + unbalance(reading) + lostSeconds(p, setting.find) / 60;
 	let now = plan;
 	let reading = readPlan(now, setting);
 	let points = worth(reading, now);
