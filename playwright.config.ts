@@ -1,13 +1,16 @@
+import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 
 // The real interface over the production build, with a throw-away database: see scripts/serve.mjs.
 
 // Every worker process reads this file anew: what is chosen here goes on to them through the environment.
 const port = (process.env.E2E_PORT ??= String(20_000 + (process.pid % 20_000)));
+// What a run leaves, the server's number and the sign-in among it: two runs beside each other have their own.
+const results = (process.env.E2E_RESULTS ??= 'test-results/1');
 
 export default defineConfig({
 	testDir: 'tests/e2e',
-	outputDir: 'test-results/output',
+	outputDir: join(results, 'output'),
 	fullyParallel: false,
 	workers: 1,
 	// one more try on a machine that stalled; what needed it is listed as flaky, and is to be mended
@@ -47,14 +50,14 @@ export default defineConfig({
 			use: {
 				actionTimeout: 30_000,
 				browserName: 'chromium',
-				storageState: 'test-results/imke.json'
+				storageState: join(results, 'imke.json')
 			}
 		}
 	],
 	webServer: {
 		command: 'node scripts/serve.mjs',
 		url: `http://127.0.0.1:${port}/sign-in`,
-		env: { PORT: port },
+		env: { PORT: port, E2E_RESULTS: results },
 		timeout: 60_000,
 		reuseExistingServer: false,
 		stdout: 'ignore',

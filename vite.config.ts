@@ -47,6 +47,9 @@ export default defineConfig({
 		include: ['src/**/*.test.ts', 'tests/unit/**/*.test.ts'],
 		environment: 'node',
 		testTimeout: 120_000, // shared machines: a slow one is no failure
+		// on every core, and each module read once for all files: no test keeps anything in one
+		maxWorkers: '100%',
+		isolate: false,
 		coverage: {
 			provider: 'v8',
 			include: ['src/lib/core/**/*.ts', 'src/lib/catalogue/*.ts'],

@@ -96,6 +96,9 @@ async function answering(origin, ended) {
 	throw new Error(over ? 'the server ended at once' : 'the server did not answer within a minute');
 }
 
+/** Where the browser tests look for the number of this process. */
+const RESULTS = join(ROOT, process.env.E2E_RESULTS ?? 'test-results/1');
+
 /**
  * For the browser tests: throw-away data with the demo scenario, on PORT. SIGUSR1 stops the database, SIGUSR2
  * starts it again on the same data and port, so that a test can see what the app makes of it.
@@ -111,7 +114,7 @@ async function serveForTests() {
 		await running.stop();
 		running = await startMariadb({ dataDir, port });
 	});
-	writeFileSync(join(ROOT, 'test-results/serve.pid'), String(process.pid));
+	writeFileSync(join(RESULTS, 'serve.pid'), String(process.pid));
 	await serve({
 		port: Number(process.env.PORT ?? 4173),
 		demo: true,
@@ -120,6 +123,6 @@ async function serveForTests() {
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
-	mkdirSync(join(ROOT, 'test-results'), { recursive: true });
+	mkdirSync(RESULTS, { recursive: true });
 	await serveForTests();
 }

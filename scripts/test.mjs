@@ -1,5 +1,6 @@
 // `npm test`: lint, types, unit tests, build, browser tests; installs what is missing first.
 import { spawn } from 'node:child_process';
+import { availableParallelism } from 'node:os';
 import { ensureChromium, ensureMariadb, ensurePackages, ROOT } from './setup.mjs';
 
 await ensurePackages();
@@ -8,31 +9,36 @@ await ensureChromium();
 
 const bin = (name) => `node_modules/.bin/${name}`;
 const production = { ...process.env, NODE_ENV: 'production' };
-const steps = [
-	['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-	['lint', bin('eslint'), ['.']],
-	['sync', bin('svelte-kit'), ['sync']],
+/** Browser tests run in so many parts beside each other, each with its own server, database and browser. */
+const PARTS = Math.min(2, availableParallelism());
+const parts = Array.from({ length: PARTS }, (_, i) => ({
+	name: `browser tests ${i + 1}/${PARTS}`,
+	command: bin('playwright'),
+	args: ['test', `--shard=${i + 1}/${PARTS}`],
+	env: { ...process.env, E2E_RESULTS: `test-results/${i + 1}` }
+}));
+/** What stands in one row runs beside each other; the next row waits for it. */
+const ROWS = [
+	[{ name: 'sync', command: bin('svelte-kit'), args: ['sync'] }],
 	[
-		'types',
-		bin('svelte-check'),
-		['--tsconfig', './tsconfig.json', '--fail-on-warnings', '--output', 'human']
+		{ name: 'format', command: bin('prettier'), args: ['--check', '--log-level', 'warn', '.'] },
+		{ name: 'lint', command: bin('eslint'), args: ['.'] },
+		{
+			name: 'types',
+			command: bin('svelte-check'),
+			args: ['--tsconfig', './tsconfig.json', '--fail-on-warnings', '--output', 'human']
+		}
 	],
-	['unit tests', bin('vitest'), ['run']],
-	['build', bin('vite'), ['build', '--logLevel', 'error'], production],
-	['browser tests', bin('playwright'), ['test']]
+	[{ name: 'unit tests', command: bin('vitest'), args: ['run'] }],
+	[{ name: 'build', command: bin('vite'), args: ['build', '--logLevel', 'error'], env: production }],
+	parts
 ];
 let passed = 0;
 let failed = 0;
 let flaky = 0;
-for (const [name, command, args, env] of steps) {
-	const from = Date.now();
-	console.log(`\n== ${name}`);
-	const { code, output } = await shown(command, args, env ?? process.env);
-	count(output);
-	console.log(
-		`== ${name}: ${code === 0 ? 'ok' : `failed (${code})`}, ${Math.round((Date.now() - from) / 1000)} s`
-	);
-	if (code === 0) continue;
+for (const row of ROWS) {
+	const codes = await Promise.all(row.map(done));
+	if (codes.every((code) => code === 0)) continue;
 	failed = Math.max(1, failed);
 	break;
 }
@@ -40,6 +46,17 @@ console.log(
 	`\n${passed + flaky} passed, ${failed} failed${flaky ? `, ${flaky} only at the second try` : ''}`
 );
 process.exit(failed ? 1 : 0);
+
+/** Runs a step to its end and counts what it tested. */
+async function done({ name, command, args, env = process.env }) {
+	const from = Date.now();
+	console.log(`\n== ${name}`);
+	const { code, output } = await shown(command, args, env);
+	count(output);
+	const seconds = Math.round((Date.now() - from) / 1000);
+	console.log(`== ${name}: ${code === 0 ? 'ok' : `failed (${code})`}, ${seconds} s`);
+	return code;
+}
 
 /** Runs a command with its output shown and kept. */
 function shown(command, args, env) {

@@ -6,5 +6,5 @@ test('enter the demo studio', async ({ page }) => {
 	await open(page, '/sign-in');
 	await page.getByRole('button', { name: 'Enter the demo studio' }).click();
 	await expect(page.getByRole('heading', { name: 'This week' })).toBeVisible();
-	await page.context().storageState({ path: 'test-results/imke.json' });
+	await page.context().storageState({ path: `${process.env.E2E_RESULTS}/imke.json` });
 });
