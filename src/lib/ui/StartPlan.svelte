@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
+	import { dayName } from '$lib/core/calendar';
 
 	interface Props {
 		groupId: string;
@@ -11,12 +12,14 @@
 		templates: { id: string; title: string }[];
 	}
 	let { groupId, groupName, day, copyable, templates }: Props = $props();
+	/** A group may come twice a week. */
+	const whom = $derived(`${groupName}, ${dayName(day)}`);
 </script>
 
 <form method="POST" action="/?/start">
 	<input type="hidden" name="group" value={groupId} />
 	<input type="hidden" name="day" value={day} />
-	<Button type="submit" size="small" aria-label="Start a plan for {groupName}">Start a plan</Button>
+	<Button type="submit" size="small" aria-label="Start a plan for {whom}">Start a plan</Button>
 	{#if copyable}
 		<Button
 			type="submit"
@@ -24,14 +27,14 @@
 			kind="ghost"
 			name="copy"
 			value="1"
-			aria-label="Copy the last class of {groupName}"
+			aria-label="Copy the last class of {groupName} for {dayName(day)}"
 		>
 			Copy the last class
 		</Button>
 	{/if}
 	{#if templates.length}
 		<label class="template">
-			<span class="visually-hidden">Begin the plan for {groupName} with</span>
+			<span class="visually-hidden">Begin the plan for {whom} with</span>
 			<select name="template">
 				<option value="">with nothing yet</option>
 				{#each templates as { id, title } (id)}<option value={id}>with {title}</option>{/each}
