@@ -11,6 +11,10 @@
 	}
 	let { group, onchange }: Props = $props();
 
+	const ENDS: readonly [keyof Band, string][] = [
+		['minPercent', 'from'],
+		['maxPercent', 'to']
+	];
 	const because = $derived(preset(group.preset).because);
 
 	/** A field that was emptied keeps what was there, and says so. */
@@ -65,28 +69,19 @@
 						{name}
 						<span class="why quiet">{because[key] ?? ''}</span>
 					</th>
-					<td>
-						<input
-							class="figure"
-							type="number"
-							min="0"
-							max="100"
-							aria-label="{name}, from percent"
-							value={band.minPercent}
-							onchange={(e) => setEnd(key, 'minPercent', e.currentTarget, band.minPercent)}
-						/>
-					</td>
-					<td>
-						<input
-							class="figure"
-							type="number"
-							min="0"
-							max="100"
-							aria-label="{name}, to percent"
-							value={band.maxPercent}
-							onchange={(e) => setEnd(key, 'maxPercent', e.currentTarget, band.maxPercent)}
-						/>
-					</td>
+					{#each ENDS as [end, word] (end)}
+						<td>
+							<input
+								class="figure"
+								type="number"
+								min="0"
+								max="100"
+								aria-label="{name}, {word} percent"
+								value={band[end]}
+								onchange={(e) => setEnd(key, end, e.currentTarget, band[end])}
+							/>
+						</td>
+					{/each}
 				</tr>
 			{/each}
 		</tbody>

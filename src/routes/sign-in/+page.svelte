@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { Button, InlineNotification, PasswordInput, TextInput } from 'carbon-components-svelte';
+	import { Button } from 'carbon-components-svelte';
+	import Credentials from '$lib/ui/Credentials.svelte';
 
 	let { data, form } = $props();
 </script>
@@ -11,33 +12,7 @@
 	<section class="sheet">
 		<h1>Sign in</h1>
 		<form method="POST" action="?/enter{data.next}" use:enhance>
-			<TextInput
-				id="email"
-				name="email"
-				type="email"
-				labelText="E-mail"
-				autocomplete="username"
-				value={form?.email ?? ''}
-				invalid={Boolean(form?.errors?.email)}
-				invalidText={form?.errors?.email ?? ''}
-			/>
-			<PasswordInput
-				id="password"
-				name="password"
-				labelText="Password"
-				autocomplete="current-password"
-				invalid={Boolean(form?.errors?.password)}
-				invalidText={form?.errors?.password ?? ''}
-			/>
-			{#if form?.message}
-				<InlineNotification
-					lowContrast
-					hideCloseButton
-					kind="error"
-					title="Not signed in."
-					subtitle={form.message}
-				/>
-			{/if}
+			<Credentials {form} />
 			<Button type="submit">Sign in</Button>
 		</form>
 		<p class="quiet">New here? <a href="/sign-up">Open an account</a></p>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { Button, InlineNotification, PasswordInput, TextInput } from 'carbon-components-svelte';
+	import { Button, TextInput } from 'carbon-components-svelte';
+	import Credentials from '$lib/ui/Credentials.svelte';
 
 	let { form } = $props();
 </script>
@@ -19,34 +20,7 @@
 			invalid={Boolean(form?.errors?.name)}
 			invalidText={form?.errors?.name ?? ''}
 		/>
-		<TextInput
-			id="email"
-			name="email"
-			type="email"
-			labelText="E-mail"
-			autocomplete="username"
-			value={form?.email ?? ''}
-			invalid={Boolean(form?.errors?.email)}
-			invalidText={form?.errors?.email ?? ''}
-		/>
-		<PasswordInput
-			id="password"
-			name="password"
-			labelText="Password"
-			helperText="At least 10 characters; a short sentence is good."
-			autocomplete="new-password"
-			invalid={Boolean(form?.errors?.password)}
-			invalidText={form?.errors?.password ?? ''}
-		/>
-		{#if form?.message}
-			<InlineNotification
-				lowContrast
-				hideCloseButton
-				kind="error"
-				title="Not opened."
-				subtitle={form.message}
-			/>
-		{/if}
+		<Credentials {form} opening />
 		<Button type="submit">Open the account</Button>
 	</form>
 	<p class="quiet">Your studio is made with it. Have one already? <a href="/sign-in">Sign in</a></p>
