@@ -52,3 +52,8 @@ export function filled(planned: PlannedSeries, plan: (index: number) => ClassPla
 	const plans = planned.series.classes.map(({ id }, index) => [id, plan(index)] as const);
 	return { ...planned, plans: Object.fromEntries(plans) };
 }
+
+export const daysOf = ({ series }: PlannedSeries) => series.classes.map(({ on }) => on);
+
+/** How a class went, written down. */
+export const run = { effort: 4, minutes: 50, leftOut: [], note: '' };

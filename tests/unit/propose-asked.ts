@@ -1,0 +1,32 @@
+import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import type { Group } from '../../src/lib/core/group';
+import { emptyPlan, itemsOf, type ClassPlan } from '../../src/lib/core/plan';
+import type { Asked, Effort, ProposeSetting, Wishes } from '../../src/lib/core/propose';
+
+/** Enough for a valid class; how good it is, is the bench's business. */
+export const QUICK: Effort = { starts: 2, steps: 2500, finalists: 1, roughSteps: 0 };
+
+export const settingFor = (group: Group, taughtBefore: string[] | null = null): ProposeSetting => ({
+	catalogue: CATALOGUE,
+	find: findMovement,
+	targets: group.targets,
+	group,
+	taughtBefore
+});
+
+export const ask = (
+	group: Group,
+	minutes: number,
+	wishes: Wishes = {},
+	more: Partial<Asked> = {}
+): Asked => ({
+	base: emptyPlan('Proposed', group.startsAt, 60 * minutes),
+	wishes,
+	setting: settingFor(group),
+	seed: 7,
+	count: 1,
+	effort: QUICK,
+	...more
+});
+
+export const slugsOf = (plan: ClassPlan) => itemsOf(plan).map((item) => item.movement);
