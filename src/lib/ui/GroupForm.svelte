@@ -69,7 +69,7 @@
 				/>
 			{/each}
 		</div>
-		<div class="row">
+		<div class="row times">
 			<Select
 				id="g-weekday"
 				labelText="Day"
@@ -213,6 +213,10 @@
 		gap: 0.75rem;
 		align-items: end;
 	}
+	/* the longest day and the longest moment are read whole */
+	.row.times {
+		grid-template-columns: minmax(9.5rem, 1fr) minmax(0, 0.7fr) minmax(0, 0.7fr) minmax(10rem, 1fr);
+	}
 	.row.end {
 		grid-template-columns: 1fr auto;
 		align-items: end;
@@ -244,7 +248,8 @@
 		.form {
 			grid-template-columns: minmax(0, 1fr);
 		}
-		.row {
+		.row,
+		.row.times {
 			grid-template-columns: 1fr 1fr;
 		}
 	}

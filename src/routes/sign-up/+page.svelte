@@ -28,7 +28,7 @@
 
 <style>
 	section {
-		max-width: 26rem;
+		max-width: 22.5rem;
 		margin: 3rem auto 0;
 	}
 	section,
