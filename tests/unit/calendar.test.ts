@@ -3,6 +3,7 @@ import {
 	addDays,
 	dayInZone,
 	dayName,
+	dayWithYear,
 	isIsoDay,
 	nextClass,
 	timeInZone,
@@ -48,6 +49,7 @@ describe('weeks (ISO 8601)', () => {
 	it('days are added and named across the change of the clocks', () => {
 		expect(addDays('2026-03-28', 2)).toBe('2026-03-30');
 		expect(dayName('2026-11-24')).toBe('Tuesday 24 November');
+		expect(dayWithYear('2026-11-24')).toBe('24 November 2026');
 		expect([isIsoDay('2026-02-29'), isIsoDay('2028-02-29'), isIsoDay('24/11/26')]).toEqual([
 			false,
 			true,

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { CautionLine } from '$lib/core/adapt';
+	import { dayWithYear } from '$lib/core/calendar';
 	import type { Caution } from '$lib/core/movement';
 
 	/** What the people with each caution get at one item. */
@@ -29,7 +30,7 @@
 			<b>{line.caution}</b> <span class="quiet">({line.people})</span>: {given(line)}.
 			<span class="quiet">{line.advice}</span>
 			{#if line.confirmedOn}
-				<span class="kept">Kept by your own confirmation, {line.confirmedOn}.</span>
+				<span class="kept">Kept by your own confirmation, {dayWithYear(line.confirmedOn)}.</span>
 			{:else if onconfirm && line.kind !== 'in this form'}
 				<button type="button" onclick={() => onconfirm(line.caution)}>Keep it, I answer for it</button>
 			{/if}

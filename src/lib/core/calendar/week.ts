@@ -50,6 +50,11 @@ export function dayName(isoDay: string): string {
 	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat('cccc d LLLL');
 }
 
+/** "22 November 2026": for what is still read a year later. */
+export function dayWithYear(isoDay: string): string {
+	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat('d LLLL yyyy');
+}
+
 /** "Tue 24 Nov". */
 export function shortDay(isoDay: string): string {
 	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat('ccc d LLL');
