@@ -210,7 +210,9 @@ test('a class is duplicated and compared: what came, what went, what changed', a
 	await page.getByLabel('compared with').selectOption({ label: 'Skiff Crew, Monday 1 July' });
 	await expect(page.getByRole('region', { name: 'Only in this class 1' })).toContainText('Cobra');
 	await expect(page.getByRole('region', { name: 'Only in the other 1' })).toContainText('Cat and cow');
-	await expect(page.getByRole('region', { name: 'In both, not the same 1' })).toContainText('dose 10 → 11');
+	await expect(page.getByRole('region', { name: 'In both, not the same 1' })).toContainText(
+		'dose 10 → 11 repetitions'
+	);
 	expect(await seriousFindings(page)).toEqual([]);
 });
 

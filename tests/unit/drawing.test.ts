@@ -6,6 +6,7 @@ import { previewRepair, readPlan, type Reading } from '../../src/lib/core/checks
 import { phaseSeconds } from '../../src/lib/core/clock';
 import {
 	beforeAfter,
+	changesInWords,
 	classRing,
 	directionParts,
 	LEVELS,
@@ -21,7 +22,16 @@ import {
 } from '../../src/lib/core/drawing';
 import { preset } from '../../src/lib/core/group';
 import { rangeSeconds } from '../../src/lib/core/orbit';
-import { applyEdit, emptyPlan, itemsOf, mirror, newItem, type ClassPlan } from '../../src/lib/core/plan';
+import {
+	applyEdit,
+	comparePlans,
+	emptyPlan,
+	itemsOf,
+	mirror,
+	newItem,
+	type ClassPlan,
+	type Item
+} from '../../src/lib/core/plan';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { anyPlan } from './arbitrary';
 
@@ -294,6 +304,27 @@ describe('before and after', () => {
 		expect(all.map((s) => s.name)).toContain('strength');
 		expect(all).toHaveLength(7);
 		expect(all.every((s) => s.before === s.after)).toBe(true);
+	});
+
+	it('says what differs in a movement, doses with their unit, once where it is the same', () => {
+		const changed = (before: Partial<Item>, after: Partial<Item>) => {
+			const [a, b] = [before, after].map((change) => {
+				const plan = classOf(['pigeon-fold']);
+				return applyEdit(plan, { do: 'setItem', itemId: itemsOf(plan)[0]!.id, change });
+			});
+			const [kept] = comparePlans(a!, b!).kept;
+			return changesInWords(kept!, read(a!), read(b!)).map((c) => `${c.field}: ${c.before} → ${c.after}`);
+		};
+		const active = { mode: 'active', dose: 6 } as const;
+		expect(changed(active, { ...active, dose: 8 })).toEqual(['dose: 6 → 8 breaths']);
+		expect(changed(active, { mode: 'passive', dose: 60, lead: 'right' })).toEqual([
+			'mode: active → passive',
+			'dose: 6 breaths → 60 seconds',
+			'first side: left → right'
+		]);
+		// the same figure is another dose where it counts something else
+		expect(changed(active, { ...active, unit: 'seconds' })).toEqual(['dose: 6 breaths → 6 seconds']);
+		expect(changed(active, active)).toEqual([]);
 	});
 
 	it('a repair’s preview names the totals and what it solves', () => {

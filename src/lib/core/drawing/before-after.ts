@@ -1,6 +1,10 @@
 import { DIRECTION_NAME, DIRECTION_SIGN, DIRECTIONS } from '../anatomy';
 import type { Finding, Preview, Reading } from '../checks';
 import { formatDuration } from '../clock';
+import { formOf } from '../movement';
+import type { Item, Kept } from '../plan';
+import { styledRange } from '../style';
+import { unitWord } from './running-order';
 
 /** One figure of a class before and after a change. */
 export interface Shift {
@@ -56,6 +60,27 @@ export function shiftsBetween(
 				within: b.standing === 'within'
 			}))
 	};
+}
+
+const FIELD_NAME = { form: 'form', mode: 'mode', dose: 'dose', lead: 'first side' } as const;
+
+/** What differs in one movement of two classes: "form: full → supported", "dose: 8 breaths → 40 seconds". */
+export function changesInWords(
+	{ before, after, changed }: Kept,
+	inBefore: Reading,
+	inAfter: Reading
+): { field: string; before: string; after: string }[] {
+	const [was, is] = [doseInWords(before, inBefore), doseInWords(after, inAfter)];
+	return changed.map((field) => {
+		if (field !== 'dose') return { field: FIELD_NAME[field], before: before[field], after: after[field] };
+		// the unit once, where it is the same
+		return { field, before: was.unit === is.unit ? String(before.dose) : was.text, after: is.text };
+	});
+}
+
+function doseInWords({ dose, form, mode, unit, movement }: Item, { context }: Reading) {
+	const range = styledRange(context.style, formOf(context.find(movement)!, form)!, mode, unit);
+	return { unit: range.unit, text: `${dose} ${unitWord(range.unit, dose)}` };
 }
 
 /** Compares a class with what a repair would make of it: what moves by half a point or more is shown. */

@@ -35,7 +35,9 @@ export function comparePlans(before: ClassPlan, after: ClassPlan): Comparison {
 			movement: item.movement,
 			before: old,
 			after: item,
-			changed: fields.filter((field) => old[field] !== item[field])
+			changed: fields.filter(
+				(field) => old[field] !== item[field] || (field === 'dose' && old.unit !== item.unit)
+			)
 		});
 	}
 	const count = came.length + kept.length;

@@ -1,6 +1,6 @@
 import { dayInZone, dayName } from '$lib/core/calendar';
 import { readPlan } from '$lib/core/checks';
-import { percentOf, shiftsBetween } from '$lib/core/drawing';
+import { changesInWords, percentOf, shiftsBetween } from '$lib/core/drawing';
 import { comparePlans, itemsOf } from '$lib/core/plan';
 import { db } from '$lib/server/db';
 import { planSetting, settingOf } from '$lib/server/plan-setting';
@@ -49,9 +49,9 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 			went: went.map(name),
 			changed: kept
 				.filter(({ changed }) => changed.length > 0)
-				.map(({ movement, before: a, after: b, changed }) => ({
-					name: name(movement),
-					fields: changed.map((field) => ({ field, before: String(a[field]), after: String(b[field]) }))
+				.map((both) => ({
+					name: name(both.movement),
+					fields: changesInWords(both, before, now.reading)
 				})),
 			same: kept.filter(({ changed }) => changed.length === 0).length,
 			items: { before: itemsOf(against.stored.plan).length, after: itemsOf(setting.stored.plan).length },

@@ -39,8 +39,9 @@
 				{#each against.changed as item, i (i)}
 					<li>
 						<b>{item.name}</b>
-						{#each item.fields as { field, before, after } (field)}<span>{field} {before} → {after}</span
-							>{/each}
+						{#each item.fields as { field, before, after } (field)}
+							<span>{field} {before} → {after}</span>
+						{/each}
 					</li>
 				{:else}<li class="quiet">nothing</li>{/each}
 			</ul>
@@ -108,6 +109,7 @@
 		gap: 0.25rem;
 	}
 	li span {
+		display: inline-block;
 		margin-left: 0.6rem;
 		font-size: var(--text-s);
 	}
