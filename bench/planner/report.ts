@@ -8,7 +8,7 @@ import {
 	alternativesFor,
 	conflictOf,
 	propose,
-	STANDARD_EFFORT,
+	standardEffort,
 	type Asked,
 	type Effort,
 	type ProposeSetting
@@ -22,11 +22,11 @@ type Line = (what: string, ratio: number, aim: string) => void;
 const SEEDS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10];
 /** Steps of the searches whose growth is measured. */
 const GROWTH_STEPS = 30_000;
-const FIVEFOLD: Effort = { ...STANDARD_EFFORT, steps: 5 * STANDARD_EFFORT.steps };
 
 /** What a search of each seed comes to, by the evaluator that shares nothing with it. */
-function costs(instance: Instance, seeds: readonly number[], effort: Effort): number[] {
+function costs(instance: Instance, seeds: readonly number[], times = 1): number[] {
 	const cost = judge(instance);
+	const effort = standardEffort(instance.base.lengthSeconds, times);
 	return seeds.map((seed) =>
 		Math.min(
 			...[...foundBySearch(instance, seed, effort)].map(({ pieces }) => cost(planOf(instance.base, pieces)))
@@ -60,13 +60,13 @@ export function planQuality(line: Line): void {
 	for (const instance of all) {
 		const proven = readProven()[instance.name]!;
 		const known = bestKnown(instance);
-		const found = costs(instance, SEEDS, STANDARD_EFFORT);
+		const found = costs(instance, SEEDS);
 		under += found.filter((points) => points < proven.bound - 1e-6).length;
 		better += found.filter((points) => points <= proven.best + 1e-6).length;
 		offPoints.push(...found.map((points) => Math.max(0, points - known)));
 		offShare.push(...found.map((points) => Math.max(0, percent(points - known, known))));
 		if (instance.base.lengthSeconds >= 4500)
-			for (const found of costs(instance, SEEDS.slice(0, 3), FIVEFOLD)) {
+			for (const found of costs(instance, SEEDS.slice(0, 3), 5)) {
 				const points = Math.max(0, found - known);
 				longOff.push({ points, share: percent(points, known) });
 			}
@@ -97,7 +97,7 @@ export function planQuality(line: Line): void {
 	const small = smallInstances().map((instance) => ({
 		known: bestKnown(instance),
 		bound: readProven()[instance.name]!.bound,
-		found: Math.min(...costs(instance, SEEDS.slice(0, 4), STANDARD_EFFORT))
+		found: Math.min(...costs(instance, SEEDS.slice(0, 4)))
 	}));
 	line(
 		'small instances (18 movements): the best of 4 seeds is the best known, of 10',
@@ -138,7 +138,7 @@ export function planBehaviour(line: Line): void {
 	for (const instance of all) {
 		for (const seed of SEEDS) {
 			// the first finished class of a short search is held to the same: it is on the screen too
-			const effort = { ...STANDARD_EFFORT, steps: 4000 };
+			const effort = { ...standardEffort(instance.base.lengthSeconds), steps: 4000, crossingSteps: 500 };
 			for (const { proposal } of propose(asking(instance, { seed, effort }))) {
 				runs += 1;
 				const exact =
@@ -184,8 +184,16 @@ export function planGrowth(line: Line): void {
 		const own: ProposeSetting = { ...setting, catalogue, find: (slug) => bySlug.get(slug) };
 		return { ...instance!, setting: own };
 	};
+	/** Two beginnings of so many steps, and half as much for what is crossed. */
+	const growing = (steps: number): Effort => ({
+		roughSteps: 0,
+		starts: 2,
+		steps,
+		crossings: 4,
+		crossingSteps: steps / 4
+	});
 	const once = (count: number) =>
-		timed(() => [...propose(asking(sized(count), { effort: { ...STANDARD_EFFORT, steps: 20_000 } }))]).ms;
+		timed(() => [...propose(asking(sized(count), { effort: growing(20_000) }))]).ms;
 	const ratios = Array.from({ length: 3 }, () => once(400) / once(100));
 	line('search over 400 movements / over 100, the same steps', median(ratios), '4 (linear)');
 
@@ -193,11 +201,7 @@ export function planGrowth(line: Line): void {
 	const reached = (count: number, steps: number) => {
 		const own = sized(count);
 		const runs = SEEDS.map((seed) =>
-			timed(() =>
-				Math.min(
-					...[...foundBySearch(own, seed, { ...STANDARD_EFFORT, roughSteps: 0, steps })].map((f) => f.cost)
-				)
-			)
+			timed(() => Math.min(...[...foundBySearch(own, seed, growing(steps))].map((f) => f.cost)))
 		);
 		return { points: median(runs.map(({ result }) => result)), ms: median(runs.map(({ ms }) => ms)) };
 	};

@@ -20,7 +20,7 @@ import {
 	optionsFor,
 	ownShares,
 	proposals,
-	STANDARD_EFFORT,
+	standardEffort,
 	type Piece,
 	type Wishes
 } from '../../src/lib/core/propose';
@@ -38,7 +38,7 @@ describe('tissues that are asked for', () => {
 		const lengthen = ['hamstrings', 'adductors'] as const;
 		const short = (plan: ClassPlan) => lengthen.filter((tissue) => (held(plan).get(tissue) ?? 0) < 55);
 		const proposed = (seed: number, wishes: Wishes) =>
-			proposals(ask(DEMO_GROUPS.chalk, 45, wishes, { seed, effort: STANDARD_EFFORT }))[0]!;
+			proposals(ask(DEMO_GROUPS.chalk, 45, wishes, { seed, effort: standardEffort(2700) }))[0]!;
 		const asked = [7, 8].map((seed) => proposed(seed, { lengthen }));
 		for (const { plan } of asked) expect(short(plan)).toEqual([]);
 		// without the wish some class or other leaves one of them short
@@ -221,7 +221,7 @@ describe('a proposed class', () => {
 							DEMO_GROUPS.chalk,
 							50,
 							{},
-							{ seed, effort: { starts: 1, steps, finalists: 1, roughSteps: 0 } }
+							{ seed, effort: { roughSteps: 0, starts: 1, steps, crossings: 0, crossingSteps: 0 } }
 						)
 					)[0]!.cost,
 				0

@@ -1,13 +1,15 @@
 export { alternativesFor, type Alternative } from './alternatives';
 export { conflictOf } from './conflict';
 export { Objective } from './cost';
+export { crossed, Population } from './cross';
 export { ownShares } from './difference';
 export { Draft, type Piece } from './draft';
+export { standardEffort, type Effort } from './effort';
 export { factsFor } from './facts';
 export { nearest } from './nearest';
 export { optionsFor, type Option } from './options';
 export { Pool } from './pool';
-export { keptPieces, proposals, propose, sought, STANDARD_EFFORT, type Asked, type Effort } from './propose';
+export { keptPieces, proposals, propose, sought, type Asked } from './propose';
 export { seededRandom } from './random';
 export { mayStandIn } from './roles';
 export { begun, searched, settled, type Found } from './search';

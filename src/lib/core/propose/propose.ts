@@ -3,7 +3,9 @@ import { formOf } from '../movement';
 import { blocksOf, itemsIn, itemsOf, SECTION_KINDS, type Block, type ClassPlan } from '../plan';
 import { lostSeconds } from '../reorder';
 import { Objective } from './cost';
+import { Population } from './cross';
 import type { Piece } from './draft';
+import { standardEffort, type Effort } from './effort';
 import { factsFor } from './facts';
 import { keptOption, optionsFor } from './options';
 import { seededRandom, type Random } from './random';
@@ -13,19 +15,7 @@ import { begun, searched, settled, type Found } from './search';
 import type { Proposal, ProposeSetting, Wishes } from './types';
 import { reasonsFor } from './why';
 
-/** How much work a proposal may cost: steps of the search, never seconds, so that a seed gives one class everywhere. */
-export interface Effort {
-	/** Searches from different beginnings, and steps of each. */
-	starts: number;
-	steps: number;
-	/** The best of them, each searched on from once more with half as many steps. */
-	finalists: number;
-	/** Steps of a rough class that is there at once; 0 for none. */
-	roughSteps: number;
-}
-export const STANDARD_EFFORT: Effort = { starts: 2, steps: 240_000, finalists: 1, roughSteps: 2000 };
-
-/** How far uphill a finalist may go once more, points of the objective. */
+/** How far uphill a class that was crossed may go, points of the objective. */
 const REHEATED = 0.3;
 
 export interface Asked {
@@ -44,7 +34,7 @@ export interface Asked {
  * better one (`done` false) and each class when it is finished. Stop by asking for no more.
  */
 export function* propose(asked: Asked): Generator<{ number: number; done: boolean; proposal: Proposal }> {
-	const { base, wishes, setting, seed, count = 3, effort = STANDARD_EFFORT } = asked;
+	const { base, wishes, setting, seed, count = 3, effort = standardEffort(base.lengthSeconds) } = asked;
 	const offered = optionsFor(base, wishes, setting);
 	const kept = keptPieces(base, setting, offered.length);
 	const options = [...offered, ...kept.map((piece) => piece.option)];
@@ -67,24 +57,33 @@ export function* propose(asked: Asked): Generator<{ number: number; done: boolea
 	}
 }
 
-/** The classes that a search comes upon: a rough one at once, one from each beginning, and what the best lead to. */
+/** The classes that a search comes upon, each better than those before: a rough one at once, and the best in the end. */
 export function* sought(
 	kept: readonly Piece[],
 	pool: Pool,
 	objective: Objective,
 	random: Random,
 	wishes: Wishes,
-	{ roughSteps, starts, steps, finalists }: Effort
+	{ roughSteps, starts, steps, crossings, crossingSteps }: Effort
 ): Generator<Found> {
 	const search = (many: number) => searched(begun(kept, pool, random, wishes), pool, objective, random, many);
-	if (roughSteps > 0) yield search(roughSteps);
-	const found: Found[] = [];
-	for (let start = 0; start < starts; start++) {
-		found.push(search(steps));
-		yield found.at(-1)!;
+	const population = new Population(starts);
+	let least = Infinity;
+	function* better(found: Found): Generator<Found> {
+		if (found.cost >= least) return;
+		least = found.cost;
+		yield found;
 	}
-	for (const { pieces } of found.sort((a, b) => a.cost - b.cost).slice(0, finalists))
-		yield settled(searched(pieces, pool, objective, random, steps / 2, REHEATED), pool, objective);
+	if (roughSteps > 0) yield* better(search(roughSteps));
+	for (let start = 0; start < starts; start++) {
+		population.add(search(steps));
+		yield* better(population.best);
+	}
+	for (let crossing = 0; crossing < crossings; crossing++) {
+		const child = population.child(random);
+		population.add(searched(child, pool, objective, random, crossingSteps, REHEATED));
+	}
+	yield* better(settled(population.best, pool, objective));
 }
 
 /** All proposals at once. */

@@ -39,8 +39,14 @@ export interface SeriesAsk {
 	effort?: Effort;
 }
 
-/** A whole series is many classes: each gets a third of the work that a single one is given. */
-export const SERIES_EFFORT: Effort = { starts: 1, steps: 50_000, finalists: 1, roughSteps: 0 };
+/** A whole series is many classes: each gets an eighth of the work that a single one is given. */
+export const SERIES_EFFORT: Effort = {
+	roughSteps: 0,
+	starts: 2,
+	steps: 25_000,
+	crossings: 4,
+	crossingSteps: 6000
+};
 /** An easier week asks for so much of what the last ordinary one did. Common practice, no source. */
 const EASIER = 0.85;
 

@@ -1,0 +1,64 @@
+import { SECTION_KINDS } from '../plan';
+import type { Piece } from './draft';
+import type { Random } from './random';
+import type { Found } from './search';
+
+/**
+ * The parts of one class with some neighbouring parts of another in their place, now and then with none; a movement that
+ * both bring is given once. What is kept stays: both have it in the same part.
+ */
+export function crossed(one: readonly Piece[], other: readonly Piece[], random: Random): Piece[] {
+	const parts = SECTION_KINDS.length;
+	const from = 1 + random.below(parts - 1);
+	// half of them to the end
+	const to = random() < 0.5 ? parts : from + random.below(parts - from + 1);
+	const fromOther = ({ section }: Piece) => section >= from && section < to;
+	const own = one.filter((piece) => !fromOther(piece));
+	const had = new Set(own.flatMap(({ option }) => option.movements));
+	const brought = other.filter(
+		(piece) =>
+			fromOther(piece) && (piece.option.kept || !piece.option.movements.some((slug) => had.has(slug)))
+	);
+	return [...own, ...brought].sort((a, b) => a.section - b.section);
+}
+
+/**
+ * Classes to be crossed with one another, each of other movements than the rest: one that is no better than the worst, or
+ * than the one like it, finds no place.
+ */
+export class Population {
+	private readonly all: Found[] = [];
+
+	constructor(private readonly size: number) {}
+
+	get best(): Found {
+		return this.all.reduce((a, b) => (b.cost < a.cost ? b : a));
+	}
+
+	add(found: Found): void {
+		const { all } = this;
+		const like = all.findIndex((known) => given(known) === given(found));
+		if (like < 0 && all.length < this.size) {
+			all.push(found);
+			return;
+		}
+		const at = like < 0 ? all.indexOf(all.reduce((a, b) => (b.cost > a.cost ? b : a))) : like;
+		if (found.cost < all[at]!.cost) all[at] = found;
+	}
+
+	/** What becomes of two of them, the first chosen rather among the better ones. */
+	child(random: Random): Piece[] {
+		const all = this.all.sort((a, b) => a.cost - b.cost);
+		const one = Math.min(random.below(all.length), random.below(all.length));
+		const other = random.below(all.length);
+		const mate = other === one ? (one + 1) % all.length : other;
+		return crossed(all[one]!.pieces, all[mate]!.pieces, random);
+	}
+}
+
+/** What is given in a class, whatever its order and doses. */
+const given = ({ pieces }: Found) =>
+	pieces
+		.map(({ option }) => option.index)
+		.sort((a, b) => a - b)
+		.join();

@@ -1,0 +1,105 @@
+/** Classes that are crossed: what comes of two is a class again, and the better ones stay. */
+import { describe, expect, it } from 'vitest';
+import { instances } from '../../bench/planner/instances';
+import { searchOf } from '../../bench/planner/plans';
+import {
+	begun,
+	crossed,
+	Population,
+	searched,
+	seededRandom,
+	sought,
+	standardEffort,
+	type Effort,
+	type Found
+} from '../../src/lib/core/propose';
+
+const instance = instances().find(({ name }) => name === 'striders-25-tight-2-pins')!;
+const { kept, objective, pool } = searchOf(instance);
+const random = seededRandom(11);
+const founds = Array.from({ length: 6 }, () =>
+	searched(begun(kept, pool, random, {}), pool, objective, random, 3000)
+);
+const given = ({ pieces }: Pick<Found, 'pieces'>) => pieces.map(({ option }) => option.index);
+const asText = ({ pieces }: Pick<Found, 'pieces'>) => given({ pieces }).sort().join();
+
+describe('two classes crossed', () => {
+	const crossings = Array.from({ length: 200 }, (_, i) => {
+		const [one, other] = [founds[i % 6]!, founds[(i + 1 + (i % 5)) % 6]!];
+		return { one, other, child: crossed(one.pieces, other.pieces, random) };
+	});
+
+	it('give each part as one of both has it, but for what would come twice', () => {
+		for (const { one, other, child } of crossings)
+			for (let section = 0; section < 6; section++) {
+				const [own, brought, made] = [one.pieces, other.pieces, child].map((pieces) =>
+					pieces.filter((piece) => piece.section === section)
+				);
+				const isOwn = made!.length === own!.length && made!.every((piece, i) => piece === own![i]);
+				if (!isOwn) expect(made!.every((piece) => brought!.includes(piece))).toBe(true);
+			}
+		const mixed = crossings.filter(
+			({ one, other, child }) =>
+				asText({ pieces: child }) !== asText(one) && asText({ pieces: child }) !== asText(other)
+		);
+		expect(mixed.length).toBeGreaterThan(100);
+	});
+
+	it('give no movement twice, keep what is kept in its order, and stand part after part', () => {
+		expect(kept).toHaveLength(2);
+		for (const { child } of crossings) {
+			const slugs = child.flatMap(({ option }) => option.movements);
+			expect(new Set(slugs).size).toBe(slugs.length);
+			expect(child.filter(({ option }) => option.kept).map(({ option }) => option.kept)).toEqual(
+				kept.map(({ option }) => option.kept)
+			);
+			expect(child.map(({ section }) => section)).toEqual(child.map(({ section }) => section).sort());
+		}
+	});
+});
+
+describe('a population', () => {
+	it('keeps the best of all, each with other movements than the rest', () => {
+		const population = new Population(3);
+		const [a, b, c, d] = founds.toSorted((x, y) => x.cost - y.cost) as [Found, Found, Found, Found];
+		for (const found of [d, c, b, a]) population.add(found);
+		expect(population.best).toBe(a);
+		// the same movements, dearer and cheaper
+		population.add({ ...b, cost: b.cost + 1 });
+		population.add({ ...a, cost: a.cost - 1 });
+		expect(population.best.cost).toBe(a.cost - 1);
+		const parents = new Set<string>();
+		for (let i = 0; i < 100; i++) {
+			const child = population.child(random);
+			const from = [a, b, c, d].filter((found) =>
+				given({ pieces: child }).some((option) => given(found).includes(option))
+			);
+			for (const found of from) parents.add(asText(found));
+		}
+		expect(parents.has(asText(a)) && parents.has(asText(b)) && parents.has(asText(c))).toBe(true);
+	});
+});
+
+describe('a search with crossings', () => {
+	const found = (effort: Effort, seed: number) => [
+		...sought(kept, pool, objective, seededRandom(seed), {}, effort)
+	];
+	const alone: Effort = { roughSteps: 0, starts: 4, steps: 8000, crossings: 0, crossingSteps: 0 };
+
+	it('comes upon better and better classes, and crossing makes them better still', () => {
+		const gains = [1, 2, 3, 4, 5].map((seed) => {
+			const costs = found({ ...alone, crossings: 16, crossingSteps: 2000 }, seed).map(({ cost }) => cost);
+			expect(costs).toEqual(costs.toSorted((a, b) => b - a));
+			return found(alone, seed).at(-1)!.cost - costs.at(-1)!;
+		});
+		expect(gains.reduce((sum, points) => sum + points, 0) / gains.length).toBeGreaterThan(0.3);
+	});
+
+	it.each([1200, 1500, 2700, 4500])('costs as many steps for %d s of class as for any other', (seconds) => {
+		for (const times of [1, 5]) {
+			const { starts, steps, crossings, crossingSteps } = standardEffort(seconds, times);
+			expect(starts).toBeGreaterThanOrEqual(2);
+			expect((starts * steps + crossings * crossingSteps) / (600_000 * times)).toBeCloseTo(1, 3);
+		}
+	});
+});
