@@ -1,4 +1,4 @@
-import { STRENGTHENING_EFFORT, WORKING_MODES } from '../movement';
+import { countsAsStrength, WORKING_MODES } from '../movement';
 import { shareText } from '../orbit';
 import { doseByOne, formChange, type PlanEdit } from '../plan';
 import type { Check, CheckContext, Repair } from './types';
@@ -28,7 +28,7 @@ export const strengthShare: Check = {
 };
 
 const strengthens = ({ item, form }: CheckContext['items'][number]) =>
-	WORKING_MODES.has(item.mode) && form.effort >= STRENGTHENING_EFFORT;
+	countsAsStrength(form.effort, item.mode);
 
 /** The longest item that can strengthen and does not yet, in a form and mode in which it does. */
 function more({ items, plan, group }: CheckContext): Repair | null {
@@ -36,7 +36,8 @@ function more({ items, plan, group }: CheckContext): Repair | null {
 	const weak = items.filter((taught) => !strengthens(taught));
 	for (const { item, movement } of weak.sort((a, b) => b.workSeconds - a.workSeconds)) {
 		const mode = movement.modes.find((m) => WORKING_MODES.has(m));
-		const form = movement.forms.find((f) => f.effort >= STRENGTHENING_EFFORT && f.intensity <= tooDeep);
+		const form =
+			mode && movement.forms.find((f) => countsAsStrength(f.effort, mode) && f.intensity <= tooDeep);
 		if (!mode || !form || item.mode === 'rest') continue;
 		const edit: PlanEdit = {
 			do: 'setItem',

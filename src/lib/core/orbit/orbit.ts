@@ -11,7 +11,7 @@ import {
 	type LegAction
 } from '../anatomy';
 import type { Timeline, TimelineEntry } from '../clock';
-import { actionOf, formOf, STRENGTHENING_EFFORT, WORKING_MODES, type FindMovement } from '../movement';
+import { actionOf, countsAsStrength, formOf, type FindMovement } from '../movement';
 import type { Item } from '../plan';
 
 /** Seconds per direction and leg. */
@@ -97,7 +97,7 @@ function addWork(
 	const form = formOf(movement, item.form);
 	const effort = form?.effort ?? 0;
 	const action = actionOf(movement, form);
-	const working = WORKING_MODES.has(mode) && effort >= STRENGTHENING_EFFORT;
+	const working = countsAsStrength(effort, mode);
 	let strengthens = false;
 	for (const leg of LEGS) {
 		const part = entry.legs[leg];
