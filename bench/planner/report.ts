@@ -26,7 +26,7 @@ const GROWTH_STEPS = 30_000;
 /** What a search of each seed comes to, by the evaluator that shares nothing with it. */
 function costs(instance: Instance, seeds: readonly number[], times = 1): number[] {
 	const cost = judge(instance);
-	const effort = standardEffort(instance.base.lengthSeconds, times);
+	const effort = standardEffort(times);
 	return seeds.map((seed) =>
 		Math.min(
 			...[...foundBySearch(instance, seed, effort)].map(({ pieces }) => cost(planOf(instance.base, pieces)))
@@ -138,7 +138,7 @@ export function planBehaviour(line: Line): void {
 	for (const instance of all) {
 		for (const seed of SEEDS) {
 			// the first finished class of a short search is held to the same: it is on the screen too
-			const effort = { ...standardEffort(instance.base.lengthSeconds), steps: 4000, crossingSteps: 500 };
+			const effort = { ...standardEffort(), steps: 2000, refineSteps: 1000, settleSteps: 500 };
 			for (const { proposal } of propose(asking(instance, { seed, effort }))) {
 				runs += 1;
 				const exact =
@@ -184,13 +184,14 @@ export function planGrowth(line: Line): void {
 		const own: ProposeSetting = { ...setting, catalogue, find: (slug) => bySlug.get(slug) };
 		return { ...instance!, setting: own };
 	};
-	/** Two beginnings of so many steps, and half as much for what is crossed. */
-	const growing = (steps: number): Effort => ({
+	/** Two beginnings and two crossings, each refined in so many steps. */
+	const growing = (refineSteps: number): Effort => ({
 		roughSteps: 0,
 		starts: 2,
-		steps,
-		crossings: 4,
-		crossingSteps: steps / 4
+		steps: refineSteps / 4,
+		crossings: 2,
+		refineSteps,
+		settleSteps: refineSteps / 2
 	});
 	const once = (count: number) =>
 		timed(() => [...propose(asking(sized(count), { effort: growing(20_000) }))]).ms;

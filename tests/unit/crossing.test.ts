@@ -79,22 +79,32 @@ describe('a search with crossings', () => {
 	const found = (effort: Effort, seed: number) => [
 		...sought(kept, pool, objective, seededRandom(seed), {}, effort)
 	];
-	const alone: Effort = { roughSteps: 0, starts: 4, steps: 8000, crossings: 0, crossingSteps: 0 };
+	const alone: Effort = {
+		roughSteps: 0,
+		starts: 4,
+		steps: 8000,
+		crossings: 0,
+		refineSteps: 2000,
+		settleSteps: 2000
+	};
 
 	it('comes upon better and better classes, and crossing makes them better still', () => {
 		const gains = [1, 2, 3, 4, 5].map((seed) => {
-			const costs = found({ ...alone, crossings: 16, crossingSteps: 2000 }, seed).map(({ cost }) => cost);
+			const costs = found({ ...alone, crossings: 16 }, seed).map(({ cost }) => cost);
 			expect(costs).toEqual(costs.toSorted((a, b) => b - a));
 			return found(alone, seed).at(-1)!.cost - costs.at(-1)!;
 		});
 		expect(gains.reduce((sum, points) => sum + points, 0) / gains.length).toBeGreaterThan(0.3);
 	});
 
-	it.each([1200, 1500, 2700, 4500])('costs as many steps for %d s of class as for any other', (seconds) => {
-		for (const times of [1, 5]) {
-			const { starts, steps, crossings, crossingSteps } = standardEffort(seconds, times);
-			expect(starts).toBeGreaterThanOrEqual(2);
-			expect((starts * steps + crossings * crossingSteps) / (600_000 * times)).toBeCloseTo(1, 3);
+	it('costs as many steps as it is given, with more beginnings the more it is given', () => {
+		const one = standardEffort();
+		for (const times of [1, 5, 20]) {
+			const { starts, steps, crossings, refineSteps } = standardEffort(times);
+			expect((starts * steps) / (one.starts * one.steps * times)).toBeCloseTo(1, 3);
+			const refined = (starts + crossings) * refineSteps;
+			expect(refined / ((one.starts + one.crossings) * one.refineSteps * times)).toBeCloseTo(1, 3);
+			if (times > 1) expect(starts).toBeGreaterThan(one.starts);
 		}
 	});
 });

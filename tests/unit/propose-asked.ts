@@ -4,7 +4,14 @@ import { emptyPlan, itemsOf, type ClassPlan } from '../../src/lib/core/plan';
 import type { Asked, Effort, ProposeSetting, Wishes } from '../../src/lib/core/propose';
 
 /** Enough for a valid class; how good it is, is the bench's business. */
-export const QUICK: Effort = { roughSteps: 0, starts: 2, steps: 2500, crossings: 2, crossingSteps: 600 };
+export const QUICK: Effort = {
+	roughSteps: 0,
+	starts: 2,
+	steps: 2500,
+	crossings: 2,
+	refineSteps: 600,
+	settleSteps: 600
+};
 
 export const settingFor = (group: Group, taughtBefore: string[] | null = null): ProposeSetting => ({
 	catalogue: CATALOGUE,

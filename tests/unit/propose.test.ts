@@ -38,7 +38,7 @@ describe('tissues that are asked for', () => {
 		const lengthen = ['hamstrings', 'adductors'] as const;
 		const short = (plan: ClassPlan) => lengthen.filter((tissue) => (held(plan).get(tissue) ?? 0) < 55);
 		const proposed = (seed: number, wishes: Wishes) =>
-			proposals(ask(DEMO_GROUPS.chalk, 45, wishes, { seed, effort: standardEffort(2700) }))[0]!;
+			proposals(ask(DEMO_GROUPS.chalk, 45, wishes, { seed, effort: standardEffort() }))[0]!;
 		const asked = [7, 8].map((seed) => proposed(seed, { lengthen }));
 		for (const { plan } of asked) expect(short(plan)).toEqual([]);
 		// without the wish some class or other leaves one of them short
@@ -221,7 +221,10 @@ describe('a proposed class', () => {
 							DEMO_GROUPS.chalk,
 							50,
 							{},
-							{ seed, effort: { roughSteps: 0, starts: 1, steps, crossings: 0, crossingSteps: 0 } }
+							{
+								seed,
+								effort: { roughSteps: 0, starts: 1, steps, crossings: 0, refineSteps: 0, settleSteps: 0 }
+							}
 						)
 					)[0]!.cost,
 				0

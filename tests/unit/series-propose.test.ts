@@ -20,7 +20,7 @@ import { newGroup, PRESETS } from '../../src/lib/core/group';
 import { classWith, CLIMBERS, filled, ladder, seriesOf, settingFor } from './series-built';
 
 /** Little work: what is asked here holds whatever the search finds. */
-const effort = { roughSteps: 0, starts: 2, steps: 2000, crossings: 2, crossingSteps: 500 };
+const effort = { roughSteps: 0, starts: 2, steps: 2000, crossings: 2, refineSteps: 500, settleSteps: 500 };
 const taught = { choices: {}, pace: {} };
 
 function proposed(planned: PlannedSeries, only?: string[], seed = 5): PlannedSeries {

@@ -3,6 +3,7 @@ import { EFFORT_BETWEEN } from '../load';
 import { DIRECTIONS } from '../anatomy';
 import { paceOf } from '../pace';
 import { SECTION_KINDS, type ClassPlan } from '../plan';
+import { Doses } from './doses';
 import { Draft, type Piece } from './draft';
 import { IS, SUM, type Facts } from './facts';
 import { POINTS, LONG_SECONDS, WARM_SECONDS, JUMP, OPENING, UNNOTICED } from './points';
@@ -18,6 +19,8 @@ const SHARES = SECTION_KINDS.map((kind) => SECTION_SHARE[kind]);
 /** What a class costs. Made once for a search: it keeps what is the same for every class that is looked at. */
 export class Objective {
 	looked = 0;
+	/** The best doses of the class that was looked at last. */
+	readonly doses: Doses;
 	/** One for all that is looked at: there are millions of them. */
 	private readonly tally = new Tally();
 	/** Of classes that are given as pieces. */
@@ -85,6 +88,13 @@ export class Objective {
 			min: minPercent / 100,
 			max: maxPercent / 100
 		}));
+		this.doses = new Doses(facts, {
+			lengthSeconds: base.lengthSeconds,
+			directions: this.shares.slice(0, DIRECTIONS.length),
+			strength: this.shares[DIRECTIONS.length]!,
+			balance: this.weights.balance,
+			mostEffort: this.mostEffort
+		});
 	}
 
 	/** What a class costs: what a search makes small. */
@@ -110,6 +120,7 @@ export class Objective {
 		this.looked += 1;
 		tally.restart();
 		this.countWays(draft, tally);
+		this.countEmpty(tally);
 		this.countShape(draft, tally);
 		this.countBalance(draft, tally);
 		let points = tally.points(weights, ways);
@@ -122,40 +133,76 @@ export class Objective {
 		return tally.points(weights, ways);
 	}
 
-	/** Getting from place to place with the kit, and what was summed already. */
-	private countWays({ count, option, section, sums, parts }: Draft, tally: Tally): void {
+	/**
+	 * What a draft costs with the best doses that there are for its movements in their order, as if every dose could be
+	 * given; where that is not under the limit, some number that is not under it either. Its own doses do not matter but for
+	 * what has warmed people up.
+	 * @param ways how many times getting from place to place counts
+	 */
+	leastOf(draft: Draft, limit = Infinity, ways = 1): number {
+		const { tally, weights, doses } = this;
+		this.looked += 1;
+		tally.restart();
+		this.countWays(draft, tally);
+		this.countEmpty(tally);
+		doses.ask(draft, tally.getting);
+		tally.rules += POINTS.secondOutOfReach * doses.outOfReach;
+		const least = limit < Infinity ? doses.bound() : 0;
+		let points = tally.points(weights, ways);
+		if (points + least >= limit) return points + least;
+		this.countOrder(draft, tally);
+		if (this.asked) this.countWishes(draft, tally);
+		points = tally.points(weights, ways);
+		if (points + least >= limit) return points + least;
+		this.countPairs(draft, tally);
+		points = tally.points(weights, ways);
+		if (points + least >= limit) return points + least;
+		return points + doses.least(limit - points);
+	}
+
+	/** Getting from place to place with the kit. */
+	private countWays({ count, option, section }: Draft, tally: Tally): void {
 		const { between } = this;
 		const { enter, leave, places } = this.facts;
 		const width = places.count;
-		const { sections } = tally;
-		for (let s = 0; s < parts.length; s++) sections[s] = parts[s]!;
+		const { getting } = tally;
+		getting.fill(0);
 		let place = -1;
 		let lost = 0;
+		let filled = 0;
 		for (let i = 0; i < count; i++) {
+			filled |= 1 << section[i]!;
 			const to = enter[option[i]!]!;
 			if (to < 0) continue;
 			// before the first piece nobody has to change position; what it asks for is fetched
-			const getting = between[(place + 1) * width + to]!;
+			const seconds = between[(place + 1) * width + to]!;
 			place = leave[option[i]!]!;
-			lost += getting;
-			sections[section[i]!]! += getting;
+			lost += seconds;
+			getting[section[i]!]! += seconds;
 		}
 		tally.lost = lost;
-		tally.dose = sums[SUM.dosePoints]!;
-		tally.shape = sums[SUM.idlePoints]!;
+		tally.filled = filled;
+	}
+
+	/** Parts that are empty though something could stand there. */
+	private countEmpty(tally: Tally): void {
+		const { fillable } = this;
+		for (let s = 0; s < SHARES.length; s++)
+			if (fillable[s] && !(tally.filled & (1 << s))) tally.rules += POINTS.emptySection;
 	}
 
 	/** The length of the class and of its parts, how much it asks for, and what was to be held long. */
-	private countShape({ sums }: Draft, tally: Tally): void {
+	private countShape({ sums, parts }: Draft, tally: Tally): void {
+		tally.dose = sums[SUM.dosePoints]!;
+		tally.shape = sums[SUM.idlePoints]!;
 		const wanted = this.base.lengthSeconds;
-		const { lost, sections } = tally;
+		const { lost, getting } = tally;
 		const total = sums[SUM.total]! + lost;
 		const over = Math.max(0, sums[SUM.least]! + lost - wanted) + Math.max(0, wanted - sums[SUM.most]! - lost);
 		tally.rules += POINTS.secondOff * Math.abs(total - wanted) + POINTS.secondOutOfReach * over;
 		const whole = Math.max(1, total);
 		for (let s = 0; s < SHARES.length; s++) {
-			const seconds = sections[s]!;
-			if (seconds === 0 && this.fillable[s]) tally.rules += POINTS.emptySection;
+			const seconds = parts[s]! + getting[s]!;
 			const percentOff = 100 * Math.abs(seconds / whole - SHARES[s]!);
 			tally.shape += POINTS.sectionPercentOff * Math.max(0, percentOff - UNNOTICED.sectionPercent);
 		}

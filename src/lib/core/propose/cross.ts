@@ -37,7 +37,7 @@ export class Population {
 
 	add(found: Found): void {
 		const { all } = this;
-		const like = all.findIndex((known) => given(known) === given(found));
+		const like = all.findIndex((known) => givenIn(known) === givenIn(found));
 		if (like < 0 && all.length < this.size) {
 			all.push(found);
 			return;
@@ -57,7 +57,7 @@ export class Population {
 }
 
 /** What is given in a class, whatever its order and doses. */
-const given = ({ pieces }: Found) =>
+export const givenIn = ({ pieces }: Found) =>
 	pieces
 		.map(({ option }) => option.index)
 		.sort((a, b) => a - b)

@@ -29,9 +29,11 @@ export class Draft {
 	/** Seconds of each part without getting from place to place. */
 	readonly parts = new Float64Array(SECTION_KINDS.length);
 
+	/** @param summed whether sums are kept up to date; they stay 0 where doses are still to be found */
 	constructor(
 		private readonly facts: Facts,
-		pieces: readonly Piece[] = []
+		pieces: readonly Piece[] = [],
+		readonly summed = true
 	) {
 		this.sums = new Float64Array(facts.columns);
 		this.write(pieces);
@@ -62,6 +64,7 @@ export class Draft {
 			this.amount[i] = amount[i]!;
 			this.section[i] = section[i]!;
 		}
+		if (!this.summed) return;
 		for (let c = 0; c < sums.length; c++) this.sums[c] = sums[c]!;
 		for (let s = 0; s < parts.length; s++) this.parts[s] = parts[s]!;
 	}
@@ -119,6 +122,7 @@ export class Draft {
 
 	/** Adds what a piece gives to the sums (`times` 1), or takes it away (-1). */
 	private add(at: number, times: number): void {
+		if (!this.summed) return;
 		const { facts, sums } = this;
 		const option = this.option[at]!;
 		const section = this.section[at]!;

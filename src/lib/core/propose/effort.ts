@@ -5,27 +5,29 @@ export interface Effort {
 	/** Searches from different beginnings, and steps of each. */
 	starts: number;
 	steps: number;
-	/** Classes put together from the parts of two, and steps of the search from each. */
+	/** Classes put together from the parts of two. */
 	crossings: number;
-	crossingSteps: number;
+	/** Steps of the refinement of each beginning and of each class that was put together. */
+	refineSteps: number;
+	/** Steps of a last search from each of the best, once their doses are such as may be given. */
+	settleSteps: number;
 }
 
-/** Steps of a search in all: about a second of work. Half of them begin, half go on from what was crossed. */
-const STEPS = 600_000;
-/** So many seconds of class are divided among the beginnings: a longer class takes longer to settle. Found by trial. */
-const SHARED_SECONDS = 9000;
-const CROSSINGS_PER_START = 4;
+/** Found by trial: how they are divided makes little difference, how many there are in all makes much. */
+const STANDARD = { starts: 3, steps: 15_000, crossings: 4, refineSteps: 40_000, settleSteps: 20_000 };
 
-/** What a proposal of a class of some length usually costs; `times` as much of it. */
-export function standardEffort(lengthSeconds: number, times = 1): Effort {
-	const starts = Math.max(2, Math.round((Math.sqrt(times) * SHARED_SECONDS) / lengthSeconds));
-	const crossings = CROSSINGS_PER_START * starts;
-	const half = (times * STEPS) / 2;
+/** What a proposal usually costs, about a second of work; `times` as much of it: more searches, and longer ones. */
+export function standardEffort(times = 1): Effort {
+	const more = Math.sqrt(times);
+	const starts = Math.round(STANDARD.starts * more);
+	const crossings = Math.round(STANDARD.crossings * more);
+	const refinements = STANDARD.starts + STANDARD.crossings;
 	return {
 		roughSteps: 2000,
 		starts,
-		steps: Math.round(half / starts),
+		steps: Math.round((times * STANDARD.starts * STANDARD.steps) / starts),
 		crossings,
-		crossingSteps: Math.round(half / crossings)
+		refineSteps: Math.round((times * refinements * STANDARD.refineSteps) / (starts + crossings)),
+		settleSteps: Math.round(times * STANDARD.settleSteps)
 	};
 }

@@ -11,6 +11,7 @@ export { optionsFor, type Option } from './options';
 export { Pool } from './pool';
 export { keptPieces, proposals, propose, sought, type Asked } from './propose';
 export { seededRandom } from './random';
+export { refined, rounded } from './refine';
 export { mayStandIn } from './roles';
 export { begun, searched, settled, type Found } from './search';
 export * from './types';

@@ -23,11 +23,12 @@ const DOSE_STEP = 4;
 
 /**
  * Writes what a change by chance makes of a draft into another one; false where the change cannot be (the other one is
- * then of no use). Blocks that are kept stay in their part and in their order.
+ * then of no use). Blocks that are kept stay in their part and in their order. Where doses are still to be found (a draft
+ * without sums), none is changed by itself.
  */
 export function change(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
 	let kind = random();
-	for (const [share, step] of STEPS) {
+	for (const [share, step] of now.summed ? STEPS : STEPS_WITHOUT_DOSES) {
 		if (kind < share) return now.count > 0 && step(now, next, pool, random);
 		kind -= share;
 	}
@@ -149,6 +150,7 @@ function redose(now: Draft, next: Draft, { facts }: Pool, random: Random): boole
 /** Gives seconds to some of the pieces (or takes them), all but the one that just changed, so far as their doses go. */
 function level(draft: Draft, seconds: number, facts: Facts, random: Random, besides = -1): void {
 	const { count, option } = draft;
+	if (!draft.summed) return;
 	let left = seconds;
 	for (let asked = 0; asked < ASKED && count > 0 && Math.abs(left) > LEVEL_SECONDS; asked++) {
 		// of some, the one whose dose is farthest from the usual one on the side from which it has to come back
@@ -268,14 +270,19 @@ function housed(draft: Draft, at: number, section: number, position: number, fac
 	return !facts.kept[option] && facts.enterPosition[option] === position;
 }
 
+const REDOSED = 0.2;
 type Step = (now: Draft, next: Draft, pool: Pool, random: Random) => boolean;
 /** How often each step is tried, found by trial; what is left is inserting. */
 const STEPS: readonly (readonly [number, Step])[] = [
 	[0.25, replace],
-	[0.2, redose],
+	[REDOSED, redose],
 	[0.11, rehouse],
 	[0.1, remove],
 	[0.1, exchange],
 	[0.08, move],
 	[0.04, supplant]
 ];
+/** The same without doses, each as much more often. */
+const STEPS_WITHOUT_DOSES = STEPS.filter(([, step]) => step !== redose).map(
+	([share, step]) => [share / (1 - REDOSED), step] as const
+);

@@ -11,12 +11,18 @@ import { keptOption, optionsFor } from './options';
 import { seededRandom, type Random } from './random';
 import { gravity, mended, realised } from './realise';
 import { Pool } from './pool';
+import { NearBest, refined, rounded } from './refine';
 import { begun, searched, settled, type Found } from './search';
 import type { Proposal, ProposeSetting, Wishes } from './types';
 import { reasonsFor } from './why';
 
-/** How far uphill a class that was crossed may go, points of the objective. */
-const REHEATED = 0.3;
+/**
+ * How far uphill a class may go at first that is refined after its beginning, after it was crossed, and when it is searched
+ * on from at last, points of the objective. Found by trial.
+ */
+const WARM = { begun: 0.3, crossed: 0.2, rounded: 0.1 };
+/** So many of the best are searched on from at last. */
+const FINALISTS = 3;
 
 export interface Asked {
 	/** What is there already is kept; an empty plan gives length, style, pace and start. */
@@ -34,7 +40,7 @@ export interface Asked {
  * better one (`done` false) and each class when it is finished. Stop by asking for no more.
  */
 export function* propose(asked: Asked): Generator<{ number: number; done: boolean; proposal: Proposal }> {
-	const { base, wishes, setting, seed, count = 3, effort = standardEffort(base.lengthSeconds) } = asked;
+	const { base, wishes, setting, seed, count = 3, effort = standardEffort() } = asked;
 	const offered = optionsFor(base, wishes, setting);
 	const kept = keptPieces(base, setting, offered.length);
 	const options = [...offered, ...kept.map((piece) => piece.option)];
@@ -64,26 +70,36 @@ export function* sought(
 	objective: Objective,
 	random: Random,
 	wishes: Wishes,
-	{ roughSteps, starts, steps, crossings, crossingSteps }: Effort
+	{ roughSteps, starts, steps, crossings, refineSteps, settleSteps }: Effort
 ): Generator<Found> {
-	const search = (many: number) => searched(begun(kept, pool, random, wishes), pool, objective, random, many);
-	const population = new Population(starts);
-	let least = Infinity;
+	const search = (from: readonly Piece[], many: number, warm?: number) =>
+		searched(from, pool, objective, random, many, warm);
+	const begin = (many: number) => search(begun(kept, pool, random, wishes), many);
+	const population = new Population(Math.max(2, starts));
+	const nearBest = new NearBest();
+	let best: Found | null = null;
 	function* better(found: Found): Generator<Found> {
-		if (found.cost >= least) return;
-		least = found.cost;
+		if (best && found.cost >= best.cost) return;
+		best = found;
 		yield found;
 	}
-	if (roughSteps > 0) yield* better(search(roughSteps));
-	for (let start = 0; start < starts; start++) {
-		population.add(search(steps));
-		yield* better(population.best);
+	function* refine(pieces: readonly Piece[], warm: number): Generator<Found> {
+		const founds = refined(pieces, pool, objective, random, refineSteps, warm);
+		for (const found of founds) nearBest.add(found);
+		population.add(founds[0]!);
+		yield* better(rounded(founds[0]!, pool, objective));
 	}
-	for (let crossing = 0; crossing < crossings; crossing++) {
-		const child = population.child(random);
-		population.add(searched(child, pool, objective, random, crossingSteps, REHEATED));
-	}
-	yield* better(settled(population.best, pool, objective));
+	if (roughSteps > 0) yield* better(begin(roughSteps));
+	for (let start = 0; start < starts; start++) yield* refine(begin(steps).pieces, WARM.begun);
+	for (let crossing = 0; crossing < crossings; crossing++)
+		yield* refine(population.child(random), WARM.crossed);
+	const finalists = nearBest
+		.founds()
+		.map((found) => rounded(found, pool, objective))
+		.sort((a, b) => a.cost - b.cost)
+		.slice(0, FINALISTS);
+	for (const { pieces } of finalists) yield* better(search(pieces, settleSteps, WARM.rounded));
+	yield* better(settled(best!, pool, objective));
 }
 
 /** All proposals at once. */

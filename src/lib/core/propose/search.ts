@@ -15,7 +15,7 @@ export interface Found {
 const PEAK = SECTION_KINDS.indexOf('peak');
 /** How far a step may lead uphill at the beginning and at the end, points of the objective. */
 const WARM = 4;
-const COLD = 0.02;
+export const COLD = 0.02;
 /**
  * So many thresholds getting from place to place counts, as long as that is more than itself. In which positions a class
  * goes is settled while the rest is still soft: people stay where they are, and the changes come in one by one where they
@@ -31,6 +31,30 @@ function fallOf(ratio: number): number {
 	let root = ratio;
 	for (let falls = FALLS; falls > 1; falls /= 2) root = Math.sqrt(root);
 	return root;
+}
+
+/** A threshold that comes down, as every engine does it. */
+export class Falling {
+	private readonly fall: number;
+	private readonly every: number;
+	private threshold: number;
+
+	constructor(from: number, to: number, steps: number) {
+		this.threshold = from;
+		this.fall = fallOf(to / from);
+		this.every = Math.max(1, Math.floor(steps / FALLS));
+	}
+
+	/** The threshold of a step; asked for each in turn. */
+	at(step: number): number {
+		if (this.falls(step)) this.threshold *= this.fall;
+		return this.threshold;
+	}
+
+	/** Whether the threshold comes down with a step. */
+	falls(step: number): boolean {
+		return step > 0 && step % this.every === 0;
+	}
 }
 
 /**
@@ -54,12 +78,10 @@ export function searched(
 	const movements = pool.facts.slugs.length;
 	let ways = waysAt(warm, movements);
 	let cost = objective.costOf(now, Infinity, ways);
-	const fall = fallOf(COLD / warm);
-	const every = Math.max(1, Math.floor(steps / FALLS));
-	let threshold = warm;
+	const falling = new Falling(warm, COLD, steps);
 	for (let step = 0; step < steps; step++) {
-		if (step > 0 && step % every === 0) {
-			threshold *= fall;
+		const threshold = falling.at(step);
+		if (falling.falls(step)) {
 			now.sum();
 			ways = waysAt(threshold, movements);
 			cost = objective.costOf(now, Infinity, ways);

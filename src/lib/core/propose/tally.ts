@@ -6,8 +6,9 @@ import type { CostParts, Weights } from './types';
 export class Tally {
 	/** Changing position and fetching. */
 	lost = 0;
-	/** Seconds of each part. */
-	readonly sections = new Float64Array(SECTION_KINDS.length);
+	/** Seconds of getting to the pieces of each part, and the parts in which there are any, as bits. */
+	readonly getting = new Float64Array(SECTION_KINDS.length);
+	filled = 0;
 	balance = 0;
 	variety = 0;
 	shape = 0;

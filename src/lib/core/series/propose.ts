@@ -43,9 +43,10 @@ export interface SeriesAsk {
 export const SERIES_EFFORT: Effort = {
 	roughSteps: 0,
 	starts: 2,
-	steps: 25_000,
-	crossings: 4,
-	crossingSteps: 6000
+	steps: 5000,
+	crossings: 1,
+	refineSteps: 12_000,
+	settleSteps: 3000
 };
 /** An easier week asks for so much of what the last ordinary one did. Common practice, no source. */
 const EASIER = 0.85;
