@@ -19,8 +19,8 @@ const SHARES = SECTION_KINDS.map((kind) => SECTION_SHARE[kind]);
 /** What a class costs. Made once for a search: it keeps what is the same for every class that is looked at. */
 export class Objective {
 	looked = 0;
-	/** The best doses of the class that was looked at last. */
-	readonly doses: Doses;
+	/** The best doses, once somebody asks for them. */
+	private dosing: Doses | null = null;
 	/** One for all that is looked at: there are millions of them. */
 	private readonly tally = new Tally();
 	/** Of classes that are given as pieces. */
@@ -88,13 +88,17 @@ export class Objective {
 			min: minPercent / 100,
 			max: maxPercent / 100
 		}));
-		this.doses = new Doses(facts, {
-			lengthSeconds: base.lengthSeconds,
+	}
+
+	/** The best doses of the class that `leastOf` was asked about last. */
+	get doses(): Doses {
+		return (this.dosing ??= new Doses(this.facts, {
+			lengthSeconds: this.base.lengthSeconds,
 			directions: this.shares.slice(0, DIRECTIONS.length),
 			strength: this.shares[DIRECTIONS.length]!,
 			balance: this.weights.balance,
 			mostEffort: this.mostEffort
-		});
+		}));
 	}
 
 	/** What a class costs: what a search makes small. */

@@ -1,21 +1,25 @@
 import { EFFORT_BETWEEN } from '../load';
 import { PLAN_LIMITS, SECTION_KINDS } from '../plan';
+import { ConvexProgram } from './convex-program';
 import { costsOutside, costsOver, costsUnder, curveUnder, type Curve } from './curve';
 import type { Draft } from './draft';
 import { SUM, type Facts } from './facts';
 import { nearest } from './nearest';
 import { POINTS, LONG_SECONDS, UNNOTICED } from './points';
-import { ConvexProgram } from './convex-program';
 import { SECTION_SHARE } from './roles';
 
 const PARTS = SECTION_KINDS.length;
 const REST = SECTION_KINDS.indexOf('rest');
-/** Rows of the program: the whole class, each of its parts, then what is in `Ask` in its order. */
+const SHARES = SECTION_KINDS.map((kind) => SECTION_SHARE[kind]);
+/** Rows of the program: the whole class, each of its parts, then the bands and what else grows with work. */
 const WHOLE = 0;
 const FIRST_PART = 1;
 const FIRST_SHARE = FIRST_PART + PARTS;
-/** A muscle that is not to hang long is let off so many seconds before it costs, and costs so much for each over that. */
-const SPARED = { seconds: 0.1, perSecond: 0.3 };
+/**
+ * A muscle that hangs too long costs its points at once, which no convex curve can say: so much for each second over the
+ * last that is free.
+ */
+const SPARED = { before: 0.1, perSecond: 0.3 };
 
 /** Of a whole, a share between two others. */
 export interface Band {
@@ -36,8 +40,7 @@ interface Ask {
 
 /**
  * The doses with which a class, its movements and their order given, costs least: as if every dose between the least and
- * the most could be given, which is a linear program. What depends on them in jumps (warm enough before something deep) is
- * left out.
+ * the most could be given, which is a linear program. Whether people are warm before something deep is not asked here.
  */
 export class Doses {
 	private readonly program: ConvexProgram;
@@ -48,6 +51,8 @@ export class Doses {
 	/** The pieces of a class as columns of the program: each option has one for each part. */
 	private readonly columns = new Int32Array(PLAN_LIMITS.blocks);
 	private count = 0;
+	/** Seconds of each part that are not work. */
+	private readonly beside = new Float64Array(PARTS);
 	/** Seconds by which the class would be too long with the least doses, or too short with the most. */
 	outOfReach = 0;
 
@@ -60,22 +65,22 @@ export class Doses {
 		const perPercent = 100 / lengthSeconds;
 		const directionOff = balance * POINTS.directionOff * perPercent;
 		const strengthOff = balance * POINTS.strengthOff * perPercent;
-		const outside = (curves: [least: Curve, most: Curve]) => curves;
 		const rows: Curve[] = [
 			costsOutside(lengthSeconds, lengthSeconds, POINTS.secondOff),
 			...SECTION_KINDS.map(() => costsOutside(0, 0, POINTS.sectionPercentOff * perPercent)),
-			...directions.flatMap(() => outside([costsUnder(0, directionOff), costsOver(0, directionOff)])),
-			...outside([costsUnder(0, strengthOff), costsOver(0, strengthOff)])
+			...directions.flatMap(() => [costsUnder(0, directionOff), costsOver(0, directionOff)]),
+			costsUnder(0, strengthOff),
+			costsOver(0, strengthOff)
 		];
 		for (let c = SUM.tissue; c < facts.firstSpared; c++)
 			rows.push(costsUnder(LONG_SECONDS, POINTS.tissueShort / LONG_SECONDS));
 		for (let c = facts.firstSpared; c < facts.columns; c++)
-			rows.push(costsOver(LONG_SECONDS - SPARED.seconds, SPARED.perSecond));
+			rows.push(costsOver(LONG_SECONDS - SPARED.before, SPARED.perSecond));
 		this.effort = mostEffort < Infinity ? rows.push(costsOver(0, POINTS.effortOver / lengthSeconds)) - 1 : -1;
 		const parts = new Float64Array(facts.options.length * PARTS * rows.length);
 		const curves: (Curve | null)[] = [];
 		for (let option = 0; option < facts.options.length; option++) {
-			const shares = this.sharesOf(option, [...directions], strength);
+			const shares = this.sharesOf(option, directions, strength);
 			for (let part = 0; part < PARTS; part++) {
 				const mayStand = facts.kept[option] || facts.sections[option]! & (1 << part);
 				curves.push(mayStand ? curveOf(facts, option, part) : null);
@@ -117,7 +122,7 @@ export class Doses {
 		return this.program.bound(this.columns, this.count);
 	}
 
-	/** Gives the draft that was asked about the doses that were found for it, as near as they may be given, and goes on from them. */
+	/** Gives the draft that was asked about the doses found for it, as near as they may be given; goes on from them. */
 	take(draft: Draft): void {
 		const { facts, program, columns } = this;
 		for (let i = 0; i < draft.count; i++) {
@@ -170,12 +175,7 @@ export class Doses {
 		}
 		if (this.effort >= 0) program.shift(this.effort, 0, (this.mostEffort - EFFORT_BETWEEN) * (around + lost));
 	}
-
-	/** Seconds of each part that are not work. */
-	private readonly beside = new Float64Array(PARTS);
 }
-
-const SHARES = SECTION_KINDS.map((kind) => SECTION_SHARE[kind]);
 
 /** What the doses of an option cost in a part, by their seconds of work. */
 function curveOf(facts: Facts, option: number, part: number): Curve {

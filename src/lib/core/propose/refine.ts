@@ -11,8 +11,8 @@ const NEAR_BEST = 12;
 
 /**
  * Threshold accepting over the movements and their order alone: for each class that is looked at, the best doses are
- * found. A step is judged by what it can be, not by doses that were right for something else. The best classes that were
- * come upon, the first one first; what they cost is with doses as if each could be given.
+ * found. A step is judged by what the class can be, not by doses that were right for another. The best that were come upon,
+ * the very best first; what they cost is with doses as if each could be given.
  */
 export function refined(
 	start: readonly Piece[],
@@ -34,6 +34,12 @@ export function refined(
 	const falling = new Falling(warm, COLD, steps);
 	for (let step = 0; step < steps; step++) {
 		const threshold = falling.at(step);
+		if (falling.falls(step)) {
+			// from nothing now and then: what is gone on from a thousand times leaves a rest of rounding
+			doses.forget();
+			cost = objective.leastOf(now);
+			doses.take(now);
+		}
 		if (!change(now, next, pool, random)) continue;
 		const after = objective.leastOf(next, cost + threshold);
 		if (after >= cost + threshold) continue;
@@ -70,6 +76,11 @@ export class NearBest {
 		return this.all.map(({ found }) => found);
 	}
 }
+
+/** Steps of a dose up and down, the nearest first. */
+const BY = [-1, 1, -2, 2, -3, 3];
+/** Seconds by which two doses together may change the length. */
+const GIVEN_BACK = 5;
 
 /**
  * A class with doses that may be given: those found for it rounded, then one or two at a time another way, as long as that
@@ -118,8 +129,3 @@ export function rounded({ pieces }: Found, pool: Pool, objective: Objective): Fo
 	}
 	return { pieces: draft.pieces(), cost: objective.cost(draft.pieces()) };
 }
-
-/** Steps of a dose up and down, the nearest first. */
-const BY = [-1, 1, -2, 2, -3, 3];
-/** Seconds by which two doses together may change the length. */
-const GIVEN_BACK = 5;
