@@ -4,7 +4,13 @@ import { readPlan } from '../../src/lib/core/checks';
 import { formatDuration } from '../../src/lib/core/clock';
 import { proposalCard } from '../../src/lib/core/drawing';
 import { applyEdit, itemsOf, planFaults } from '../../src/lib/core/plan';
-import { alternativesFor, conflictOf, proposals, type Asked } from '../../src/lib/core/propose';
+import {
+	alternativesFor,
+	conflictOf,
+	proposals,
+	standardEffort,
+	type Asked
+} from '../../src/lib/core/propose';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { groupOf } from './checks/case';
@@ -114,10 +120,12 @@ describe('a proposal on the screen', () => {
 	});
 
 	it('weights are felt: who wants few changes gets fewer', () => {
+		const effort = standardEffort();
 		const lost = (flow: number) =>
 			[1, 2, 3].reduce(
 				(sum, seed) =>
-					sum + proposals(ask(DEMO_GROUPS.striders, 45, { weights: { flow } }, { seed }))[0]!.lostSeconds,
+					sum +
+					proposals(ask(DEMO_GROUPS.striders, 45, { weights: { flow } }, { seed, effort }))[0]!.lostSeconds,
 				0
 			);
 		expect(lost(3)).toBeLessThan(0.8 * lost(0.3));
