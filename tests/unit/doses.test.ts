@@ -7,7 +7,20 @@ import { describe, expect, it } from 'vitest';
 import { instances } from '../../bench/planner/instances';
 import { searchOf } from '../../bench/planner/plans';
 import { Program } from '../../bench/planner/program';
-import { begun, Draft, refined, rounded, searched, seededRandom } from '../../src/lib/core/propose';
+import {
+	begun,
+	Draft,
+	factsFor,
+	keptPieces,
+	Objective,
+	optionsFor,
+	Pool,
+	refined,
+	rounded,
+	searched,
+	seededRandom,
+	type Wishes
+} from '../../src/lib/core/propose';
 import { ConvexProgram } from '../../src/lib/core/propose/convex-program';
 import {
 	costsOutside,
@@ -16,6 +29,8 @@ import {
 	curveUnder,
 	type Curve
 } from '../../src/lib/core/propose/curve';
+import { SUM } from '../../src/lib/core/propose/facts';
+import { POINTS } from '../../src/lib/core/propose/points';
 import { change } from '../../src/lib/core/propose/moves';
 import { seeded } from '../reference/seeded';
 
@@ -183,7 +198,7 @@ describe('the best doses of a class', () => {
 				const least = objective.leastOf(now);
 				expect(least).toBeLessThanOrEqual(cost + 1e-6);
 				if (walk % 3 === 0) objective.doses.take(new Draft(pool.facts, now.pieces()));
-				const found = rounded({ pieces: now.pieces(), cost: least }, pool, objective);
+				const found = rounded(now.pieces(), pool, objective);
 				expect(found.cost).toBeCloseTo(objective.cost(found.pieces), 9);
 				expect(found.pieces.map(({ option }) => option.index)).toEqual(
 					now.pieces().map(({ option }) => option.index)
@@ -191,6 +206,56 @@ describe('the best doses of a class', () => {
 				rounding += found.cost - least;
 			}
 			expect(rounding / 40).toBeLessThan(0.2);
+		}
+	);
+});
+
+describe('doses that can be only one', () => {
+	it.each(['tide-45', 'striders-25-tight-2-pins', 'chalk-75-3-pins'])(
+		'cost what the class costs, with all that is asked for: %s',
+		(name) => {
+			const { base, setting } = instances().find((one) => one.name === name)!;
+			const wishes: Wishes = {
+				lengthen: ['hamstrings', 'adductors'],
+				mostEffort: 2.2,
+				weights: { balance: 3 },
+				...(name.includes('pins') ? {} : { mostNew: 3 })
+			};
+			const offered = optionsFor(base, wishes, setting);
+			const kept = keptPieces(base, setting, offered.length);
+			const free = factsFor([...offered, ...kept.map(({ option }) => option)], wishes, setting);
+			const random = seededRandom(4);
+			const costs = { balance: 0, shape: 0, rules: 0 };
+			for (let n = 0; n < 12; n++) {
+				const { pieces } = searched(
+					begun(kept, new Pool(free), random, wishes),
+					new Pool(free),
+					new Objective(base, free, wishes, setting),
+					random,
+					40 * n
+				);
+				// each movement of the class in the dose that it has there, and the class as long as that makes it
+				const options = pieces.map(({ option, amount }, index) => ({
+					...option,
+					index,
+					amounts: [option.amounts[amount]!],
+					workSeconds: [option.workSeconds[amount]!],
+					usual: 0
+				}));
+				const fixed = pieces.map(({ section }, i) => ({ option: options[i]!, amount: 0, section }));
+				const facts = factsFor(options, wishes, setting);
+				const draft = new Draft(facts, fixed);
+				const { flow } = new Objective(base, facts, {}, setting).parts(fixed);
+				const lengthSeconds = draft.sums[SUM.total]! + flow / POINTS.lostSecond;
+				const objective = new Objective({ ...base, lengthSeconds }, facts, wishes, setting);
+				expect(objective.leastOf(draft)).toBeCloseTo(objective.costOf(draft), 5);
+				const parts = objective.parts(fixed);
+				costs.balance += parts.balance;
+				costs.shape += parts.shape;
+				costs.rules += parts.rules;
+			}
+			// each of these rows had something to say
+			for (const points of Object.values(costs)) expect(points).toBeGreaterThan(1);
 		}
 	);
 });
@@ -217,7 +282,7 @@ describe('a refined class', () => {
 			const slugs = pieces.flatMap(({ option }) => option.movements);
 			expect(new Set(slugs).size).toBe(slugs.length);
 			expect(objective.leastOf(new Draft(pool.facts, pieces))).toBeCloseTo(cost, 5);
-			expect(rounded({ pieces, cost }, pool, objective).cost).toBeGreaterThan(cost - 1e-6);
+			expect(rounded(pieces, pool, objective).cost).toBeGreaterThan(cost - 1e-6);
 		}
 	});
 });

@@ -3,7 +3,7 @@ import { EFFORT_BETWEEN } from '../load';
 import { DIRECTIONS } from '../anatomy';
 import { paceOf } from '../pace';
 import { SECTION_KINDS, type ClassPlan } from '../plan';
-import { Doses } from './doses';
+import { Doses, type Band } from './doses';
 import { Draft, type Piece } from './draft';
 import { IS, SUM, type Facts } from './facts';
 import { POINTS, LONG_SECONDS, WARM_SECONDS, JUMP, OPENING, UNNOTICED } from './points';
@@ -44,7 +44,7 @@ export class Objective {
 	private readonly mostNew: number;
 	private readonly mostEffort: number;
 	private readonly like: { has: Uint8Array; share: number } | null;
-	private readonly shares: { min: number; max: number }[];
+	private readonly shares: Band[];
 
 	constructor(
 		readonly base: ClassPlan,
@@ -120,13 +120,37 @@ export class Objective {
 	 * @param ways how many times getting from place to place counts
 	 */
 	costOf(draft: Draft, limit = Infinity, ways = 1): number {
-		const { tally, weights } = this;
+		const { tally } = this;
 		this.looked += 1;
 		tally.restart();
 		this.countWays(draft, tally);
 		this.countEmpty(tally);
 		this.countShape(draft, tally);
 		this.countBalance(draft, tally);
+		return this.lookedAt(draft, limit, ways);
+	}
+
+	/**
+	 * What a draft costs with the best doses that there are for its movements in their order, as if every dose could be
+	 * given; where that is not under the limit, some number that is not under it either. Its own doses do not matter but for
+	 * what has warmed people up.
+	 */
+	leastOf(draft: Draft, limit = Infinity): number {
+		const { tally, doses } = this;
+		this.looked += 1;
+		tally.restart();
+		this.countWays(draft, tally);
+		this.countEmpty(tally);
+		doses.ask(draft, tally.getting);
+		tally.rules += POINTS.secondOutOfReach * doses.outOfReach;
+		const bound = doses.bound();
+		const points = this.lookedAt(draft, limit - bound);
+		return points + (points + bound >= limit ? bound : doses.least(limit - points));
+	}
+
+	/** What has been counted already with all that costs more to count, the dearest last; not on once over the limit. */
+	private lookedAt(draft: Draft, limit: number, ways = 1): number {
+		const { tally, weights } = this;
 		let points = tally.points(weights, ways);
 		if (points >= limit) return points;
 		this.countOrder(draft, tally);
@@ -135,33 +159,6 @@ export class Objective {
 		if (points >= limit) return points;
 		this.countPairs(draft, tally);
 		return tally.points(weights, ways);
-	}
-
-	/**
-	 * What a draft costs with the best doses that there are for its movements in their order, as if every dose could be
-	 * given; where that is not under the limit, some number that is not under it either. Its own doses do not matter but for
-	 * what has warmed people up.
-	 * @param ways how many times getting from place to place counts
-	 */
-	leastOf(draft: Draft, limit = Infinity, ways = 1): number {
-		const { tally, weights, doses } = this;
-		this.looked += 1;
-		tally.restart();
-		this.countWays(draft, tally);
-		this.countEmpty(tally);
-		doses.ask(draft, tally.getting);
-		tally.rules += POINTS.secondOutOfReach * doses.outOfReach;
-		const least = limit < Infinity ? doses.bound() : 0;
-		let points = tally.points(weights, ways);
-		if (points + least >= limit) return points + least;
-		this.countOrder(draft, tally);
-		if (this.asked) this.countWishes(draft, tally);
-		points = tally.points(weights, ways);
-		if (points + least >= limit) return points + least;
-		this.countPairs(draft, tally);
-		points = tally.points(weights, ways);
-		if (points + least >= limit) return points + least;
-		return points + doses.least(limit - points);
 	}
 
 	/** Getting from place to place with the kit. */
@@ -325,6 +322,6 @@ export class Objective {
 }
 
 /** Seconds outside a band of shares of a whole. */
-function offBand(part: number, whole: number, { min, max }: { min: number; max: number }): number {
+function offBand(part: number, whole: number, { min, max }: Band): number {
 	return Math.max(0, min * whole - part, part - max * whole);
 }

@@ -23,32 +23,39 @@ export function crossed(one: readonly Piece[], other: readonly Piece[], random: 
 }
 
 /**
- * Classes to be crossed with one another, each of other movements than the rest: one that is no better than the worst, or
- * than the one like it, finds no place.
+ * The best few classes, each of other movements than the rest: one that is no better than the worst, or than the one like
+ * it, finds no place.
  */
 export class Population {
-	private readonly all: Found[] = [];
+	private readonly all: { found: Found; given: string }[] = [];
 
 	constructor(private readonly size: number) {}
 
-	get best(): Found {
-		return this.all.reduce((a, b) => (b.cost < a.cost ? b : a));
+	/** The best first. */
+	get founds(): Found[] {
+		return this.all.map(({ found }) => found);
+	}
+
+	/** What costs less than this finds a place. */
+	get limit(): number {
+		return this.all.length < this.size ? Infinity : this.all.at(-1)!.found.cost;
 	}
 
 	add(found: Found): void {
 		const { all } = this;
-		const like = all.findIndex((known) => givenIn(known) === givenIn(found));
-		if (like < 0 && all.length < this.size) {
-			all.push(found);
-			return;
-		}
-		const at = like < 0 ? all.indexOf(all.reduce((a, b) => (b.cost > a.cost ? b : a))) : like;
-		if (found.cost < all[at]!.cost) all[at] = found;
+		if (found.cost >= this.limit) return;
+		const given = givenIn(found);
+		const like = all.findIndex((known) => known.given === given);
+		if (like >= 0 && all[like]!.found.cost <= found.cost) return;
+		if (like >= 0) all.splice(like, 1);
+		else if (all.length === this.size) all.pop();
+		all.push({ found, given });
+		all.sort((a, b) => a.found.cost - b.found.cost);
 	}
 
 	/** What becomes of two of them, the first chosen rather among the better ones. */
 	child(random: Random): Piece[] {
-		const all = this.all.sort((a, b) => a.cost - b.cost);
+		const all = this.founds;
 		const one = Math.min(random.below(all.length), random.below(all.length));
 		const other = random.below(all.length);
 		const mate = other === one ? (one + 1) % all.length : other;
@@ -57,7 +64,7 @@ export class Population {
 }
 
 /** What is given in a class, whatever its order and doses. */
-export const givenIn = ({ pieces }: Found) =>
+const givenIn = ({ pieces }: Found) =>
 	pieces
 		.map(({ option }) => option.index)
 		.sort((a, b) => a - b)

@@ -11,7 +11,7 @@ import { keptOption, optionsFor } from './options';
 import { seededRandom, type Random } from './random';
 import { gravity, mended, realised } from './realise';
 import { Pool } from './pool';
-import { NearBest, refined, rounded } from './refine';
+import { NEAR_BEST, refined, rounded } from './refine';
 import { begun, searched, settled, type Found } from './search';
 import type { Proposal, ProposeSetting, Wishes } from './types';
 import { reasonsFor } from './why';
@@ -76,7 +76,7 @@ export function* sought(
 		searched(from, pool, objective, random, many, warm);
 	const begin = (many: number) => search(begun(kept, pool, random, wishes), many);
 	const population = new Population(Math.max(2, starts));
-	const nearBest = new NearBest();
+	const nearBest = new Population(NEAR_BEST);
 	let best: Found | null = null;
 	function* better(found: Found): Generator<Found> {
 		if (best && found.cost >= best.cost) return;
@@ -87,15 +87,14 @@ export function* sought(
 		const founds = refined(pieces, pool, objective, random, refineSteps, warm);
 		for (const found of founds) nearBest.add(found);
 		population.add(founds[0]!);
-		yield* better(rounded(founds[0]!, pool, objective));
+		yield* better(rounded(founds[0]!.pieces, pool, objective));
 	}
 	if (roughSteps > 0) yield* better(begin(roughSteps));
 	for (let start = 0; start < starts; start++) yield* refine(begin(steps).pieces, WARM.begun);
 	for (let crossing = 0; crossing < crossings; crossing++)
 		yield* refine(population.child(random), WARM.crossed);
-	const finalists = nearBest
-		.founds()
-		.map((found) => rounded(found, pool, objective))
+	const finalists = nearBest.founds
+		.map(({ pieces }) => rounded(pieces, pool, objective))
 		.sort((a, b) => a.cost - b.cost)
 		.slice(0, FINALISTS);
 	for (const { pieces } of finalists) yield* better(search(pieces, settleSteps, WARM.rounded));

@@ -1,5 +1,5 @@
 import type { Objective } from './cost';
-import { givenIn } from './cross';
+import { Population } from './cross';
 import { Draft, type Piece } from './draft';
 import { change } from './moves';
 import type { Pool } from './pool';
@@ -7,7 +7,7 @@ import type { Random } from './random';
 import { COLD, Falling, type Found } from './search';
 
 /** So many classes of different movements are kept: which is best once its doses are rounded is not known before. */
-const NEAR_BEST = 12;
+export const NEAR_BEST = 12;
 
 /**
  * Threshold accepting over the movements and their order alone: for each class that is looked at, the best doses are
@@ -29,7 +29,7 @@ export function refined(
 	doses.forget();
 	let cost = objective.leastOf(now);
 	doses.take(now);
-	const best = new NearBest();
+	const best = new Population(NEAR_BEST);
 	best.add({ pieces: now.pieces(), cost });
 	const falling = new Falling(warm, COLD, steps);
 	for (let step = 0; step < steps; step++) {
@@ -46,35 +46,9 @@ export function refined(
 		[now, next] = [next, now];
 		cost = after;
 		doses.take(now);
-		if (cost < best.least) best.add({ pieces: now.pieces(), cost });
+		if (cost < best.limit) best.add({ pieces: now.pieces(), cost });
 	}
-	return best.founds();
-}
-
-/** The best few classes, each of other movements. */
-export class NearBest {
-	private readonly all: { found: Found; given: string }[] = [];
-
-	/** What costs less than this finds a place. */
-	get least(): number {
-		return this.all.length < NEAR_BEST ? Infinity : this.all.at(-1)!.found.cost - 1e-9;
-	}
-
-	add(found: Found): void {
-		const { all } = this;
-		if (found.cost >= this.least) return;
-		const given = givenIn(found);
-		const like = all.findIndex((known) => known.given === given);
-		if (like >= 0 && all[like]!.found.cost <= found.cost) return;
-		if (like >= 0) all.splice(like, 1);
-		else if (all.length === NEAR_BEST) all.pop();
-		all.push({ found, given });
-		all.sort((a, b) => a.found.cost - b.found.cost);
-	}
-
-	founds(): Found[] {
-		return this.all.map(({ found }) => found);
-	}
+	return best.founds;
 }
 
 /** Steps of a dose up and down, the nearest first. */
@@ -86,7 +60,7 @@ const GIVEN_BACK = 5;
  * A class with doses that may be given: those found for it rounded, then one or two at a time another way, as long as that
  * makes it better. Costs what it costs.
  */
-export function rounded({ pieces }: Found, pool: Pool, objective: Objective): Found {
+export function rounded(pieces: readonly Piece[], pool: Pool, objective: Objective): Found {
 	const { facts } = pool;
 	const draft = new Draft(facts, pieces);
 	objective.doses.forget();

@@ -35,20 +35,20 @@ function fallOf(ratio: number): number {
 
 /** A threshold that comes down, as every engine does it. */
 export class Falling {
-	private readonly fall: number;
 	private readonly every: number;
-	private threshold: number;
+	private readonly thresholds: number[];
 
 	constructor(from: number, to: number, steps: number) {
-		this.threshold = from;
-		this.fall = fallOf(to / from);
 		this.every = Math.max(1, Math.floor(steps / FALLS));
+		this.thresholds = [from];
+		const fall = fallOf(to / from);
+		for (let step = this.every; step < steps; step += this.every)
+			this.thresholds.push(this.thresholds.at(-1)! * fall);
 	}
 
-	/** The threshold of a step; asked for each in turn. */
+	/** The threshold of a step. */
 	at(step: number): number {
-		if (this.falls(step)) this.threshold *= this.fall;
-		return this.threshold;
+		return this.thresholds[Math.floor(step / this.every)]!;
 	}
 
 	/** Whether the threshold comes down with a step. */

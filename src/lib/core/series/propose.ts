@@ -39,7 +39,7 @@ export interface SeriesAsk {
 	effort?: Effort;
 }
 
-/** A whole series is many classes: each gets an eighth of the work that a single one is given. */
+/** A whole series is many classes: each gets a seventh of the work that a single one is given. */
 export const SERIES_EFFORT: Effort = {
 	roughSteps: 0,
 	starts: 2,
