@@ -1,4 +1,5 @@
 import type { Curve } from './curve';
+import { Table } from './table';
 
 /** Smaller steps and smaller differences are rounding. */
 const TINY = 1e-9;
@@ -6,16 +7,8 @@ const TINY = 1e-9;
 const SLACK = 1e-7;
 /** More steps than any program of a class needs: what takes longer goes round in circles. */
 const MOST_STEPS = 200;
-
-/** What a program stood at in the end, to go on from: see ConvexProgram for the words. */
-interface Stand {
-	/** Row by row how each loose quantity follows from the held ones. */
-	table: Float64Array;
-	loose: Int32Array;
-	held: Int32Array;
-	rows: number;
-	count: number;
-}
+/** So many columns a program is ready for; it grows with what it is asked. */
+const WIDTH = 64;
 
 /**
  * The least that a sum of convex costs can come to: each of some numbers (columns) costs by its own curve, and so does each
@@ -41,9 +34,8 @@ export class ConvexProgram {
 	/** The piece of each row that costs nothing. */
 	private readonly flat: Int32Array;
 
-	private width = 64;
-	private now: Stand;
-	private kept: Stand;
+	private now: Table;
+	private kept: Table;
 	/** Break at which a held quantity stands, or piece on which a loose one is charged; and how much it is. */
 	private readonly place: Int32Array;
 	private readonly amount: Float64Array;
@@ -109,9 +101,9 @@ export class ConvexProgram {
 		this.sums = new Float64Array(rows.length);
 		this.priced = new Int32Array(rows.length);
 		this.prices = new Float64Array(rows.length);
-		this.now = this.stand();
-		this.kept = this.stand();
-		this.pull = new Float64Array(this.width);
+		this.now = new Table(rows.length, WIDTH);
+		this.kept = new Table(rows.length, WIDTH);
+		this.pull = new Float64Array(WIDTH);
 	}
 
 	/** Puts a break of a row elsewhere. What is kept stays of use. */
@@ -129,7 +121,7 @@ export class ConvexProgram {
 	 * @param count how many of the columns given there are
 	 */
 	least(columns: Int32Array, count: number, limit = Infinity): number {
-		if (count > this.width) this.widen(count);
+		if (count > this.now.width) this.widen(count);
 		if (!this.resumed(columns, count)) this.begin(columns, count);
 		this.follow();
 		let steps = 0;
@@ -147,7 +139,7 @@ export class ConvexProgram {
 	/** Remembers what was found last: what is asked next is like it. */
 	keep(): void {
 		const { now, kept, columns, place, keptPlace, pull } = this;
-		copyStand(now, kept, this.width);
+		kept.copy(now);
 		for (let c = 0; c < now.count; c++) keptPlace[now.held[c]!] = place[now.held[c]!]!;
 		for (let r = 0; r < now.rows; r++) keptPlace[now.loose[r]!] = place[now.loose[r]!]!;
 		this.pricedRows = 0;
@@ -201,21 +193,11 @@ export class ConvexProgram {
 		this.pricedRows += 1;
 	}
 
-	private stand(): Stand {
-		return {
-			table: new Float64Array(this.width * (this.rows + 1)),
-			loose: new Int32Array(this.rows + 1),
-			held: new Int32Array(this.width),
-			rows: 0,
-			count: 0
-		};
-	}
-
 	private widen(count: number): void {
-		while (this.width < count) this.width *= 2;
-		this.now = this.stand();
-		this.kept = this.stand();
-		this.pull = new Float64Array(this.width);
+		const width = 2 * count;
+		this.now = new Table(this.rows, width);
+		this.kept = new Table(this.rows, width);
+		this.pull = new Float64Array(width);
 		this.forget();
 	}
 
@@ -244,13 +226,13 @@ export class ConvexProgram {
 		if (kept.count === 0) return false;
 		const question = ++this.question;
 		for (let i = 0; i < count; i++) wanted[columns[i]!] = question;
-		copyStand(kept, now, this.width);
+		now.copy(kept);
 		this.inTable.fill(0);
 		for (let c = 0; c < now.count; c++) this.taken(now.held[c]!, question);
 		for (let r = 0; r < now.rows; r++) this.taken(now.loose[r]!, question);
 		const gone = (quantity: number) => quantity < this.columns && wanted[quantity] !== question;
 		for (let r = now.rows - 1; r >= 0; r--) if (gone(now.loose[r]!) && !this.leaveLoose(r)) return false;
-		for (let c = now.count - 1; c >= 0; c--) if (gone(now.held[c]!)) this.dropHeld(c);
+		for (let c = now.count - 1; c >= 0; c--) if (gone(now.held[c]!)) now.dropHeld(c);
 		for (let i = 0; i < count; i++) if (had[columns[i]!] !== question) this.addColumn(columns[i]!);
 		this.weigh();
 		return this.placed();
@@ -265,45 +247,34 @@ export class ConvexProgram {
 
 	/** A loose column goes; with it a row that it met, which may come in again. False where it meets none. */
 	private leaveLoose(row: number): boolean {
-		const { now, width, columns } = this;
+		const { now, columns } = this;
 		let most = SLACK;
 		let other = -1;
 		for (let c = 0; c < now.count; c++) {
 			if (now.held[c]! < columns) continue;
-			const size = Math.abs(now.table[row * width + c]!);
+			const size = Math.abs(now.times[row * now.width + c]!);
 			if (size <= most) continue;
 			most = size;
 			other = c;
 		}
 		if (other < 0) return false;
-		this.exchange(row, other);
-		this.dropHeld(other);
+		now.exchange(row, other);
+		now.dropHeld(other);
 		this.inTable[now.loose[row]! - columns] = 0;
-		now.rows -= 1;
-		if (row === now.rows) return true;
-		now.loose[row] = now.loose[now.rows]!;
-		now.table.copyWithin(row * width, now.rows * width, now.rows * width + now.count);
+		now.dropLoose(row);
 		return true;
-	}
-
-	private dropHeld(column: number): void {
-		const { now, width } = this;
-		now.count -= 1;
-		now.held[column] = now.held[now.count]!;
-		for (let at = 0, end = now.rows * width; at < end; at += width)
-			now.table[at + column] = now.table[at + now.count]!;
 	}
 
 	/** How the loose quantities follow from a column that was not there. */
 	private addColumn(column: number): void {
-		const { now, width, columns } = this;
-		const { table, held, loose, count } = now;
+		const { now, columns } = this;
+		const { times, width, held, loose, count } = now;
 		for (let r = 0; r < now.rows; r++) {
 			let follows = loose[r]! >= columns ? this.part(loose[r]! - columns, column) : 0;
 			// a row that is held must come out the same with it
 			for (let c = 0; c < count; c++)
-				if (held[c]! >= columns) follows -= this.part(held[c]! - columns, column) * table[r * width + c]!;
-			table[r * width + count] = follows;
+				if (held[c]! >= columns) follows -= this.part(held[c]! - columns, column) * times[r * width + c]!;
+			times[r * width + count] = follows;
 		}
 		held[count] = column;
 		now.count += 1;
@@ -313,14 +284,14 @@ export class ConvexProgram {
 
 	/** A row comes in, loose, on the piece that costs nothing. */
 	private addRow(row: number): void {
-		const { now, width, columns } = this;
-		const { table, held, loose, count } = now;
+		const { now, columns } = this;
+		const { times, width, held, loose, count } = now;
 		const end = now.rows * width;
-		for (let c = 0; c < count; c++) table[end + c] = held[c]! < columns ? this.part(row, held[c]!) : 0;
+		for (let c = 0; c < count; c++) times[end + c] = held[c]! < columns ? this.part(row, held[c]!) : 0;
 		for (let r = 0; r < now.rows; r++) {
 			if (loose[r]! >= columns) continue;
 			const part = this.part(row, loose[r]!);
-			if (part !== 0) for (let c = 0; c < count; c++) table[end + c]! += part * table[r * width + c]!;
+			if (part !== 0) for (let c = 0; c < count; c++) times[end + c]! += part * times[r * width + c]!;
 		}
 		loose[now.rows] = columns + row;
 		this.place[columns + row] = this.flat[row]!;
@@ -328,33 +299,14 @@ export class ConvexProgram {
 		now.rows += 1;
 	}
 
-	/** A loose quantity is held from now on, and a held one is loose. */
-	private exchange(row: number, column: number): void {
-		const { width } = this;
-		const { table, loose, held, count, rows } = this.now;
-		const own = row * width;
-		const inverse = 1 / table[own + column]!;
-		for (let c = 0; c < count; c++) table[own + c]! *= -inverse;
-		table[own + column] = inverse;
-		for (let r = 0, at = 0; r < rows; r++, at += width) {
-			const factor = table[at + column]!;
-			if (r === row || factor === 0) continue;
-			table[at + column] = 0;
-			for (let c = 0; c < count; c++) table[at + c]! += factor * table[own + c]!;
-		}
-		const quantity = loose[row]!;
-		loose[row] = held[column]!;
-		held[column] = quantity;
-	}
-
 	/** Works out anew how much everything loose pulls at what is held. */
 	private weigh(): void {
-		const { pull, width } = this;
-		const { table, loose, count, rows } = this.now;
+		const { pull } = this;
+		const { times, width, loose, count, rows } = this.now;
 		pull.fill(0, 0, count);
 		for (let r = 0; r < rows; r++) {
 			const slope = this.slopeOf(loose[r]!);
-			if (slope !== 0) for (let c = 0; c < count; c++) pull[c]! += slope * table[r * width + c]!;
+			if (slope !== 0) for (let c = 0; c < count; c++) pull[c]! += slope * times[r * width + c]!;
 		}
 	}
 
@@ -377,12 +329,12 @@ export class ConvexProgram {
 
 	/** How much everything is: what is held stands at its break, and the rest follows. */
 	private follow(): void {
-		const { amount, breaks, stride, place, width } = this;
-		const { table, loose, held, count, rows } = this.now;
+		const { amount, breaks, stride, place } = this;
+		const { times, width, loose, held, count, rows } = this.now;
 		for (let c = 0; c < count; c++) amount[held[c]!] = breaks[held[c]! * stride + place[held[c]!]!]!;
 		for (let r = 0; r < rows; r++) {
 			let sum = 0;
-			for (let c = 0; c < count; c++) sum += table[r * width + c]! * amount[held[c]!]!;
+			for (let c = 0; c < count; c++) sum += times[r * width + c]! * amount[held[c]!]!;
 			amount[loose[r]!] = sum;
 		}
 	}
@@ -404,8 +356,8 @@ export class ConvexProgram {
 
 	/** The loose quantity that is farthest off its piece is brought back to the end of it. False where none is off. */
 	private step(): boolean {
-		const { breaks, slopes, stride, many, place, amount, pull, width, now } = this;
-		const { table, loose, held, count, rows } = now;
+		const { breaks, slopes, stride, many, place, amount, pull, now } = this;
+		const { times, width, loose, held, count, rows } = now;
 		let out = -1;
 		let off = SLACK;
 		let up = 0;
@@ -433,7 +385,7 @@ export class ConvexProgram {
 			let first = -1;
 			let rising = false;
 			for (let c = 0; c < count; c++) {
-				const follows = up * table[own + c]!;
+				const follows = up * times[own + c]!;
 				if (follows <= TINY && follows >= -TINY) continue;
 				const at = held[c]! * stride + place[held[c]!]!;
 				const left = (-pull[c]! - slopes[follows > 0 ? at : at + 1]!) / follows;
@@ -444,7 +396,7 @@ export class ConvexProgram {
 			}
 			if (first < 0) {
 				// the next piece is not too steep for it
-				for (let c = 0; c < count; c++) pull[c]! += up * jump * table[own + c]!;
+				for (let c = 0; c < count; c++) pull[c]! += up * jump * times[own + c]!;
 				place[quantity] = piece + up;
 				return true;
 			}
@@ -452,24 +404,24 @@ export class ConvexProgram {
 			const to = place[moved]! + (rising ? 1 : -1);
 			if (to >= 0 && to < many[moved]!) {
 				const gap = breaks[moved * stride + to]! - breaks[moved * stride + place[moved]!]!;
-				const nearer = Math.abs(gap * table[own + first]!);
+				const nearer = Math.abs(gap * times[own + first]!);
 				if (nearer < off) {
 					// it goes to its next break, which is not enough
 					place[moved] = to;
 					amount[moved]! += gap;
 					off -= nearer;
-					for (let r = 0; r < rows; r++) amount[loose[r]!]! += gap * table[r * width + first]!;
+					for (let r = 0; r < rows; r++) amount[loose[r]!]! += gap * times[r * width + first]!;
 					continue;
 				}
 			}
-			if (rise > 0) for (let c = 0; c < count; c++) pull[c]! += up * rise * table[own + c]!;
-			const by = (breaks[bend]! - amount[quantity]!) / table[own + first]!;
-			for (let r = 0; r < rows; r++) amount[loose[r]!]! += by * table[r * width + first]!;
+			if (rise > 0) for (let c = 0; c < count; c++) pull[c]! += up * rise * times[own + c]!;
+			const by = (breaks[bend]! - amount[quantity]!) / times[own + first]!;
+			for (let r = 0; r < rows; r++) amount[loose[r]!]! += by * times[r * width + first]!;
 			amount[moved]! += by;
 			amount[quantity] = breaks[bend]!;
 			const charge = slopes[quantity * stride + piece]! + up * Math.max(0, rise);
 			place[moved]! += rising ? 1 : 0;
-			this.exchange(out, first);
+			now.exchange(out, first);
 			place[quantity] = end;
 			pull[first] = -charge;
 			return true;
@@ -506,13 +458,4 @@ export class ConvexProgram {
 		for (let at = this.firstIn[quantity]!, end = this.firstIn[quantity + 1]!; at < end; at++)
 			sums[rowIn[at]!]! += much * partIn[at]!;
 	}
-}
-
-function copyStand(from: Stand, to: Stand, width: number): void {
-	to.rows = from.rows;
-	to.count = from.count;
-	for (let c = 0; c < from.count; c++) to.held[c] = from.held[c]!;
-	for (let r = 0; r < from.rows; r++) to.loose[r] = from.loose[r]!;
-	for (let r = 0; r < from.rows; r++)
-		for (let c = 0, at = r * width; c < from.count; c++, at++) to.table[at] = from.table[at]!;
 }
