@@ -144,7 +144,7 @@ describe('a program of convex costs', () => {
 					asked.map((c) => parts[c]!)
 				);
 				const numbers = Int32Array.from(asked);
-				const bound = program.bound(numbers, asked.length);
+				const bound = program.prices.bound(numbers, asked.length);
 				expect(bound).toBeLessThanOrEqual(their + 1e-6);
 				if (their > 0.01) dear += 1;
 				if (bound > 0.5 * their && their > 0.01) tight += 1;
@@ -170,8 +170,11 @@ describe('a program of convex costs', () => {
 				];
 				expect(costs.reduce((sum, cost) => sum + cost, 0)).toBeCloseTo(their, 4);
 				// now and then from nothing
-				if (random() < 0.8) program.keep();
-				else program.forget();
+				if (random() < 0.8) {
+					program.keep();
+					// what is bounded by its own prices is bounded by what it costs (strong duality)
+					expect(program.prices.bound(numbers, asked.length)).toBeCloseTo(their, 4);
+				} else program.forget();
 			}
 		}
 		expect(dear).toBeGreaterThan(200);
@@ -193,7 +196,7 @@ describe('the best doses of a class', () => {
 				let now = new Draft(pool.facts, pieces);
 				let next = new Draft(pool.facts);
 				for (let step = 0; step < walk % 4; step++)
-					if (change(now, next, pool, random)) [now, next] = [next, now];
+					if (change(now, next, { pool, random })) [now, next] = [next, now];
 				const cost = objective.costOf(now);
 				const least = objective.leastOf(now);
 				expect(least).toBeLessThanOrEqual(cost + 1e-6);

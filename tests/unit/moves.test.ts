@@ -7,7 +7,6 @@ import {
 	Draft,
 	factsFor,
 	nearest,
-	type Objective,
 	optionsFor,
 	Pool,
 	searched,
@@ -15,35 +14,46 @@ import {
 	type Option,
 	type Piece
 } from '../../src/lib/core/propose';
-import { change } from '../../src/lib/core/propose/moves';
+import { change, type Means } from '../../src/lib/core/propose/moves';
+import { POINTS } from '../../src/lib/core/propose/points';
 import { instances } from '../../bench/planner/instances';
 import { searchOf } from '../../bench/planner/plans';
 
 const secondsOf = (pieces: readonly Piece[]) =>
 	pieces.reduce((sum, { option, amount }) => sum + option.aroundSeconds + option.workSeconds[amount]!, 0);
 
-/** A class of an instance and everything that so many steps, each from the one before, lead to. */
-function walk(name: string, steps: number): { kept: Piece[]; drafts: Draft[]; objective: Objective } {
+/**
+ * A class of an instance and everything that so many steps, each from the one before, lead to: with doses, or with doses
+ * still to be found and what each movement seems to add.
+ */
+function walk(name: string, steps: number, summed = true) {
 	const instance = instances().find((one) => one.name === name)!;
 	const { kept, objective, pool } = searchOf(instance);
 	const { facts } = objective;
 	const random = seededRandom(3);
-	const drafts = [new Draft(facts, begun(kept, pool, random, {}))];
+	const drafts = [new Draft(facts, begun(kept, pool, random, {}), summed)];
+	const means: Means = {
+		pool,
+		random,
+		...(summed ? {} : { adds: (...place) => objective.addedBy(...place) })
+	};
 	for (let step = 0; step < steps; step++) {
-		const next = new Draft(facts);
+		const next = new Draft(facts, [], summed);
 		// as long as a class is: steps that add and steps that take away are not equally many
-		if (change(drafts.at(-1)!, next, pool, random) && next.count <= 40) drafts.push(next);
+		if (change(drafts.at(-1)!, next, means) && next.count <= 40) drafts.push(next);
 	}
-	return { kept, drafts, objective };
+	return { kept, drafts, objective, classes: drafts.map((draft) => draft.pieces()) };
 }
 
-describe('a step of the search', () => {
-	const { kept, drafts, objective } = walk('striders-25-tight-2-pins', 4000);
-	const classes = drafts.map((draft) => draft.pieces());
+describe.each([
+	['with doses', true],
+	['with doses still to be found', false]
+])('a step of the search %s', (_, summed) => {
+	const { kept, classes } = walk('striders-25-tight-2-pins', 2000, summed);
 
 	it('is taken often enough to lead anywhere', () => {
 		expect(kept).toHaveLength(2);
-		expect(classes.length).toBeGreaterThan(1500);
+		expect(classes.length).toBeGreaterThan(700);
 		expect(new Set(classes.map((pieces) => pieces.length)).size).toBeGreaterThan(5);
 	});
 
@@ -62,6 +72,10 @@ describe('a step of the search', () => {
 	it('leaves what is there already in its part, in its order and in its dose', () => {
 		for (const pieces of classes) expect(pieces.filter(({ option }) => option.kept)).toEqual(kept);
 	});
+});
+
+describe('a step of the search', () => {
+	const { drafts, objective, classes } = walk('striders-25-tight-2-pins', 4000);
 
 	it('never changes the class that it comes from', () => {
 		const written = drafts.map((draft) => JSON.stringify([draft.pieces(), [...draft.sums]]));
@@ -69,7 +83,7 @@ describe('a step of the search', () => {
 		const random = seededRandom(8);
 		const next = new Draft(objective.facts);
 		for (const draft of drafts.slice(0, 200))
-			for (let step = 0; step < 5; step++) change(draft, next, pool, random);
+			for (let step = 0; step < 5; step++) change(draft, next, { pool, random });
 		expect(drafts.map((draft) => JSON.stringify([draft.pieces(), [...draft.sums]]))).toEqual(written);
 	});
 
@@ -118,6 +132,62 @@ describe('a step of the search', () => {
 		// a block takes a minute or two: half of the steps that add or remove one change less than half of that
 		const median = off.map(({ seconds }) => seconds).sort((a, b) => a - b)[off.length >> 1]!;
 		expect(median).toBeLessThan(45);
+	});
+});
+
+describe('a step of the search with doses still to be found', () => {
+	it('often makes a part end one movement earlier or later, the order as it was', () => {
+		const { classes } = walk('tide-45', 2000, false);
+		const passedOn = classes.slice(1).filter((pieces, i) => {
+			const before = classes[i]!;
+			const differ = pieces.filter(({ section }, at) => section !== before[at]?.section);
+			const names = (all: readonly Piece[]) => all.map(({ option }) => option.movements[0]).join();
+			return names(pieces) === names(before) && differ.length === 1;
+		});
+		expect(passedOn.length).toBeGreaterThan(30);
+	});
+});
+
+describe('what a movement seems to add', () => {
+	const { objective, pool, kept } = searchOf(instances().find(({ name }) => name === 'chalk-45')!);
+	const { facts } = objective;
+
+	it('has the way from the one before and on to the next in it', () => {
+		const random = seededRandom(7);
+		const moved = pool.bySection[1]!;
+		let ways = 0;
+		for (let n = 0; n < 300; n++) {
+			const [before, option, after] = [0, 0, 0].map(() => moved[random.below(moved.length)]);
+			const flowOf = (...indices: number[]) =>
+				objective.parts(indices.map((index) => ({ option: facts.options[index]!, amount: 0, section: 1 })))
+					.flow;
+			const added = objective.addedBy(option!, 1, before!, after!) - objective.doses.addedBy(option!, 1);
+			expect(added).toBeCloseTo(flowOf(before!, option!, after!) - flowOf(before!), 9);
+			const first = objective.addedBy(option!, 1, -1, -1) - objective.doses.addedBy(option!, 1);
+			expect(first).toBeCloseTo(flowOf(option!), 9);
+			if (added > 5 * POINTS.lostSecond) ways += 1;
+		}
+		expect(ways).toBeGreaterThan(100);
+	});
+
+	it('decides what comes in, of some that are drawn', () => {
+		const random = seededRandom(9);
+		const now = new Draft(facts, begun(kept, pool, random, {}), false);
+		const next = new Draft(facts, [], false);
+		const points = facts.options.map(() => random());
+		const cameIn = (adds?: Means['adds']) => {
+			const came: number[] = [];
+			for (let step = 0; step < 3000; step++)
+				if (change(now, next, { pool, random, ...(adds ? { adds } : {}) }) && next.count === now.count + 1)
+					came.push(...next.pieces().flatMap(({ option }) => option.index));
+			const had = new Set(now.pieces().map(({ option }) => option.index));
+			const fresh = came.filter((index) => !had.has(index));
+			expect(fresh.length).toBeGreaterThan(200);
+			return fresh.reduce((sum, index) => sum + points[index]!, 0) / fresh.length;
+		};
+		// the least of four is a fifth of the whole way up in the mean, any one a half; other forms of one are left out
+		expect(cameIn()).toBeGreaterThan(0.42);
+		expect(cameIn((option) => points[option]!)).toBeLessThan(0.3);
 	});
 });
 

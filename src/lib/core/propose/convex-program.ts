@@ -1,4 +1,5 @@
-import type { Curve } from './curve';
+import { Curves, type Curve } from './curve';
+import { Prices } from './prices';
 import { Table } from './table';
 
 /** Smaller steps and smaller differences are rounding. */
@@ -23,7 +24,7 @@ const WIDTH = 64;
  * What was kept last is gone on from, with other columns or other breaks of the rows: mostly a few steps.
  */
 export class ConvexProgram {
-	/** Curves of all columns, then of all rows, each with its breaks side by side. */
+	/** Curves of all columns, then of all rows. */
 	private readonly stride: number;
 	private readonly breaks: Float64Array;
 	private readonly values: Float64Array;
@@ -49,13 +50,8 @@ export class ConvexProgram {
 	private readonly wanted: Int32Array;
 	private readonly had: Int32Array;
 	private question = 0;
-	/** What was kept: rows with their price, and what each column costs at least with these, worked out when asked for. */
-	private readonly priced: Int32Array;
-	private readonly prices: Float64Array;
-	private pricedRows = 0;
-	private keeping = 0;
-	private readonly leastKept: Int32Array;
-	private readonly leastOf: Float64Array;
+	/** Of what was kept. */
+	readonly prices: Prices;
 
 	/** Of each column the rows that it is part of, one behind another, to sum them up quickly. */
 	private readonly firstIn: Int32Array;
@@ -71,16 +67,15 @@ export class ConvexProgram {
 		this.columns = columns.length;
 		this.rows = rows.length;
 		const curves = [...columns, ...rows];
-		this.stride = 1 + Math.max(...curves.map((curve) => curve?.breaks.length ?? 0));
-		const laidOut = (of: (curve: Curve) => readonly number[]) => {
-			const all = new Float64Array(curves.length * this.stride);
-			for (const [i, curve] of curves.entries()) if (curve) all.set(of(curve), i * this.stride);
-			return all;
-		};
-		this.breaks = laidOut((curve) => curve.breaks);
-		this.values = laidOut((curve) => curve.values);
-		this.slopes = laidOut((curve) => curve.slopes);
-		this.many = Int32Array.from(curves, (curve) => curve?.breaks.length ?? 0);
+		const laidOut = new Curves(curves);
+		({
+			stride: this.stride,
+			breaks: this.breaks,
+			values: this.values,
+			slopes: this.slopes,
+			many: this.many
+		} = laidOut);
+		this.prices = new Prices(laidOut, columns.length, rows.length, parts);
 		this.firstIn = new Int32Array(columns.length + 1);
 		const within: number[] = [];
 		for (let at = 0; at < parts.length; at++) {
@@ -95,12 +90,8 @@ export class ConvexProgram {
 		this.amount = new Float64Array(curves.length);
 		this.wanted = new Int32Array(columns.length);
 		this.had = new Int32Array(columns.length);
-		this.leastKept = new Int32Array(columns.length);
-		this.leastOf = new Float64Array(columns.length);
 		this.inTable = new Uint8Array(rows.length);
 		this.sums = new Float64Array(rows.length);
-		this.priced = new Int32Array(rows.length);
-		this.prices = new Float64Array(rows.length);
 		this.now = new Table(rows.length, WIDTH);
 		this.kept = new Table(rows.length, WIDTH);
 		this.pull = new Float64Array(WIDTH);
@@ -138,59 +129,25 @@ export class ConvexProgram {
 
 	/** Remembers what was found last: what is asked next is like it. */
 	keep(): void {
-		const { now, kept, columns, place, keptPlace, pull } = this;
+		const { now, kept, columns, place, keptPlace, pull, prices } = this;
 		kept.copy(now);
 		for (let c = 0; c < now.count; c++) keptPlace[now.held[c]!] = place[now.held[c]!]!;
 		for (let r = 0; r < now.rows; r++) keptPlace[now.loose[r]!] = place[now.loose[r]!]!;
-		this.pricedRows = 0;
-		this.keeping += 1;
-		for (let c = 0; c < now.count; c++) if (now.held[c]! >= columns) this.price(now.held[c]!, -pull[c]!);
-		for (let r = 0; r < now.rows; r++)
-			if (now.loose[r]! >= columns) this.price(now.loose[r]!, this.slopeOf(now.loose[r]!));
+		prices.clear();
+		for (let c = 0; c < now.count; c++) {
+			const quantity = now.held[c]!;
+			if (quantity >= columns) prices.add(quantity - columns, -pull[c]!);
+		}
+		for (let r = 0; r < now.rows; r++) {
+			const quantity = now.loose[r]!;
+			if (quantity >= columns) prices.add(quantity - columns, this.slopeOf(quantity));
+		}
 	}
 
 	/** Begins anew with the next question. */
 	forget(): void {
 		this.kept.count = 0;
-		this.pricedRows = 0;
-		this.keeping += 1;
-	}
-
-	/** What these columns cannot cost less than: at the prices of what was kept, which is quick to say. */
-	bound(columns: Int32Array, count: number): number {
-		const { stride, breaks, values, slopes, many, parts, rows, priced, prices, pricedRows, keeping } = this;
-		let sum = 0;
-		for (let i = 0; i < count; i++) {
-			const column = columns[i]!;
-			if (this.leastKept[column] !== keeping) {
-				let price = 0;
-				for (let r = 0; r < pricedRows; r++) price += prices[r]! * parts[column * rows + priced[r]!]!;
-				let least = Infinity;
-				for (let at = column * stride, end = at + many[column]!; at < end; at++) {
-					const cost = values[at]! + price * breaks[at]!;
-					if (cost < least) least = cost;
-				}
-				this.leastKept[column] = keeping;
-				this.leastOf[column] = least;
-			}
-			sum += this.leastOf[column]!;
-		}
-		for (let r = 0; r < pricedRows; r++) {
-			const row = this.columns + priced[r]!;
-			const price = prices[r]!;
-			// the break at which the curve of the row turns from less to more steep than its price
-			let at = row * stride;
-			for (const last = at + many[row]! - 1; at < last && slopes[at + 1]! < price;) at += 1;
-			sum += values[at]! - price * breaks[at]!;
-		}
-		return sum;
-	}
-
-	private price(row: number, price: number): void {
-		if (price === 0) return;
-		this.priced[this.pricedRows] = row - this.columns;
-		this.prices[this.pricedRows] = price;
-		this.pricedRows += 1;
+		this.prices.clear();
 	}
 
 	private widen(count: number): void {

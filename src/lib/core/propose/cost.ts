@@ -148,6 +148,23 @@ export class Objective {
 		return points + (points + bound >= limit ? bound : doses.least(limit - points));
 	}
 
+	/**
+	 * What an option seems to add in a part between two others (-1 for none): its doses and what they do for balance and
+	 * shape, and the way there and on. What it does beside others (pairs, order) is not asked. Below nothing where it helps.
+	 */
+	addedBy(option: number, section: number, before: number, after: number): number {
+		const { between, facts } = this;
+		const { enter, leave, places } = facts;
+		const here = enter[option]!;
+		let lost = 0;
+		if (here >= 0) {
+			const width = places.count;
+			lost = between[((before < 0 ? -1 : leave[before]!) + 1) * width + here]!;
+			if (after >= 0 && enter[after]! >= 0) lost += between[(leave[option]! + 1) * width + enter[after]!]!;
+		}
+		return this.doses.addedBy(option, section) + this.weights.flow * POINTS.lostSecond * lost;
+	}
+
 	/** What has been counted already with all that costs more to count, the dearest last; not on once over the limit. */
 	private lookedAt(draft: Draft, limit: number, ways = 1): number {
 		const { tally, weights } = this;

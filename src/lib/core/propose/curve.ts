@@ -50,3 +50,26 @@ export const costsOver = (most: number, perUnit: number): Curve => ({
 	values: [0],
 	slopes: [0, perUnit]
 });
+
+/** Many curves, each with its numbers from a multiple of `stride` on; none where there is null. */
+export class Curves {
+	readonly stride: number;
+	readonly breaks: Float64Array;
+	readonly values: Float64Array;
+	readonly slopes: Float64Array;
+	/** How many breaks each has. */
+	readonly many: Int32Array;
+
+	constructor(curves: readonly (Curve | null)[]) {
+		this.stride = 1 + Math.max(...curves.map((curve) => curve?.breaks.length ?? 0));
+		const laidOut = (of: (curve: Curve) => readonly number[]) => {
+			const all = new Float64Array(curves.length * this.stride);
+			for (const [i, curve] of curves.entries()) if (curve) all.set(of(curve), i * this.stride);
+			return all;
+		};
+		this.breaks = laidOut((curve) => curve.breaks);
+		this.values = laidOut((curve) => curve.values);
+		this.slopes = laidOut((curve) => curve.slopes);
+		this.many = Int32Array.from(curves, (curve) => curve?.breaks.length ?? 0);
+	}
+}

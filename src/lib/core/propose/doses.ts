@@ -117,9 +117,14 @@ export class Doses {
 		return this.program.least(this.columns, this.count, limit);
 	}
 
+	/** What an option seems to add in a part with the best dose for it, at the prices of the class that was gone on from. */
+	addedBy(option: number, part: number): number {
+		return this.program.prices.leastOf(option * PARTS + part);
+	}
+
 	/** What the class cannot cost less than in these points: quick to say, and often enough to know. */
 	bound(): number {
-		return this.program.bound(this.columns, this.count);
+		return this.program.prices.bound(this.columns, this.count);
 	}
 
 	/** Gives the draft that was asked about the doses found for it, as near as they may be given; goes on from them. */

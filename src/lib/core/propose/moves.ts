@@ -16,23 +16,36 @@ const REDOSE_LEVELLED = 0.8;
 const ASKED = 6;
 const OFFERED = 3;
 const LEVEL_SECONDS = 4;
+/** From so many drawn by chance the one is taken that seems to add least; more at a time are too much alike. */
+const DRAWN = 4;
 /** Part of the moves and exchanges in which a movement is done as it was, not in any form and mode that may stand there. */
 const AS_IT_IS = 0.5;
 /** Longest jump of a dose in one step. */
 const DOSE_STEP = 4;
+
+/** What changes draw on. */
+export interface Means {
+	pool: Pool;
+	random: Random;
+	/**
+	 * Points that an option seems to add in a part between two others (-1 for none), to have a better one at hand than any
+	 * by chance. Without it any will do.
+	 */
+	adds?: (option: number, section: number, before: number, after: number) => number;
+}
 
 /**
  * Writes what a change by chance makes of a draft into another one; false where the change cannot be (the other one is
  * then of no use). Blocks that are kept stay in their part and in their order. Where doses are still to be found (a draft
  * without sums), none is changed by itself.
  */
-export function change(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
-	let kind = random();
+export function change(now: Draft, next: Draft, means: Means): boolean {
+	let kind = means.random();
 	for (const [share, step] of now.summed ? STEPS : STEPS_WITHOUT_DOSES) {
-		if (kind < share) return now.count > 0 && step(now, next, pool, random);
+		if (kind < share) return now.count > 0 && step(now, next, means);
 		kind -= share;
 	}
-	return insert(now, next, pool, random);
+	return insert(now, next, means);
 }
 
 /** Whether a movement has its place already: each is proposed once. `besides`: the place that it may take. */
@@ -72,17 +85,11 @@ function doseFor(option: number, seconds: number, facts: Facts, random: Random):
 }
 
 /**
- * Something for a place in a part, often from the position beside it; -1 where there is nothing.
+ * Something for a place in a part, often from the position beside it; -1 where nothing is found.
  * @param after the piece that comes after the place
  */
-function chosen(
-	at: number,
-	section: number,
-	draft: Draft,
-	pool: Pool,
-	random: Random,
-	after = at + 1
-): number {
+function chosen(at: number, section: number, draft: Draft, means: Means, after = at + 1): number {
+	const { pool, random } = means;
 	const all = pool.bySection[section]!;
 	if (all.length === 0) return -1;
 	const beside = random() < 0.5 ? at - 1 : after;
@@ -90,23 +97,55 @@ function chosen(
 		beside >= 0 && beside < draft.count && random() < NEIGHBOURLY
 			? pool.from(section, pool.facts.leavePosition[draft.option[beside]!]!)
 			: undefined;
-	const from = near ?? all;
-	return from[random.below(from.length)]!;
+	return drawn(near ?? all, at, section, draft, means, after);
 }
 
-function replace(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
+/**
+ * One of some options for a place in a part. Where it is known what each seems to add, the best of a few that are not
+ * given yet; -1 where all of these are.
+ */
+function drawn(
+	from: Int32Array,
+	at: number,
+	section: number,
+	draft: Draft,
+	{ pool, random, adds }: Means,
+	after = at + 1
+): number {
+	if (!adds) return from[random.below(from.length)]!;
+	const { option: options, count } = draft;
+	// what stands in the place makes room for it
+	const own = after > at ? at : -1;
+	const before = at > 0 ? options[at - 1]! : -1;
+	const behind = after < count ? options[after]! : -1;
+	let best = -1;
+	let least = Infinity;
+	for (let i = 0; i < DRAWN; i++) {
+		const option = from[random.below(from.length)]!;
+		if (own >= 0 && option === options[own]) continue;
+		const points = adds(option, section, before, behind);
+		if (points >= least || given(draft, pool.facts, option, own)) continue;
+		least = points;
+		best = option;
+	}
+	return best;
+}
+
+function replace(now: Draft, next: Draft, means: Means): boolean {
+	const { pool, random } = means;
 	const { facts } = pool;
 	const at = random.below(now.count);
 	if (facts.kept[now.option[at]!]) return false;
 	const section = now.section[at]!;
-	const option = chosen(at, section, now, pool, random);
+	const option = chosen(at, section, now, means);
 	if (option < 0 || option === now.option[at] || given(now, facts, option, at)) return false;
 	next.copy(now);
 	next.put(at, option, doseFor(option, secondsOf(now, at, facts), facts, random), section);
 	return true;
 }
 
-function insert(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
+function insert(now: Draft, next: Draft, means: Means): boolean {
+	const { pool, random } = means;
 	const { facts } = pool;
 	if (!now.roomy) return false;
 	// now and then at the end of any part, so that one that was emptied is filled again
@@ -116,7 +155,7 @@ function insert(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
 		? random.below(SECTION_KINDS.length)
 		: now.section[Math.min(before, now.count - 1)]!;
 	const at = anywhere ? now.start(section + 1) : before;
-	const option = chosen(at, section, now, pool, random, at);
+	const option = chosen(at, section, now, means, at);
 	if (option < 0 || given(now, facts, option)) return false;
 	next.copy(now);
 	next.insert(at, option, facts.usual[option]!, section);
@@ -124,7 +163,7 @@ function insert(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
 	return true;
 }
 
-function remove(now: Draft, next: Draft, { facts }: Pool, random: Random): boolean {
+function remove(now: Draft, next: Draft, { pool: { facts }, random }: Means): boolean {
 	const at = random.below(now.count);
 	if (facts.kept[now.option[at]!]) return false;
 	next.copy(now);
@@ -133,7 +172,7 @@ function remove(now: Draft, next: Draft, { facts }: Pool, random: Random): boole
 	return true;
 }
 
-function redose(now: Draft, next: Draft, { facts }: Pool, random: Random): boolean {
+function redose(now: Draft, next: Draft, { pool: { facts }, random }: Means): boolean {
 	const at = random.below(now.count);
 	const doses = facts.doses(now.option[at]!);
 	if (doses < 2) return false;
@@ -176,7 +215,8 @@ function overUsual(draft: Draft, at: number, facts: Facts): number {
 }
 
 /** To another place, of its own part or of another in which it may stand; there perhaps in another form or mode. */
-function move(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
+function move(now: Draft, next: Draft, means: Means): boolean {
+	const { pool, random } = means;
 	const { facts } = pool;
 	const at = random.below(now.count);
 	const before = now.option[at]!;
@@ -197,8 +237,29 @@ function move(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
 	return true;
 }
 
+/** The first or the last of a part goes over to the part beside it, where it is in the order: perhaps in another form. */
+function passOn(now: Draft, next: Draft, { pool, random }: Means): boolean {
+	const { facts } = pool;
+	const later = 1 + random.below(SECTION_KINDS.length - 1);
+	const border = now.start(later);
+	const [at, section] = random() < 0.5 ? [border, later - 1] : [border - 1, later];
+	if (at < 0 || at >= now.count || now.section[at] === section || facts.kept[now.option[at]!]) return false;
+	const before = now.option[at]!;
+	const ways = pool.ways(before, section);
+	if (ways.length === 0) return false;
+	next.copy(now);
+	if (facts.sections[before]! & (1 << section) && random() < AS_IT_IS) {
+		next.put(at, before, now.amount[at]!, section);
+		return true;
+	}
+	const option = ways[random.below(ways.length)]!;
+	next.put(at, option, doseTaking(option, secondsOf(now, at, facts), facts), section);
+	return true;
+}
+
 /** Two movements in each other's place and part, there perhaps in another form or mode. */
-function exchange(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
+function exchange(now: Draft, next: Draft, means: Means): boolean {
+	const { pool, random } = means;
 	const { facts } = pool;
 	const i = random.below(now.count);
 	const j = random.below(now.count);
@@ -222,14 +283,15 @@ function exchange(now: Draft, next: Draft, pool: Pool, random: Random): boolean 
 }
 
 /** A movement takes the place of another; where it was something else comes in. */
-function supplant(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
+function supplant(now: Draft, next: Draft, means: Means): boolean {
+	const { pool, random } = means;
 	const { facts } = pool;
 	const from = random.below(now.count);
 	const to = random.below(now.count);
 	if (from === to || facts.kept[now.option[from]!] || facts.kept[now.option[to]!]) return false;
 	const section = now.section[to]!;
 	const ways = pool.ways(now.option[from]!, section);
-	const other = chosen(from, now.section[from]!, now, pool, random);
+	const other = chosen(from, now.section[from]!, now, means);
 	if (ways.length === 0 || other < 0 || given(now, facts, other, to)) return false;
 	const option = ways[random.below(ways.length)]!;
 	next.copy(now);
@@ -239,7 +301,8 @@ function supplant(now: Draft, next: Draft, pool: Pool, random: Random): boolean 
 }
 
 /** A run of neighbours in one position gives way to as many others in the position beside it: one change less. */
-function rehouse(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
+function rehouse(now: Draft, next: Draft, means: Means): boolean {
+	const { pool, random } = means;
 	const { facts } = pool;
 	const at = random.below(now.count);
 	const section = now.section[at]!;
@@ -256,8 +319,8 @@ function rehouse(now: Draft, next: Draft, pool: Pool, random: Random): boolean {
 	if (!others) return false;
 	next.copy(now);
 	for (let i = from; i <= to; i++) {
-		const option = others[random.below(others.length)]!;
-		if (given(next, facts, option, i)) return false;
+		const option = drawn(others, i, section, next, means);
+		if (option < 0 || given(next, facts, option, i)) return false;
 		next.put(i, option, doseTaking(option, secondsOf(next, i, facts), facts), section);
 	}
 	return true;
@@ -270,19 +333,24 @@ function housed(draft: Draft, at: number, section: number, position: number, fac
 	return !facts.kept[option] && facts.enterPosition[option] === position;
 }
 
-const REDOSED = 0.2;
-type Step = (now: Draft, next: Draft, pool: Pool, random: Random) => boolean;
+type Step = (now: Draft, next: Draft, means: Means) => boolean;
 /** How often each step is tried, found by trial; what is left is inserting. */
 const STEPS: readonly (readonly [number, Step])[] = [
 	[0.25, replace],
-	[REDOSED, redose],
+	[0.2, redose],
 	[0.11, rehouse],
 	[0.1, remove],
 	[0.1, exchange],
 	[0.08, move],
 	[0.04, supplant]
 ];
-/** The same without doses, each as much more often. */
-const STEPS_WITHOUT_DOSES = STEPS.filter(([, step]) => step !== redose).map(
-	([share, step]) => [share / (1 - REDOSED), step] as const
-);
+/** The same where doses are still to be found. */
+const STEPS_WITHOUT_DOSES: readonly (readonly [number, Step])[] = [
+	[0.35, replace],
+	[0.15, remove],
+	[0.08, passOn],
+	[0.05, rehouse],
+	[0.05, exchange],
+	[0.04, move],
+	[0.05, supplant]
+];

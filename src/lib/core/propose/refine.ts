@@ -1,7 +1,7 @@
 import type { Objective } from './cost';
 import { Population } from './cross';
 import { Draft, type Piece } from './draft';
-import { change } from './moves';
+import { change, type Means } from './moves';
 import type { Pool } from './pool';
 import type { Random } from './random';
 import { COLD, Falling, type Found } from './search';
@@ -31,6 +31,11 @@ export function refined(
 	doses.take(now);
 	const best = new Population(NEAR_BEST);
 	best.add({ pieces: now.pieces(), cost });
+	const means: Means = {
+		pool,
+		random,
+		adds: (option, section, before, after) => objective.addedBy(option, section, before, after)
+	};
 	const falling = new Falling(warm, COLD, steps);
 	for (let step = 0; step < steps; step++) {
 		const threshold = falling.at(step);
@@ -40,7 +45,7 @@ export function refined(
 			cost = objective.leastOf(now);
 			doses.take(now);
 		}
-		if (!change(now, next, pool, random)) continue;
+		if (!change(now, next, means)) continue;
 		const after = objective.leastOf(next, cost + threshold);
 		if (after >= cost + threshold) continue;
 		[now, next] = [next, now];

@@ -78,6 +78,7 @@ export function searched(
 	const movements = pool.facts.slugs.length;
 	let ways = waysAt(warm, movements);
 	let cost = objective.costOf(now, Infinity, ways);
+	const means = { pool, random };
 	const falling = new Falling(warm, COLD, steps);
 	for (let step = 0; step < steps; step++) {
 		const threshold = falling.at(step);
@@ -86,7 +87,7 @@ export function searched(
 			ways = waysAt(threshold, movements);
 			cost = objective.costOf(now, Infinity, ways);
 		}
-		if (!change(now, next, pool, random)) continue;
+		if (!change(now, next, means)) continue;
 		const after = objective.costOf(next, cost + threshold, ways);
 		if (after >= cost + threshold) continue;
 		[now, next] = [next, now];
