@@ -191,6 +191,26 @@ describe('a proposed class', () => {
 		).toEqual([]);
 	});
 
+	it.each(['swap', 'chain'] as const)(
+		'leaves what is there in its order and as it is: %s',
+		(runningSides) => {
+			const w = new PlanWriter();
+			// neighbours with sides in one position, and an order that could be calmer
+			w.add('warm', w.item('clam'), w.item('cat-cow'), w.item('sidelying-leg-back'));
+			w.add('build', w.item('low-lunge'), w.item('sidelying-quad-hold'), w.item('bridge-lift'));
+			const base = { ...w.plan('Kept', '18:30', 2700), style: { runningSides } };
+			for (const seed of [1, 2, 3]) {
+				const { plan } = proposals(ask(DEMO_GROUPS.striders, 45, {}, { base, seed }))[0]!;
+				for (const section of base.sections) {
+					const now = plan.sections.find(({ id }) => id === section.id)!.blocks;
+					const there = new Set(section.blocks.map(({ id }) => id));
+					expect(now.filter(({ id }) => there.has(id))).toEqual(section.blocks);
+				}
+				expect(blocksOf(plan).length).toBeGreaterThan(10);
+			}
+		}
+	);
+
 	it('keeps as much of an earlier class as is asked for', () => {
 		const group = DEMO_GROUPS.lamp;
 		const earlier = slugsOf(proposals(ask(group, 30))[0]!.plan);

@@ -25,7 +25,8 @@ export class Objective {
 	private readonly tally = new Tally();
 	/** Of classes that are given as pieces. */
 	private readonly draft: Draft;
-	private readonly weights: Weights;
+	/** How much the teacher gives on each part. */
+	readonly weights: Weights;
 	/** From each place to each: seconds of getting there with what has to be fetched. */
 	private readonly between: Float64Array;
 	/** For each movement the number of the last class that it was seen in. */

@@ -9,7 +9,7 @@ import { standardEffort, type Effort } from './effort';
 import { factsFor } from './facts';
 import { keptOption, optionsFor } from './options';
 import { seededRandom, type Random } from './random';
-import { gravity, mended, realised } from './realise';
+import { gravity, keepsOrder, mended, realised } from './realise';
 import { Pool } from './pool';
 import { NEAR_BEST, refined, rounded } from './refine';
 import { begun, searched, settled, type Found } from './search';
@@ -159,6 +159,7 @@ function finished(
 			wanted.every((slug) => slugs.includes(slug)) &&
 			peaksInPeak(plan, setting) &&
 			keepsAll(base, plan) &&
+			keepsOrder(base, plan) &&
 			itemsOf(plan).every(
 				({ id, movement }) =>
 					itemsOf(base).some((item) => item.id === id) ||
@@ -166,7 +167,7 @@ function finished(
 			)
 		);
 	};
-	const plan = mended(realised(base, pieces, setting), base, setting, heldTo);
+	const plan = mended(realised(base, pieces, setting), base, setting, objective.weights, heldTo);
 	const reading = readPlan(plan, setting);
 	return {
 		plan,

@@ -3,6 +3,7 @@ import { DIRECTIONS, isSymmetrical } from '../anatomy';
 import { fit } from '../fit';
 import {
 	applyEdit,
+	blocksOf,
 	itemsOf,
 	nextId,
 	SECTION_KINDS,
@@ -15,7 +16,7 @@ import { styleOf } from '../style';
 import { calmOrder, lostSeconds } from '../reorder';
 import type { Piece } from './draft';
 import { POINTS } from './points';
-import type { ProposeSetting } from './types';
+import type { ProposeSetting, Weights } from './types';
 
 /** Points of a finding of the desk, by its severity: what stops a class outweighs everything that the search weighs. */
 const FINDING_POINTS = { stop: 100, mend: 6, note: 0.4 } as const;
@@ -32,15 +33,17 @@ export function realised(base: ClassPlan, pieces: readonly Piece[], setting: Pro
 		...section,
 		blocks: pieces.filter((piece) => SECTION_KINDS[piece.section] === section.kind).map(blockOf)
 	}));
-	return onTime(inChains(calmed({ ...base, sections }, setting), setting), base, setting);
+	const calm = calmed({ ...base, sections }, base, setting);
+	return onTime(inChains(calm, base, setting), base, setting);
 }
 
 /** Longest chain that is proposed: so many shapes can be owed to a side before it is forgotten. */
 const LONGEST_CHAIN = 4;
 
-/** In a style of chains, neighbours with sides in one position go through on one side and are mirrored then. */
-function inChains(plan: ClassPlan, setting: ProposeSetting): ClassPlan {
+/** In a style of chains, new neighbours with sides in one position go through on one side and are mirrored then. */
+function inChains(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): ClassPlan {
 	if (styleOf(plan.style).runningSides !== 'chain') return plan;
+	const there = new Set(blocksOf(base).map(({ block }) => block.id));
 	let chained = plan;
 	for (const section of plan.sections) {
 		let run: Item[] = [];
@@ -49,25 +52,36 @@ function inChains(plan: ClassPlan, setting: ProposeSetting): ClassPlan {
 			run = [];
 		};
 		for (const block of section.blocks) {
-			const movement = block.kind === 'item' ? setting.find(block.movement)! : null;
+			const isNew = block.kind === 'item' && !there.has(block.id);
+			const movement = isNew ? setting.find(block.movement)! : null;
 			const sided = movement && !isSymmetrical(movement.action);
 			const before = run.at(-1);
 			if (!sided || run.length === LONGEST_CHAIN) close();
 			else if (before && setting.find(before.movement)!.position !== movement.position) close();
-			if (sided && block.kind === 'item') run.push(block);
+			if (sided && isNew) run.push(block);
 		}
 		close();
 	}
 	return chained;
 }
 
+/** Whether what was there already stands in its part in the order in which it stood. */
+export function keepsOrder(base: ClassPlan, plan: ClassPlan): boolean {
+	const there = new Set(blocksOf(base).map(({ block }) => block.id));
+	return base.sections.every(({ id, blocks }) => {
+		const now = plan.sections.find((section) => section.id === id)?.blocks ?? [];
+		const kept = now.filter((block) => there.has(block.id));
+		return blocks.length === kept.length && blocks.every((block, i) => block.id === kept[i]!.id);
+	});
+}
+
 /** In the calmest order, where that saves time and raises no finding that the order before did not have. */
-function calmed(plan: ClassPlan, setting: ProposeSetting): ClassPlan {
+function calmed(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): ClassPlan {
 	const { order, beforeSeconds, afterSeconds } = calmOrder(plan, setting.find);
 	if (afterSeconds >= beforeSeconds) return plan;
 	const after = applyEdit(plan, { do: 'reorder', order });
 	const grave = (p: ClassPlan) => gravity(readPlan({ ...p, lengthSeconds: 0 }, setting));
-	return grave(after) <= grave(plan) ? after : plan;
+	return keepsOrder(base, after) && grave(after) <= grave(plan) ? after : plan;
 }
 
 /**
@@ -104,16 +118,17 @@ export function unbalance({ balance: { directions, strength }, orbit, context }:
 
 /**
  * The repairs of the desk, as a colleague would take them one by one, as long as one makes the class better by its
- * findings, by its bands and by the time that it loses between blocks.
+ * findings, by its bands and by the time that it loses between blocks, as much as the teacher gives on these.
  */
 export function mended(
 	plan: ClassPlan,
 	base: ClassPlan,
 	setting: ProposeSetting,
+	{ balance, flow }: Weights,
 	keep: (plan: ClassPlan) => boolean
 ): ClassPlan {
 	const worth = (reading: Reading, p: ClassPlan) =>
-		gravity(reading) + unbalance(reading) + lostSeconds(p, setting.find) / 60;
+		gravity(reading) + balance * unbalance(reading) + flow * POINTS.lostSecond * lostSeconds(p, setting.find);
 	let now = plan;
 	let reading = readPlan(now, setting);
 	let points = worth(reading, now);
