@@ -16,7 +16,10 @@ export interface Effort {
 /** Found by trial: how they are divided makes little difference, how many there are in all makes much. */
 const STANDARD = { starts: 3, steps: 5000, crossings: 4, refineSteps: 40_000, settleSteps: 20_000 };
 
-/** What a proposal usually costs, a second to a second and a half of work; `times` as much of it: more searches, and longer ones. */
+/**
+ * What a proposal usually costs, a second to a second and a half of work; `times` as much of it: more searches, and longer
+ * ones.
+ */
 export function standardEffort(times = 1): Effort {
 	const more = Math.sqrt(times);
 	const starts = Math.round(STANDARD.starts * more);

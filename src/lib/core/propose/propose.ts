@@ -1,6 +1,6 @@
 import { readPlan } from '../checks';
 import { formOf } from '../movement';
-import { blocksOf, itemsIn, itemsOf, SECTION_KINDS, type Block, type ClassPlan } from '../plan';
+import { blocksOf, itemsIn, itemsOf, SECTION_KINDS, type ClassPlan } from '../plan';
 import { lostSeconds } from '../reorder';
 import { Objective } from './cost';
 import { Population } from './cross';
@@ -9,7 +9,7 @@ import { standardEffort, type Effort } from './effort';
 import { factsFor } from './facts';
 import { keptOption, optionsFor } from './options';
 import { seededRandom, type Random } from './random';
-import { gravity, keepsOrder, mended, realised } from './realise';
+import { gravity, keepsAll, mended, realised } from './realise';
 import { Pool } from './pool';
 import { NEAR_BEST, refined, rounded } from './refine';
 import { begun, searched, settled, type Found } from './search';
@@ -106,18 +106,6 @@ export function proposals(asked: Asked): Proposal[] {
 	return [...propose(asked)].filter(({ done }) => done).map(({ proposal }) => proposal);
 }
 
-/** Whether every block that was there is there still, just as it was (but for seconds of the closing rest) and in its part. */
-function keepsAll(base: ClassPlan, plan: ClassPlan): boolean {
-	return base.sections.every(({ id, blocks }) => {
-		const now = plan.sections.find((section) => section.id === id)?.blocks ?? [];
-		const closing = itemsOf(plan).at(-1)?.id;
-		const same = (a: Block, b: Block) =>
-			JSON.stringify(a) ===
-			JSON.stringify(a.id === closing && a.kind === 'item' && b.kind === 'item' ? { ...b, dose: a.dose } : b);
-		return blocks.every((block) => now.some((other) => same(other, block)));
-	});
-}
-
 /** Whether the most intense item stands in the peak, as it does in a class that was searched for. */
 function peaksInPeak(plan: ClassPlan, { find }: ProposeSetting): boolean {
 	const highest = (sections: ClassPlan['sections']) =>
@@ -159,7 +147,6 @@ function finished(
 			wanted.every((slug) => slugs.includes(slug)) &&
 			peaksInPeak(plan, setting) &&
 			keepsAll(base, plan) &&
-			keepsOrder(base, plan) &&
 			itemsOf(plan).every(
 				({ id, movement }) =>
 					itemsOf(base).some((item) => item.id === id) ||

@@ -65,13 +65,17 @@ function inChains(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): Cl
 	return chained;
 }
 
-/** Whether what was there already stands in its part in the order in which it stood. */
-export function keepsOrder(base: ClassPlan, plan: ClassPlan): boolean {
+/** Whether what was there already is in its part and its order still, just as it was but for seconds of the closing rest. */
+export function keepsAll(base: ClassPlan, plan: ClassPlan): boolean {
 	const there = new Set(blocksOf(base).map(({ block }) => block.id));
+	const closing = itemsOf(plan).at(-1)?.id;
+	const same = (a: Block, b: Block | undefined) =>
+		JSON.stringify(a) ===
+		JSON.stringify(a.id === closing && a.kind === 'item' && b?.kind === 'item' ? { ...b, dose: a.dose } : b);
 	return base.sections.every(({ id, blocks }) => {
 		const now = plan.sections.find((section) => section.id === id)?.blocks ?? [];
 		const kept = now.filter((block) => there.has(block.id));
-		return blocks.length === kept.length && blocks.every((block, i) => block.id === kept[i]!.id);
+		return blocks.length === kept.length && blocks.every((block, i) => same(block, kept[i]));
 	});
 }
 
@@ -81,7 +85,7 @@ function calmed(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): Clas
 	if (afterSeconds >= beforeSeconds) return plan;
 	const after = applyEdit(plan, { do: 'reorder', order });
 	const grave = (p: ClassPlan) => gravity(readPlan({ ...p, lengthSeconds: 0 }, setting));
-	return keepsOrder(base, after) && grave(after) <= grave(plan) ? after : plan;
+	return keepsAll(base, after) && grave(after) <= grave(plan) ? after : plan;
 }
 
 /**
