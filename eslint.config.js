@@ -4,6 +4,7 @@ import svelte from 'eslint-plugin-svelte';
 import { defineConfig, globalIgnores } from 'eslint/config';
 import globals from 'globals';
 import ts from 'typescript-eslint';
+import { keyedEach } from './scripts/eslint-keyed-each.js';
 import svelteConfig from './svelte.config.js';
 
 /**
@@ -14,7 +15,7 @@ const ABOVE_CORE = ['catalogue', 'server', 'client', 'ui', 'demo'];
 /** A folder of the core shows its index and nothing else. */
 const WHOLE_FACE = {
 	regex:
-		'(core/|^\\.\\./)(anatomy|movement|style|adapt|figure|people|plan|pace|clock|orbit|checks|fit|reorder|group|formats|drawing|calendar|hip-test|propose|load|series|icalendar)/.+',
+		'(core/|^\\.\\./)(anatomy|movement|style|adapt|figure|people|plan|pace|clock|orbit|checks|fit|reorder|group|formats|drawing|calendar|hip-test|propose|load|series|icalendar|validation)/.+',
 	message: 'import a folder of the core by its index'
 };
 const floor = (files, forbidden, message) => ({
@@ -68,7 +69,32 @@ export default defineConfig(
 				svelteConfig
 			}
 		},
-		rules: { 'svelte/no-navigation-without-resolve': 'off' } // the app is served from the root of its host
+		plugins: { orbit: { rules: { 'keyed-each': keyedEach } } },
+		rules: {
+			'svelte/no-navigation-without-resolve': 'off', // the app is served from the root of its host
+			'orbit/keyed-each': 'error'
+		}
+	},
+	// a stored document is changed by the version that the change began from, and nowhere else
+	{
+		files: ['src/lib/server/**'],
+		ignores: ['src/lib/server/db/versioned.ts'],
+		rules: {
+			'no-restricted-syntax': [
+				'error',
+				{
+					selector:
+						'CallExpression[callee.object.name=/^(db|tx)$/][callee.property.name=/^(update|delete|execute)$/]',
+					message: 'change rows through db/versioned.ts'
+				}
+			]
+		}
+	},
+	// every request of the browser goes through one module
+	{
+		files: ['src/lib/client/**', 'src/lib/ui/**', 'src/routes/**/*.svelte'],
+		ignores: ['src/lib/client/api.ts'],
+		rules: { 'no-restricted-globals': ['error', { name: 'fetch', message: 'send through client/api.ts' }] }
 	},
 	// no clock and no randomness in the core: both are handed in
 	{

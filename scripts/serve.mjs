@@ -6,7 +6,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { dyingWithParent, freePort, startMariadb } from './mariadb.mjs';
+import { dyingWithParent, freePort, keepMariadb, startMariadb } from './mariadb.mjs';
 import { ROOT } from './setup.mjs';
 
 /**
@@ -20,8 +20,8 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 	const origin = `http://127.0.0.1:${port}`;
 	const own =
 		database ??
-		(process.env.DATABASE_URL ? null : await startMariadb({ dataDir: dataDir && join(dataDir, 'mariadb') }));
-	const app = spawn(...dyingWithParent(process.execPath, ['build']), {
+		(process.env.DATABASE_URL ? null : await keepMariadb({ dataDir: dataDir && join(dataDir, 'mariadb') }));
+	const app = spawn(...dyingWithParent(process.execPath, ['scripts/app.mjs']), {
 		cwd: ROOT,
 		// its own process group: a Ctrl-C in the terminal reaches only this process, which stops things in order
 		detached: true,
@@ -33,11 +33,9 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 			PORT: String(port),
 			ORIGIN: origin,
 			ADDRESS_HEADER: '',
-			BODY_SIZE_LIMIT: '5M',
 			AUTH_SECRET: process.env.AUTH_SECRET ?? secret(dataDir),
 			DATABASE_URL: own?.url ?? process.env.DATABASE_URL,
 			MIGRATIONS_DIR: join(ROOT, 'drizzle'),
-			SHUTDOWN_TIMEOUT: '2',
 			...(demo ? { ORBIT_DEMO: '1' } : {})
 		}
 	});
@@ -46,7 +44,9 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 	const stop = () =>
 		(stopping ??= (async () => {
 			if (app.exitCode === null && app.signalCode === null) app.kill('SIGTERM');
+			const late = setTimeout(() => app.kill('SIGKILL'), STOP_SECONDS * 1000);
 			const code = await ended;
+			clearTimeout(late);
 			await own?.stop();
 			return code;
 		})());
@@ -60,6 +60,9 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 	await answering(origin, ended);
 	return { origin, stop };
 }
+
+/** After this the web server has ended, whatever it was doing; the database then ends in order. */
+const STOP_SECONDS = 5;
 
 /** Kept beside the data, so that sign-ins survive a restart; thrown away with throw-away data. */
 function secret(dataDir) {

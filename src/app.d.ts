@@ -5,6 +5,8 @@ declare global {
 		interface Locals {
 			teacher: { id: string; name: string; email: string } | null;
 			studio: Studio | null;
+			/** Set when a page failed because the database does not answer. */
+			databaseAway?: boolean;
 		}
 		interface Error {
 			message: string;

@@ -3,6 +3,8 @@
 	import '@fontsource-variable/hanken-grotesk';
 	import '../app.css';
 	import { afterNavigate } from '$app/navigation';
+	import { page } from '$app/state';
+	import Bounded from '$lib/ui/Bounded.svelte';
 	import Shell from '$lib/ui/Shell.svelte';
 
 	let { data, children } = $props();
@@ -14,5 +16,5 @@
 </script>
 
 <Shell teacher={data.teacher} studio={data.studio}>
-	{@render children()}
+	<Bounded what="This page" shows={page.url.href}>{@render children()}</Bounded>
 </Shell>

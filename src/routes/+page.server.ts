@@ -8,9 +8,12 @@ import {
 	weekOfDay
 } from '$lib/core/calendar';
 import { copyOf, emptyPlan, fromTemplate, planFaults, startSides } from '$lib/core/plan';
+import { once } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { getGroup, listGroups } from '$lib/server/groups';
-import { createPlan, groupsWithPlans, plansBetween, plansOfGroup } from '$lib/server/plans';
+import { createPlan, groupsWithPlans, lastPlanOfGroup, plansBetween, restorePlan } from '$lib/server/plans';
+import { removedTitle } from '$lib/server/removed';
+import { readForm, tokenOf } from '$lib/server/requests';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { seriesDue } from '$lib/server/series';
 import { movedOn, shelfWith, studioShelf, withStates } from '$lib/server/shelves';
@@ -49,6 +52,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		thisWeek: week.days.includes(today),
 		days,
 		next: nextClass(days, timeInZone(now, studio.timeZone)),
+		removed: await removedHere(studio.id, url.searchParams.get('removed')),
 		due: await seriesDue(db(), studio.id, week.days, today),
 		/** Groups that have a class which can be copied. */
 		taught: await groupsWithPlans(db(), studio.id),
@@ -57,21 +61,27 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	};
 };
 
+/** A class that was removed just now, to offer it back. */
+async function removedHere(studioId: string, id: string | null) {
+	const title = id ? await removedTitle(db(), studioId, 'plan', id) : null;
+	return id && title !== null ? { id, title: title || 'Untitled class' } : null;
+}
+
 export const actions: Actions = {
 	/** Starts a plan for a group and a day: empty, a copy of the group's last one, or from a template. */
 	start: async ({ request, locals }) => {
 		const studio = studioOfRequest(locals);
-		const form = await request.formData();
-		const day = String(form.get('day'));
+		const form = await readForm(request);
+		const token = tokenOf(form.token);
+		const day = form.day ?? '';
 		if (!isIsoDay(day)) return fail(400, { message: 'This is not a day of the calendar.' });
-		const { id, group } = found(await getGroup(db(), studio.id, String(form.get('group'))));
+		const { id, group } = found(await getGroup(db(), studio.id, form.group ?? ''));
 		const { style } = await getStyle(db(), ownerOfRequest(locals).teacherId);
-		const [last] = await plansOfGroup(db(), studio.id, id);
-		const from = form.get('template') ? String(form.get('template')) : null;
-		const template = from === null ? null : found(await getTemplate(db(), studio.id, from));
+		const last = await lastPlanOfGroup(db(), studio.id, id);
+		const template = form.template ? found(await getTemplate(db(), studio.id, form.template)) : null;
 		const begun = template
 			? fromTemplate(template.plan, group)
-			: form.get('copy')
+			: form.copy
 				? copyOf(last?.plan)
 				: emptyPlan(group.name, group.startsAt, group.lengthSeconds, style);
 		const shelf = await studioShelf(db(), studio.id);
@@ -79,6 +89,14 @@ export const actions: Actions = {
 		const faults = planFaults(plan, shelf.shelf.find);
 		if (faults.length)
 			return fail(422, { message: `This class cannot be begun from it: ${faults[0]!.message}.` });
-		redirect(303, `/plan/${await createPlan(db(), studio.id, id, day, plan)}`);
+		const planId = await once(db(), studio.id, token, (tx) => createPlan(tx, studio.id, id, day, plan));
+		redirect(303, `/plan/${planId}`);
+	},
+	/** Brings a class back that was removed. */
+	restore: async ({ request, locals }) => {
+		const { id } = await readForm(request);
+		const back = await restorePlan(db(), studioOfRequest(locals).id, id ?? '');
+		if (back === null) return fail(404, { message: 'It can no longer be brought back.' });
+		redirect(303, `/plan/${back}`);
 	}
 };

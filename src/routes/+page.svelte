@@ -3,6 +3,7 @@
 	import { dayName, shortDay } from '$lib/core/calendar';
 	import { PLAN_FILE } from '$lib/client/open-file';
 	import OpenFileButton from '$lib/ui/OpenFileButton.svelte';
+	import BringBack from '$lib/ui/BringBack.svelte';
 	import Ring from '$lib/ui/Ring.svelte';
 	import Standing from '$lib/ui/Standing.svelte';
 	import SeverityMark from '$lib/ui/SeverityMark.svelte';
@@ -28,6 +29,9 @@
 </div>
 
 {#if form?.message}<p class="said" role="alert">{form.message}</p>{/if}
+{#if data.removed}
+	<BringBack what="“{data.removed.title}”" id={data.removed.id} />
+{/if}
 {#if data.groups.length === 0}
 	<section class="sheet empty">
 		<h2>Who comes to your classes?</h2>
@@ -72,7 +76,7 @@
 			{#each data.due as { id, title, due } (id)}
 				<li>
 					<a href="/series/{id}">{title}</a>
-					{#each due as d (d.kind + d.classId)}
+					{#each due as d, index (index)}
 						<span>class {d.number}, {shortDay(d.on)}: {DUE_WORDS[d.kind]}</span>
 					{/each}
 				</li>
@@ -87,7 +91,7 @@
 			<h2>
 				{day.name}{#if day.today}<span class="tag">today</span>{/if}
 			</h2>
-			{#each day.clashes as clash (clash.first + clash.second)}
+			{#each day.clashes as clash, index (index)}
 				<p class="clash">
 					<SeverityMark severity="mend" />
 					{clash.room} is wanted twice: {clash.second} from {clash.from} on, {clash.minutes} min too early for {clash.first}
@@ -97,7 +101,7 @@
 				<p class="quiet">No class</p>
 			{:else}
 				<ul>
-					{#each day.classes as c (c.groupId + (c.plan?.id ?? ''))}
+					{#each day.classes as c, index (index)}
 						<li class="class">
 							<span class="time">{c.startsAt}</span>
 							<span class="what">

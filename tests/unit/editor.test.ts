@@ -299,7 +299,7 @@ describe('autosave', () => {
 			sent.push(JSON.parse(String(init.body)));
 			return answer(200, { version: 5 + sent.length });
 		});
-		const autosave = new Autosave<Doc>('/api/x', 5);
+		const autosave = new Autosave<Doc>('/api/x', { version: 5 }, 'imke');
 		autosave.changed({ text: 'a' });
 		autosave.changed({ text: 'b' });
 		expect(autosave.state).toBe('waiting');
@@ -316,7 +316,7 @@ describe('autosave', () => {
 		vi.stubGlobal('fetch', () =>
 			++tries < 3 ? Promise.reject(new Error('no line')) : answer(200, { version: 2 })
 		);
-		const autosave = new Autosave<Doc>('/api/x', 1);
+		const autosave = new Autosave<Doc>('/api/x', { version: 1 }, 'imke');
 		autosave.changed({ text: 'a' });
 		await vi.advanceTimersByTimeAsync(600);
 		expect(autosave.state).toBe('offline');
@@ -332,7 +332,7 @@ describe('autosave', () => {
 			sent.push(JSON.parse(String(init.body)));
 			return answers.shift();
 		});
-		const autosave = new Autosave<Doc>('/api/x', 1);
+		const autosave = new Autosave<Doc>('/api/x', { version: 1 }, 'imke');
 		autosave.changed({ text: 'mine' });
 		await vi.advanceTimersByTimeAsync(600);
 		expect(autosave.state).toBe('conflict');
@@ -347,7 +347,7 @@ describe('autosave', () => {
 		const theirs = { version: 9, document: { text: 'theirs' } };
 		const answers = [answer(409, { current: theirs }), answer(200, { version: 10 })];
 		vi.stubGlobal('fetch', () => answers.shift());
-		const autosave = new Autosave<Doc>('/api/x', 1);
+		const autosave = new Autosave<Doc>('/api/x', { version: 1 }, 'imke');
 		expect(autosave.swapAside({ text: 'mine' })).toBeNull();
 		autosave.changed({ text: 'mine' });
 		await vi.advanceTimersByTimeAsync(600);
@@ -361,12 +361,12 @@ describe('autosave', () => {
 	it('shows what the server refuses, and asks to sign in when the session is over', async () => {
 		const faults = [{ path: 'title', message: 'too long' }];
 		vi.stubGlobal('fetch', () => answer(422, { faults }));
-		const refused = new Autosave<Doc>('/api/x', 1);
+		const refused = new Autosave<Doc>('/api/x', { version: 1 }, 'imke');
 		refused.changed({ text: 'a' });
 		await vi.advanceTimersByTimeAsync(600);
 		expect([refused.state, refused.faults]).toEqual(['refused', faults]);
 		vi.stubGlobal('fetch', () => answer(401, {}));
-		const out = new Autosave<Doc>('/api/x', 1);
+		const out = new Autosave<Doc>('/api/x', { version: 1 }, 'imke');
 		out.changed({ text: 'a' });
 		await vi.advanceTimersByTimeAsync(600);
 		expect(out.state).toBe('signed-out');

@@ -286,7 +286,7 @@ describe('a plan from outside', () => {
 		expect(faults((p) => void (p.title = '🌊 "Tide" <script>alert(1)</script> \'x\''))).toEqual([]);
 	});
 
-	it('may have 500 blocks, not more than a thousand', () => {
+	it('may have 300 items, not more', () => {
 		const many = (count: number) => {
 			const plan = emptyPlan('Many', '18:30', 3600);
 			const block = newItem(plan, movement('clam'));
@@ -300,8 +300,18 @@ describe('a plan from outside', () => {
 				]
 			};
 		};
-		expect(planFaults(many(500), findMovement)).toEqual([]);
-		expect(planFaults(many(PLAN_LIMITS.blocks + 1), findMovement)[0]?.message).toContain('1001 blocks');
+		expect(planFaults(many(300), findMovement)).toEqual([]);
+		const [fault] = planFaults(many(PLAN_LIMITS.items + 1), findMovement);
+		expect(fault).toEqual({ path: 'sections', message: '301 blocks; at most 300 are allowed' });
+		// also where they hide in chains
+		const chained = many(13);
+		const chain = chained.sections[0]!.blocks.map((item, b) => ({
+			kind: 'chain' as const,
+			id: `c${b}`,
+			items: Array.from({ length: 24 }, (_, i) => ({ ...item, id: `b${b}-${i}` }))
+		}));
+		const hidden = { ...chained, sections: [{ ...chained.sections[0]!, blocks: chain }] };
+		expect(planFaults(hidden, findMovement)[0]?.message).toBe('312 items; at most 300 are allowed');
 	});
 
 	it('is never met with an exception, whatever it is', () => {

@@ -15,15 +15,17 @@ import {
 	type PlannedSeries
 } from '../../src/lib/core/series';
 import { seriesCalendar } from '../../src/lib/server/calendar-file';
-import { migrateDb, openDb, type Db } from '../../src/lib/server/db/open';
+import { migrateDb } from '../../src/lib/server/db/migrate';
+import { openDb, type Db } from '../../src/lib/server/db/open';
 import { newId } from '../../src/lib/server/db/ids';
 import { teacher } from '../../src/lib/server/db/schema';
 import { createGroup } from '../../src/lib/server/groups';
-import { createPlan, deletePlan, getPlan, plansOfGroup, savePlan } from '../../src/lib/server/plans';
+import { createPlan, removePlan, getPlan, plansOfGroup, savePlan } from '../../src/lib/server/plans';
 import { readSentSeries } from '../../src/lib/server/sent-series';
 import {
 	createSeries,
-	deleteSeries,
+	removeSeries,
+	restoreSeries,
 	getSeries,
 	listSeries,
 	makeLink,
@@ -86,9 +88,11 @@ describe('a series', () => {
 		const { id, stored } = await kept();
 		expect(await getSeries(db, shed, id)).toBeNull();
 		expect(await seriesSetting(db, shed, id)).toBeNull();
-		expect(await saveSeries(db, shed, id, 1, stored.planned)).toEqual({ kind: 'missing' });
+		expect(await saveSeries(db, shed, id, 1, stored.planVersions, stored.planned)).toEqual({
+			kind: 'missing'
+		});
 		expect(await makeLink(db, shed, id)).toBeNull();
-		expect(await deleteSeries(db, shed, id, 1)).toBe(false);
+		expect(await removeSeries(db, shed, id, 1)).toBe('missing');
 		expect((await listSeries(db, shed)).map((s) => s.id)).not.toContain(id);
 	});
 
@@ -96,13 +100,16 @@ describe('a series', () => {
 		const { id, stored } = await kept();
 		const { planned } = stored;
 		const titled = { ...planned, series: { ...planned.series, title: 'First' } };
-		expect(await saveSeries(db, loft, id, 1, titled)).toEqual({ kind: 'saved', version: 2 });
+		expect(await saveSeries(db, loft, id, 1, stored.planVersions, titled)).toMatchObject({
+			kind: 'saved',
+			version: 2
+		});
 		const [c] = planned.series.classes;
 		const late = {
 			series: { ...planned.series, title: 'Late' },
 			plans: { ...planned.plans, [c!.id]: classWith(['frog']) }
 		};
-		const answer = await saveSeries(db, loft, id, 1, late);
+		const answer = await saveSeries(db, loft, id, 1, stored.planVersions, late);
 		expect(answer.kind === 'stale' && answer.current.planned.series.title).toBe('First');
 		expect(itemsOf((await getPlan(db, loft, c!.id))!.plan)[0]!.movement).toBe('clam');
 	});
@@ -111,19 +118,49 @@ describe('a series', () => {
 		const { id, stored } = await kept();
 		const [c] = stored.planned.series.classes;
 		expect(await savePlan(db, loft, c!.id, 1, classWith(['frog']))).toMatchObject({ kind: 'saved' });
-		const late = await saveSeries(db, loft, id, 1, stored.planned);
+		const late = await saveSeries(db, loft, id, 1, stored.planVersions, stored.planned);
 		expect(late.kind === 'stale' && itemsOf(late.current.planned.plans[c!.id]!)[0]!.movement).toBe('frog');
 		// and the other way round
 		const now = (await getSeries(db, loft, id))!;
 		const plans = { ...now.planned.plans, [c!.id]: classWith(['butterfly']) };
-		expect(await saveSeries(db, loft, id, now.version, { ...now.planned, plans })).toMatchObject({
+		expect(
+			await saveSeries(db, loft, id, now.version, now.planVersions, { ...now.planned, plans })
+		).toMatchObject({
 			kind: 'saved'
 		});
 		expect((await savePlan(db, loft, c!.id, 2, classWith(['cat-cow']))).kind).toBe('stale');
-		expect(await deletePlan(db, loft, c!.id)).toBe(true);
+		expect(await removePlan(db, loft, c!.id, 3)).toBe('removed');
 		const gone = (await getSeries(db, loft, id))!;
 		expect(gone.version).toBe(now.version + 2);
 		expect(gone.planned.plans[c!.id]).toBeUndefined();
+	});
+
+	it('that takes a class back in never writes over what became of it elsewhere', async () => {
+		const { id, stored } = await kept();
+		const { planned, planVersions } = stored;
+		const [a, b] = planned.series.classes;
+		// the class is changed by hand, so that it outlives being taken out
+		const byHand = { ...planned, plans: { ...planned.plans, [b!.id]: classWith(['frog']) } };
+		const first = await saveSeries(db, loft, id, 1, planVersions, byHand);
+		const known = first.kind === 'saved' ? { ...planVersions, ...first.planVersions } : {};
+		const without = {
+			series: { ...planned.series, classes: [a!] },
+			plans: { [a!.id]: planned.plans[a!.id]! }
+		};
+		expect(await saveSeries(db, loft, id, 2, known, without)).toMatchObject({ kind: 'saved' });
+		const alone = (await getPlan(db, loft, b!.id))!;
+		const elsewhere = classWith(['butterfly']);
+		expect(await savePlan(db, loft, b!.id, alone.version, elsewhere)).toMatchObject({ kind: 'saved' });
+		// the first window undoes: its own class is back in the series, the other text is a class of its own
+		const undone = await saveSeries(db, loft, id, 3, known, byHand);
+		expect(undone).toMatchObject({ kind: 'saved', keptApart: [expect.stringContaining('other version')] });
+		expect(itemsOf((await getPlan(db, loft, b!.id))!.plan)[0]!.movement).toBe('frog');
+		const apart = (await plansOfGroup(db, loft, group)).find(({ plan }) =>
+			plan.title.endsWith('(other version)')
+		);
+		expect(apart).toMatchObject({ seriesId: null, plan: { sections: elsewhere.sections } });
+		// and the window that wrote it learns of it at its next save
+		expect((await savePlan(db, loft, b!.id, alone.version + 1, elsewhere)).kind).toBe('stale');
 	});
 
 	it('takes over the time that a class was given at the desk', async () => {
@@ -141,20 +178,26 @@ describe('a series', () => {
 			series: { ...stored.planned.series, classes: [a!] },
 			plans: { [a!.id]: stored.planned.plans[a!.id]! }
 		};
-		expect(await saveSeries(db, loft, id, 1, fewer)).toMatchObject({ kind: 'saved' });
+		expect(await saveSeries(db, loft, id, 1, stored.planVersions, fewer)).toMatchObject({ kind: 'saved' });
 		expect(await getPlan(db, loft, b!.id)).toBeNull();
 		expect(await getPlan(db, loft, c!.id)).toMatchObject({ taughtOn: null, seriesId: null });
 		// undone: both are there again under their ids
-		expect(await saveSeries(db, loft, id, 2, stored.planned)).toMatchObject({ kind: 'saved' });
+		expect(await saveSeries(db, loft, id, 2, stored.planVersions, stored.planned)).toMatchObject({
+			kind: 'saved'
+		});
 		expect((await getSeries(db, loft, id))!.planned).toEqual(stored.planned);
 	});
 
 	it('that is let go leaves its classes to the group', async () => {
 		const { id, stored } = await kept();
-		expect(await deleteSeries(db, loft, id, 7)).toBe(false);
-		expect(await deleteSeries(db, loft, id, 1)).toBe(true);
+		expect(await removeSeries(db, loft, id, 7)).toBe('stale');
+		expect(await removeSeries(db, loft, id, 1)).toBe('removed');
 		const left = (await plansOfGroup(db, loft, group)).map((plan) => plan.id);
 		for (const c of stored.planned.series.classes) expect(left).toContain(c.id);
+		expect(await restoreSeries(db, shed, id)).toBe(false);
+		expect(await restoreSeries(db, loft, id)).toBe(true);
+		expect((await getSeries(db, loft, id))!.planned).toEqual(stored.planned);
+		expect(await restoreSeries(db, loft, id)).toBe(false);
 	});
 
 	it('is subscribed to with a secret that is kept as its hash, renewed and taken back', async () => {
@@ -237,7 +280,7 @@ describe('a series as a client sends it', () => {
 		});
 	});
 
-	it('takes no plan of another studio or another series', async () => {
+	it('takes no plan of another series; an id that another studio has too is its own here', async () => {
 		const { stored } = await kept();
 		const theirs = await createGroup(db, shed, CLIMBERS);
 		const foreign = await createPlan(db, shed, theirs, null, classWith(['clam']));
@@ -250,10 +293,14 @@ describe('a series as a client sends it', () => {
 			},
 			plans: { [planId]: classWith(['frog']) }
 		});
-		for (const planId of [foreign, stored.planned.series.classes[0]!.id])
-			expect(await readSentSeries(db, loft, swapped(planId), { id, planned: own.planned })).toMatchObject({
-				faults: [{ path: `plans.${planId}` }]
-			});
+		const taken = stored.planned.series.classes[0]!.id;
+		expect(await readSentSeries(db, loft, swapped(taken), { id, planned: own.planned })).toMatchObject({
+			faults: [{ path: `plans.${taken}` }]
+		});
+		expect(await saveSeries(db, loft, id, 1, own.planVersions, swapped(foreign))).toMatchObject({
+			kind: 'saved'
+		});
+		expect(itemsOf((await getPlan(db, loft, foreign))!.plan)[0]!.movement).toBe('frog');
 		expect(markOf((await getPlan(db, shed, foreign))!.plan)).toBe(markOf(classWith(['clam'])));
 	});
 });

@@ -5,7 +5,8 @@ import { newGroup, type Group } from '../../src/lib/core/group';
 import type { Movement } from '../../src/lib/core/movement';
 import type { Student } from '../../src/lib/core/people';
 import { applyEdit, emptyPlan, itemsOf, newItem, type ClassPlan } from '../../src/lib/core/plan';
-import { migrateDb, openDb, type Db } from '../../src/lib/server/db/open';
+import { migrateDb } from '../../src/lib/server/db/migrate';
+import { openDb, type Db } from '../../src/lib/server/db/open';
 import { teacher } from '../../src/lib/server/db/schema';
 import { fingerprint, sameContent } from '../../src/lib/server/fingerprint';
 import { createGroup, getGroup, listGroups, saveGroup } from '../../src/lib/server/groups';
@@ -13,7 +14,8 @@ import { ownFaults } from '../../src/lib/server/own-movements';
 import { planSetting, settingOf } from '../../src/lib/server/plan-setting';
 import {
 	createPlan,
-	deletePlan,
+	removePlan,
+	restorePlan,
 	getPlan,
 	groupsWithPlans,
 	plansBetween,
@@ -26,6 +28,7 @@ import { readSave, saveAnswer } from '../../src/lib/server/scope';
 import {
 	createOwn,
 	getOwn,
+	fingerprintsOf,
 	keepMovements,
 	movedOn,
 	recordCatalogue,
@@ -38,7 +41,8 @@ import {
 import { readSentPlan } from '../../src/lib/server/sent-plan';
 import {
 	createTemplate,
-	deleteTemplate,
+	removeTemplate,
+	restoreTemplate,
 	getTemplate,
 	listTemplates,
 	saveTemplate
@@ -135,9 +139,15 @@ describe('plans', () => {
 		expect((await plansOfGroup(db, loft, striders)).map((p) => p.id)).toEqual([id]);
 		expect(await plansOfGroup(db, shed, striders)).toEqual([]);
 		expect(await getPlan(db, shed, id)).toBeNull();
-		expect(await deletePlan(db, shed, id)).toBe(false);
-		expect(await deletePlan(db, loft, id)).toBe(true);
+		expect(await removePlan(db, shed, id, 1)).toBe('missing');
+		expect(await removePlan(db, loft, id, 2)).toBe('stale');
+		expect(await removePlan(db, loft, id, 1)).toBe('removed');
 		expect(await getPlan(db, loft, id)).toBeNull();
+		// brought back by its own studio, once
+		expect(await restorePlan(db, shed, id)).toBeNull();
+		expect(await restorePlan(db, loft, id)).toBe(id);
+		expect(await getPlan(db, loft, id)).toMatchObject({ taughtOn: '2026-11-24', version: 2 });
+		expect(await restorePlan(db, loft, id)).toBeNull();
 	});
 
 	it('of two saves from one version the second is stale and brings what is stored', async () => {
@@ -233,9 +243,10 @@ describe('own movements', () => {
 
 	it('that come with a file are kept for the studio that read it, and for no other', async () => {
 		const brought = own({ slug: 'own-visitor', english: 'Visitor' });
-		const states = await keepMovements(db, shed, [brought]);
+		const states = fingerprintsOf([brought]);
 		expect(states).toEqual({ 'own-visitor': fingerprint(brought) });
 		const plan = { ...planOf('clam'), madeWith: states };
+		await keepMovements(db, shed, [brought, own({ slug: 'own-unused' })], [plan]);
 		const [kept] = await movedOn(db, shed, await studioShelf(db, shed), [plan]);
 		expect(kept).toMatchObject([{ slug: 'own-visitor', now: null, kept: { english: 'Visitor' } }]);
 		expect(await movedOn(db, loft, await studioShelf(db, loft), [plan])).toEqual([[]]);
@@ -266,12 +277,13 @@ describe('the teacher’s own', () => {
 		for (const other of others) {
 			expect(await listStudents(db, other, groupId)).toEqual([]);
 			expect(await saveStudent(db, other, id, 1, per)).toEqual({ kind: 'missing' });
-			expect(await deleteStudent(db, other, id)).toBe(false);
+			expect(await deleteStudent(db, other, id, 1)).toBe('missing');
 		}
 		const open = { ...per, tier: 'tight' as const };
 		expect(await saveStudent(db, mine, id, 1, open)).toEqual({ kind: 'saved', version: 2 });
 		expect((await saveStudent(db, mine, id, 1, per)).kind).toBe('stale');
-		expect(await deleteStudent(db, mine, id)).toBe(true);
+		expect(await deleteStudent(db, mine, id, 1)).toBe('stale');
+		expect(await deleteStudent(db, mine, id, 2)).toBe('removed');
 		expect((await listStudents(db, mine, groupId)).map((s) => s.student.name)).toEqual(['Ada K.']);
 	});
 
@@ -288,10 +300,13 @@ describe('the teacher’s own', () => {
 		expect(await saveTemplate(db, shed, id, 1, renamed)).toEqual({ kind: 'missing' });
 		expect(await saveTemplate(db, loft, id, 1, renamed)).toEqual({ kind: 'saved', version: 2 });
 		expect((await saveTemplate(db, loft, id, 1, planOf('clam'))).kind).toBe('stale');
-		expect(await deleteTemplate(db, shed, id, 2)).toBe(false);
-		expect(await deleteTemplate(db, loft, id, 1)).toBe(false);
-		expect(await deleteTemplate(db, loft, id, 2)).toBe(true);
+		expect(await removeTemplate(db, shed, id, 2)).toBe('missing');
+		expect(await removeTemplate(db, loft, id, 1)).toBe('stale');
+		expect(await removeTemplate(db, loft, id, 2)).toBe('removed');
 		expect(await getTemplate(db, loft, id)).toBeNull();
+		expect(await restoreTemplate(db, shed, id)).toBeNull();
+		expect(await restoreTemplate(db, loft, id)).toBe('A wave at dusk');
+		expect((await getTemplate(db, loft, id))?.plan.title).toBe('A wave at dusk');
 	});
 
 	it('a plan that is sent is read with what it brings along, or refused with what is wrong', async () => {
@@ -342,7 +357,6 @@ describe('answers to a save', () => {
 	});
 
 	it.each([
-		['not JSON', 'hello', 'the request is not JSON'],
 		['a number', '5', 'the request must be an object'],
 		['no version', '{"document":{}}', 'the version that the change began from is missing'],
 		['half a version', '{"version":1.5,"document":{}}', 'the version that the change began from is missing']

@@ -1,18 +1,30 @@
 import { browser } from '$app/environment';
 import type { Fault } from '$lib/core/plan';
+import { send } from './api';
 
 /** Where a document stands between this window and the server. */
-export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused' | 'signed-out';
+export type SaveState =
+	'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused' | 'signed-out' | 'gone';
+
+/** What a change began from: the version of the document, and of a series also those of its plans. */
+export interface Begun {
+	version: number;
+	planVersions?: Record<string, number>;
+}
 
 /** What the server holds when it refuses a save that began from an older version. */
-export interface Theirs<T> {
-	version: number;
+export interface Theirs<T> extends Begun {
 	document: T;
 }
 
-interface Draft<T> {
-	version: number;
+interface Draft<T> extends Begun {
 	document: T;
+}
+
+/** What the server says of a save that it took. */
+interface SaveAnswer extends Begun {
+	/** Titles of classes that were changed elsewhere while they were out of the series. */
+	keptApart?: string[];
 }
 
 const QUIET_MS = 500;
@@ -31,26 +43,30 @@ export class Autosave<T> {
 	aside = $state.raw<T | null>(null);
 	/** True when the document was taken from this browser because the server did not have it yet. */
 	recovered = $state(false);
+	/** What the last save put in safety beside the document, in a sentence. */
+	said = $state('');
 
-	private version = $state(0);
+	private begun = $state.raw<Begun>({ version: 0 });
 	private pending: T | null = null;
 	private timer: ReturnType<typeof setTimeout> | undefined;
 	private tries = 0;
 
 	constructor(
 		private readonly url: string,
-		version: number
+		begun: Begun,
+		/** Whose document it is: two teachers may use one browser. */
+		private readonly owner: string
 	) {
-		this.version = version;
+		this.begun = begun;
 	}
 
 	/** The version that the server holds, as far as this window knows. */
 	get savedVersion(): number {
-		return this.version;
+		return this.begun.version;
 	}
 
 	private get key(): string {
-		return `orbit:draft:${this.url}`;
+		return `orbit:draft:${this.owner}:${this.url}`;
 	}
 
 	/**
@@ -61,7 +77,8 @@ export class Autosave<T> {
 		const text = browser ? localStorage.getItem(this.key) : null;
 		if (!text) return null;
 		const draft = JSON.parse(text) as Draft<T>;
-		this.version = draft.version;
+		const { document: _document, ...begun } = draft;
+		this.begun = begun;
 		this.recovered = true;
 		this.changed(draft.document);
 		return draft.document;
@@ -80,11 +97,17 @@ export class Autosave<T> {
 		if (this.pending !== null && this.state !== 'conflict' && this.state !== 'saving') void this.send();
 	}
 
+	/** The document is kept somewhere else now: nothing of it waits here any more. */
+	settled(): void {
+		this.pending = null;
+		this.forget();
+	}
+
 	/** Takes this window's document on top of what the server holds, which is set aside. */
 	keepMine(document: T): void {
 		if (!this.theirs) return;
 		this.aside = this.theirs.document;
-		this.version = this.theirs.version;
+		this.goOnFrom(this.theirs);
 		this.theirs = null;
 		this.state = 'waiting';
 		this.changed(document);
@@ -95,7 +118,7 @@ export class Autosave<T> {
 		const theirs = this.theirs;
 		if (!theirs) return null;
 		this.aside = mine;
-		this.version = theirs.version;
+		this.goOnFrom(theirs);
 		this.theirs = null;
 		this.pending = null;
 		this.forget();
@@ -112,6 +135,13 @@ export class Autosave<T> {
 		return other;
 	}
 
+	/** Versions of plans that this window knows and the server did not name again stay known. */
+	private goOnFrom({ version, planVersions }: Begun): void {
+		this.begun = planVersions
+			? { version, planVersions: { ...this.begun.planVersions, ...planVersions } }
+			: { version };
+	}
+
 	private schedule(ms: number): void {
 		clearTimeout(this.timer);
 		this.timer = setTimeout(() => void this.send(), ms);
@@ -124,12 +154,7 @@ export class Autosave<T> {
 		this.pending = null;
 		this.state = 'saving';
 		try {
-			const response = await fetch(this.url, {
-				method: 'PUT',
-				headers: { 'content-type': 'application/json' },
-				body: JSON.stringify({ version: this.version, document })
-			});
-			await this.answered(response, document);
+			await this.answered(await send(this.url, { ...this.begun, document }), document);
 		} catch {
 			this.failed(document);
 		}
@@ -137,7 +162,11 @@ export class Autosave<T> {
 
 	private async answered(response: Response, document: T): Promise<void> {
 		if (response.ok) {
-			this.version = ((await response.json()) as { version: number }).version;
+			const answer = (await response.json()) as SaveAnswer;
+			this.goOnFrom(answer);
+			this.said = answer.keptApart?.length
+				? `Changed elsewhere meanwhile and kept as a class of its own: ${answer.keptApart.join(', ')}`
+				: '';
 			this.tries = 0;
 			this.faults = [];
 			if (this.pending === null) {
@@ -160,6 +189,8 @@ export class Autosave<T> {
 			this.state = 'refused';
 		} else if (response.status === 401) {
 			this.state = 'signed-out';
+		} else if (response.status === 404) {
+			this.state = 'gone';
 		} else this.failed(document);
 	}
 
@@ -172,7 +203,7 @@ export class Autosave<T> {
 
 	private keep(): void {
 		if (browser && this.pending !== null)
-			localStorage.setItem(this.key, JSON.stringify({ version: this.version, document: this.pending }));
+			localStorage.setItem(this.key, JSON.stringify({ ...this.begun, document: this.pending }));
 	}
 
 	private forget(): void {

@@ -25,6 +25,7 @@ import {
 } from '$lib/core/plan';
 import {
 	fallsOut,
+	goalKey,
 	ladderTo,
 	logged,
 	movedTo,
@@ -197,6 +198,10 @@ export class SeriesDesk {
 		const ladder = ladderTo({ movement, form }, this.shelf.find, this.setting.group, style);
 		if (!ladder) {
 			this.message = `${this.nameOf(movement)} in the ${form} form is not for this group: a caution in the room speaks against it, or it is too much for every tier.`;
+			return;
+		}
+		if (this.series.ladders.some(({ rungs }) => goalKey(rungs.at(-1)) === goalKey({ movement, form }))) {
+			this.message = `${this.nameOf(movement)} in the ${form} form is a goal of this series already.`;
 			return;
 		}
 		this.settings({ ladders: [...this.series.ladders, ladder] }, `A ladder to ${this.nameOf(movement)}`);

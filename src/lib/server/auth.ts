@@ -7,7 +7,6 @@ import { parseSetCookieHeader, toCookieOptions } from 'better-auth/cookies';
 import type { RequestEvent } from '@sveltejs/kit';
 import { db } from './db';
 import * as schema from './db/auth-schema';
-import { createStudio } from './studios';
 
 const DAY_SECONDS = 24 * 3600;
 
@@ -19,6 +18,8 @@ function create() {
 		secret: env.AUTH_SECRET,
 		trustedOrigins: env.ORIGIN ? [env.ORIGIN] : [],
 		telemetry: { enabled: false },
+		// its messages may hold addresses: what goes wrong is logged by us, without them
+		logger: { disabled: true },
 		database: drizzleAdapter(db(), {
 			provider: 'mysql',
 			schema: {
@@ -34,23 +35,9 @@ function create() {
 			enabled: true,
 			minPasswordLength: 10,
 			maxPasswordLength: 128,
-			autoSignIn: true,
+			// so that opening an account answers alike whether or not the address has one
+			autoSignIn: false,
 			password: { hash: hashPassword, verify: ({ hash: known, password }) => verify(known, password) }
-		},
-		databaseHooks: {
-			user: {
-				create: {
-					// everything belongs to a studio, so nobody is without one
-					after: async (user) => {
-						await createStudio(
-							db(),
-							user.id,
-							`${user.name}’s studio`,
-							env.ORBIT_TIME_ZONE ?? 'Europe/London'
-						);
-					}
-				}
-			}
 		},
 		session: {
 			expiresIn: 14 * DAY_SECONDS,
@@ -63,7 +50,7 @@ function create() {
 			window: 60,
 			max: 100,
 			customRules: {
-				'/sign-in/email': { window: 60, max: 5 },
+				'/sign-in/email': { window: 60, max: 10 },
 				'/sign-up/email': { window: 60, max: 5 }
 			}
 		},
@@ -86,7 +73,7 @@ let instance: ReturnType<typeof create> | undefined;
 export const auth = () => (instance ??= create());
 
 /** The library's own request path, with the address as the adapter sees it and never one that the client sent. */
-export function authRequest(event: RequestEvent, request: Request = event.request): Promise<Response> {
+function authRequest(event: RequestEvent, request: Request): Promise<Response> {
 	const headers = new Headers(request.headers);
 	headers.set('x-client-ip', event.getClientAddress());
 	return auth().handler(new Request(request, { headers }));

@@ -1,9 +1,11 @@
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray } from 'drizzle-orm';
 import type { Group } from '../core/group';
 import type { KitKind } from '../core/movement';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
 import { classGroup, groupKit } from './db/schema';
+import { clearRows, updateFrom } from './db/versioned';
+import { holdQuota } from './quotas';
 import type { Saved } from './saved';
 
 export interface StoredGroup {
@@ -38,6 +40,7 @@ export async function getGroup(db: Db, studioId: string, id: string): Promise<St
 export async function createGroup(db: Db, studioId: string, group: Group): Promise<string> {
 	const id = newId();
 	await db.transaction(async (tx) => {
+		await holdQuota(tx, 'groups', classGroup, eq(classGroup.studioId, studioId));
 		await tx.insert(classGroup).values({ id, studioId, ...columns(group) });
 		await writeKit(tx, id, group);
 	});
@@ -53,14 +56,9 @@ export async function saveGroup(
 	group: Group
 ): Promise<Saved<StoredGroup>> {
 	const done = await db.transaction(async (tx) => {
-		const [result] = await tx
-			.update(classGroup)
-			.set({ ...columns(group), version: sql`${classGroup.version} + 1` })
-			.where(
-				and(eq(classGroup.id, id), eq(classGroup.studioId, studioId), eq(classGroup.version, fromVersion))
-			);
-		if (result.affectedRows === 0) return false;
-		await tx.delete(groupKit).where(eq(groupKit.groupId, id));
+		const row = and(eq(classGroup.id, id), eq(classGroup.studioId, studioId))!;
+		if (!(await updateFrom(tx, classGroup, row, fromVersion, columns(group)))) return false;
+		await clearRows(tx, groupKit, eq(groupKit.groupId, id));
 		await writeKit(tx, id, group);
 		return true;
 	});
@@ -69,9 +67,7 @@ export async function saveGroup(
 	return current ? { kind: 'stale', current } : { kind: 'missing' };
 }
 
-type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
-
-async function writeKit(tx: Tx, groupId: string, group: Group): Promise<void> {
+async function writeKit(tx: Db, groupId: string, group: Group): Promise<void> {
 	const rows = Object.entries(group.kit)
 		.filter(([, count]) => count !== undefined && count > 0)
 		.map(([kind, count]) => ({ groupId, kind: kind as KitKind, count: count as number }));

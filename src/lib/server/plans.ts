@@ -1,10 +1,12 @@
-import { and, asc, between, desc, eq, lt, sql } from 'drizzle-orm';
+import { and, asc, between, desc, eq, lt } from 'drizzle-orm';
 import { itemsOf, type ClassPlan } from '../core/plan';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
 import { classGroup, plan, series } from './db/schema';
-import type { Saved } from './saved';
-import { touchSeries } from './series';
+import { deleteFrom, raiseVersion, updateFrom } from './db/versioned';
+import { holdQuota } from './quotas';
+import { keepRemoved, takeRemoved } from './removed';
+import type { Removal, Saved } from './saved';
 
 export interface StoredPlan {
 	id: string;
@@ -52,6 +54,17 @@ export async function plansOfGroup(db: Db, studioId: string, groupId: string): P
 	return rows.map(stored);
 }
 
+/** The plan of a group with the newest day; null when it has none. */
+export async function lastPlanOfGroup(db: Db, studioId: string, groupId: string): Promise<StoredPlan | null> {
+	const [row] = await db
+		.select()
+		.from(plan)
+		.where(and(eq(plan.studioId, studioId), eq(plan.groupId, groupId)))
+		.orderBy(desc(plan.taughtOn), desc(plan.updatedAt))
+		.limit(1);
+	return row ? stored(row) : null;
+}
+
 /** One plan of this studio; null for another studio's and for none at all. */
 export async function getPlan(db: Db, studioId: string, id: string): Promise<StoredPlan | null> {
 	const [row] = await db
@@ -70,6 +83,7 @@ export async function createPlan(
 	document: ClassPlan
 ): Promise<string> {
 	const id = newId();
+	await holdQuota(db, 'classes', plan, eq(plan.studioId, studioId));
 	await db.insert(plan).values({ id, studioId, groupId, taughtOn, ...columns(document) });
 	return id;
 }
@@ -83,39 +97,83 @@ export async function savePlan(
 	document: ClassPlan
 ): Promise<Saved<StoredPlan>> {
 	const done = await db.transaction(async (tx) => {
-		const seriesId = await seriesOf(tx, id);
-		const [result] = await tx
-			.update(plan)
-			.set({ ...columns(document), version: sql`${plan.version} + 1` })
-			.where(and(eq(plan.id, id), eq(plan.studioId, studioId), eq(plan.version, fromVersion)));
-		if (result.affectedRows === 1) await touchSeries(tx, seriesId);
-		return result.affectedRows === 1;
+		const seriesId = await seriesOf(tx, studioId, id);
+		const saved = await updateFrom(tx, plan, one(studioId, id), fromVersion, columns(document));
+		if (saved) await touchSeries(tx, seriesId);
+		return saved;
 	});
 	if (done) return { kind: 'saved', version: fromVersion + 1 };
 	const current = await getPlan(db, studioId, id);
 	return current ? { kind: 'stale', current } : { kind: 'missing' };
 }
 
-export async function deletePlan(db: Db, studioId: string, id: string): Promise<boolean> {
+/** Removes the version that was looked at; for some weeks it can be brought back. */
+export function removePlan(db: Db, studioId: string, id: string, fromVersion: number): Promise<Removal> {
 	return db.transaction(async (tx) => {
-		const seriesId = await seriesOf(tx, id);
-		const [result] = await tx.delete(plan).where(and(eq(plan.id, id), eq(plan.studioId, studioId)));
-		if (result.affectedRows === 1) await touchSeries(tx, seriesId);
-		return result.affectedRows === 1;
+		const seriesId = await seriesOf(tx, studioId, id);
+		const [row] = await tx.select().from(plan).where(one(studioId, id)).for('update');
+		if (!row) return 'missing';
+		if (!(await deleteFrom(tx, plan, one(studioId, id), fromVersion))) return 'stale';
+		await keepRemoved(tx, studioId, 'plan', id, row);
+		await touchSeries(tx, seriesId);
+		return 'removed';
 	});
 }
 
-type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
+/**
+ * Puts a removed plan back where it was: into its series too, if that is still there and has made no other in its place.
+ * Its id, or null when there is nothing to bring back, or no group to bring it back to.
+ */
+export function restorePlan(db: Db, studioId: string, id: string): Promise<string | null> {
+	return db.transaction(async (tx) => {
+		const row = await takeRemoved<typeof plan.$inferSelect>(tx, studioId, 'plan', id);
+		if (!row) return null;
+		const groups = and(eq(classGroup.id, row.groupId), eq(classGroup.studioId, studioId));
+		if ((await tx.select({ id: classGroup.id }).from(classGroup).where(groups)).length === 0) return null;
+		const { title, lengthSeconds, groupId, taughtOn, document, version } = row;
+		const kept = row.seriesId === null ? null : await lockSeries(tx, studioId, row.seriesId);
+		const taken = (await tx.select({ id: plan.id }).from(plan).where(one(studioId, id))).length > 0;
+		const back = {
+			id: taken ? newId() : id,
+			studioId,
+			groupId,
+			taughtOn,
+			title,
+			lengthSeconds,
+			document,
+			version: version + 1,
+			seriesId: taken ? null : kept
+		};
+		await holdQuota(tx, 'classes', plan, eq(plan.studioId, studioId));
+		await tx.insert(plan).values(back);
+		await touchSeries(tx, back.seriesId);
+		return back.id;
+	});
+}
+
+const one = (studioId: string, id: string) => and(eq(plan.id, id), eq(plan.studioId, studioId))!;
 
 /**
  * The series of a plan, held until the end of the transaction: whoever saves a series takes it and its plans in the same
  * order, so that neither waits for the other for ever.
  */
-async function seriesOf(tx: Tx, planId: string): Promise<string | null> {
-	const [row] = await tx.select({ seriesId: plan.seriesId }).from(plan).where(eq(plan.id, planId));
-	if (!row?.seriesId) return null;
-	await tx.select({ id: series.id }).from(series).where(eq(series.id, row.seriesId)).for('update');
-	return row.seriesId;
+async function seriesOf(tx: Db, studioId: string, planId: string): Promise<string | null> {
+	const [row] = await tx.select({ seriesId: plan.seriesId }).from(plan).where(one(studioId, planId));
+	return row?.seriesId ? lockSeries(tx, studioId, row.seriesId) : null;
+}
+
+async function lockSeries(tx: Db, studioId: string, seriesId: string): Promise<string | null> {
+	const [row] = await tx
+		.select({ id: series.id })
+		.from(series)
+		.where(and(eq(series.id, seriesId), eq(series.studioId, studioId)))
+		.for('update');
+	return row?.id ?? null;
+}
+
+/** A plan of a series was changed or removed: whoever has the series open must know. */
+async function touchSeries(db: Db, seriesId: string | null): Promise<void> {
+	if (seriesId !== null) await raiseVersion(db, series, eq(series.id, seriesId));
 }
 
 function columns(document: ClassPlan) {

@@ -1,7 +1,8 @@
 import { error, json } from '@sveltejs/kit';
 import type { Fault } from '../core/plan';
+import { readJson } from './requests';
 import { sameContent } from './fingerprint';
-import type { Saved } from './saved';
+import type { Removal, Saved } from './saved';
 import type { Studio } from './studios';
 
 /** The studio of the signed-in teacher; without one nothing of the database may be touched. */
@@ -27,21 +28,19 @@ export function found<T>(value: T | null): T {
 export interface SaveRequest {
 	version: number;
 	document: unknown;
+	/** Of a series: the versions of its plans that the change began from. */
+	planVersions?: unknown;
 }
 
-/** The body of a save, or the faults that it has; never throws for what a client sent. */
+/** The body of a save, or the faults that it has. */
 export async function readSave(request: Request): Promise<SaveRequest | { faults: Fault[] }> {
 	const no = (path: string, message: string) => ({ faults: [{ path, message }] });
-	let body: unknown;
-	try {
-		body = await request.json();
-	} catch {
-		return no('', 'the request is not JSON');
-	}
+	const body = await readJson(request);
 	if (typeof body !== 'object' || body === null) return no('', 'the request must be an object');
-	const { version, document } = body as Partial<SaveRequest>;
-	if (!Number.isInteger(version)) return no('version', 'the version that the change began from is missing');
-	return { version: version as number, document };
+	const { version, document, planVersions } = body as Partial<SaveRequest>;
+	if (!Number.isInteger(version) || Math.abs(version as number) > 2 ** 31 - 1)
+		return no('version', 'the version that the change began from is missing');
+	return { version: version as number, document, planVersions };
 }
 
 /**
@@ -53,8 +52,21 @@ export function saveAnswer<T>(
 	sent: unknown,
 	current: (stored: T) => { version: number; document: unknown }
 ): Response {
-	if (saved.kind === 'saved') return json({ version: saved.version });
+	if (saved.kind === 'saved') {
+		const { kind: _saved, ...versions } = saved;
+		return json(versions);
+	}
 	const stored = current(found(saved.kind === 'stale' ? saved : null).current);
-	if (sameContent(stored.document, sent)) return json({ version: stored.version });
+	if (sameContent(stored.document, sent)) {
+		const { document: _known, ...versions } = stored;
+		return json(versions);
+	}
 	return json({ current: stored }, { status: 409 });
+}
+
+/** The answer to a removal: 204, 404, or 409 when it is no longer what was looked at. */
+export function removalAnswer(removal: Removal): Response {
+	found(removal === 'missing' ? null : removal);
+	if (removal === 'stale') error(409, 'It was changed in another window meanwhile; look at it again.');
+	return new Response(null, { status: 204 });
 }

@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { clearRows } from './db/versioned';
 import { addDays, dayInZone, weekOfDay } from '../core/calendar';
 import type { Group } from '../core/group';
 import { DEMO_GROUPS, type DemoGroupKey } from '../demo/groups';
@@ -12,20 +13,33 @@ import { account, teacher } from './db/schema';
 import { createGroup } from './groups';
 import { createPlan } from './plans';
 import { createSeries } from './series';
-import { createStudio } from './studios';
+import { createStudio, studioOf } from './studios';
 
 /** The demo sign-in; only a server that was started as the demo has it. */
 export const DEMO_SIGN_IN = { email: 'imke@saltmarsh-loft.example', password: 'headland-at-dusk' };
 
 const DEMO_TIME_ZONE = 'Europe/London';
 
-/** Fills an empty database with the Saltmarsh Loft. Does nothing when it is there already. */
-export async function seedDemo(db: Db, now: Date): Promise<void> {
-	const known = await db
-		.select({ id: teacher.id })
-		.from(teacher)
-		.where(eq(teacher.email, DEMO_SIGN_IN.email));
-	if (known.length) return;
+/**
+ * Fills a database with the Saltmarsh Loft, all of it or nothing. Does nothing when it is there already. What an
+ * interrupted start of an earlier version left behind, an account that nobody can sign in to, makes room.
+ */
+export function seedDemo(db: Db, now: Date): Promise<void> {
+	return db.transaction(async (tx) => {
+		const known = eq(teacher.email, DEMO_SIGN_IN.email);
+		const [row] = await tx.select({ id: teacher.id }).from(teacher).where(known).for('update');
+		if (row && (await isUsable(tx, row.id))) return;
+		if (row) await clearRows(tx, teacher, known);
+		await fill(tx, now);
+	});
+}
+
+async function isUsable(tx: Db, teacherId: string): Promise<boolean> {
+	const accounts = await tx.select({ id: account.id }).from(account).where(eq(account.userId, teacherId));
+	return accounts.length > 0 && (await studioOf(tx, teacherId)) !== null;
+}
+
+async function fill(db: Db, now: Date): Promise<void> {
 	const teacherId = await addTeacher(db, 'Imke Oyelaran', DEMO_SIGN_IN.email, DEMO_SIGN_IN.password);
 	const studio = await createStudio(db, teacherId, 'Saltmarsh Loft', DEMO_TIME_ZONE);
 	const ids = {} as Record<DemoGroupKey, string>;

@@ -1,25 +1,43 @@
 import { readMovements } from '../core/formats';
+import type { Movement } from '../core/movement';
 import { planFaults, type ClassPlan, type Fault } from '../core/plan';
 import type { Db } from './db/open';
-import { keepMovements, movedOn, shelfWith, studioShelf, withStates } from './shelves';
+import { fingerprintsOf, movedOn, shelfWith, studioShelf, withStates } from './shelves';
+
+/** A plan as it is to be stored, with the movements that it brings along and that have to be kept with it. */
+export interface SentPlan {
+	plan: ClassPlan;
+	movements: Movement[];
+}
 
 /**
  * A plan that a client sends to be kept as a new one: with the movements that it brings along, read against the
- * states it was made with. The plan as it is to be stored, or what is wrong with it.
+ * states it was made with. Nothing is written here. The plan as it is to be stored, or what is wrong with it.
  */
 export async function readSentPlan(
 	db: Db,
 	studioId: string,
 	body: Record<string, unknown> | null
-): Promise<{ plan: ClassPlan } | { faults: Fault[] }> {
+): Promise<SentPlan | { faults: Fault[] }> {
 	const today = await studioShelf(db, studioId);
 	const brought = readMovements(body?.movements ?? [], today.shelf.find);
 	if (!brought.ok) return { faults: brought.faults };
-	const states = await keepMovements(db, studioId, brought.value);
 	const plan = body?.plan as ClassPlan | undefined;
-	const asked = { ...(plan?.madeWith ?? {}), ...states };
-	const withAsked = typeof plan === 'object' && plan !== null ? { ...plan, madeWith: asked } : plan;
-	const [kept = []] = await movedOn(db, studioId, today, [{ madeWith: asked } as ClassPlan]);
-	const faults = planFaults(withAsked, shelfWith(today, kept).find);
-	return faults.length ? { faults } : { plan: withStates(withAsked as ClassPlan, null, today) };
+	const isObject = typeof plan === 'object' && plan !== null && !Array.isArray(plan);
+	const asked = isObject ? { ...plan, madeWith: madeWithOf(plan, fingerprintsOf(brought.value)) } : plan;
+	const kept = isObject ? await movedOn(db, studioId, today, [asked as ClassPlan], brought.value) : [];
+	const faults = planFaults(asked, shelfWith(today, kept[0] ?? []).find);
+	return faults.length
+		? { faults }
+		: { plan: withStates(asked as ClassPlan, null, today), movements: brought.value };
+}
+
+/** What a plan from outside says it was made with, where that is readable at all, and the states it brings along. */
+export function madeWithOf(plan: ClassPlan, states: Record<string, string>): Record<string, string> {
+	const said: unknown = plan.madeWith;
+	const sound =
+		typeof said === 'object' && said !== null
+			? Object.entries(said).filter((entry): entry is [string, string] => typeof entry[1] === 'string')
+			: [];
+	return { ...Object.fromEntries(sound), ...states };
 }

@@ -1,13 +1,21 @@
 import { readMovements } from '../core/formats';
+import type { Movement } from '../core/movement';
 import type { ClassPlan, Fault } from '../core/plan';
 import { seriesFaults, type PlannedSeries } from '../core/series';
 import type { Db } from './db/open';
+import { madeWithOf } from './sent-plan';
 import { foreignPlans } from './series';
-import { keepMovements, movedOn, shelfWith, studioShelf, withStates } from './shelves';
+import { fingerprintsOf, movedOn, shelfWith, studioShelf, withStates } from './shelves';
+
+/** A series as it is to be stored, with the movements that it brings along and that have to be kept with it. */
+export interface SentSeries {
+	planned: PlannedSeries;
+	movements: Movement[];
+}
 
 /**
  * A series with its plans as a client sends it, to be kept over a stored one or (without one) as a new one: as it is to
- * be stored, or what is wrong with it. `movements` are those that a file brings along.
+ * be stored, or what is wrong with it; nothing is written here. `movements` are those that a file brings along.
  */
 export async function readSentSeries(
 	db: Db,
@@ -15,21 +23,22 @@ export async function readSentSeries(
 	sent: unknown,
 	stored: { id: string; planned: PlannedSeries } | null,
 	movements: unknown = []
-): Promise<{ planned: PlannedSeries } | { faults: Fault[] }> {
+): Promise<SentSeries | { faults: Fault[] }> {
 	const today = await studioShelf(db, studioId);
 	const brought = readMovements(movements, today.shelf.find);
 	if (!brought.ok) return { faults: brought.faults };
-	const states = await keepMovements(db, studioId, brought.value);
+	const states = fingerprintsOf(brought.value);
 	const plans = plansIn(sent);
 	const asked = Object.entries(plans).map(([id, plan]) => {
-		const madeWith = { ...stored?.planned.plans[id]?.madeWith, ...plan.madeWith, ...states };
+		const madeWith = { ...stored?.planned.plans[id]?.madeWith, ...madeWithOf(plan, states) };
 		return { id, plan: { ...plan, madeWith } };
 	});
 	const kept = await movedOn(
 		db,
 		studioId,
 		today,
-		asked.map(({ plan }) => plan)
+		asked.map(({ plan }) => plan),
+		brought.value
 	);
 	const finds = new Map(asked.map(({ id }, i) => [id, shelfWith(today, kept[i] ?? []).find]));
 	const whole = withPlans(sent, Object.fromEntries(asked.map(({ id, plan }) => [id, plan])));
@@ -40,6 +49,7 @@ export async function readSentSeries(
 	if (foreign[0])
 		return { faults: [{ path: `plans.${foreign[0]}`, message: 'this class belongs somewhere else' }] };
 	return {
+		movements: brought.value,
 		planned: {
 			series: planned.series,
 			plans: Object.fromEntries(

@@ -1,11 +1,15 @@
 import { createHash, randomBytes } from 'node:crypto';
-import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import { dueIn, markOf, withTimesOfPlans, type Due, type PlannedSeries, type Series } from '../core/series';
+import { PLAN_LIMITS } from '../core/plan';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
 import { classGroup, plan, series, studio } from './db/schema';
+import { deleteFrom, moveFrom, setSwitch, updateFrom } from './db/versioned';
 import { sameContent } from './fingerprint';
-import type { Saved } from './saved';
+import { holdQuota } from './quotas';
+import { keepRemoved, takeRemoved } from './removed';
+import type { Removal, Saved } from './saved';
 
 export interface StoredSeries {
 	id: string;
@@ -14,6 +18,8 @@ export interface StoredSeries {
 	/** Whether a calendar may subscribe. */
 	linked: boolean;
 	planned: PlannedSeries;
+	/** The version of each of its plans. */
+	planVersions: Record<string, number>;
 }
 
 export interface SeriesSummary {
@@ -41,8 +47,6 @@ export async function seriesDue(
 		.map(({ id, series: s }) => ({ id, title: s.title, due: dueIn(s, planned, days, today) }))
 		.filter(({ due }) => due.length > 0);
 }
-
-type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 
 /** All series of a studio, the newest first. */
 export async function listSeries(db: Db, studioId: string): Promise<SeriesSummary[]> {
@@ -74,13 +78,16 @@ export async function seriesTitle(
 }
 
 /** One series of this studio with its plans; null for another studio's and for none at all. */
-export async function getSeries(db: Db | Tx, studioId: string, id: string): Promise<StoredSeries | null> {
+export async function getSeries(db: Db, studioId: string, id: string): Promise<StoredSeries | null> {
 	const [row] = await db
 		.select()
 		.from(series)
 		.where(and(eq(series.id, id), eq(series.studioId, studioId)));
 	if (!row) return null;
-	const plans = await db.select().from(plan).where(eq(plan.seriesId, row.id));
+	const plans = await db
+		.select()
+		.from(plan)
+		.where(and(eq(plan.studioId, studioId), eq(plan.seriesId, row.id)));
 	return {
 		id: row.id,
 		groupId: row.groupId,
@@ -89,7 +96,8 @@ export async function getSeries(db: Db | Tx, studioId: string, id: string): Prom
 		planned: withTimesOfPlans({
 			series: row.document,
 			plans: Object.fromEntries(plans.map((p) => [p.id, p.document]))
-		})
+		}),
+		planVersions: Object.fromEntries(plans.map((p) => [p.id, p.version]))
 	};
 }
 
@@ -102,100 +110,192 @@ export async function createSeries(
 ): Promise<string> {
 	const id = newId();
 	await db.transaction(async (tx) => {
+		await holdQuota(tx, 'series', series, eq(series.studioId, studioId));
 		await tx.insert(series).values({ id, studioId, groupId, ...columns(planned.series) });
-		await writePlans(tx, { id, studioId, groupId }, planned, null);
+		await writePlans(tx, { id, studioId, groupId }, planned, {}, null);
 	});
 	return id;
 }
 
+/** A saved series: also the versions that its plans have now, and what was kept apart of them. */
+export interface SavedSeries {
+	kind: 'saved';
+	version: number;
+	planVersions: Record<string, number>;
+	/** Titles of classes that were changed elsewhere while they were out of the series; each is a class of its own now. */
+	keptApart: string[];
+}
+
 /**
- * Saves a series and its plans as one: over the version that the change began from, or not at all. Each change of one
- * of its plans at the desk counts as a change of the series too.
+ * Saves a series and its plans as one: over the versions that the change began from, or not at all. `planVersions` are
+ * those of the plans, also of plans that this window took out of the series and brings back. Each change of one of its
+ * plans at the desk counts as a change of the series too.
  */
 export async function saveSeries(
 	db: Db,
 	studioId: string,
 	id: string,
 	fromVersion: number,
+	planVersions: Readonly<Record<string, number>>,
 	planned: PlannedSeries
-): Promise<Saved<StoredSeries>> {
-	return db.transaction(async (tx): Promise<Saved<StoredSeries>> => {
-		const before = await getSeries(tx, studioId, id);
-		if (!before) return { kind: 'missing' };
-		const [result] = await tx
-			.update(series)
-			.set({ ...columns(planned.series), version: sql`${series.version} + 1` })
-			.where(and(eq(series.id, id), eq(series.studioId, studioId), eq(series.version, fromVersion)));
-		if (result.affectedRows !== 1) return { kind: 'stale', current: before };
-		await writePlans(tx, { id, studioId, groupId: before.groupId }, planned, before.planned);
-		return { kind: 'saved', version: fromVersion + 1 };
-	});
+): Promise<SavedSeries | Exclude<Saved<StoredSeries>, { kind: 'saved' }>> {
+	try {
+		return await db.transaction(async (tx): Promise<SavedSeries> => {
+			const before = await getSeries(tx, studioId, id);
+			if (!before) throw new NotFrom('missing');
+			const row = and(eq(series.id, id), eq(series.studioId, studioId))!;
+			if (!(await updateFrom(tx, series, row, fromVersion, columns(planned.series))))
+				throw new NotFrom('stale');
+			const of = { id, studioId, groupId: before.groupId };
+			const keptApart = await writePlans(tx, of, planned, planVersions, before);
+			const ids = [...new Set([...Object.keys(planned.plans), ...Object.keys(before.planVersions)])];
+			const rows = await plansById(tx, studioId, ids);
+			const versions = Object.fromEntries(rows.map((plan) => [plan.id, plan.version]));
+			return { kind: 'saved', version: fromVersion + 1, planVersions: versions, keptApart };
+		});
+	} catch (error) {
+		if (!(error instanceof NotFrom)) throw error;
+		const current = await getSeries(db, studioId, id);
+		return current ? { kind: 'stale', current } : { kind: 'missing' };
+	}
 }
 
-/** Ids of plans that a series may not take: they are there already and are not its own. */
+/** Takes a transaction back: something in it is not what the change began from. */
+class NotFrom extends Error {}
+
+/** Ids of plans that a series may not take: classes of another series. */
 export async function foreignPlans(
 	db: Db,
 	studioId: string,
 	seriesId: string | null,
 	ids: readonly string[]
 ): Promise<string[]> {
+	const rows = await plansById(db, studioId, ids);
+	return rows.filter((row) => row.seriesId !== seriesId && row.seriesId !== null).map((row) => row.id);
+}
+
+async function plansById(db: Db, studioId: string, ids: readonly string[]) {
 	if (ids.length === 0) return [];
-	const rows = await db
-		.select({ id: plan.id, studioId: plan.studioId, seriesId: plan.seriesId })
+	return db
+		.select()
 		.from(plan)
-		.where(inArray(plan.id, [...ids]));
-	return rows
-		.filter((row) => row.studioId !== studioId || (row.seriesId !== seriesId && row.seriesId !== null))
-		.map((row) => row.id);
+		.where(and(eq(plan.studioId, studioId), inArray(plan.id, [...ids])));
 }
 
 /**
  * Brings the plans of a series to what it says. One that no longer has a class goes, unless it was changed by hand: that
- * one stays as a class of the group without a day.
+ * one stays as a class of the group without a day. A plan that comes back into the series and was changed elsewhere in
+ * the meantime is kept apart as a class of its own: the titles of those.
  */
 async function writePlans(
-	tx: Tx,
+	tx: Db,
 	of: { id: string; studioId: string; groupId: string },
 	{ series: { classes }, plans }: PlannedSeries,
-	before: PlannedSeries | null
-): Promise<void> {
-	const ids = Object.keys(plans);
-	const rows = ids.length ? await tx.select().from(plan).where(inArray(plan.id, ids)) : [];
+	known: Readonly<Record<string, number>>,
+	before: StoredSeries | null
+): Promise<string[]> {
+	const one = (id: string) => and(eq(plan.id, id), eq(plan.studioId, of.studioId))!;
+	const held = (changed: boolean) => {
+		if (!changed) throw new NotFrom('stale');
+	};
+	const rows = await plansById(tx, of.studioId, Object.keys(plans));
 	const byId = new Map(rows.map((row) => [row.id, row]));
+	await holdQuota(
+		tx,
+		'classes',
+		plan,
+		eq(plan.studioId, of.studioId),
+		Object.keys(plans).length - rows.length
+	);
+	const keptApart: string[] = [];
 	for (const c of classes) {
-		const document = plans[c.id];
+		const document = Object.hasOwn(plans, c.id) ? plans[c.id] : undefined;
 		if (!document) continue;
 		const row = byId.get(c.id);
-		const set = {
-			title: document.title,
-			lengthSeconds: document.lengthSeconds,
-			taughtOn: c.on,
-			document,
-			seriesId: of.id
-		};
-		if (!row) await tx.insert(plan).values({ id: c.id, studioId: of.studioId, groupId: of.groupId, ...set });
-		else if (row.taughtOn !== c.on || row.seriesId !== of.id || !sameContent(row.document, document))
-			await tx
-				.update(plan)
-				.set({ ...set, version: sql`${plan.version} + 1` })
-				.where(and(eq(plan.id, c.id), eq(plan.studioId, of.studioId)));
+		const place = { taughtOn: c.on, seriesId: of.id };
+		const content = { title: document.title, lengthSeconds: document.lengthSeconds, document };
+		if (!row) {
+			const { studioId, groupId } = of;
+			await tx.insert(plan).values({ id: c.id, studioId, groupId, ...content, ...place });
+		} else if (sameContent(row.document, document)) {
+			if (row.taughtOn !== c.on || row.seriesId !== of.id)
+				held(await moveFrom(tx, plan, one(c.id), row.version, place));
+		} else {
+			const begunFrom = Object.hasOwn(known, c.id) ? known[c.id] : undefined;
+			if (begunFrom !== row.version) {
+				held(row.seriesId !== of.id);
+				keptApart.push(await keepApart(tx, row));
+			}
+			held(await updateFrom(tx, plan, one(c.id), row.version, { ...content, ...place }));
+		}
 	}
-	if (!before) return;
-	const proposed = new Map(before.series.classes.map((c) => [c.id, c.proposedAs]));
-	for (const [id, document] of Object.entries(before.plans)) {
-		if (plans[id]) continue;
-		const own = and(eq(plan.id, id), eq(plan.seriesId, of.id));
-		if (markOf(document) === proposed.get(id)) await tx.delete(plan).where(own);
-		else await tx.update(plan).set({ seriesId: null, taughtOn: null }).where(own);
+	if (!before) return keptApart;
+	const proposed = new Map(before.planned.series.classes.map((c) => [c.id, c.proposedAs]));
+	for (const [id, document] of Object.entries(before.planned.plans)) {
+		if (Object.hasOwn(plans, id)) continue;
+		const version = before.planVersions[id] as number;
+		if (markOf(document) === proposed.get(id)) held(await deleteFrom(tx, plan, one(id), version));
+		else held(await moveFrom(tx, plan, one(id), version, { seriesId: null, taughtOn: null }));
 	}
+	return keptApart;
 }
 
-/** Lets a series go; its classes stay as classes of the group. */
-export async function deleteSeries(db: Db, studioId: string, id: string, version: number): Promise<boolean> {
-	const [result] = await db
-		.delete(series)
-		.where(and(eq(series.id, id), eq(series.studioId, studioId), eq(series.version, version)));
-	return result.affectedRows === 1;
+/** Puts what a plan holds into a plan of its own; its title. */
+async function keepApart(tx: Db, row: typeof plan.$inferSelect): Promise<string> {
+	const title = `${row.title || 'Untitled class'} (other version)`.slice(0, PLAN_LIMITS.titleCharacters);
+	await tx.insert(plan).values({
+		id: newId(),
+		studioId: row.studioId,
+		groupId: row.groupId,
+		title,
+		lengthSeconds: row.lengthSeconds,
+		taughtOn: row.taughtOn,
+		document: { ...row.document, title }
+	});
+	return title;
+}
+
+/** A series as it was, with the ids of its classes. */
+interface RemovedSeries {
+	title: string;
+	row: typeof series.$inferSelect;
+	planIds: string[];
+}
+
+/** Lets a series go; its classes stay as classes of the group. For some weeks it can be brought back. */
+export function removeSeries(db: Db, studioId: string, id: string, fromVersion: number): Promise<Removal> {
+	return db.transaction(async (tx) => {
+		const one = and(eq(series.id, id), eq(series.studioId, studioId))!;
+		const [row] = await tx.select().from(series).where(one).for('update');
+		if (!row) return 'missing';
+		const classes = await tx
+			.select({ id: plan.id })
+			.from(plan)
+			.where(and(eq(plan.studioId, studioId), eq(plan.seriesId, id)));
+		if (!(await deleteFrom(tx, series, one, fromVersion))) return 'stale';
+		const kept: RemovedSeries = { title: row.title, row, planIds: classes.map((c) => c.id) };
+		await keepRemoved(tx, studioId, 'series', id, kept);
+		return 'removed';
+	});
+}
+
+/** Puts a removed series back, with those of its classes that are still there and in no other series. */
+export function restoreSeries(db: Db, studioId: string, id: string): Promise<boolean> {
+	return db.transaction(async (tx) => {
+		const kept = await takeRemoved<RemovedSeries>(tx, studioId, 'series', id);
+		if (!kept) return false;
+		const { groupId, document, version } = kept.row;
+		const groups = and(eq(classGroup.id, groupId), eq(classGroup.studioId, studioId));
+		if ((await tx.select({ id: classGroup.id }).from(classGroup).where(groups)).length === 0) return false;
+		await holdQuota(tx, 'series', series, eq(series.studioId, studioId));
+		await tx.insert(series).values({ id, studioId, groupId, ...columns(document), version: version + 1 });
+		for (const row of await plansById(tx, studioId, kept.planIds)) {
+			if (row.seriesId !== null) continue;
+			const one = and(eq(plan.id, row.id), eq(plan.studioId, studioId))!;
+			await moveFrom(tx, plan, one, row.version, { seriesId: id });
+		}
+		return true;
+	});
 }
 
 function columns(document: Series) {
@@ -207,19 +307,12 @@ const hashOf = (secret: string) => createHash('sha256').update(secret).digest('h
 /** A new secret for subscribing to the dates of a series; the one before no longer opens anything. Shown once. */
 export async function makeLink(db: Db, studioId: string, id: string): Promise<string | null> {
 	const secret = randomBytes(24).toString('base64url');
-	const [result] = await db
-		.update(series)
-		.set({ linkHash: hashOf(secret) })
-		.where(and(eq(series.id, id), eq(series.studioId, studioId)));
-	return result.affectedRows === 1 ? secret : null;
+	const one = and(eq(series.id, id), eq(series.studioId, studioId))!;
+	return (await setSwitch(db, series, one, { linkHash: hashOf(secret) })) ? secret : null;
 }
 
-export async function revokeLink(db: Db, studioId: string, id: string): Promise<boolean> {
-	const [result] = await db
-		.update(series)
-		.set({ linkHash: null })
-		.where(and(eq(series.id, id), eq(series.studioId, studioId)));
-	return result.affectedRows === 1;
+export function revokeLink(db: Db, studioId: string, id: string): Promise<boolean> {
+	return setSwitch(db, series, and(eq(series.id, id), eq(series.studioId, studioId))!, { linkHash: null });
 }
 
 /** The series that a secret opens, with its studio; null for one that was revoked or never given. */
@@ -233,13 +326,4 @@ export async function seriesOfLink(
 		.innerJoin(studio, eq(series.studioId, studio.id))
 		.where(eq(series.linkHash, hashOf(secret)));
 	return row ?? null;
-}
-
-/** A plan of a series was changed or removed: whoever has the series open must know. */
-export async function touchSeries(db: Db | Tx, seriesId: string | null): Promise<void> {
-	if (seriesId === null) return;
-	await db
-		.update(series)
-		.set({ version: sql`${series.version} + 1` })
-		.where(eq(series.id, seriesId));
 }

@@ -1,10 +1,12 @@
-import { and, eq, inArray, or, sql } from 'drizzle-orm';
+import { and, eq, inArray, or } from 'drizzle-orm';
 import { CATALOGUE } from '../catalogue';
 import { movementDifference, shelfOf, type Difference, type Movement, type Shelf } from '../core/movement';
 import { itemsOf, type ClassPlan } from '../core/plan';
 import type { Db } from './db/open';
 import { leftOut, movementState, ownMovement } from './db/schema';
+import { clearRows, updateFrom } from './db/versioned';
 import { fingerprint } from './fingerprint';
+import { holdQuota } from './quotas';
 import type { Saved } from './saved';
 
 const CATALOGUE_SCOPE = 'catalogue';
@@ -20,6 +22,7 @@ export interface StudioShelf {
 	own: StoredOwn[];
 	leftOut: string[];
 	shelf: Shelf;
+	bySlug: ReadonlyMap<string, Movement>;
 	/** Today's fingerprint of every movement. */
 	fingerprints: ReadonlyMap<string, string>;
 }
@@ -28,6 +31,20 @@ export interface StudioShelf {
 export async function recordCatalogue(db: Db): Promise<void> {
 	const rows = CATALOGUE.map((movement) => state(CATALOGUE_SCOPE, movement));
 	await db.insert(movementState).ignore().values(rows);
+}
+
+/**
+ * One object for each state of a movement, however often it is read: what is worked out from a movement (its figure, its
+ * ring) is kept with the object. Bounded, so that it holds what is in use.
+ */
+const MOST_STATES = 2000;
+const states = new Map<string, Movement>();
+function oneObject(movement: Movement, print: string): Movement {
+	const known = states.get(print);
+	if (known) return known;
+	if (states.size >= MOST_STATES) states.delete(states.keys().next().value as string);
+	states.set(print, movement);
+	return movement;
 }
 
 const state = (scope: string, movement: Movement) => ({
@@ -40,18 +57,21 @@ const state = (scope: string, movement: Movement) => ({
 export async function studioShelf(db: Db, studioId: string): Promise<StudioShelf> {
 	const own = await db.select().from(ownMovement).where(eq(ownMovement.studioId, studioId));
 	const out = await db.select().from(leftOut).where(eq(leftOut.studioId, studioId));
-	const movements = own.map((row) => row.document);
+	const prints = own.map((row) => fingerprint(row.document));
+	const movements = own.map((row, i) => oneObject(row.document, prints[i]!));
+	const shelf = shelfOf(
+		CATALOGUE,
+		movements,
+		out.map((row) => row.slug)
+	);
 	return {
-		own: own.map((row) => ({ version: row.version, movement: row.document })),
+		own: own.map((row, i) => ({ version: row.version, movement: movements[i]! })),
 		leftOut: out.map((row) => row.slug),
-		shelf: shelfOf(
-			CATALOGUE,
-			movements,
-			out.map((row) => row.slug)
-		),
+		shelf,
+		bySlug: new Map(shelf.all.map((movement) => [movement.slug, movement])),
 		fingerprints: new Map([
 			...catalogueFingerprints,
-			...movements.map((m) => [m.slug, fingerprint(m)] as const)
+			...movements.map((m, i) => [m.slug, prints[i]!] as const)
 		])
 	};
 }
@@ -66,12 +86,13 @@ export interface MovedOn {
 	differences: Difference[];
 }
 
-/** For some plans: what each was made with, where that differs from today. */
+/** For some plans: what each was made with, where that differs from today. `brought`: movements that come with them. */
 export async function movedOn(
 	db: Db,
 	studioId: string,
 	today: StudioShelf,
-	plans: readonly ClassPlan[]
+	plans: readonly Pick<ClassPlan, 'madeWith'>[],
+	brought: readonly Movement[] = []
 ): Promise<MovedOn[][]> {
 	const old = plans.map((plan) =>
 		Object.entries(plan.madeWith ?? {}).filter(([slug, print]) => today.fingerprints.get(slug) !== print)
@@ -87,12 +108,15 @@ export async function movedOn(
 				or(eq(movementState.scope, CATALOGUE_SCOPE), eq(movementState.scope, studioId))
 			)
 		);
-	const byPrint = new Map(rows.map((row) => [row.fingerprint, row.document]));
+	const byPrint = new Map([
+		...rows.map((row) => [row.fingerprint, oneObject(row.document, row.fingerprint)] as const),
+		...brought.map((movement) => [fingerprint(movement), movement] as const)
+	]);
 	return old.map((entries) =>
 		entries.flatMap(([slug, print]): MovedOn[] => {
 			const kept = byPrint.get(print);
 			if (!kept) return [];
-			const current = today.shelf.all.find((m) => m.slug === slug);
+			const current = today.bySlug.get(slug);
 			return [
 				{
 					slug,
@@ -130,16 +154,33 @@ export function withStates(plan: ClassPlan, stored: ClassPlan | null, today: Stu
 	return { ...plan, madeWith };
 }
 
-/** Keeps movements that came with a file, so that the plan made with them can be read here. Their fingerprints. */
+/** The fingerprints of movements by their slugs, as a plan that is made with them names them. */
+export const fingerprintsOf = (movements: readonly Movement[]): Record<string, string> =>
+	Object.fromEntries(movements.map((movement) => [movement.slug, fingerprint(movement)]));
+
+/**
+ * Keeps movements that came with a file, so that the plans made with them can be read here: those that one of the plans
+ * names. To be called in the transaction that stores the plans.
+ */
 export async function keepMovements(
-	db: Db,
+	tx: Db,
 	studioId: string,
-	movements: readonly Movement[]
-): Promise<Record<string, string>> {
-	if (movements.length === 0) return {};
-	const rows = movements.map((movement) => state(studioId, movement));
-	await db.insert(movementState).ignore().values(rows);
-	return Object.fromEntries(rows.map((row) => [row.slug, row.fingerprint]));
+	movements: readonly Movement[],
+	plans: readonly Pick<ClassPlan, 'madeWith'>[]
+): Promise<void> {
+	const named = new Set(plans.flatMap((plan) => Object.values(plan.madeWith ?? {})));
+	const rows = movements
+		.map((movement) => state(studioId, movement))
+		.filter((row) => named.has(row.fingerprint));
+	if (rows.length === 0) return;
+	await holdQuota(
+		tx,
+		'kept states of movements',
+		movementState,
+		eq(movementState.scope, studioId),
+		rows.length
+	);
+	await tx.insert(movementState).ignore().values(rows);
 }
 
 export async function getOwn(db: Db, studioId: string, slug: string): Promise<StoredOwn | null> {
@@ -150,11 +191,35 @@ export async function getOwn(db: Db, studioId: string, slug: string): Promise<St
 	return row ? { version: row.version, movement: row.document } : null;
 }
 
-/** Adds an own movement; its slug must be free. */
-export async function createOwn(db: Db, studioId: string, movement: Movement): Promise<void> {
-	await db.transaction(async (tx) => {
-		await tx.insert(ownMovement).values({ studioId, slug: movement.slug, document: movement });
-		await tx.insert(movementState).ignore().values(state(studioId, movement));
+/**
+ * Adds an own movement under the first free slug that `slugOf` gives for those that are taken; the slug. Two that are
+ * added at the same moment get two slugs.
+ */
+export async function createOwn(
+	db: Db,
+	studioId: string,
+	movement: Movement,
+	slugOf: (taken: (slug: string) => boolean) => string = () => movement.slug
+): Promise<string> {
+	const own = await db
+		.select({ slug: ownMovement.slug })
+		.from(ownMovement)
+		.where(eq(ownMovement.studioId, studioId));
+	const taken = new Set([...catalogueFingerprints.keys(), ...own.map((row) => row.slug)]);
+	return db.transaction(async (tx) => {
+		await holdQuota(tx, 'own movements', ownMovement, eq(ownMovement.studioId, studioId));
+		for (;;) {
+			const slug = slugOf((s) => taken.has(s));
+			const document = { ...movement, slug };
+			const [added] = await tx.insert(ownMovement).ignore().values({ studioId, slug, document });
+			if (added.affectedRows === 0) {
+				if (taken.has(slug)) throw new Error('no free slug');
+				taken.add(slug);
+				continue;
+			}
+			await tx.insert(movementState).ignore().values(state(studioId, document));
+			return slug;
+		}
 	});
 }
 
@@ -165,17 +230,8 @@ export async function saveOwn(
 	movement: Movement
 ): Promise<Saved<StoredOwn>> {
 	const done = await db.transaction(async (tx) => {
-		const [result] = await tx
-			.update(ownMovement)
-			.set({ document: movement, version: sql`${ownMovement.version} + 1` })
-			.where(
-				and(
-					eq(ownMovement.studioId, studioId),
-					eq(ownMovement.slug, movement.slug),
-					eq(ownMovement.version, fromVersion)
-				)
-			);
-		if (result.affectedRows === 0) return false;
+		const row = and(eq(ownMovement.studioId, studioId), eq(ownMovement.slug, movement.slug))!;
+		if (!(await updateFrom(tx, ownMovement, row, fromVersion, { document: movement }))) return false;
 		await tx.insert(movementState).ignore().values(state(studioId, movement));
 		return true;
 	});
@@ -186,5 +242,5 @@ export async function saveOwn(
 
 export async function setLeftOut(db: Db, studioId: string, slug: string, out: boolean): Promise<void> {
 	if (out) await db.insert(leftOut).ignore().values({ studioId, slug });
-	else await db.delete(leftOut).where(and(eq(leftOut.studioId, studioId), eq(leftOut.slug, slug)));
+	else await clearRows(db, leftOut, and(eq(leftOut.studioId, studioId), eq(leftOut.slug, slug))!);
 }

@@ -1,9 +1,11 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import type { Student } from '../core/people';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
 import { student } from './db/schema';
-import type { Saved } from './saved';
+import { deleteFrom, updateFrom } from './db/versioned';
+import { holdQuota } from './quotas';
+import type { Removal, Saved } from './saved';
 
 export interface StoredStudent {
 	id: string;
@@ -18,7 +20,7 @@ export interface Owner {
 }
 
 const mine = ({ studioId, teacherId }: Owner) =>
-	and(eq(student.studioId, studioId), eq(student.teacherId, teacherId));
+	and(eq(student.studioId, studioId), eq(student.teacherId, teacherId))!;
 
 export async function listStudents(db: Db, owner: Owner, groupId: string): Promise<StoredStudent[]> {
 	const rows = await db
@@ -39,6 +41,7 @@ export async function createStudent(
 	document: Student
 ): Promise<string> {
 	const id = newId();
+	await holdQuota(db, 'students', student, and(mine(owner), eq(student.groupId, groupId))!);
 	await db.insert(student).values({ id, ...owner, groupId, document });
 	return id;
 }
@@ -50,22 +53,19 @@ export async function saveStudent(
 	fromVersion: number,
 	document: Student
 ): Promise<Saved<StoredStudent>> {
-	const [result] = await db
-		.update(student)
-		.set({ document, version: sql`${student.version} + 1` })
-		.where(and(mine(owner), eq(student.id, id), eq(student.version, fromVersion)));
-	if (result.affectedRows === 1) return { kind: 'saved', version: fromVersion + 1 };
-	const [row] = await db
-		.select()
-		.from(student)
-		.where(and(mine(owner), eq(student.id, id)));
+	const one = and(mine(owner), eq(student.id, id))!;
+	if (await updateFrom(db, student, one, fromVersion, { document }))
+		return { kind: 'saved', version: fromVersion + 1 };
+	const [row] = await db.select().from(student).where(one);
 	return row
 		? { kind: 'stale', current: { id, version: row.version, student: row.document } }
 		: { kind: 'missing' };
 }
 
-/** Removes somebody for good: nothing of them is left. */
-export async function deleteStudent(db: Db, owner: Owner, id: string): Promise<boolean> {
-	const [result] = await db.delete(student).where(and(mine(owner), eq(student.id, id)));
-	return result.affectedRows === 1;
+/** Removes somebody for good, in the version that was looked at: nothing of them is left. */
+export async function deleteStudent(db: Db, owner: Owner, id: string, fromVersion: number): Promise<Removal> {
+	const one = and(mine(owner), eq(student.id, id))!;
+	if (await deleteFrom(db, student, one, fromVersion)) return 'removed';
+	const left = await db.select({ id: student.id }).from(student).where(one);
+	return left.length ? 'stale' : 'missing';
 }

@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
-import { membership, studio } from './db/schema';
+import { membership, studio, teacher } from './db/schema';
 
 export type Studio = typeof studio.$inferSelect;
 
@@ -29,4 +29,31 @@ export async function createStudio(
 		await tx.insert(membership).values({ studioId: made.id, teacherId });
 	});
 	return made;
+}
+
+const NAME_CHARACTERS = 120;
+
+/**
+ * The studio that a teacher works in. One that has none gets one now: everything belongs to a studio, so nobody is
+ * without one, whatever came between opening the account and this.
+ */
+export async function studioFor(
+	db: Db,
+	who: { id: string; name: string },
+	timeZone: string
+): Promise<Studio | null> {
+	const known = await studioOf(db, who.id);
+	if (known) return known;
+	return db.transaction(async (tx) => {
+		const account = tx.select({ id: teacher.id }).from(teacher).where(eq(teacher.id, who.id));
+		if ((await account.for('update')).length === 0) return null; // the account is gone
+		const meanwhile = await studioOf(tx, who.id);
+		return meanwhile ?? createStudio(tx, who.id, studioNameOf(who.name), timeZone);
+	});
+}
+
+/** "Imke Oyelaran’s studio", cut where it would not fit. */
+export function studioNameOf(name: string): string {
+	const after = '’s studio';
+	return [...name].slice(0, NAME_CHARACTERS - after.length).join('') + after;
 }

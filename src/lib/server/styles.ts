@@ -1,8 +1,9 @@
-import { and, eq, sql } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { PaceChanges } from '../core/pace';
 import type { StyleChoices } from '../core/style';
 import type { Db } from './db/open';
 import { teacherStyle } from './db/schema';
+import { updateFrom } from './db/versioned';
 import type { Saved } from './saved';
 
 /** How a teacher teaches: the schools they follow and the pace they have. */
@@ -32,11 +33,9 @@ export async function saveStyle(
 		const [made] = await db.insert(teacherStyle).ignore().values({ teacherId, choices, pace });
 		if (made.affectedRows === 1) return { kind: 'saved', version: 1 };
 	} else {
-		const [result] = await db
-			.update(teacherStyle)
-			.set({ choices, pace, version: sql`${teacherStyle.version} + 1` })
-			.where(and(eq(teacherStyle.teacherId, teacherId), eq(teacherStyle.version, fromVersion)));
-		if (result.affectedRows === 1) return { kind: 'saved', version: fromVersion + 1 };
+		const mine = eq(teacherStyle.teacherId, teacherId);
+		if (await updateFrom(db, teacherStyle, mine, fromVersion, { choices, pace }))
+			return { kind: 'saved', version: fromVersion + 1 };
 	}
 	return { kind: 'stale', current: await getStyle(db, teacherId) };
 }

@@ -1,9 +1,12 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq } from 'drizzle-orm';
 import type { ClassPlan } from '../core/plan';
 import { newId } from './db/ids';
 import type { Db } from './db/open';
 import { template } from './db/schema';
-import type { Saved } from './saved';
+import { deleteFrom, updateFrom } from './db/versioned';
+import { holdQuota } from './quotas';
+import { keepRemoved, takeRemoved } from './removed';
+import type { Removal, Saved } from './saved';
 
 export interface StoredTemplate {
 	id: string;
@@ -33,6 +36,7 @@ export async function getTemplate(db: Db, studioId: string, id: string): Promise
 /** Keeps a class as a template. */
 export async function createTemplate(db: Db, studioId: string, document: ClassPlan): Promise<string> {
 	const id = newId();
+	await holdQuota(db, 'templates', template, eq(template.studioId, studioId));
 	await db.insert(template).values({ id, studioId, title: document.title, document });
 	return id;
 }
@@ -44,27 +48,37 @@ export async function saveTemplate(
 	fromVersion: number,
 	document: ClassPlan
 ): Promise<Saved<StoredTemplate>> {
-	const [result] = await db
-		.update(template)
-		.set({ title: document.title, document, version: sql`${template.version} + 1` })
-		.where(and(eq(template.id, id), eq(template.studioId, studioId), eq(template.version, fromVersion)));
-	if (result.affectedRows === 1) return { kind: 'saved', version: fromVersion + 1 };
+	const changes = { title: document.title, document };
+	if (await updateFrom(db, template, one(studioId, id), fromVersion, changes))
+		return { kind: 'saved', version: fromVersion + 1 };
 	const current = await getTemplate(db, studioId, id);
 	return current ? { kind: 'stale', current } : { kind: 'missing' };
 }
 
-/** Removes the version that was looked at; false when it is another by now, or gone. */
-export async function deleteTemplate(
-	db: Db,
-	studioId: string,
-	id: string,
-	fromVersion: number
-): Promise<boolean> {
-	const [result] = await db
-		.delete(template)
-		.where(and(eq(template.id, id), eq(template.studioId, studioId), eq(template.version, fromVersion)));
-	return result.affectedRows === 1;
+/** Removes the version that was looked at; for some weeks it can be brought back. */
+export function removeTemplate(db: Db, studioId: string, id: string, fromVersion: number): Promise<Removal> {
+	return db.transaction(async (tx) => {
+		const [row] = await tx.select().from(template).where(one(studioId, id)).for('update');
+		if (!row) return 'missing';
+		if (!(await deleteFrom(tx, template, one(studioId, id), fromVersion))) return 'stale';
+		await keepRemoved(tx, studioId, 'template', id, row);
+		return 'removed';
+	});
 }
+
+/** Puts a removed template back under its id; its title, or null when there is nothing to bring back. */
+export function restoreTemplate(db: Db, studioId: string, id: string): Promise<string | null> {
+	return db.transaction(async (tx) => {
+		const row = await takeRemoved<typeof template.$inferSelect>(tx, studioId, 'template', id);
+		if (!row) return null;
+		await holdQuota(tx, 'templates', template, eq(template.studioId, studioId));
+		const { title, document, version } = row;
+		await tx.insert(template).values({ id, studioId, title, document, version: version + 1 });
+		return title;
+	});
+}
+
+const one = (studioId: string, id: string) => and(eq(template.id, id), eq(template.studioId, studioId))!;
 
 const stored = (row: typeof template.$inferSelect): StoredTemplate => ({
 	id: row.id,

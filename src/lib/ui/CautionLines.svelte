@@ -25,7 +25,7 @@
 </script>
 
 <ul>
-	{#each lines as line (line.caution)}
+	{#each lines as line, index (index)}
 		<li>
 			<b>{line.caution}</b> <span class="quiet">({line.people})</span>: {given(line)}.
 			<span class="quiet">{line.advice}</span>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
 	import { waits, type Finding } from '$lib/core/checks';
+	import { keyed } from '$lib/core/drawing';
 	import FindingItem from './FindingItem.svelte';
 
 	/** What the checks find, the gravest first; notes and what is on purpose are folded away. */
@@ -14,13 +15,13 @@
 	const toMend = $derived(findings.filter(waits));
 	const notes = $derived(findings.filter((finding) => !waits(finding)));
 	const silenced = $derived(editor.reading.silenced);
-	const key = ({ checkId, where, message }: Finding) => `${checkId} ${where.itemId ?? ''} ${message}`;
+	const words = ({ checkId, where, message }: Finding) => `${checkId} ${where.itemId ?? ''} ${message}`;
 </script>
 
 {#snippet list(shown: Finding[])}
 	<ul>
-		{#each shown as finding (key(finding))}
-			<FindingItem {finding} {editor} {ongo} />
+		{#each keyed(shown, words) as { key, value } (key)}
+			<FindingItem finding={value} {editor} {ongo} />
 		{/each}
 	</ul>
 {/snippet}
@@ -45,7 +46,7 @@
 		<details class="more">
 			<summary>{silenced.length} on purpose</summary>
 			<ul>
-				{#each silenced as { finding, reason } (key(finding))}
+				{#each silenced as { finding, reason }, index (index)}
 					<li>
 						<p>{finding.message}</p>
 						<p class="quiet">{reason}</p>

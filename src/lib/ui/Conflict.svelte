@@ -22,10 +22,10 @@
 <section class="sheet" role="alert" aria-labelledby="conflict-title">
 	<h2 id="conflict-title">{what} was changed in another window too</h2>
 	<div class="two">
-		{#each [{ v: mine, act: onmine, word: 'Go on with this one' }, { v: theirs, act: ontheirs, word: 'Take that one' }] as side (side.word)}
+		{#each [{ v: mine, act: onmine, word: 'Go on with this one' }, { v: theirs, act: ontheirs, word: 'Take that one' }] as side, index (index)}
 			<div>
 				<h3>{side.v.name}</h3>
-				{#each side.v.lines as line (line)}<p>{line}</p>{/each}
+				{#each side.v.lines as line, index (index)}<p>{line}</p>{/each}
 				<Button
 					size="small"
 					kind={side.v === mine ? 'primary' : 'tertiary'}

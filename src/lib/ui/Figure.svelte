@@ -51,7 +51,7 @@
 		/>
 	{/each}
 	{#if feet}
-		{#each drawn.feet as foot (foot.leg)}
+		{#each drawn.feet as foot, index (index)}
 			<text x={foot.x} y={foot.y} font-size={11 * perPixel} stroke-width={3 * perPixel}
 				>{foot.leg === 'left' ? 'L' : 'R'}</text
 			>

@@ -54,7 +54,7 @@
 				onchange={(event) => set({ [key]: event.currentTarget.value || undefined })}
 			>
 				<option value="">{any}</option>
-				{#each options as { value, name } (value)}
+				{#each options as { value, name }, index (index)}
 					<option {value}>{name} ({(counts[key] as Record<string, number>)[value]})</option>
 				{/each}
 			</select>

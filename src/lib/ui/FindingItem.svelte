@@ -65,7 +65,7 @@
 				</p>
 				{#if change.shifts.length}
 					<p class="shifts">
-						{#each change.shifts as shift (shift.name)}
+						{#each change.shifts as shift, index (index)}
 							<span title={shift.name}>{shift.sign || shift.name} {shift.before} → {shift.after}</span>
 						{/each}
 					</p>

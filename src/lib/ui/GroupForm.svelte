@@ -155,7 +155,7 @@
 			decides.
 		</p>
 		<ul>
-			{#each group.cautions as known (known.caution)}
+			{#each group.cautions as known, index (index)}
 				<li>
 					<span>{known.caution}</span>
 					<input
@@ -187,7 +187,7 @@
 		<div class="row end">
 			<Select id="g-caution" labelText="Another caution" bind:selected={nextCaution}>
 				<SelectItem value="" text="Choose" />
-				{#each free as caution (caution)}<SelectItem value={caution} text={caution} />{/each}
+				{#each free as caution, index (index)}<SelectItem value={caution} text={caution} />{/each}
 			</Select>
 			<Button kind="tertiary" size="field" disabled={!nextCaution} on:click={addCaution}>Add</Button>
 		</div>

@@ -70,11 +70,11 @@
 				>Something else here</button
 			>
 			{#if editor.elsewhere?.itemId === item.id}
-				{#each editor.elsewhere.found ?? [] as shown (shown.name)}
+				{#each editor.elsewhere.found ?? [] as shown, index (index)}
 					<button type="button" class="pill" onclick={() => editor.takeElse(shown)}>
 						{shown.name}
 						<span class="quiet">
-							{shown.totalAfter}{#each shown.shifts as shift (shift.name)}, {shift.sign || shift.name}
+							{shown.totalAfter}{#each shown.shifts as shift, index (index)}, {shift.sign || shift.name}
 								{shift.before} → {shift.after}{/each}
 						</span>
 					</button>

@@ -3,6 +3,7 @@
 	import type { Autosave } from '$lib/client/autosave.svelte';
 	import { onMount } from 'svelte';
 	import Conflict from './Conflict.svelte';
+	import Gone from './Gone.svelte';
 
 	/** Keeps the document of a page saved for as long as the page is open, and settles what two windows made of it. */
 	interface Props {
@@ -15,8 +16,10 @@
 		inShort: (document: T) => string[];
 		/** Another version takes the place of this one. */
 		ontake: (document: T) => void;
+		/** Keeps the document as a new one, when this one was removed in another window; its page, or null. */
+		onkeep?: (document: T) => Promise<string | null>;
 	}
-	let { autosave, mine, what, inShort, ontake }: Props = $props();
+	let { autosave, mine, what, inShort, ontake, onkeep }: Props = $props();
 
 	const take = (document: T | null) => {
 		if (document !== null) ontake(document);
@@ -26,7 +29,11 @@
 	beforeNavigate(() => autosave.flush());
 </script>
 
-<svelte:window ononline={() => autosave.flush()} onbeforeunload={() => autosave.flush()} />
+<svelte:window
+	ononline={() => autosave.flush()}
+	onfocus={() => autosave.flush()}
+	onbeforeunload={() => autosave.flush()}
+/>
 
 {#if autosave.state === 'conflict' && autosave.theirs}
 	<Conflict
@@ -38,6 +45,8 @@
 		onmine={() => autosave.keepMine(mine)}
 		ontheirs={() => take(autosave.takeTheirs(mine))}
 	/>
+{:else if autosave.state === 'gone'}
+	<Gone {what} keep={onkeep && (() => onkeep(mine))} onkept={() => autosave.settled()} />
 {:else if autosave.aside !== null}
 	<p class="aside" role="status">
 		<span>The version not taken is still here: {inShort(autosave.aside).join(', ')}.</span>

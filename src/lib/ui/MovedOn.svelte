@@ -24,7 +24,7 @@
 								></thead
 							>
 							<tbody>
-								{#each movement.differences as d (d.field)}
+								{#each movement.differences as d, index (index)}
 									<tr><th scope="row">{d.field}</th><td>{d.before}</td><td>{d.after}</td></tr>
 								{/each}
 							</tbody>

@@ -195,7 +195,7 @@
 				</fieldset>
 			{/each}
 			<p class="acts">
-				{#each freeForms as form (form)}
+				{#each freeForms as form, index (index)}
 					<button type="button" class="pill" onclick={() => addForm(form)}>Add a {form} form</button>
 				{/each}
 			</p>
@@ -218,7 +218,7 @@
 			<p class="quiet">
 				Those that follow from the angles are added by themselves. Each needs something that is given instead.
 			</p>
-			{#each draft.cautions as care (care.caution)}
+			{#each draft.cautions as care, index (index)}
 				<fieldset>
 					<legend>{care.caution}</legend>
 					<label>
@@ -259,7 +259,7 @@
 					}}
 				>
 					<option value="">choose</option>
-					{#each freeCautions as caution (caution)}<option value={caution}>{caution}</option>{/each}
+					{#each freeCautions as caution, index (index)}<option value={caution}>{caution}</option>{/each}
 				</select>
 			</label>
 		</section>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
+	import { create } from '$lib/client/api';
 	import type { OpenableFile } from '$lib/client/open-file';
 	import { faultLines } from '$lib/core/formats';
 	import { Button, Modal, Select, SelectItem } from 'carbon-components-svelte';
@@ -37,22 +38,11 @@
 	async function bringIn(chosen: File): Promise<string[]> {
 		const read = kind.read(await chosen.text());
 		if (!read.ok) return faultLines(read.faults);
-		try {
-			const response = await fetch(kind.api, {
-				method: 'POST',
-				headers: { 'content-type': 'application/json' },
-				body: JSON.stringify({ groupId, ...read.value })
-			});
-			const answer = await response.json();
-			if (response.status === 201) {
-				open = false;
-				await goto(`${kind.page}/${answer.id}`);
-				return [];
-			}
-			return answer.faults ? faultLines(answer.faults) : [answer.message];
-		} catch {
-			return ['The server cannot be reached just now; nothing was changed.'];
-		}
+		const answer = await create<{ id: string }>(kind.api, { groupId, ...read.value });
+		if (!answer.ok) return answer.messages;
+		open = false;
+		await goto(`${kind.page}/${answer.value.id}`);
+		return [];
 	}
 </script>
 

@@ -80,7 +80,7 @@
 					value={item.mode}
 					onchange={(event) => editor.setForm(item, movement, { mode: event.currentTarget.value as Mode })}
 				>
-					{#each movement.modes as mode (mode)}<option value={mode}>{mode}</option>{/each}
+					{#each movement.modes as mode, index (index)}<option value={mode}>{mode}</option>{/each}
 				</select>
 			{:else}{item.mode}{/if}
 		</span>

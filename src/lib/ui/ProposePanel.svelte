@@ -170,7 +170,7 @@
 						</div>
 					</header>
 					<dl>
-						{#each [...card.figures, { label: 'in no other of these', value: proposal.own }] as { label, value } (label)}
+						{#each [...card.figures, { label: 'in no other of these', value: proposal.own }] as { label, value }, index (index)}
 							<div>
 								<dt>{label}</dt>
 								<dd>{value}</dd>
@@ -183,7 +183,7 @@
 						aria-expanded={open === number}
 						onclick={() => (open = open === number ? null : number)}>Why these?</button
 					>
-					{#each card.sections as section (section.name)}
+					{#each card.sections as section, index (index)}
 						<h4>{section.name}</h4>
 						<ul>
 							{#each section.items as item (item.id)}
@@ -199,7 +199,7 @@
 					{#if open === number && card.costs.length}
 						<h4>What it costs, points</h4>
 						<ul>
-							{#each card.costs as { label, points } (label)}<li>{points} {label}</li>{/each}
+							{#each card.costs as { label, points }, index (index)}<li>{points} {label}</li>{/each}
 						</ul>
 					{/if}
 				</article>

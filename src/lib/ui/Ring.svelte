@@ -22,14 +22,14 @@
 	aria-label={label}
 	aria-hidden={label ? undefined : true}
 >
-	{#each sectors as s (s.leg + s.direction)}
+	{#each sectors as s, index (index)}
 		<path class="track" d={s.track} />
 		{#if s.band}<path class="band" d={s.band} />{/if}
 		{#if s.range}<path d={s.range} fill="var(--{s.direction})" />{/if}
 		{#if s.strength}<path d={s.strength} class="strength" fill="var(--{s.direction})" />{/if}
 	{/each}
 	{#if signs}
-		{#each sectors as s (s.leg + s.direction)}
+		{#each sectors as s, index (index)}
 			{#if s.band}<path class="edge" d={s.band} />{/if}
 			<text x={s.label.x} y={s.label.y}>{DIRECTION_SIGN[s.direction]}</text>
 		{/each}

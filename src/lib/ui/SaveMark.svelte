@@ -16,7 +16,8 @@
 		offline: 'No connection: kept in this browser',
 		conflict: 'Changed elsewhere too',
 		refused: 'Not saved',
-		'signed-out': 'Signed out: kept in this browser'
+		'signed-out': 'Signed out: kept in this browser',
+		gone: 'Removed in another window'
 	};
 	const good = $derived(state === 'saved');
 	const busy = $derived(state === 'waiting' || state === 'saving');

@@ -201,7 +201,7 @@
 				>peak</text
 			>
 		{/if}
-		{#each ticks as tick (tick)}
+		{#each ticks as tick, index (index)}
 			<line class="tick" x1={x(tick)} x2={x(tick)} y1={BOTTOM + INTENSITY} y2={BOTTOM + INTENSITY + 4} />
 			<text class="tick-label" x={x(tick)} y={BOTTOM + INTENSITY + 15}>{formatDuration(tick)}</text>
 		{/each}

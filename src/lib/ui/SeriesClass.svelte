@@ -51,7 +51,7 @@
 	{#if card.rungs.length}
 		<h3>Its rungs</h3>
 		<ul>
-			{#each card.rungs as rung (rung.words)}
+			{#each card.rungs as rung, index (index)}
 				<li>
 					{rung.words}{rung.isNew ? ', new' : rung.again ? `, ${rung.again}` : ''}<br /><span class="quiet"
 						>{rung.tiers}</span

@@ -17,7 +17,7 @@
 
 {#snippet list(shown: SeriesFinding[])}
 	<ul>
-		{#each shown as finding (finding.checkId + finding.message)}
+		{#each shown as finding, index (index)}
 			<li>
 				<p><SeverityMark severity={finding.severity} /> {finding.message}</p>
 				<details>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import OnceToken from './OnceToken.svelte';
 	import { Button } from 'carbon-components-svelte';
 
 	/** The series elsewhere: in calendars, in files, for another group, beside another series. */
@@ -75,6 +76,7 @@
 		</form>
 	{/if}
 	<form method="POST" action="?/copy">
+		<OnceToken />
 		<fieldset>
 			<legend>The same for another group</legend>
 			<div class="row">

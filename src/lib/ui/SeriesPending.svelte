@@ -28,7 +28,7 @@
 	{#if pending.choices.length > 1}
 		<fieldset>
 			<legend class="visually-hidden">How it ends</legend>
-			{#each pending.choices as { label }, i (label)}
+			{#each pending.choices as { label }, i (i)}
 				<label><input type="radio" name="choice" value={i} bind:group={chosen} /> {label}</label>
 			{/each}
 		</fieldset>

@@ -157,7 +157,7 @@
 			<label>A day without class <input type="date" bind:value={holiday} /></label>
 			<button type="button" class="pill" onclick={addHoliday}>Leave it out</button>
 		</div>
-		{#each series.skipped as day (day)}
+		{#each series.skipped as day, index (index)}
 			<div class="line">
 				<span>{dayName(day)}</span>
 				<button
@@ -203,7 +203,7 @@
 		</div>
 		<div class="checks" role="group" aria-label="Weeks with the test">
 			<span class="quiet">Test in week</span>
-			{#each weekNumbers as week (week)}
+			{#each weekNumbers as week, index (index)}
 				<label class="check">
 					<input
 						type="checkbox"

@@ -25,7 +25,7 @@
 <fieldset>
 	<legend>Themes</legend>
 	<div class="themes">
-		{#each weeks as week (week)}
+		{#each weeks as week, index (index)}
 			{@const theme = desk.series.themes[week - 1]}
 			<div class="theme">
 				<span class="number">{week}</span>

@@ -84,7 +84,7 @@
 							{#if c.mini}<MiniScore mini={c.mini} />{/if}
 						</span>
 					{/if}
-					{#each c.rungs as rung (rung.words)}
+					{#each c.rungs as rung, index (index)}
 						<span class="rung"
 							>{#if rung.isNew}<b>new:</b>{/if}
 							{rung.words}{#if rung.again}, <i>{rung.again}</i>{/if}</span

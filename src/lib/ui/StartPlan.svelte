@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
+	import OnceToken from './OnceToken.svelte';
 	import { dayName } from '$lib/core/calendar';
 
 	interface Props {
@@ -17,6 +18,7 @@
 </script>
 
 <form method="POST" action="/?/start">
+	<OnceToken />
 	<input type="hidden" name="group" value={groupId} />
 	<input type="hidden" name="day" value={day} />
 	<Button type="submit" size="small" aria-label="Start a plan for {whom}">Start a plan</Button>

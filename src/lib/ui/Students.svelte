@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { create, remove as removeAt, save, type Answer } from '$lib/client/api';
+	import { Button } from 'carbon-components-svelte';
 	import { LEGS, type Leg } from '$lib/core/anatomy';
 	import { TIERS, type Group, type Tier } from '$lib/core/group';
 	import { CAUTIONS, type Caution } from '$lib/core/movement';
@@ -25,46 +27,51 @@
 	let name = $state('');
 	let tier = $state<Tier>('middling');
 	let message = $state('');
+	let gone = $state.raw<Student | null>(null);
 
-	async function send(url: string, method: string, body?: unknown): Promise<Response | null> {
-		const response = await fetch(url, {
-			method,
-			headers: { 'content-type': 'application/json' },
-			...(body === undefined ? {} : { body: JSON.stringify(body) })
-		}).catch(() => null);
-		if (!response) message = 'The server cannot be reached just now; nothing was changed.';
-		else if (response.status === 422) message = (await response.json()).faults[0].message;
-		else if (response.status === 409) message = 'This was changed in another window; open the page again.';
-		else message = response.ok ? '' : 'That did not work; try again.';
-		return response?.ok ? response : null;
+	/** Says what stood in the way; what the server answered, or null. */
+	function taken<T>(answer: Answer<T>): T | null {
+		message = answer.ok
+			? ''
+			: answer.status === 409
+				? 'This was changed in another window; open the page again.'
+				: (answer.messages[0] ?? '');
+		return answer.ok ? answer.value : null;
 	}
 
 	async function add() {
-		const student: Student = { name: name.trim(), tier, cautions: [], tighterSide: null };
-		const response = await send(`/api/groups/${groupId}/students`, 'POST', { document: student });
-		if (!response) return;
-		const { id } = (await response.json()) as { id: string };
-		people.push({ id, version: 1, student });
-		name = '';
+		if (await write({ name: name.trim(), tier, cautions: [], tighterSide: null })) name = '';
+	}
+
+	/** Writes somebody down; false when the server did not take it. */
+	async function write(student: Student): Promise<boolean> {
+		const path = `/api/groups/${groupId}/students`;
+		const made = taken(await create<{ id: string }>(path, { document: student }));
+		if (made) people.push({ id: made.id, version: 1, student });
+		return made !== null;
 	}
 
 	async function change(entry: Stored, part: Partial<Student>) {
 		const student = { ...entry.student, ...part };
-		const response = await send(`/api/students/${entry.id}`, 'PUT', {
-			version: entry.version,
-			document: student
-		});
-		if (response) {
+		const saved = taken(await save(`/api/students/${entry.id}`, entry.version, student));
+		if (saved) {
 			entry.student = student;
-			entry.version = ((await response.json()) as { version: number }).version;
+			entry.version = saved.version;
 		}
 	}
 
 	async function remove(entry: Stored) {
-		if (await send(`/api/students/${entry.id}`, 'DELETE')) {
-			people.splice(people.indexOf(entry), 1);
-			message = `${entry.student.name} is removed for good`;
-		}
+		if (!taken(await removeAt(`/api/students/${entry.id}`, entry.version))) return;
+		people.splice(people.indexOf(entry), 1);
+		gone = { ...entry.student };
+		message = `${entry.student.name} is removed for good`;
+	}
+
+	/** Writes somebody down anew whom this page removed: until it is left, it still knows them. */
+	async function bringBack(student: Student) {
+		if (!(await write(student))) return;
+		gone = null;
+		message = `${student.name} is written down again`;
 	}
 
 	function take() {
@@ -113,7 +120,7 @@
 							</select>
 						</td>
 						<td class="cautions">
-							{#each entry.student.cautions as caution (caution)}
+							{#each entry.student.cautions as caution, index (index)}
 								<button
 									type="button"
 									class="pill"
@@ -173,6 +180,10 @@
 		</select>
 		<button class="pill">Write down</button>
 		<span role="status" class="quiet">{message}</span>
+		{#if gone}
+			{@const student = gone}
+			<Button size="small" kind="ghost" on:click={() => bringBack(student)}>Bring them back</Button>
+		{/if}
 	</form>
 </section>
 

@@ -50,7 +50,7 @@
 	</button>
 	{#if open}
 		<span class="parts {align}" {id} role="region" aria-label="{label}: parts">
-			{#each parts() as part (part.label)}
+			{#each parts() as part, index (index)}
 				<span class="part"><span>{part.label}</span><b>{formatDuration(part.seconds)}</b></span>
 			{/each}
 		</span>

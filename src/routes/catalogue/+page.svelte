@@ -19,7 +19,15 @@
 		findInCatalogue(shelf.all, filters, { group: data.group, usedLately: new Set(data.usedLately) })
 	);
 
-	onMount(() => input?.focus());
+	/** Cards that the server draws; the rest come as soon as the page is alive. */
+	const FIRST_CARDS = 24;
+	let alive = $state(false);
+	const cards = $derived(alive ? found.movements : found.movements.slice(0, FIRST_CARDS));
+
+	onMount(() => {
+		alive = true;
+		input?.focus();
+	});
 
 	function onkeydown(event: KeyboardEvent) {
 		if (event.key !== '/' || (event.target as HTMLElement).closest('input, select, textarea')) return;
@@ -64,7 +72,7 @@
 </section>
 
 <ul class="cards">
-	{#each found.movements as movement (movement.slug)}
+	{#each cards as movement (movement.slug)}
 		<li>
 			<a class="card" class:out={out.has(movement.slug)} href="/catalogue/{movement.slug}">
 				<span class="figure"><Figure {movement} width={96} height={64} /></span>

@@ -1,7 +1,9 @@
 import { newGroup, PRESETS, preset, type PresetId } from '$lib/core/group';
+import { once } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { createGroup, listGroups } from '$lib/server/groups';
 import { formErrors } from '$lib/server/forms';
+import { readForm, tokenOf } from '$lib/server/requests';
 import { studioOfRequest } from '$lib/server/scope';
 import { fail, redirect } from '@sveltejs/kit';
 import { object, string } from 'yup';
@@ -23,10 +25,12 @@ const newGroupSchema = object({
 export const actions: Actions = {
 	create: async ({ request, locals }) => {
 		const studio = studioOfRequest(locals);
-		const values = Object.fromEntries(await request.formData());
+		const values = await readForm(request);
+		const token = tokenOf(values.token);
 		const errors = formErrors(newGroupSchema, values);
-		if (errors) return fail(400, { errors, name: String(values.name ?? '') });
-		const group = newGroup(values.preset as PresetId, String(values.name).trim());
-		redirect(303, `/group/${await createGroup(db(), studio.id, group)}`);
+		if (errors) return fail(400, { errors, name: values.name ?? '' });
+		const group = newGroup(values.preset as PresetId, values.name!.trim());
+		const id = await once(db(), studio.id, token, (tx) => createGroup(tx, studio.id, group));
+		redirect(303, `/group/${id}`);
 	}
 };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import OnceToken from '$lib/ui/OnceToken.svelte';
 	import { WEEKDAY_NAMES } from '$lib/core/calendar';
 	import { formatDuration } from '$lib/core/clock';
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
@@ -35,6 +36,7 @@
 		{/each}
 	</ul>
 	<form class="sheet" method="POST" action="?/create">
+		<OnceToken />
 		<h2>A new group</h2>
 		<TextInput
 			id="name"

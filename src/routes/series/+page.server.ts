@@ -1,23 +1,29 @@
 import { dayInZone, isIsoDay } from '$lib/core/calendar';
 import { seriesInShort } from '$lib/core/drawing';
 import { begunSeries, newSeries, SERIES_LIMITS } from '$lib/core/series';
+import { once } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { newId } from '$lib/server/db/ids';
 import { formErrors } from '$lib/server/forms';
 import { getGroup, listGroups } from '$lib/server/groups';
+import { removedTitle } from '$lib/server/removed';
+import { readForm, tokenOf } from '$lib/server/requests';
 import { found, studioOfRequest } from '$lib/server/scope';
-import { createSeries, listSeries } from '$lib/server/series';
+import { createSeries, listSeries, restoreSeries } from '$lib/server/series';
 import { studioShelf } from '$lib/server/shelves';
 import { fail, redirect } from '@sveltejs/kit';
 import { number, object, string } from 'yup';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals }) => {
+export const load: PageServerLoad = async ({ locals, url }) => {
 	const studio = studioOfRequest(locals);
 	const all = await listSeries(db(), studio.id);
 	const groups = await listGroups(db(), studio.id);
 	const { shelf } = await studioShelf(db(), studio.id);
+	const gone = url.searchParams.get('removed');
+	const title = gone ? await removedTitle(db(), studio.id, 'series', gone) : null;
 	return {
+		removed: gone && title !== null ? { id: gone, title } : null,
 		today: dayInZone(new Date(), studio.timeZone),
 		groups: groups.map(({ id, group }) => ({ id, name: group.name })),
 		series: all.map(({ id, groupName, series }) => ({ id, groupName, ...seriesInShort(series, shelf.find) }))
@@ -38,11 +44,22 @@ const begin = object({
 export const actions: Actions = {
 	create: async ({ request, locals }) => {
 		const studio = studioOfRequest(locals);
-		const values = Object.fromEntries(await request.formData());
+		const values = await readForm(request);
+		const token = tokenOf(values.token);
 		const errors = formErrors(begin, values);
 		if (errors) return fail(400, { errors });
 		const { id, group } = found(await getGroup(db(), studio.id, String(values.group)));
 		const settings = newSeries(group, String(values.startsOn), studio.timeZone, Number(values.weeks));
-		redirect(303, `/series/${await createSeries(db(), studio.id, id, begunSeries(settings, newId))}`);
+		const seriesId = await once(db(), studio.id, token, (tx) =>
+			createSeries(tx, studio.id, id, begunSeries(settings, newId))
+		);
+		redirect(303, `/series/${seriesId}`);
+	},
+	/** Brings a series back that was removed, with those of its classes that are still there. */
+	restore: async ({ request, locals }) => {
+		const { id } = await readForm(request);
+		if (!(await restoreSeries(db(), studioOfRequest(locals).id, id ?? '')))
+			return fail(404, { errors: { gone: 'It can no longer be brought back.' } as Record<string, string> });
+		redirect(303, `/series/${id}`);
 	}
 };

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import BringBack from '$lib/ui/BringBack.svelte';
+	import OnceToken from '$lib/ui/OnceToken.svelte';
 	import { SERIES_FILE } from '$lib/client/open-file';
 	import OpenFileButton from '$lib/ui/OpenFileButton.svelte';
 	import { Button } from 'carbon-components-svelte';
@@ -9,6 +11,9 @@
 <svelte:head><title>Series · Humble Orbit</title></svelte:head>
 
 <div class="top">
+	{#if data.removed}
+		<BringBack what="“{data.removed.title}”" id={data.removed.id} />
+	{/if}
 	<h1>Series</h1>
 	<OpenFileButton kind={SERIES_FILE} groups={data.groups} />
 </div>
@@ -36,6 +41,7 @@
 	</ul>
 	{#if data.groups.length}
 		<form class="sheet form-fields" method="POST" action="?/create">
+			<OnceToken />
 			<h2>A new series</h2>
 			<label>
 				For
@@ -45,7 +51,7 @@
 			</label>
 			<label>From <input type="date" name="startsOn" value={data.today} required /></label>
 			<label>Weeks <input type="number" name="weeks" min="1" max="26" value="8" required /></label>
-			{#each Object.values(form?.errors ?? {}) as message (message)}
+			{#each Object.values(form?.errors ?? {}) as message, index (index)}
 				<p class="wrong" role="alert">{message}</p>
 			{/each}
 			<Button type="submit">Begin the series</Button>

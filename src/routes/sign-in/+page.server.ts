@@ -1,8 +1,12 @@
 import { env } from '$env/dynamic/private';
 import { signInSchema } from '$lib/server/account-schema';
 import { postAuth } from '$lib/server/auth';
+import { db } from '$lib/server/db';
 import { formErrors } from '$lib/server/forms';
+import { nextPath } from '$lib/server/next-path';
+import { readForm } from '$lib/server/requests';
 import { DEMO_SIGN_IN } from '$lib/server/seed';
+import { claimTry, clearTries } from '$lib/server/sign-in-guard';
 import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -10,20 +14,21 @@ export const load: PageServerLoad = ({ locals, url }) => {
 	if (locals.studio) redirect(303, '/');
 	const next = url.searchParams.get('next');
 	// goes along with the forms, so that signing in leads on to where it was asked for
-	return { demo: env.ORBIT_DEMO === '1', next: next ? `&next=${encodeURIComponent(next)}` : '' };
+	return {
+		demo: env.ORBIT_DEMO === '1',
+		opened: url.searchParams.has('opened'),
+		next: next ? `&next=${encodeURIComponent(next)}` : ''
+	};
 };
 
 const NO_ERRORS: Record<string, string> = {};
 
-/** Only paths of this app: never a way out to another host. */
-function next(event: RequestEvent): string {
-	const path = event.url.searchParams.get('next') ?? '/';
-	return /^\/(?![/\\])/.test(path) ? path : '/';
-}
-
 async function signIn(event: RequestEvent, email: string, password: string) {
 	const response = await postAuth(event, '/sign-in/email', { email, password });
-	if (response.ok) redirect(303, next(event));
+	if (response.ok) {
+		await clearTries(db(), email);
+		redirect(303, nextPath(event.url.searchParams.get('next')));
+	}
 	const message =
 		response.status === 429
 			? 'Too many tries. Wait a minute, then try again.'
@@ -33,10 +38,16 @@ async function signIn(event: RequestEvent, email: string, password: string) {
 
 export const actions: Actions = {
 	enter: async (event) => {
-		const values = Object.fromEntries(await event.request.formData());
+		const values = await readForm(event.request);
 		const errors = formErrors(signInSchema, values);
-		if (errors) return fail(400, { email: String(values.email ?? ''), message: '', errors });
-		return signIn(event, String(values.email).trim(), String(values.password));
+		if (errors) return fail(400, { email: values.email ?? '', message: '', errors });
+		const email = values.email!.trim();
+		const wait = await claimTry(db(), email, new Date());
+		if (wait > 0) {
+			const message = `Too many wrong passwords for this e-mail. Wait ${wait} seconds, then try again.`;
+			return fail(429, { email, message, errors: NO_ERRORS });
+		}
+		return signIn(event, email, values.password!);
 	},
 	demo: async (event) => {
 		if (env.ORBIT_DEMO !== '1')

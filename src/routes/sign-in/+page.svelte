@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { Button } from 'carbon-components-svelte';
+	import { Button, InlineNotification } from 'carbon-components-svelte';
 	import Credentials from '$lib/ui/Credentials.svelte';
 
 	let { data, form } = $props();
@@ -11,6 +11,15 @@
 <div class="door">
 	<section class="sheet">
 		<h1>Sign in</h1>
+		{#if data.opened}
+			<InlineNotification
+				kind="success"
+				lowContrast
+				hideCloseButton
+				title="Your account is ready"
+				subtitle="Sign in with the e-mail and password that you chose. If there was an account with this e-mail before, its own password still counts."
+			/>
+		{/if}
 		<form method="POST" action="?/enter{data.next}" use:enhance>
 			<Credentials {form} />
 			<Button type="submit">Sign in</Button>

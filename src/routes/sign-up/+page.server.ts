@@ -1,6 +1,7 @@
 import { signUpSchema } from '$lib/server/account-schema';
 import { postAuth } from '$lib/server/auth';
 import { formErrors } from '$lib/server/forms';
+import { readForm } from '$lib/server/requests';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -10,7 +11,7 @@ export const load: PageServerLoad = ({ locals }) => {
 
 export const actions: Actions = {
 	default: async (event) => {
-		const values = Object.fromEntries(await event.request.formData()) as Record<string, string>;
+		const values = await readForm(event.request);
 		const { name = '', email = '', password = '' } = values;
 		const errors = formErrors(signUpSchema, values);
 		if (errors) return fail(400, { name, email, message: '', errors });
@@ -19,11 +20,12 @@ export const actions: Actions = {
 			email: email.trim(),
 			password
 		});
-		if (response.ok) redirect(303, '/');
+		// the same answer for an address that has an account already: nobody learns who has one
+		if (response.ok) redirect(303, '/sign-in?opened');
 		const message =
 			response.status === 429
 				? 'Too many tries. Wait a minute, then try again.'
-				: 'No account could be opened with this e-mail. Perhaps there is one already: try to sign in.';
+				: 'No account could be opened just now. Look at what you typed, or try again in a moment.';
 		return fail(response.status === 429 ? 429 : 400, {
 			name,
 			email,

@@ -14,7 +14,11 @@
 	}
 	let { data } = $props();
 	const stored = untrack(() => data.stored);
-	const autosave = new Autosave<Style>('/api/style', stored.version);
+	const autosave = new Autosave<Style>(
+		'/api/style',
+		{ version: stored.version },
+		untrack(() => data.owner)
+	);
 	let style = $state.raw<Style>(stored.style);
 
 	function change(next: Style) {

@@ -1,14 +1,13 @@
 import { newGroup } from '$lib/core/group';
-import type { ClassPlan } from '$lib/core/plan';
 import { db } from '$lib/server/db';
 import { formErrors } from '$lib/server/forms';
 import { found, studioOfRequest } from '$lib/server/scope';
-import { readSentPlan } from '$lib/server/sent-plan';
+import { readForm, versionOf } from '$lib/server/requests';
 import { movedOn, shelfWith, studioShelf } from '$lib/server/shelves';
 import { planCard } from '$lib/server/summary';
 import {
-	createTemplate,
-	deleteTemplate,
+	removeTemplate,
+	restoreTemplate,
 	getTemplate,
 	listTemplates,
 	saveTemplate
@@ -55,39 +54,28 @@ const CHANGED = 'It was changed in another window meanwhile; look at it again.';
 export const actions: Actions = {
 	rename: async ({ request, locals }) => {
 		const studio = studioOfRequest(locals);
-		const values = Object.fromEntries(await request.formData());
+		const values = await readForm(request);
 		const errors = formErrors(named, values);
 		if (errors) return fail(400, { message: errors.title ?? 'Nothing was changed.' });
-		const stored = found(await getTemplate(db(), studio.id, String(values.id)));
-		const plan = { ...stored.plan, title: String(values.title).trim() };
-		const saved = await saveTemplate(db(), studio.id, stored.id, Number(values.version), plan);
+		const stored = found(await getTemplate(db(), studio.id, values.id ?? ''));
+		const plan = { ...stored.plan, title: values.title!.trim() };
+		const saved = await saveTemplate(db(), studio.id, stored.id, versionOf(values.version), plan);
 		return saved.kind === 'saved'
 			? { message: `It is called ${plan.title} now` }
 			: fail(409, { message: CHANGED });
 	},
-	/** What was removed comes along with the answer, so that it can be brought back. */
 	remove: async ({ request, locals }) => {
 		const studio = studioOfRequest(locals);
-		const form = await request.formData();
-		const stored = found(await getTemplate(db(), studio.id, String(form.get('id'))));
-		const gone = await deleteTemplate(db(), studio.id, stored.id, Number(form.get('version')));
-		if (!gone) return fail(409, { message: CHANGED });
-		return { message: `${stored.plan.title} is removed`, removed: JSON.stringify(stored.plan) };
+		const { id, version } = await readForm(request);
+		const stored = found(await getTemplate(db(), studio.id, id ?? ''));
+		const removal = await removeTemplate(db(), studio.id, stored.id, versionOf(version));
+		if (removal !== 'removed') return fail(409, { message: CHANGED });
+		return { message: `${stored.plan.title} is removed`, removed: stored.id };
 	},
 	restore: async ({ request, locals }) => {
-		const studio = studioOfRequest(locals);
-		const text = String((await request.formData()).get('plan'));
-		const sent = await readSentPlan(db(), studio.id, { plan: parsed(text) });
-		if ('faults' in sent) return fail(422, { message: 'It could not be brought back: it cannot be read.' });
-		await createTemplate(db(), studio.id, sent.plan);
-		return { message: `${sent.plan.title} is back` };
+		const { id } = await readForm(request);
+		const title = await restoreTemplate(db(), studioOfRequest(locals).id, id ?? '');
+		if (title === null) return fail(404, { message: 'It can no longer be brought back.' });
+		return { message: `${title} is back` };
 	}
 };
-
-function parsed(text: string): ClassPlan | null {
-	try {
-		return JSON.parse(text) as ClassPlan;
-	} catch {
-		return null;
-	}
-}

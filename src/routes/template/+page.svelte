@@ -20,7 +20,7 @@
 		{form.message}
 		{#if 'removed' in form && form.removed}
 			<form method="POST" action="?/restore" use:enhance>
-				<input type="hidden" name="plan" value={form.removed} />
+				<input type="hidden" name="id" value={form.removed} />
 				<button class="pill">Bring it back</button>
 			</form>
 		{/if}

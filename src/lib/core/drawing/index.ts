@@ -6,3 +6,4 @@ export * from './proposal-card';
 export * from './mini-score';
 export * from './series-lines';
 export * from './series-view';
+export * from './keyed';

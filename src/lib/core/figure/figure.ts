@@ -57,6 +57,18 @@ function camera(view: View, movement: Movement): Project {
  * the left leg leading it is the mirror image, so from the side the person faces left.
  */
 export function figure(movement: Movement, view: View, form?: Form, leads: Leg = 'right'): Figure {
+	const known = drawn.get(movement) ?? new Map<string, Figure>();
+	drawn.set(movement, known);
+	const key = `${view} ${form?.id ?? ''} ${leads}`;
+	const found = known.get(key) ?? draw(movement, view, form, leads);
+	known.set(key, found);
+	return found;
+}
+
+/** A figure depends on its movement alone and is costly to solve, so each is worked out once while its movement lives. */
+const drawn = new WeakMap<Movement, Map<string, Figure>>();
+
+function draw(movement: Movement, view: View, form: Form | undefined, leads: Leg): Figure {
 	const { skeleton: s, arms } = posture(movement, form);
 	const project = camera(view, movement);
 	const mirror = leads === 'left' ? -1 : 1;

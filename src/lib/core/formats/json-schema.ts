@@ -7,7 +7,7 @@ import { TALK_STYLES } from '../pace';
 import { TEST_IDS } from '../hip-test';
 import { FLOW_SIDES, LINKS, PINNED_PHASES, PLAN_LIMITS, SECTION_KINDS } from '../plan';
 import { movementJsonSchema } from './movement-json-schema';
-import { closed, oneOf, text, whole, type Json } from './json-words';
+import { closed, line, oneOf, text, whole, type Json } from './json-words';
 import { GROUP_FORMAT, GROUP_FORMAT_VERSION } from './group-file';
 import { SERIES_LIMITS } from '../series';
 import { PLAN_FORMAT, PLAN_FORMAT_VERSION } from './plan-file';
@@ -57,7 +57,7 @@ const seconds = (minimum: number, maximum: number): Json => ({ type: 'number', m
 
 const plan = closed(
 	{
-		title: text(PLAN_LIMITS.titleCharacters),
+		title: line(PLAN_LIMITS.titleCharacters),
 		lengthSeconds: length,
 		startsAt: time,
 		pace: closed(
@@ -97,7 +97,7 @@ const plan = closed(
 				{
 					check: { type: 'string', pattern: '^[a-z]+(-[a-z]+)*$', maxLength: 60 },
 					itemId: id,
-					reason: { type: 'string', minLength: 1, maxLength: PLAN_LIMITS.noteCharacters }
+					reason: { ...text(PLAN_LIMITS.noteCharacters), minLength: 1 }
 				},
 				['itemId']
 			)
@@ -146,7 +146,7 @@ const plan = closed(
 							closed({
 								kind: { const: 'talk' },
 								id,
-								label: text(PLAN_LIMITS.titleCharacters),
+								label: line(PLAN_LIMITS.titleCharacters),
 								seconds: whole(1, PLAN_LIMITS.talkSeconds)
 							})
 						]
@@ -162,8 +162,8 @@ const band = closed({ minPercent: seconds(0, 100), maxPercent: seconds(0, 100) }
 
 const group = closed(
 	{
-		name: { type: 'string', minLength: 1, maxLength: 80 },
-		discipline: text(120),
+		name: { ...line(80), minLength: 1 },
+		discipline: line(120),
 		preset: oneOf(PRESETS),
 		size: whole(1, 200),
 		tiers: closed(Object.fromEntries(TIERS.map((tier) => [tier, whole(0, 500)]))),
@@ -171,7 +171,7 @@ const group = closed(
 		weekday: { ...whole(1, 7), description: 'ISO weekday, 1 is Monday' },
 		startsAt: time,
 		lengthSeconds: length,
-		room: text(80),
+		room: line(80),
 		changeover: {
 			...closed({
 				beforeMinutes: whole(0, MOST_CHANGEOVER_MINUTES),
@@ -208,7 +208,7 @@ const list = (items: Json, maxItems: number, minItems = 0): Json => ({
 });
 
 const series = closed({
-	title: { type: 'string', minLength: 1, maxLength: 120 },
+	title: { ...line(120), minLength: 1 },
 	goal: text(PLAN_LIMITS.noteCharacters),
 	timeZone: { ...text(64), description: 'IANA name of the zone of the studio' },
 	startsOn: day,
@@ -239,7 +239,7 @@ const series = closed({
 		SERIES_LIMITS.ladders
 	),
 	themes: list(
-		closed({ words: text(120), more: oneOf(DIRECTIONS), toward: slug }, ['more', 'toward']),
+		closed({ words: line(120), more: oneOf(DIRECTIONS), toward: slug }, ['more', 'toward']),
 		SERIES_LIMITS.weeks
 	),
 	easierEvery: { ...whole(0, SERIES_LIMITS.weeks), description: '0: no week is easier' },
@@ -267,7 +267,7 @@ const series = closed({
 		),
 		SERIES_LIMITS.weeks * SERIES_LIMITS.meetings + SERIES_LIMITS.missed
 	),
-	missed: list(closed({ on: day, why: text(200) }), SERIES_LIMITS.missed)
+	missed: list(closed({ on: day, why: line(200) }), SERIES_LIMITS.missed)
 });
 
 function envelope(

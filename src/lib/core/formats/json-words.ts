@@ -1,3 +1,5 @@
+import { LINE_PATTERN, LINES_PATTERN } from '../validation';
+
 /** Small words for writing JSON Schemas down. */
 export type Json = Record<string, unknown>;
 
@@ -11,5 +13,6 @@ export function closed(properties: Record<string, Json>, optional: string[] = []
 	};
 }
 export const whole = (minimum: number, maximum: number): Json => ({ type: 'integer', minimum, maximum });
-export const text = (maxLength: number): Json => ({ type: 'string', maxLength });
+export const line = (maxLength: number): Json => ({ type: 'string', maxLength, pattern: LINE_PATTERN });
+export const text = (maxLength: number): Json => ({ type: 'string', maxLength, pattern: LINES_PATTERN });
 export const oneOf = (values: readonly string[]): Json => ({ enum: values });

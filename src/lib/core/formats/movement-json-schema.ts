@@ -12,7 +12,7 @@ import {
 	TEMPOS,
 	TOUCHES
 } from '../movement';
-import { closed, oneOf, text, whole, type Json } from './json-words';
+import { closed, oneOf, line, text, whole, type Json } from './json-words';
 
 const slug: Json = { type: 'string', pattern: '^[a-z0-9]+(-[a-z0-9]+)*$', maxLength: 60 };
 const list = (items: Json, maxItems = 12): Json => ({ type: 'array', maxItems, items });
@@ -49,8 +49,8 @@ const dose = closed(
 const form = closed(
 	{
 		id: oneOf(FORM_IDS),
-		how: text(200),
-		props: list(closed({ kit: oneOf(KIT_KINDS), count: whole(1, 6), place: text(80) }), 8),
+		how: line(200),
+		props: list(closed({ kit: oneOf(KIT_KINDS), count: whole(1, 6), place: line(200) }), 8),
 		intensity: whole(1, 5),
 		effort: whole(0, 3),
 		dose,
@@ -65,9 +65,9 @@ const form = closed(
 export const movementJsonSchema = closed(
 	{
 		slug,
-		english: text(80),
-		sanskrit: text(80),
-		aliases: list(text(80)),
+		english: line(80),
+		sanskrit: line(80),
+		aliases: list(line(80)),
 		position: oneOf(POSITIONS),
 		families: list(oneOf(FAMILIES)),
 		modes: { type: 'array', minItems: 1, items: oneOf(MODES) },

@@ -3,6 +3,7 @@ import { DIRECTIONS } from '../anatomy';
 import { MOST_CHANGEOVER_MINUTES } from '../calendar';
 import { CAUTIONS, KIT_KINDS, rising } from '../movement';
 import { PLAN_LIMITS, schemaFaults, type Fault } from '../plan';
+import { eachOnce, oneLine, textOfLines } from '../validation';
 import { MOMENTS, PRESETS, TIERS, type Group } from './types';
 
 const percent = number().min(0).max(100).required();
@@ -22,8 +23,8 @@ const minutes = number()
 const count = number().integer('${path} must be a whole number').min(0).max(500).required();
 
 export const groupSchema = object({
-	name: string().required('a group needs a name').max(80),
-	discipline: string().defined().max(120),
+	name: oneLine(80).required('a group needs a name'),
+	discipline: oneLine(120),
 	preset: string().oneOf(PRESETS).required(),
 	size: number().integer('${path} must be a whole number').min(1).max(200).required(),
 	tiers: object(Object.fromEntries(TIERS.map((tier) => [tier, count])))
@@ -39,7 +40,7 @@ export const groupSchema = object({
 		.min(PLAN_LIMITS.minLengthSeconds, 'a class lasts at least 5 minutes')
 		.max(PLAN_LIMITS.maxLengthSeconds, 'a class lasts at most 4 hours')
 		.required(),
-	room: string().defined().max(80),
+	room: oneLine(80),
 	changeover: object({ beforeMinutes: minutes, afterMinutes: minutes }).noUnknown().default(undefined),
 	cautions: array()
 		.of(
@@ -49,7 +50,11 @@ export const groupSchema = object({
 			}).noUnknown()
 		)
 		.max(CAUTIONS.length)
-		.defined(),
+		.defined()
+		.test(
+			'once',
+			eachOnce(({ caution }) => caution, 'this caution is there already')
+		),
 	kit: object(Object.fromEntries(KIT_KINDS.map((kit) => [kit, number().integer().min(0).max(2000)])))
 		.noUnknown()
 		.required(),
@@ -64,7 +69,7 @@ export const groupSchema = object({
 	})
 		.noUnknown()
 		.required(),
-	note: string().defined().max(PLAN_LIMITS.noteCharacters)
+	note: textOfLines(PLAN_LIMITS.noteCharacters)
 }).noUnknown();
 
 /** Everything wrong with a group from outside; empty: it can be used as a {@link Group}. */

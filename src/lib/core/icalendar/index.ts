@@ -1,3 +1,4 @@
+import { asOneLine } from '../validation';
 import ical, { ICalCalendarMethod } from 'ical-generator';
 
 /** A class as a calendar shows it. */
@@ -19,7 +20,7 @@ export interface CalendarEvent {
  */
 export function writeCalendar(name: string, events: readonly CalendarEvent[], stamp: Date): string {
 	const calendar = ical({
-		name,
+		name: asOneLine(name),
 		prodId: { company: 'Humble Orbit', product: 'series', language: 'EN' },
 		method: ICalCalendarMethod.PUBLISH
 	});
@@ -30,9 +31,16 @@ export function writeCalendar(name: string, events: readonly CalendarEvent[], st
 			stamp,
 			start,
 			end: new Date(start.getTime() + 1000 * lengthSeconds),
-			summary: title,
-			...(where ? { location: where } : {}),
-			...(note ? { description: note } : {})
+			summary: asOneLine(title),
+			...(where ? { location: asOneLine(where) } : {}),
+			...(note
+				? {
+						description: note
+							.split(/\r\n?|\n/)
+							.map(asOneLine)
+							.join('\n')
+					}
+				: {})
 		});
 	return calendar.toString();
 }

@@ -7,6 +7,7 @@ import {
 	TISSUES,
 	type LegAction
 } from '../anatomy';
+import { eachOnce, isPropertyOfAll, oneLine, textOfLines } from '../validation';
 import {
 	ARMS,
 	CAUTIONS,
@@ -82,7 +83,7 @@ export const doseRangeSchema = object({
 const propUse = object({
 	kit: string().oneOf(KIT_KINDS).required(),
 	count: number().integer().min(1).max(6).required(),
-	place: string().required()
+	place: oneLine(200).required()
 });
 
 const actionProfile = object({ both: legAction, lead: legAction, trail: legAction }).test(
@@ -97,7 +98,7 @@ const actionProfile = object({ both: legAction, lead: legAction, trail: legActio
 
 const form = object({
 	id: string().oneOf(FORM_IDS).required(),
-	how: string().required().max(200),
+	how: oneLine(200).required(),
 	props: array().of(propUse).max(8).defined(),
 	intensity: number().integer().min(1).max(5).required(),
 	effort: number().integer().min(0).max(3).required(),
@@ -109,21 +110,25 @@ const form = object({
 	leaveSeconds: number().integer().min(0).max(60).required()
 }).noUnknown();
 
-const words = (most: number) => string().defined().max(most);
+const words = textOfLines;
 const slugs = array().of(string().matches(SLUG, '${path} must be a slug').required()).max(12).defined();
 const touches = array().of(string().oneOf(TOUCHES).required()).max(2);
 
 export const movementSchema = object({
-	slug: string().matches(SLUG, '${path} must be a slug such as low-lunge').max(60).required(),
-	english: string().required().max(80),
-	sanskrit: words(80),
-	aliases: array().of(string().required().max(80)).max(12).defined(),
+	slug: string()
+		.matches(SLUG, '${path} must be a slug such as low-lunge')
+		.max(60)
+		.test('own', '${path}: this word cannot be a slug', (value) => !isPropertyOfAll(value ?? ''))
+		.required(),
+	english: oneLine(80).required(),
+	sanskrit: oneLine(80),
+	aliases: array().of(oneLine(80).required()).max(12).defined(),
 	position: string().oneOf(POSITIONS).required(),
 	families: array().of(string().oneOf(FAMILIES).required()).defined(),
 	modes: array().of(string().oneOf(MODES).required()).min(1).required(),
 	action: actionProfile.required(),
 	forms: array().of(form).min(1).max(FORM_IDS.length).required(),
-	setUp: string().required().max(500),
+	setUp: words(500).required(),
 	watch: words(500),
 	mistakes: words(500),
 	leave: words(500),
@@ -137,12 +142,16 @@ export const movementSchema = object({
 		.of(
 			object({
 				caution: string().oneOf(CAUTIONS).required(),
-				advice: string().required().max(300),
+				advice: words(300).required(),
 				instead: string().matches(SLUG, '${path} must be a slug').required(),
 				okIn: array().of(string().oneOf(FORM_IDS).required()).defined()
 			}).noUnknown()
 		)
-		.defined(),
+		.defined()
+		.test(
+			'once',
+			eachOnce(({ caution }) => caution, 'this caution is there already')
+		),
 	pose: object({
 		pitchDeg: number().min(-120).max(180),
 		bendDeg: number().min(-90).max(120),

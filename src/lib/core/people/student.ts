@@ -3,6 +3,7 @@ import { LEGS, type Leg } from '../anatomy';
 import { TIERS, type Tier } from '../group';
 import { CAUTIONS, type Caution } from '../movement';
 import { schemaFaults, type Fault } from '../plan';
+import { eachOnce } from '../validation';
 
 /** One person of a group: no more than a teacher needs to look after them. */
 export interface Student {
@@ -19,7 +20,14 @@ const studentSchema = object({
 		.matches(/^\p{L}[\p{L}’'-]{0,28}( \p{L}\.?)?$/u, 'a first name and an initial, as in "Oda F."')
 		.max(34),
 	tier: string().oneOf(TIERS).required(),
-	cautions: array().of(string().oneOf(CAUTIONS).required()).max(CAUTIONS.length).defined(),
+	cautions: array()
+		.of(string().oneOf(CAUTIONS).required())
+		.max(CAUTIONS.length)
+		.defined()
+		.test(
+			'once',
+			eachOnce((caution) => caution, 'this caution is there already')
+		),
 	tighterSide: mixed<Leg>()
 		.nullable()
 		.defined()

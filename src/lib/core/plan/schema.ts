@@ -3,6 +3,7 @@ import { isSymmetrical, LEGS } from '../anatomy';
 import { paceChangesSchema } from '../pace';
 import { CAUTIONS, FORM_IDS, formOf, HOLD_UNITS, MODES, SLUG, type FindMovement } from '../movement';
 import { styleSchema, widestRange } from '../style';
+import { eachOnce, isPropertyOfAll, oneLine, textOfLines } from '../validation';
 import { TEST_IDS } from '../hip-test';
 import {
 	FLOW_SIDES,
@@ -14,7 +15,7 @@ import {
 	type Flow,
 	type Item
 } from './types';
-import { blocksOf, isLinked } from './walk';
+import { blocksOf, isLinked, itemsOf } from './walk';
 
 /** What is wrong in something given from outside, and where: `path` as in `sections[2].blocks[0].dose`. */
 export interface Fault {
@@ -28,7 +29,9 @@ export const PLAN_LIMITS = {
 	maxLengthSeconds: 4 * 3600,
 	titleCharacters: 200,
 	noteCharacters: 1000,
-	blocks: 1000,
+	/** Items of all blocks together; three hours of a class hold a third of this. Common practice, no source. */
+	items: 300,
+	blocks: 300,
 	itemsInChain: 24,
 	rounds: 24,
 	breathsEach: 12,
@@ -57,7 +60,10 @@ export function wholeUpTo(most: number, text: string): number {
 export const minutesOfLength = (seconds: number): number => seconds / 60;
 
 const ID = /^[A-Za-z0-9_-]{1,40}$/;
-const id = string().matches(ID, '${path} must be a short id of letters, digits, - and _').required();
+const id = string()
+	.matches(ID, '${path} must be a short id of letters, digits, - and _')
+	.test('own', '${path}: this word cannot be an id', (value) => !isPropertyOfAll(value ?? ''))
+	.required();
 
 const itemSchema = object({
 	kind: string().oneOf(['item']).required(),
@@ -84,8 +90,12 @@ const itemSchema = object({
 					.required()
 			}).noUnknown()
 		)
-		.max(CAUTIONS.length),
-	oneSided: object({ reason: string().defined().max(PLAN_LIMITS.noteCharacters) })
+		.max(CAUTIONS.length)
+		.test(
+			'once',
+			eachOnce(({ caution }) => caution, 'this caution is there already')
+		),
+	oneSided: object({ reason: textOfLines(PLAN_LIMITS.noteCharacters) })
 		.noUnknown()
 		.default(undefined),
 	phases: object(
@@ -97,7 +107,7 @@ const itemSchema = object({
 		.default(undefined),
 	pinned: boolean(),
 	noticeSeconds: number().integer().min(0).max(PLAN_LIMITS.noticeSeconds),
-	note: string().max(PLAN_LIMITS.noteCharacters)
+	note: textOfLines(PLAN_LIMITS.noteCharacters).optional()
 }).noUnknown();
 
 const chainSchema = object({
@@ -125,7 +135,7 @@ const testSchema = object({
 const talkSchema = object({
 	kind: string().oneOf(['talk']).required(),
 	id,
-	label: string().defined().max(PLAN_LIMITS.titleCharacters),
+	label: oneLine(PLAN_LIMITS.titleCharacters),
 	seconds: number().integer().min(1).max(PLAN_LIMITS.talkSeconds).required()
 }).noUnknown();
 
@@ -145,7 +155,7 @@ const block = lazy((value: unknown): Schema => {
 });
 
 export const planSchema = object({
-	title: string().defined().max(PLAN_LIMITS.titleCharacters),
+	title: oneLine(PLAN_LIMITS.titleCharacters),
 	lengthSeconds: number()
 		.integer()
 		.min(PLAN_LIMITS.minLengthSeconds, 'a class lasts at least 5 minutes (300 seconds)')
@@ -165,13 +175,16 @@ export const planSchema = object({
 					.max(60)
 					.required(),
 				itemId: string().matches(ID),
-				reason: string()
+				reason: textOfLines(PLAN_LIMITS.noteCharacters)
 					.required('a silenced check needs a reason')
 					.matches(/\S/, 'a silenced check needs a reason')
-					.max(PLAN_LIMITS.noteCharacters)
 			}).noUnknown()
 		)
-		.max(500),
+		.max(500)
+		.test(
+			'once',
+			eachOnce(({ check, itemId }) => `${check} ${itemId ?? ''}`, 'this is silenced already')
+		),
 	madeWith: lazy((value: unknown): Schema =>
 		value === undefined
 			? mixed().notRequired()
@@ -229,6 +242,12 @@ export function planFaults(value: unknown, find: FindMovement): Fault[] {
 		faults.push({
 			path: 'sections',
 			message: `${blocks.length} blocks; at most ${PLAN_LIMITS.blocks} are allowed`
+		});
+	const items = itemsOf(plan).length;
+	if (items > PLAN_LIMITS.items)
+		faults.push({
+			path: 'sections',
+			message: `${items} items; at most ${PLAN_LIMITS.items} are allowed`
 		});
 	const steps = blocks.reduce((sum, { block: b }) => sum + (b.kind === 'flow' ? stepsOf(b) : 0), 0);
 	if (steps > PLAN_LIMITS.flowSteps)

@@ -5,6 +5,7 @@ import { TEST_IDS } from '../hip-test';
 import { FORM_IDS, formOf, MODES, SLUG, type FindMovement } from '../movement';
 import { PLAN_LIMITS, planFaults, schemaFaults, type Fault } from '../plan';
 import { widestRange } from '../style';
+import { eachOnce, isPropertyOfAll, oneLine, textOfLines } from '../validation';
 import { slotKey } from './dates';
 import { SERIES_LIMITS, type PlannedSeries, type Series } from './types';
 
@@ -17,10 +18,10 @@ const time = string()
 const slug = string().matches(SLUG, '${path} must be a slug of the catalogue');
 const id = string()
 	.matches(/^[A-Za-z0-9_-]{6,24}$/, '${path} must be an id of 6 to 24 letters, digits, - and _')
+	.test('own', '${path}: this word cannot be an id', (value) => !isPropertyOfAll(value ?? ''))
 	.required();
 const whole = (min: number, max: number) =>
 	number().integer('${path} must be a whole number').min(min).max(max).required();
-const words = (most: number) => string().defined().max(most);
 const week = whole(1, SERIES_LIMITS.weeks);
 
 const zone = string()
@@ -39,12 +40,16 @@ const run = object({
 	effort: number().min(0).max(10).required(),
 	minutes: number().min(0).max(600).required(),
 	leftOut: array().of(slug.required()).max(200).defined(),
-	note: words(PLAN_LIMITS.noteCharacters)
+	note: textOfLines(PLAN_LIMITS.noteCharacters)
 }).noUnknown();
 
+/** What makes two ladders lead to the same goal: the movement and the form at their top. */
+export const goalKey = (top: { movement?: unknown; form?: unknown } | undefined): string =>
+	`${String(top?.movement)} ${String(top?.form)}`;
+
 export const seriesSchema = object({
-	title: string().required('a series needs a title').max(120),
-	goal: words(PLAN_LIMITS.noteCharacters),
+	title: oneLine(120).required('a series needs a title'),
+	goal: textOfLines(PLAN_LIMITS.noteCharacters),
 	timeZone: zone,
 	startsOn: day,
 	weeks: week,
@@ -52,9 +57,20 @@ export const seriesSchema = object({
 		.of(object({ weekday: whole(1, 7), startsAt: time }).noUnknown())
 		.min(1, 'a series needs at least one day of the week')
 		.max(SERIES_LIMITS.meetings)
-		.required(),
+		.required()
+		.test(
+			'once',
+			eachOnce(({ weekday, startsAt }) => `${weekday} ${startsAt}`, 'this day and time is there already')
+		),
 	lengthSeconds: whole(PLAN_LIMITS.minLengthSeconds, PLAN_LIMITS.maxLengthSeconds),
-	skipped: array().of(day).max(SERIES_LIMITS.skipped).defined(),
+	skipped: array()
+		.of(day)
+		.max(SERIES_LIMITS.skipped)
+		.defined()
+		.test(
+			'once',
+			eachOnce((iso) => iso, 'this day is there already')
+		),
 	ladders: array()
 		.of(
 			object({
@@ -73,15 +89,23 @@ export const seriesSchema = object({
 			}).noUnknown()
 		)
 		.max(SERIES_LIMITS.ladders)
-		.defined(),
+		.defined()
+		.test(
+			'once',
+			eachOnce(({ rungs }) => goalKey(rungs?.at(-1)), 'this goal is there already')
+		),
 	themes: array()
-		.of(object({ words: words(120), more: string().oneOf(DIRECTIONS), toward: slug }).noUnknown())
+		.of(object({ words: oneLine(120), more: string().oneOf(DIRECTIONS), toward: slug }).noUnknown())
 		.max(SERIES_LIMITS.weeks)
 		.defined(),
 	easierEvery: whole(0, SERIES_LIMITS.weeks),
 	retest: object({
 		test: string().oneOf(TEST_IDS).required(),
-		weeks: array().of(week).max(SERIES_LIMITS.weeks).defined()
+		weeks: array()
+			.of(week)
+			.max(SERIES_LIMITS.weeks)
+			.defined()
+			.test('once', eachOnce(String, 'this week is there already'))
 	})
 		.noUnknown()
 		.required(),
@@ -103,7 +127,7 @@ export const seriesSchema = object({
 		.max(SERIES_LIMITS.weeks * SERIES_LIMITS.meetings + SERIES_LIMITS.missed)
 		.defined(),
 	missed: array()
-		.of(object({ on: day, why: words(200) }).noUnknown())
+		.of(object({ on: day, why: oneLine(200) }).noUnknown())
 		.max(SERIES_LIMITS.missed)
 		.defined()
 }).noUnknown();

@@ -1,11 +1,12 @@
+import { exactText } from './exact-text';
 import { bigint, boolean, index, int, mysqlTable, text, timestamp, varchar } from 'drizzle-orm/mysql-core';
 
 /** The tables of the account library, under its field names; a "user" of the library is a teacher here. */
 
-const id = () => varchar('id', { length: 36 }).primaryKey();
+const id = () => exactText('id', { length: 36 }).primaryKey();
 const moment = (name: string) => timestamp(name, { fsp: 3 });
 const teacherId = () =>
-	varchar('teacher_id', { length: 36 })
+	exactText('teacher_id', { length: 36 })
 		.notNull()
 		.references(() => teacher.id, { onDelete: 'cascade' });
 
@@ -23,7 +24,7 @@ export const session = mysqlTable(
 	'session',
 	{
 		id: id(),
-		token: varchar('token', { length: 255 }).notNull().unique(),
+		token: exactText('token', { length: 255 }).notNull().unique(),
 		userId: teacherId(),
 		expiresAt: moment('expires_at').notNull(),
 		ipAddress: varchar('ip_address', { length: 64 }),
@@ -38,7 +39,7 @@ export const account = mysqlTable(
 	'account',
 	{
 		id: id(),
-		accountId: varchar('account_id', { length: 255 }).notNull(),
+		accountId: exactText('account_id', { length: 255 }).notNull(),
 		providerId: varchar('provider_id', { length: 64 }).notNull(),
 		userId: teacherId(),
 		accessToken: text('access_token'),
@@ -65,7 +66,7 @@ export const verification = mysqlTable('verification', {
 
 export const rateLimit = mysqlTable('rate_limit', {
 	id: id(),
-	key: varchar('key', { length: 255 }).notNull().unique(),
+	key: exactText('key', { length: 255 }).notNull().unique(),
 	count: int('count').notNull(),
 	lastRequest: bigint('last_request', { mode: 'number' }).notNull()
 });

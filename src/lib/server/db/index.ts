@@ -12,7 +12,12 @@ export function db(): Db {
 	return handle.db;
 }
 
+/** Whether the process is ending: what still asks for the database has nobody left to answer to. */
+export const isClosing = (): boolean => closing;
+let closing = false;
+
 export async function closeDb(): Promise<void> {
+	closing = true;
 	const h = handle;
 	handle = undefined;
 	await h?.pool.end();

@@ -1,23 +1,53 @@
-import { drizzle } from 'drizzle-orm/mysql2';
-import { migrate } from 'drizzle-orm/mysql2/migrator';
+import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
 import mysql from 'mysql2/promise';
 import * as schema from './schema';
 
-export function openDb(url: string, connectionLimit = 10) {
-	const pool = mysql.createPool({ uri: url, connectionLimit, timezone: 'Z', charset: 'utf8mb4' });
-	// No relational queries: MariaDB has no LATERAL, so `db.query.x.findMany({ with })` fails there.
-	return { pool, db: drizzle(pool, { schema, mode: 'planetscale' }) };
-}
-export type Db = ReturnType<typeof openDb>['db'];
+/** The database, or a transaction in it. */
+export type Db = MySql2Database<typeof schema>;
 
-/** Applies the migrations once, even when several processes start together. */
-export async function migrateDb(url: string, migrationsFolder: string): Promise<void> {
-	const conn = await mysql.createConnection({ uri: url, timezone: 'Z' });
-	try {
-		const [rows] = await conn.query<mysql.RowDataPacket[]>("select get_lock('drizzle-migrate', 60) as got");
-		if (rows[0]?.got !== 1) throw new Error('could not get the migration lock');
-		await migrate(drizzle(conn), { migrationsFolder });
-	} finally {
-		await conn.end(); // also frees the lock
-	}
+/** A database that does not answer a query within this time is taken for one that is not there. */
+export const QUERY_SECONDS = 10;
+
+export function openDb(url: string, connectionLimit = 10) {
+	const pool = mysql.createPool({
+		uri: url,
+		connectionLimit,
+		timezone: 'Z',
+		charset: 'utf8mb4',
+		connectTimeout: QUERY_SECONDS * 1000
+	});
+	limitQueries(pool.pool as unknown as Connections);
+	// No relational queries: MariaDB has no LATERAL, so `db.query.x.findMany({ with })` fails there.
+	const db: Db = drizzle(pool, { schema, mode: 'planetscale' });
+	return { pool, db };
+}
+
+/** The parts of the driver's connection and commands that are used here; it types neither. */
+interface Command {
+	sql?: unknown;
+	once(event: 'end', listener: () => void): void;
+}
+interface DriverConnection {
+	addCommand<C extends Command>(command: C): C;
+	stream: { destroy(error: Error): void };
+}
+interface Connections {
+	on(event: 'connection', listener: (connection: DriverConnection) => void): unknown;
+}
+
+/** Cuts a connection whose query takes too long: the query fails, and the pool makes a new connection. */
+function limitQueries(pool: Connections): void {
+	pool.on('connection', (connection) => {
+		const addCommand = connection.addCommand.bind(connection);
+		connection.addCommand = (command) => {
+			if (command.sql !== undefined) {
+				const timer = setTimeout(() => {
+					const error = new Error(`the database did not answer within ${QUERY_SECONDS} s`);
+					connection.stream.destroy(Object.assign(error, { code: 'ETIMEDOUT' }));
+				}, QUERY_SECONDS * 1000);
+				command.once('end', () => clearTimeout(timer));
+			}
+			return addCommand(command);
+		};
+	});
 }

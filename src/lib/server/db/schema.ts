@@ -7,12 +7,13 @@ import type { StyleChoices } from '../../core/style';
 import type { ClassPlan } from '../../core/plan';
 import type { Series } from '../../core/series';
 import { teacher } from './auth-schema';
+import { exactText } from './exact-text';
 
 export * from './auth-schema';
 
-const id = () => varchar('id', { length: 24 }).primaryKey();
+const id = () => exactText('id', { length: 24 }).primaryKey();
 const studioId = () =>
-	varchar('studio_id', { length: 24 })
+	exactText('studio_id', { length: 24 })
 		.notNull()
 		.references(() => studio.id, { onDelete: 'cascade' });
 const changes = {
@@ -33,7 +34,7 @@ export const membership = mysqlTable(
 	'membership',
 	{
 		studioId: studioId(),
-		teacherId: varchar('teacher_id', { length: 36 })
+		teacherId: exactText('teacher_id', { length: 36 })
 			.notNull()
 			.references(() => teacher.id, { onDelete: 'cascade' })
 	},
@@ -60,7 +61,7 @@ export const classGroup = mysqlTable(
 export const groupKit = mysqlTable(
 	'group_kit',
 	{
-		groupId: varchar('group_id', { length: 24 })
+		groupId: exactText('group_id', { length: 24 })
 			.notNull()
 			.references(() => classGroup.id, { onDelete: 'cascade' }),
 		kind: varchar('kind', { length: 24 }).$type<KitKind>().notNull(),
@@ -75,14 +76,14 @@ export const series = mysqlTable(
 	{
 		id: id(),
 		studioId: studioId(),
-		groupId: varchar('group_id', { length: 24 })
+		groupId: exactText('group_id', { length: 24 })
 			.notNull()
 			.references(() => classGroup.id, { onDelete: 'cascade' }),
 		title: varchar('title', { length: 120 }).notNull(),
 		startsOn: date('starts_on', { mode: 'string' }).notNull(),
 		document: json('document').$type<Series>().notNull(),
 		/** SHA-256 of the secret of the link by which a calendar subscribes; null where there is no link. */
-		linkHash: varchar('link_hash', { length: 64 }).unique(),
+		linkHash: exactText('link_hash', { length: 64 }).unique(),
 		...changes
 	},
 	(t) => [index('series_studio').on(t.studioId, t.startsOn), index('series_group').on(t.groupId)]
@@ -91,9 +92,10 @@ export const series = mysqlTable(
 export const plan = mysqlTable(
 	'plan',
 	{
-		id: id(),
+		/** Of the studio: a series names its classes itself, so an id may be another studio's too. */
+		id: exactText('id', { length: 24 }).notNull(),
 		studioId: studioId(),
-		groupId: varchar('group_id', { length: 24 })
+		groupId: exactText('group_id', { length: 24 })
 			.notNull()
 			.references(() => classGroup.id, { onDelete: 'cascade' }),
 		title: varchar('title', { length: 200 }).notNull(),
@@ -102,10 +104,14 @@ export const plan = mysqlTable(
 		taughtOn: date('taught_on', { mode: 'string' }),
 		document: json('document').$type<ClassPlan>().notNull(),
 		/** The series that it is a class of; it has the id of that class. */
-		seriesId: varchar('series_id', { length: 24 }).references(() => series.id, { onDelete: 'set null' }),
+		seriesId: exactText('series_id', { length: 24 }).references(() => series.id, { onDelete: 'set null' }),
 		...changes
 	},
-	(t) => [index('plan_studio_day').on(t.studioId, t.taughtOn), index('plan_group').on(t.groupId)]
+	(t) => [
+		primaryKey({ columns: [t.studioId, t.id] }),
+		index('plan_studio_day').on(t.studioId, t.taughtOn),
+		index('plan_group').on(t.groupId)
+	]
 );
 
 /** Classes kept to begin others with: of no group and no day. */
@@ -126,7 +132,7 @@ export const ownMovement = mysqlTable(
 	'own_movement',
 	{
 		studioId: studioId(),
-		slug: varchar('slug', { length: 60 }).notNull(),
+		slug: exactText('slug', { length: 60 }).notNull(),
 		document: json('document').$type<Movement>().notNull(),
 		...changes
 	},
@@ -136,7 +142,7 @@ export const ownMovement = mysqlTable(
 /** Movements, of the catalogue or its own, that a studio does not want to be offered. */
 export const leftOut = mysqlTable(
 	'left_out',
-	{ studioId: studioId(), slug: varchar('slug', { length: 60 }).notNull() },
+	{ studioId: studioId(), slug: exactText('slug', { length: 60 }).notNull() },
 	(t) => [primaryKey({ columns: [t.studioId, t.slug] })]
 );
 
@@ -147,9 +153,9 @@ export const leftOut = mysqlTable(
 export const movementState = mysqlTable(
 	'movement_state',
 	{
-		scope: varchar('scope', { length: 24 }).notNull(),
-		fingerprint: varchar('fingerprint', { length: 16 }).notNull(),
-		slug: varchar('slug', { length: 60 }).notNull(),
+		scope: exactText('scope', { length: 24 }).notNull(),
+		fingerprint: exactText('fingerprint', { length: 16 }).notNull(),
+		slug: exactText('slug', { length: 60 }).notNull(),
 		document: json('document').$type<Movement>().notNull()
 	},
 	(t) => [primaryKey({ columns: [t.scope, t.fingerprint] })]
@@ -157,7 +163,7 @@ export const movementState = mysqlTable(
 
 /** How a teacher teaches: what new plans begin with. */
 export const teacherStyle = mysqlTable('teacher_style', {
-	teacherId: varchar('teacher_id', { length: 36 })
+	teacherId: exactText('teacher_id', { length: 36 })
 		.primaryKey()
 		.references(() => teacher.id, { onDelete: 'cascade' }),
 	choices: json('choices').$type<StyleChoices>().notNull(),
@@ -171,10 +177,10 @@ export const student = mysqlTable(
 	{
 		id: id(),
 		studioId: studioId(),
-		groupId: varchar('group_id', { length: 24 })
+		groupId: exactText('group_id', { length: 24 })
 			.notNull()
 			.references(() => classGroup.id, { onDelete: 'cascade' }),
-		teacherId: varchar('teacher_id', { length: 36 })
+		teacherId: exactText('teacher_id', { length: 36 })
 			.notNull()
 			.references(() => teacher.id, { onDelete: 'cascade' }),
 		document: json('document').$type<Student>().notNull(),
@@ -182,3 +188,41 @@ export const student = mysqlTable(
 	},
 	(t) => [index('student_group').on(t.groupId, t.teacherId)]
 );
+
+/**
+ * What was made for a token that the client chose: the same request sent twice (a double click, a lost answer) makes
+ * one row. Kept for some days.
+ */
+export const creation = mysqlTable(
+	'creation',
+	{
+		studioId: studioId(),
+		token: exactText('token', { length: 40 }).notNull(),
+		/** The id, or the slug, of what was made. */
+		madeId: varchar('made_id', { length: 60 }).notNull(),
+		madeAt: timestamp('made_at', { fsp: 3 }).notNull().defaultNow()
+	},
+	(t) => [primaryKey({ columns: [t.studioId, t.token] }), index('creation_made').on(t.madeAt)]
+);
+
+/** Plans, series and templates that were removed, as they were: for some weeks they can be brought back. */
+export const removed = mysqlTable(
+	'removed',
+	{
+		studioId: studioId(),
+		kind: varchar('kind', { length: 10 }).$type<RemovedKind>().notNull(),
+		id: exactText('id', { length: 24 }).notNull(),
+		document: json('document').$type<unknown>().notNull(),
+		removedAt: timestamp('removed_at', { fsp: 3 }).notNull().defaultNow()
+	},
+	(t) => [primaryKey({ columns: [t.studioId, t.kind, t.id] }), index('removed_at').on(t.removedAt)]
+);
+export type RemovedKind = 'plan' | 'series' | 'template';
+
+/** Wrong passwords in a row for one account, whether or not there is such an account. */
+export const signInFailure = mysqlTable('sign_in_failure', {
+	/** SHA-256 of the e-mail address. */
+	accountHash: exactText('account_hash', { length: 64 }).primaryKey(),
+	failures: int('failures').notNull(),
+	lastAt: timestamp('last_at', { fsp: 3 }).notNull()
+});

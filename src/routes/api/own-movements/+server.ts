@@ -1,6 +1,8 @@
 import type { Movement } from '$lib/core/movement';
+import { once } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { ownFaults, ownSlug } from '$lib/server/own-movements';
+import { readJsonObject, tokenOf } from '$lib/server/requests';
 import { studioOfRequest } from '$lib/server/scope';
 import { createOwn, studioShelf } from '$lib/server/shelves';
 import { json } from '@sveltejs/kit';
@@ -9,12 +11,18 @@ import type { RequestHandler } from './$types';
 /** Adds an own movement: 201 with the slug it was given, 422 with the faults. */
 export const POST: RequestHandler = async ({ request, locals }) => {
 	const studio = studioOfRequest(locals);
-	const body = (await request.json().catch(() => null)) as { document?: Movement } | null;
+	const token = tokenOf(request.headers.get('idempotency-key'));
+	const { document } = await readJsonObject(request);
+	const english = (document as { english?: unknown } | null | undefined)?.english;
+	const slugOf = (taken: (slug: string) => boolean) =>
+		ownSlug(typeof english === 'string' ? english : '', taken);
 	const today = await studioShelf(db(), studio.id);
-	const slug = ownSlug(String(body?.document?.english ?? ''), (s) => today.fingerprints.has(s));
-	const movement = { ...body?.document, slug } as Movement;
+	const movement = {
+		...(document as Movement | undefined),
+		slug: slugOf((s) => today.fingerprints.has(s))
+	} as Movement;
 	const faults = ownFaults(movement, today);
 	if (faults.length) return json({ faults }, { status: 422 });
-	await createOwn(db(), studio.id, movement);
+	const slug = await once(db(), studio.id, token, (tx) => createOwn(tx, studio.id, movement, slugOf));
 	return json({ slug }, { status: 201 });
 };

@@ -1,9 +1,12 @@
 import { isIsoDay } from '$lib/core/calendar';
+import { once } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { createPlan } from '$lib/server/plans';
+import { readJsonObject, tokenOf } from '$lib/server/requests';
 import { found, studioOfRequest } from '$lib/server/scope';
 import { readSentPlan } from '$lib/server/sent-plan';
+import { keepMovements } from '$lib/server/shelves';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -13,11 +16,15 @@ import type { RequestHandler } from './$types';
  */
 export const POST: RequestHandler = async ({ request, locals }) => {
 	const studio = studioOfRequest(locals);
-	const body = (await request.json().catch(() => null)) as Record<string, unknown> | null;
-	const taughtOn = typeof body?.taughtOn === 'string' && isIsoDay(body.taughtOn) ? body.taughtOn : null;
+	const token = tokenOf(request.headers.get('idempotency-key'));
+	const body = await readJsonObject(request);
+	const taughtOn = typeof body.taughtOn === 'string' && isIsoDay(body.taughtOn) ? body.taughtOn : null;
 	const sent = await readSentPlan(db(), studio.id, body);
 	if ('faults' in sent) return json(sent, { status: 422 });
-	const group = found(await getGroup(db(), studio.id, String(body?.groupId)));
-	const id = await createPlan(db(), studio.id, group.id, taughtOn, sent.plan);
+	const group = found(await getGroup(db(), studio.id, String(body.groupId)));
+	const id = await once(db(), studio.id, token, async (tx) => {
+		await keepMovements(tx, studio.id, sent.movements, [sent.plan]);
+		return createPlan(tx, studio.id, group.id, taughtOn, sent.plan);
+	});
 	return json({ id }, { status: 201 });
 };

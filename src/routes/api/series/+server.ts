@@ -1,18 +1,25 @@
+import { once } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
+import { readJsonObject, tokenOf } from '$lib/server/requests';
 import { found, studioOfRequest } from '$lib/server/scope';
 import { readSentSeries } from '$lib/server/sent-series';
 import { createSeries } from '$lib/server/series';
+import { keepMovements } from '$lib/server/shelves';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
 /** Adds a series (an imported one with the movements it brings): 201 with its id, 422 with the faults. */
 export const POST: RequestHandler = async ({ request, locals }) => {
 	const studio = studioOfRequest(locals);
-	const body = (await request.json().catch(() => null)) as Record<string, unknown> | null;
-	const sent = await readSentSeries(db(), studio.id, body?.planned, null, body?.movements ?? []);
+	const token = tokenOf(request.headers.get('idempotency-key'));
+	const body = await readJsonObject(request);
+	const sent = await readSentSeries(db(), studio.id, body.planned, null, body.movements ?? []);
 	if ('faults' in sent) return json(sent, { status: 422 });
-	const group = found(await getGroup(db(), studio.id, String(body?.groupId)));
-	const id = await createSeries(db(), studio.id, group.id, sent.planned);
+	const group = found(await getGroup(db(), studio.id, String(body.groupId)));
+	const id = await once(db(), studio.id, token, async (tx) => {
+		await keepMovements(tx, studio.id, sent.movements, Object.values(sent.planned.plans));
+		return createSeries(tx, studio.id, group.id, sent.planned);
+	});
 	return json({ id }, { status: 201 });
 };

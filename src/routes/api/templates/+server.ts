@@ -1,6 +1,9 @@
+import { once } from '$lib/server/creations';
 import { db } from '$lib/server/db';
+import { readJsonObject, tokenOf } from '$lib/server/requests';
 import { studioOfRequest } from '$lib/server/scope';
 import { readSentPlan } from '$lib/server/sent-plan';
+import { keepMovements } from '$lib/server/shelves';
 import { createTemplate } from '$lib/server/templates';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -8,8 +11,12 @@ import type { RequestHandler } from './$types';
 /** Keeps a class as a template: 201 with its id, 422 with the faults. */
 export const POST: RequestHandler = async ({ request, locals }) => {
 	const studio = studioOfRequest(locals);
-	const body = (await request.json().catch(() => null)) as Record<string, unknown> | null;
-	const sent = await readSentPlan(db(), studio.id, body);
+	const token = tokenOf(request.headers.get('idempotency-key'));
+	const sent = await readSentPlan(db(), studio.id, await readJsonObject(request));
 	if ('faults' in sent) return json(sent, { status: 422 });
-	return json({ id: await createTemplate(db(), studio.id, sent.plan) }, { status: 201 });
+	const id = await once(db(), studio.id, token, async (tx) => {
+		await keepMovements(tx, studio.id, sent.movements, [sent.plan]);
+		return createTemplate(tx, studio.id, sent.plan);
+	});
+	return json({ id }, { status: 201 });
 };

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
+	import * as api from '$lib/client/api';
 	import { DIRECTION_NAME, DIRECTIONS, isSymmetrical, writeHips } from '$lib/core/anatomy';
 	import { kitName, profileOf } from '$lib/core/adapt';
 	import { movementRing } from '$lib/core/drawing';
@@ -13,11 +14,9 @@
 	let trouble = $state('');
 
 	async function leaveOut(out: boolean) {
-		const response = await fetch(`/api/left-out/${m.slug}`, { method: out ? 'PUT' : 'DELETE' }).catch(
-			() => null
-		);
-		trouble = response?.ok ? '' : 'That did not reach the server; try again.';
-		if (response?.ok) await invalidateAll();
+		const answer = await api.leaveOut(m.slug, out);
+		trouble = answer.ok ? '' : (answer.messages[0] ?? '');
+		if (answer.ok) await invalidateAll();
 	}
 </script>
 
@@ -27,7 +26,7 @@
 	{#if slugs.length}
 		<dt>{title}</dt>
 		<dd>
-			{#each slugs as slug, i (slug)}{i ? ', ' : ''}<a href="/catalogue/{slug}">{data.names[slug]}</a>{/each}
+			{#each slugs as slug, i (i)}{i ? ', ' : ''}<a href="/catalogue/{slug}">{data.names[slug]}</a>{/each}
 		</dd>
 	{/if}
 {/snippet}
@@ -108,7 +107,7 @@
 								? `, ${form.props.map((p) => `${p.count} ${kitName(p.kit, p.count)} ${p.place}`).join(', ')}`
 								: ''}
 						</p>
-						{#each Object.entries(form.doseIn ?? {}) as [mode, dose] (mode)}
+						{#each Object.entries(form.doseIn ?? {}) as [mode, dose], index (index)}
 							<p class="quiet">{mode}: {writeDose(dose)}</p>
 						{/each}
 					</div>
@@ -118,7 +117,7 @@
 		{#if m.cautions.length}
 			<h2>Cautions</h2>
 			<ul class="cautions">
-				{#each m.cautions as c (c.caution)}
+				{#each m.cautions as c, index (index)}
 					<li>
 						<b>{c.caution}</b>: {c.advice}
 						{#if c.okIn.length}Fine in the {c.okIn.join(' and ')} form.{/if}

@@ -11,7 +11,11 @@
 
 	let { data } = $props();
 	const stored = untrack(() => data.stored);
-	const autosave = new Autosave<Group>(`/api/groups/${stored.id}`, stored.version);
+	const autosave = new Autosave<Group>(
+		`/api/groups/${stored.id}`,
+		{ version: stored.version },
+		untrack(() => data.owner)
+	);
 	let group = $state.raw(stored.group);
 
 	function change(next: Group) {

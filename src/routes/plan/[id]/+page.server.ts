@@ -1,11 +1,12 @@
 import { dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
 import { planSetting } from '$lib/server/plan-setting';
-import { deletePlan } from '$lib/server/plans';
+import { removePlan } from '$lib/server/plans';
+import { readForm, versionOf } from '$lib/server/requests';
 import { seriesTitle } from '$lib/server/series';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { getStyle } from '$lib/server/styles';
-import { redirect } from '@sveltejs/kit';
+import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
@@ -33,8 +34,13 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 };
 
 export const actions: Actions = {
-	delete: async ({ params, locals }) => {
-		found((await deletePlan(db(), studioOfRequest(locals).id, params.id)) || null);
-		redirect(303, '/');
+	/** Removes the class as it was looked at; the week offers it back. */
+	delete: async ({ params, request, locals }) => {
+		const { version } = await readForm(request);
+		const removal = await removePlan(db(), studioOfRequest(locals).id, params.id, versionOf(version));
+		found(removal === 'missing' ? null : removal);
+		if (removal === 'stale')
+			return fail(409, { message: 'It was changed meanwhile; look at it again first.' });
+		redirect(303, `/?removed=${params.id}`);
 	}
 };

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { beforeNavigate } from '$app/navigation';
+	import { create } from '$lib/client/api';
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { deskKey } from '$lib/client/desk-keys';
 	import { PlanEditor } from '$lib/client/plan-editor.svelte';
@@ -7,10 +8,13 @@
 	import { formatDuration } from '$lib/core/clock';
 	import { directionParts, phaseParts, strengthParts } from '$lib/core/drawing';
 	import { copyOf, itemsOf, type ClassPlan } from '$lib/core/plan';
+	import { Button } from 'carbon-components-svelte';
 	import AddMovement from '$lib/ui/AddMovement.svelte';
 	import CalmPanel from '$lib/ui/CalmPanel.svelte';
 	import CheckList from '$lib/ui/CheckList.svelte';
+	import Bounded from '$lib/ui/Bounded.svelte';
 	import Conflict from '$lib/ui/Conflict.svelte';
+	import Gone from '$lib/ui/Gone.svelte';
 	import KeySheet from '$lib/ui/KeySheet.svelte';
 	import MovedOn from '$lib/ui/MovedOn.svelte';
 	import OrbitPanel from '$lib/ui/OrbitPanel.svelte';
@@ -22,12 +26,12 @@
 	import StylePanel from '$lib/ui/StylePanel.svelte';
 	import { onMount, tick, untrack } from 'svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 
 	// one editor for the life of the page: what comes from the server later goes through its history
-	const { stored, groupId, setting } = untrack(() => data);
+	const { stored, groupId, setting, owner } = untrack(() => data);
 	const usedLately = new Set(setting.usedLately);
-	const autosave = new Autosave<ClassPlan>(`/api/plans/${stored.id}`, stored.version);
+	const autosave = new Autosave<ClassPlan>(`/api/plans/${stored.id}`, { version: stored.version }, owner);
 	const editor = new PlanEditor(stored.plan, setting, autosave);
 
 	let adding = $state(false);
@@ -88,17 +92,12 @@
 	/** Adds a plan beside this one; its id, null when the server did not take it. */
 	async function addPlan(plan: ClassPlan, suffix: string, taughtOn: string | null): Promise<string | null> {
 		const title = `${plan.title} (${suffix})`.slice(0, 200);
-		return post('/api/plans', { groupId: stored.groupId, taughtOn, plan: { ...plan, title } });
-	}
-
-	/** Sends something new to be kept; its id, null when the server did not take it. */
-	async function post(path: string, body: unknown): Promise<string | null> {
-		const response = await fetch(path, {
-			method: 'POST',
-			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify(body)
-		}).catch(() => null);
-		return response?.ok ? ((await response.json()) as { id: string }).id : null;
+		const answer = await create<{ id: string }>('/api/plans', {
+			groupId: stored.groupId,
+			taughtOn,
+			plan: { ...plan, title }
+		});
+		return answer.ok ? answer.value.id : null;
 	}
 
 	/** Puts a plan in safety as a copy of its own; false when the server did not take it. */
@@ -106,6 +105,12 @@
 		if (await addPlan(plan, 'other version', stored.taughtOn)) return true;
 		editor.message = 'The other version could not be kept just now, so nothing was decided. Try again.';
 		return false;
+	}
+
+	/** The class was removed in another window: as a new one it can go on. */
+	async function keepAsNew(): Promise<string | null> {
+		const id = await addPlan(editor.plan, 'kept', stored.taughtOn);
+		return id && `/plan/${id}`;
 	}
 
 	async function duplicate() {
@@ -116,8 +121,8 @@
 
 	async function keepAsTemplate() {
 		const plan = copyOf(editor.plan);
-		const response = await post('/api/templates', { plan });
-		editor.message = response
+		const answer = await create('/api/templates', { plan });
+		editor.message = answer.ok
 			? `Kept as a template: ${plan.title || 'Untitled class'}`
 			: 'It could not be kept just now. Try again.';
 	}
@@ -149,21 +154,28 @@
 	oncut={(e) => clip(e, () => editor.cut())}
 	{onpaste}
 />
-<svelte:window {onkeydown} ononline={() => autosave.flush()} onbeforeunload={() => autosave.flush()} />
-
-<PlanHead
-	{editor}
-	{autosave}
-	{groupId}
-	groupName={setting.group.name}
-	series={data.series}
-	planId={stored.id}
-	day={stored.taughtOn ? dayName(stored.taughtOn) : ''}
-	totalParts={() => phaseParts(editor.reading.timeline)}
-	onkeys={() => (keys = true)}
-	onduplicate={duplicate}
-	ontemplate={keepAsTemplate}
+<svelte:window
+	{onkeydown}
+	ononline={() => autosave.flush()}
+	onfocus={() => autosave.flush()}
+	onbeforeunload={() => autosave.flush()}
 />
+
+<Bounded what="The head of the class" shows={editor.plan} onundo={() => editor.undo()}>
+	<PlanHead
+		{editor}
+		{autosave}
+		{groupId}
+		groupName={setting.group.name}
+		series={data.series}
+		planId={stored.id}
+		day={stored.taughtOn ? dayName(stored.taughtOn) : ''}
+		totalParts={() => phaseParts(editor.reading.timeline)}
+		onkeys={() => (keys = true)}
+		onduplicate={duplicate}
+		ontemplate={keepAsTemplate}
+	/>
+</Bounded>
 
 {#if autosave.state === 'conflict' && autosave.theirs}
 	<Conflict
@@ -177,27 +189,35 @@
 	/>
 {/if}
 
-{#if editor.moved.length}
-	<MovedOn moved={editor.moved} ontake={(moved) => editor.remake(moved)} />
+{#if autosave.state === 'gone'}
+	<Gone what="This class" keep={keepAsNew} onkept={() => autosave.settled()} />
 {/if}
 
+<Bounded what="What has moved on" shows={editor.plan}>
+	{#if editor.moved.length}
+		<MovedOn moved={editor.moved} ontake={(moved) => editor.remake(moved)} />
+	{/if}
+</Bounded>
+
 <section class="sheet score" aria-label="Score">
-	<ScoreView
-		score={editor.score}
-		selected={editor.selected}
-		marked={editor.marked}
-		onselect={(id, event) => {
-			if (event.shiftKey || event.ctrlKey || event.metaKey)
-				editor.mark(id, event.shiftKey ? 'to here' : 'this too');
-			else editor.select(id);
-			void toSelected();
-		}}
-		ondrop={(id, second) => {
-			editor.dropAt(id, second);
-			void toSelected();
-		}}
-		onstretch={(id, seconds) => editor.dragDose(id, seconds)}
-	/>
+	<Bounded what="The score" shows={editor.plan}>
+		<ScoreView
+			score={editor.score}
+			selected={editor.selected}
+			marked={editor.marked}
+			onselect={(id, event) => {
+				if (event.shiftKey || event.ctrlKey || event.metaKey)
+					editor.mark(id, event.shiftKey ? 'to here' : 'this too');
+				else editor.select(id);
+				void toSelected();
+			}}
+			ondrop={(id, second) => {
+				editor.dropAt(id, second);
+				void toSelected();
+			}}
+			onstretch={(id, seconds) => editor.dragDose(id, seconds)}
+		/>
+	</Bounded>
 </section>
 
 <div class="desk">
@@ -217,24 +237,26 @@
 				>
 			</div>
 		</header>
-		{#if asking}
-			<ProposePanel {editor} onleave={() => (asking = false)} />
-		{/if}
-		{#if editor.ordering || editor.calmed}
-			<CalmPanel {editor} />
-		{/if}
-		{#if adding}
-			<AddMovement
-				movements={editor.shelf.offered}
-				group={setting.group}
-				{usedLately}
-				onadd={(movement) => {
-					editor.add(movement);
-					void closeAdd();
-				}}
-				onleave={closeAdd}
-			/>
-		{/if}
+		<Bounded what="This panel" shows={editor.plan}>
+			{#if asking}
+				<ProposePanel {editor} onleave={() => (asking = false)} />
+			{/if}
+			{#if editor.ordering || editor.calmed}
+				<CalmPanel {editor} />
+			{/if}
+			{#if adding}
+				<AddMovement
+					movements={editor.shelf.offered}
+					group={setting.group}
+					{usedLately}
+					onadd={(movement) => {
+						editor.add(movement);
+						void closeAdd();
+					}}
+					onleave={closeAdd}
+				/>
+			{/if}
+		</Bounded>
 		{#if editor.reading.context.items.length === 0 && !adding}
 			<p class="start">
 				An empty class. <button type="button" class="pill" onclick={openAdd}>Add the first movement</button>:
@@ -242,25 +264,29 @@
 				<button type="button" class="pill" onclick={() => (asking = true)}>proposed</button>.
 			</p>
 		{/if}
-		<RunningOrder {editor} />
+		<Bounded what="The running order" shows={editor.plan}><RunningOrder {editor} /></Bounded>
 	</section>
 	<aside>
 		<div class="sheet">
-			<OrbitPanel
-				ring={editor.ring}
-				balance={editor.reading.balance}
-				partsOf={(direction) => directionParts(editor.reading, direction)}
-				strengthParts={() => strengthParts(editor.reading)}
-			/>
+			<Bounded what="The orbit" shows={editor.plan}>
+				<OrbitPanel
+					ring={editor.ring}
+					balance={editor.reading.balance}
+					partsOf={(direction) => directionParts(editor.reading, direction)}
+					strengthParts={() => strengthParts(editor.reading)}
+				/>
+			</Bounded>
 		</div>
 		<div class="sheet">
-			<CheckList
-				{editor}
-				ongo={(id) => {
-					editor.select(id);
-					void toSelected();
-				}}
-			/>
+			<Bounded what="What the desk says" shows={editor.plan}>
+				<CheckList
+					{editor}
+					ongo={(id) => {
+						editor.select(id);
+						void toSelected();
+					}}
+				/>
+			</Bounded>
 		</div>
 	</aside>
 </div>
@@ -278,6 +304,14 @@
 		onchange={(change) => editor.edit({ do: 'setPace', change }, 'Pace of this class changed')}
 	/>
 </details>
+
+<form class="remove" method="POST" action="?/delete">
+	<input type="hidden" name="version" value={autosave.savedVersion} />
+	<Button size="small" kind="ghost" type="submit" disabled={autosave.state !== 'saved'}>
+		Remove this class
+	</Button>
+	{#if form?.message}<span role="alert">{form.message}</span>{/if}
+</form>
 
 <KeySheet bind:open={keys} />
 
@@ -327,6 +361,12 @@
 	}
 	.style h3 {
 		margin: 1rem 0 0.5rem;
+	}
+	.remove {
+		margin-top: 1rem;
+		display: flex;
+		gap: 1rem;
+		align-items: center;
 	}
 	.start {
 		padding: 1rem 0.5rem;

@@ -4,7 +4,9 @@ import { db } from '$lib/server/db';
 import { newId } from '$lib/server/db/ids';
 import { getGroup, listGroups } from '$lib/server/groups';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
-import { createSeries, deleteSeries, getSeries, listSeries, makeLink, revokeLink } from '$lib/server/series';
+import { once } from '$lib/server/creations';
+import { readForm, tokenOf, versionOf } from '$lib/server/requests';
+import { createSeries, removeSeries, getSeries, listSeries, makeLink, revokeLink } from '$lib/server/series';
 import { seriesSetting } from '$lib/server/series-setting';
 import { studioShelf } from '$lib/server/shelves';
 import { getStyle } from '$lib/server/styles';
@@ -46,20 +48,24 @@ export const actions: Actions = {
 	/** The same series for another group, with its days, tiers and cautions. */
 	copy: async ({ params, request, locals }) => {
 		const studio = studioOfRequest(locals);
-		const form = await request.formData();
-		const startsOn = String(form.get('startsOn'));
+		const form = await readForm(request);
+		const token = tokenOf(form.token);
+		const startsOn = form.startsOn ?? '';
 		if (!isIsoDay(startsOn)) return fail(400, { message: 'Give a day on which it begins.' });
 		const stored = found(await getSeries(db(), studio.id, params.id));
-		const to = found(await getGroup(db(), studio.id, String(form.get('group'))));
+		const to = found(await getGroup(db(), studio.id, form.group ?? ''));
 		const { shelf } = await studioShelf(db(), studio.id);
 		const copy = copiedTo(stored.planned, to.group, startsOn, shelf.find, newId);
-		redirect(303, `/series/${await createSeries(db(), studio.id, to.id, copy)}`);
+		const id = await once(db(), studio.id, token, (tx) => createSeries(tx, studio.id, to.id, copy));
+		redirect(303, `/series/${id}`);
 	},
 	/** The series goes; its classes stay as classes of the group. */
 	delete: async ({ params, request, locals }) => {
-		const version = Number((await request.formData()).get('version'));
-		const gone = await deleteSeries(db(), studioOfRequest(locals).id, params.id, version);
-		if (!gone) return fail(409, { message: 'It was changed meanwhile; look at it again first.' });
-		redirect(303, '/series');
+		const { version } = await readForm(request);
+		const removal = await removeSeries(db(), studioOfRequest(locals).id, params.id, versionOf(version));
+		found(removal === 'missing' ? null : removal);
+		if (removal === 'stale')
+			return fail(409, { message: 'It was changed meanwhile; look at it again first.' });
+		redirect(303, `/series?removed=${params.id}`);
 	}
 };

@@ -1,13 +1,16 @@
 <script lang="ts">
+	import { create } from '$lib/client/api';
 	import { Autosave } from '$lib/client/autosave.svelte';
+	import { newId } from '$lib/client/ids';
 	import { SeriesDesk } from '$lib/client/series-desk.svelte';
 	import { dayName } from '$lib/core/calendar';
-	import type { PlannedSeries } from '$lib/core/series';
+	import { withNewIds, type PlannedSeries } from '$lib/core/series';
 	import KeepSaved from '$lib/ui/KeepSaved.svelte';
 	import Ring from '$lib/ui/Ring.svelte';
 	import SaveMark from '$lib/ui/SaveMark.svelte';
 	import SeriesCharts from '$lib/ui/SeriesCharts.svelte';
 	import SeriesClass from '$lib/ui/SeriesClass.svelte';
+	import Bounded from '$lib/ui/Bounded.svelte';
 	import SeriesFindings from '$lib/ui/SeriesFindings.svelte';
 	import SeriesMore from '$lib/ui/SeriesMore.svelte';
 	import SeriesPending from '$lib/ui/SeriesPending.svelte';
@@ -19,8 +22,12 @@
 	let { data, form } = $props();
 
 	// one desk for the life of the page: what comes from the server later goes through its history
-	const { stored, setting, group } = untrack(() => data);
-	const autosave = new Autosave<PlannedSeries>(`/api/series/${stored.id}`, stored.version);
+	const { stored, setting, group, owner } = untrack(() => data);
+	const autosave = new Autosave<PlannedSeries>(
+		`/api/series/${stored.id}`,
+		{ version: stored.version, planVersions: stored.planVersions },
+		owner
+	);
 	const desk = new SeriesDesk(stored.planned, setting, autosave);
 
 	let settings = $state(Object.keys(stored.planned.plans).length === 0);
@@ -30,6 +37,15 @@
 		series.title,
 		`${series.weeks} weeks, ${series.classes.length} classes, ${Object.keys(plans).length} of them planned`
 	];
+	/** The series was removed in another window: as a new one, with its classes, it can go on. */
+	async function keepAsNew(planned: PlannedSeries): Promise<string | null> {
+		const answer = await create<{ id: string }>('/api/series', {
+			groupId: stored.groupId,
+			planned: withNewIds(planned, newId)
+		});
+		return answer.ok ? `/series/${answer.value.id}` : null;
+	}
+
 	async function go(step: -1 | 1) {
 		desk.selectNeighbour(step);
 		await tick();
@@ -64,7 +80,9 @@
 <svelte:window {onkeydown} />
 
 <div class="head">
-	<Ring sectors={desk.ring} size={64} label="Balance of the whole series" />
+	<Bounded what="The ring" shows={desk.planned}>
+		<Ring sectors={desk.ring} size={64} label="Balance of the whole series" />
+	</Bounded>
 	<div class="title">
 		<h1>{desk.series.title || 'A series without a title'}</h1>
 		<p class="quiet">
@@ -83,33 +101,35 @@
 			onclick={() => (settings = !settings)}>Settings <kbd>S</kbd></button
 		>
 		<a class="pill link" href="/series/{stored.id}/print">For the wall</a>
-		{#if desk.proposing}
-			<Button size="small" kind="danger-tertiary" on:click={() => desk.proposing?.stop()}>
-				Stop, {desk.proposing.done} of {desk.proposing.of} done
-			</Button>
-		{:else if desk.waiting}
-			<Button size="small" on:click={() => desk.propose('waiting', seed)}>
-				Propose {desk.waiting === 1 ? 'the class that waits' : `the ${desk.waiting} classes that wait`}
-			</Button>
-		{:else if desk.renewable}
-			<Button
-				size="small"
-				kind="tertiary"
-				on:click={() => {
-					seed += 1;
-					void desk.propose('all', seed);
-				}}
-			>
-				Propose other classes
-			</Button>
-		{/if}
+		<Bounded what="Proposing" shows={desk.planned}>
+			{#if desk.proposing}
+				<Button size="small" kind="danger-tertiary" on:click={() => desk.proposing?.stop()}>
+					Stop, {desk.proposing.done} of {desk.proposing.of} done
+				</Button>
+			{:else if desk.waiting}
+				<Button size="small" on:click={() => desk.propose('waiting', seed)}>
+					Propose {desk.waiting === 1 ? 'the class that waits' : `the ${desk.waiting} classes that wait`}
+				</Button>
+			{:else if desk.renewable}
+				<Button
+					size="small"
+					kind="tertiary"
+					on:click={() => {
+						seed += 1;
+						void desk.propose('all', seed);
+					}}
+				>
+					Propose other classes
+				</Button>
+			{/if}
+		</Bounded>
 		<SaveMark state={autosave.state} faults={autosave.faults} />
 	</div>
 </div>
 {#if desk.proposing}
 	<progress max={desk.proposing.of} value={desk.proposing.done} aria-label="Classes proposed"></progress>
 {/if}
-<p class="said" role="status">{desk.message}</p>
+<p class="said" role="status">{autosave.said || desk.message}</p>
 {#if form?.message}<p class="wrong" role="alert">{form.message}</p>{/if}
 
 <KeepSaved
@@ -118,6 +138,7 @@
 	what="This series"
 	{inShort}
 	ontake={(other) => desk.replace(other)}
+	onkeep={keepAsNew}
 />
 
 {#if desk.pending}
@@ -130,22 +151,24 @@
 
 {#if settings}
 	<section id="settings" class="sheet block" aria-label="Settings of the series">
-		<SeriesSettings {desk} />
+		<Bounded what="The settings" shows={desk.planned}><SeriesSettings {desk} /></Bounded>
 	</section>
 {/if}
 
 <div class="desk">
 	<div class="main">
 		<div class="weeks">
-			<SeriesWeeks
-				weeks={desk.weeks}
-				selected={desk.selected}
-				onselect={select}
-				onmove={(id, on) => {
-					const startsAt = desk.series.classes.find((c) => c.id === id)?.startsAt;
-					if (startsAt) desk.move(id, { on, startsAt });
-				}}
-			/>
+			<Bounded what="The weeks" shows={desk.planned}>
+				<SeriesWeeks
+					weeks={desk.weeks}
+					selected={desk.selected}
+					onselect={select}
+					onmove={(id, on) => {
+						const startsAt = desk.series.classes.find((c) => c.id === id)?.startsAt;
+						if (startsAt) desk.move(id, { on, startsAt });
+					}}
+				/>
+			</Bounded>
 			{#if desk.series.missed.length}
 				<p class="quiet missed">
 					Fell out: {desk.series.missed
@@ -155,35 +178,41 @@
 			{/if}
 		</div>
 		<div class="charts">
-			<SeriesCharts ladders={desk.ladders} load={desk.load} balance={desk.balance} tissues={desk.tissues} />
+			<Bounded what="The charts" shows={desk.planned}>
+				<SeriesCharts ladders={desk.ladders} load={desk.load} balance={desk.balance} tissues={desk.tissues} />
+			</Bounded>
 		</div>
 	</div>
 	<aside>
-		{#if desk.class && desk.card}
-			{#key desk.class.class}
-				<SeriesClass
-					card={desk.card}
-					read={desk.class}
-					movements={desk.inClass}
-					busy={desk.proposing !== null}
-					mayLog={desk.mayLog}
-					onlog={(run) => desk.log(run)}
-					onmove={(on, startsAt) => desk.move(desk.selected!, { on, startsAt })}
-					onfallout={(why) => desk.fallOut(why)}
-					onrenew={() => {
-						seed += 1;
-						void desk.propose({ classId: desk.selected! }, seed);
-					}}
-				/>
-			{/key}
-		{/if}
-		<SeriesFindings
-			findings={desk.findings}
-			onselect={(id) => {
-				desk.selected = null;
-				void select(id);
-			}}
-		/>
+		<Bounded what="This class" shows={desk.planned}>
+			{#if desk.class && desk.card}
+				{#key desk.class.class}
+					<SeriesClass
+						card={desk.card}
+						read={desk.class}
+						movements={desk.inClass}
+						busy={desk.proposing !== null}
+						mayLog={desk.mayLog}
+						onlog={(run) => desk.log(run)}
+						onmove={(on, startsAt) => desk.move(desk.selected!, { on, startsAt })}
+						onfallout={(why) => desk.fallOut(why)}
+						onrenew={() => {
+							seed += 1;
+							void desk.propose({ classId: desk.selected! }, seed);
+						}}
+					/>
+				{/key}
+			{/if}
+		</Bounded>
+		<Bounded what="What is to be said of the series" shows={desk.planned}>
+			<SeriesFindings
+				findings={desk.findings}
+				onselect={(id) => {
+					desk.selected = null;
+					void select(id);
+				}}
+			/>
+		</Bounded>
 		<SeriesMore
 			id={stored.id}
 			version={autosave.savedVersion}

@@ -13,6 +13,23 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const stored = found(await getSeries(db(), studio.id, params.id));
 	const sent = await readSentSeries(db(), studio.id, body.document, stored);
 	if ('faults' in sent) return json(sent, { status: 422 });
-	const saved = await saveSeries(db(), studio.id, params.id, body.version, sent.planned);
-	return saveAnswer(saved, sent.planned, ({ version, planned }) => ({ version, document: planned }));
+	const saved = await saveSeries(
+		db(),
+		studio.id,
+		params.id,
+		body.version,
+		planVersionsOf(body.planVersions),
+		sent.planned
+	);
+	return saveAnswer(saved, sent.planned, ({ version, planned, planVersions }) => ({
+		version,
+		planVersions,
+		document: planned
+	}));
 };
+
+/** The versions of the plans as a client names them; what is no version counts as not named. */
+function planVersionsOf(sent: unknown): Record<string, number> {
+	const entries = typeof sent === 'object' && sent !== null ? Object.entries(sent) : [];
+	return Object.fromEntries(entries.filter(([, version]) => Number.isInteger(version)));
+}

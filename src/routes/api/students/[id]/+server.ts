@@ -1,6 +1,7 @@
 import { studentFaults, type Student } from '$lib/core/people';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, readSave, saveAnswer } from '$lib/server/scope';
+import { ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/scope';
+import { readJsonObject, versionOf } from '$lib/server/requests';
 import { deleteStudent, saveStudent } from '$lib/server/students';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -16,8 +17,9 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	return saveAnswer(saved, body.document, ({ version, student }) => ({ version, document: student }));
 };
 
-/** Removes somebody for good. */
-export const DELETE: RequestHandler = async ({ params, locals }) => {
-	found((await deleteStudent(db(), ownerOfRequest(locals), params.id)) || null);
-	return new Response(null, { status: 204 });
+/** Removes somebody for good, in the version that was looked at: 204, 409, 404. */
+export const DELETE: RequestHandler = async ({ params, request, locals }) => {
+	const owner = ownerOfRequest(locals);
+	const version = versionOf(String((await readJsonObject(request)).version));
+	return removalAnswer(await deleteStudent(db(), owner, params.id, version));
 };

@@ -9,7 +9,11 @@
 
 	let { data } = $props();
 	const { movement, version } = untrack(() => data.stored);
-	const autosave = new Autosave<Movement>(`/api/own-movements/${movement.slug}`, version);
+	const autosave = new Autosave<Movement>(
+		`/api/own-movements/${movement.slug}`,
+		{ version },
+		untrack(() => data.owner)
+	);
 	let base = $state.raw(movement);
 	/** The last state that could be read: what is half written is not saved and not set aside. */
 	let sound = $state.raw(movement);

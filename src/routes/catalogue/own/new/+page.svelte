@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { CATALOGUE } from '$lib/catalogue';
 	import { draftOf, emptyDraft, readDraft, shelfOf, type MovementDraft } from '$lib/core/movement';
-	import { faultLines } from '$lib/core/formats';
+	import { create } from '$lib/client/api';
 	import MovementForm from '$lib/ui/MovementForm.svelte';
 	import { Button } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
@@ -23,18 +23,9 @@
 			return;
 		}
 		busy = true;
-		try {
-			const response = await fetch('/api/own-movements', {
-				method: 'POST',
-				headers: { 'content-type': 'application/json' },
-				body: JSON.stringify({ document: read.movement })
-			});
-			const answer = await response.json();
-			if (response.status === 201) await goto(`/catalogue/${answer.slug}`);
-			else faults = answer.faults ? faultLines(answer.faults) : [answer.message];
-		} catch {
-			faults = ['The server cannot be reached just now; what you wrote is still here.'];
-		}
+		const answer = await create<{ slug: string }>('/api/own-movements', { document: read.movement });
+		if (answer.ok) await goto(`/catalogue/${answer.value.slug}`);
+		else faults = answer.messages;
 		busy = false;
 	}
 </script>
@@ -49,7 +40,7 @@
 {#if faults.length}
 	<div role="alert">
 		<ul class="faults">
-			{#each faults as fault (fault)}<li>{fault}</li>{/each}
+			{#each faults as fault, index (index)}<li>{fault}</li>{/each}
 		</ul>
 	</div>
 {/if}

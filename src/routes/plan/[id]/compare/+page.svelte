@@ -39,7 +39,7 @@
 				{#each against.changed as item, i (i)}
 					<li>
 						<b>{item.name}</b>
-						{#each item.fields as { field, before, after } (field)}
+						{#each item.fields as { field, before, after }, index (index)}
 							<span>{field} {before} → {after}</span>
 						{/each}
 					</li>
@@ -65,7 +65,7 @@
 					><th scope="row">items</th><td>{against.items.before}</td><td>{against.items.after}</td><td
 					></td></tr
 				>
-				{#each against.shifts as shift (shift.name)}
+				{#each against.shifts as shift, index (index)}
 					<tr>
 						<th scope="row">{shift.name}</th><td>{shift.before}</td><td>{shift.after}</td>
 						<td>{shift.within ? 'within' : 'outside'}</td>

@@ -103,7 +103,7 @@
 	{#if data.kit.length}
 		<h2>Kit for {data.group.size}</h2>
 		<p class="kit">
-			{#each data.kit as need (need.kit)}
+			{#each data.kit as need, index (index)}
 				<span>
 					{need.needed}
 					{kitName(need.kit, need.needed)}

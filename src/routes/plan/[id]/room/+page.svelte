@@ -27,7 +27,7 @@
 		<h2 id="kit-title">Kit</h2>
 		{#if sheet.kit.length}
 			<ul class="kit">
-				{#each sheet.kit as need (need.kit)}
+				{#each sheet.kit as need, index (index)}
 					<li class:short={need.needed > need.available}>
 						<b>{need.needed} {kitName(need.kit, need.needed)}</b>
 						<span class="quiet">of {need.available} at hand</span>
@@ -38,7 +38,7 @@
 		{#if sheet.shortages.length}
 			<h3>Short before class</h3>
 			<ul>
-				{#each sheet.shortages as { english, words } (english + words)}<li>
+				{#each sheet.shortages as { english, words }, index (index)}<li>
 						<b>{english}</b>
 						{words}.
 					</li>{/each}
@@ -60,11 +60,11 @@
 					<td>{formatDuration(row.fromSeconds)}</td>
 					<th scope="row">
 						{row.english}
-						{#each row.shortages as words (words)}<span class="words">{words}</span>{/each}
+						{#each row.shortages as words, index (index)}<span class="words">{words}</span>{/each}
 					</th>
 					<td>
 						<ul>
-							{#each row.tiers as tier (tier.tier)}
+							{#each row.tiers as tier, index (index)}
 								<li><b>{tier.tier}</b> <span class="quiet">({tier.people})</span> {tier.form}: {tier.how}</li>
 							{/each}
 						</ul>

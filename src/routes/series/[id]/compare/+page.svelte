@@ -27,7 +27,7 @@
 				</tr>
 			</thead>
 			<tbody>
-				{#each data.lines as line (line.name)}
+				{#each data.lines as line, index (index)}
 					<tr><th scope="row">{line.name}</th><td>{line.a}</td><td>{line.b}</td></tr>
 				{/each}
 			</tbody>

@@ -32,7 +32,7 @@
 				{#each week.classes as c (c.id)}
 					<p class="class"><b>{c.day}</b> {c.startsAt}</p>
 					<ul>
-						{#each c.rungs as rung (rung)}<li>{rung}</li>{/each}
+						{#each c.rungs as rung, index (index)}<li>{rung}</li>{/each}
 					</ul>
 				{:else}
 					<p class="quiet">No class</p>

@@ -1,6 +1,8 @@
 import { studentFaults, type Student } from '$lib/core/people';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
+import { once } from '$lib/server/creations';
+import { readJsonObject, tokenOf } from '$lib/server/requests';
 import { found, ownerOfRequest } from '$lib/server/scope';
 import { createStudent } from '$lib/server/students';
 import { json } from '@sveltejs/kit';
@@ -10,9 +12,12 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
 	const group = found(await getGroup(db(), owner.studioId, params.id));
-	const body = (await request.json().catch(() => null)) as { document?: unknown } | null;
-	const faults = studentFaults(body?.document);
+	const token = tokenOf(request.headers.get('idempotency-key'));
+	const { document } = await readJsonObject(request);
+	const faults = studentFaults(document);
 	if (faults.length) return json({ faults }, { status: 422 });
-	const id = await createStudent(db(), owner, group.id, body?.document as Student);
+	const id = await once(db(), owner.studioId, token, (tx) =>
+		createStudent(tx, owner, group.id, document as Student)
+	);
 	return json({ id }, { status: 201 });
 };

@@ -1,0 +1,65 @@
+// How many requests a second the pages of the demo studio bear, beside an empty page of the same server.
+import autocannon from 'autocannon';
+import { freePort } from '../scripts/mariadb.mjs';
+import { serve } from '../scripts/serve.mjs';
+
+/** Requests that are under way at the same time. */
+const CONNECTIONS = 16;
+const SECONDS_EACH = 6;
+
+/** The session cookie of the demo teacher, as the button of the sign-in page gives it. */
+async function enter(origin: string): Promise<string> {
+	const response = await fetch(`${origin}/sign-in?/demo`, {
+		method: 'POST',
+		headers: { origin, 'content-type': 'application/x-www-form-urlencoded' },
+		redirect: 'manual'
+	});
+	return response.headers
+		.getSetCookie()
+		.map((cookie) => cookie.split(';')[0])
+		.join('; ');
+}
+
+/** The first address of a page that a pattern finds in another page. */
+async function linkIn(origin: string, cookie: string, page: string, pattern: RegExp): Promise<string> {
+	const text = await (await fetch(origin + page, { headers: { cookie } })).text();
+	const found = pattern.exec(text)?.[1];
+	if (!found) throw new Error(`${page} has no link like ${pattern}`);
+	return found;
+}
+
+async function requestsASecond(url: string, cookie: string): Promise<number> {
+	const run = await autocannon({
+		url,
+		connections: CONNECTIONS,
+		duration: SECONDS_EACH,
+		headers: { cookie },
+		timeout: 30
+	});
+	return run.requests.total / run.duration;
+}
+
+/** Requests a second of each page, each measured between two measurements of the empty page. */
+export async function pageLoad(): Promise<{ page: string; perSecond: number; emptyOverIt: number }[]> {
+	const { origin, stop } = await serve({ port: await freePort(), demo: true, quiet: true });
+	try {
+		const cookie = await enter(origin);
+		const plan = await linkIn(origin, cookie, '/', /href="(\/plan\/[\w-]+)"/);
+		const series = await linkIn(origin, cookie, '/series', /href="(\/series\/[\w-]+)"/);
+		const group = await linkIn(origin, cookie, '/group', /href="(\/group\/[\w-]+)"/);
+		const empty = () => requestsASecond(`${origin}/not-a-page`, cookie);
+		const pages = { week: '/', class: plan, series, catalogue: '/catalogue', group };
+		const rows = [];
+		let before = await empty();
+		for (const [page, path] of Object.entries(pages)) {
+			const perSecond = await requestsASecond(origin + path, cookie);
+			const after = await empty();
+			rows.push({ page, perSecond, emptyOverIt: (before + after) / 2 / perSecond });
+			before = after;
+		}
+		rows.push({ page: 'empty', perSecond: before, emptyOverIt: 1 });
+		return rows;
+	} finally {
+		await stop();
+	}
+}

@@ -1,0 +1,63 @@
+import { faultLines } from '$lib/core/formats';
+import type { Fault } from '$lib/core/plan';
+import { newId } from './ids';
+
+/** What became of a request: what the server answered, or a sentence for each thing that stood in its way. */
+export type Answer<T> = { ok: true; value: T } | { ok: false; status: number; messages: string[] };
+
+const UNREACHABLE = 'The server cannot be reached just now; nothing was changed.';
+const TRIES = 3;
+const BETWEEN_TRIES_MS = 400;
+
+async function request<T>(path: string, init: RequestInit): Promise<Answer<T>> {
+	let response: Response;
+	try {
+		response = await fetch(path, init);
+	} catch {
+		return { ok: false, status: 0, messages: [UNREACHABLE] };
+	}
+	const answer = (await response.json().catch(() => ({}))) as T & { faults?: Fault[]; message?: string };
+	if (response.ok) return { ok: true, value: answer };
+	const messages = answer.faults?.length
+		? faultLines(answer.faults)
+		: [answer.message ?? 'That did not work; try again.'];
+	return { ok: false, status: response.status, messages };
+}
+
+const sending = (method: string, body: unknown, headers: Record<string, string> = {}): RequestInit => ({
+	method,
+	headers: { 'content-type': 'application/json', ...headers },
+	body: JSON.stringify(body)
+});
+
+/**
+ * Sends something new to be kept. A lost connection is tried again under the same token, so that an answer that never
+ * arrived makes no second one.
+ */
+export async function create<T extends object>(path: string, body: unknown): Promise<Answer<T>> {
+	const init = sending('POST', body, { 'idempotency-key': newId() });
+	let answer = await request<T>(path, init);
+	for (let tries = 1; !answer.ok && answer.status === 0 && tries < TRIES; tries++) {
+		await new Promise((done) => setTimeout(done, tries * BETWEEN_TRIES_MS));
+		answer = await request<T>(path, init);
+	}
+	return answer;
+}
+
+/** Saves a document over the version that the change began from. */
+export const save = (
+	path: string,
+	version: number,
+	document: unknown
+): Promise<Answer<{ version: number }>> => request(path, sending('PUT', { version, document }));
+
+/** Removes what was looked at in this version. */
+export const remove = (path: string, version: number): Promise<Answer<object>> =>
+	request(path, sending('DELETE', { version }));
+
+/** Leaves a movement out of planning, or offers it again. */
+export const leaveOut = (slug: string, out: boolean): Promise<Answer<object>> =>
+	request(`/api/left-out/${slug}`, { method: out ? 'PUT' : 'DELETE' });
+
+/** The response to a save, with everything that the server says of it. */
+export const send = (path: string, body: unknown): Promise<Response> => fetch(path, sending('PUT', body));

@@ -1,0 +1,2 @@
+export { asOneLine, LINE_PATTERN, LINES_PATTERN, oneLine, textOfLines } from './lines';
+export { eachOnce, isPropertyOfAll } from './once';

@@ -1,0 +1,56 @@
+import { and, eq, lt } from 'drizzle-orm';
+import type { Db } from './db/open';
+import { removed, type RemovedKind } from './db/schema';
+import { clearRows } from './db/versioned';
+
+/** For how long what was removed can be brought back. */
+export const KEPT_DAYS = 30;
+
+/** Keeps what is being removed, in the same transaction. */
+export async function keepRemoved(
+	tx: Db,
+	studioId: string,
+	kind: RemovedKind,
+	id: string,
+	document: unknown
+): Promise<void> {
+	await clearRows(tx, removed, one(studioId, kind, id));
+	await tx.insert(removed).values({ studioId, kind, id, document });
+}
+
+/** Takes back what was removed, in the same transaction in which it is put where it was; null when it is not there. */
+export async function takeRemoved<T>(
+	tx: Db,
+	studioId: string,
+	kind: RemovedKind,
+	id: string
+): Promise<T | null> {
+	const [row] = await tx
+		.select()
+		.from(removed)
+		.where(one(studioId, kind, id))
+		.for('update');
+	if (!row) return null;
+	await clearRows(tx, removed, one(studioId, kind, id));
+	return row.document as T;
+}
+
+/** What a removed thing is called, to offer it back; null when it is not there. */
+export async function removedTitle(
+	db: Db,
+	studioId: string,
+	kind: RemovedKind,
+	id: string
+): Promise<string | null> {
+	const [row] = await db
+		.select()
+		.from(removed)
+		.where(one(studioId, kind, id));
+	return row ? ((row.document as { title?: string }).title ?? '') : null;
+}
+
+export const forgetRemoved = (db: Db, now: Date): Promise<number> =>
+	clearRows(db, removed, lt(removed.removedAt, new Date(now.getTime() - KEPT_DAYS * 24 * 3600_000)));
+
+const one = (studioId: string, kind: RemovedKind, id: string) =>
+	and(eq(removed.studioId, studioId), eq(removed.kind, kind), eq(removed.id, id))!;

@@ -1,0 +1,25 @@
+<script lang="ts">
+	import { Button, InlineNotification } from 'carbon-components-svelte';
+
+	/** Offers back what was removed just now, by the `restore` action of the page that it stands on. */
+	interface Props {
+		/** “After the headland run”. */
+		what: string;
+		id: string;
+	}
+	let { what, id }: Props = $props();
+</script>
+
+<form method="POST" action="?/restore">
+	<input type="hidden" name="id" value={id} />
+	<InlineNotification
+		kind="info"
+		lowContrast
+		title="{what} is removed"
+		subtitle="For thirty days it can be brought back from this address."
+	>
+		<svelte:fragment slot="actions">
+			<Button size="small" kind="tertiary" type="submit">Bring it back</Button>
+		</svelte:fragment>
+	</InlineNotification>
+</form>
