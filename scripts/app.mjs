@@ -104,7 +104,7 @@ function headers(https) {
 		[
 			'permissions-policy',
 			'accelerometer=(self), gyroscope=(self), screen-wake-lock=(self), fullscreen=(self), ' +
-				'camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), midi=()'
+				'camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), midi=()'
 		],
 		['cache-control', 'private, no-store'],
 		...(https ? [['strict-transport-security', 'max-age=31536000; includeSubDomains']] : [])

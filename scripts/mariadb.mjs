@@ -84,11 +84,12 @@ function clearLeftOvers() {
 	}
 }
 
+/** @param {number} pid */
 function isRunning(pid) {
 	try {
 		return pid > 0 && process.kill(pid, 0);
 	} catch (error) {
-		return error.code === 'EPERM';
+		return /** @type {NodeJS.ErrnoException} */ (error).code === 'EPERM';
 	}
 }
 
@@ -294,7 +295,7 @@ export async function keepMariadb(opts = {}) {
 			try {
 				running = await startMariadb(again);
 			} catch (error) {
-				console.error(`The database could not be started: ${error.message.split('\n')[0]}`);
+				console.error(`The database could not be started: ${String(error).split('\n')[0]}`);
 			}
 		}
 	};
@@ -312,10 +313,10 @@ export async function keepMariadb(opts = {}) {
 }
 
 /** Whether a server says its greeting on this port: one that is frozen still takes the connection, but says nothing. */
-function greets(port) {
+function greets(/** @type {number} */ port) {
 	return new Promise((done) => {
 		const socket = connect({ port, host: '127.0.0.1' });
-		const end = (answer) => {
+		const end = (/** @type {boolean} */ answer) => {
 			clearTimeout(timer);
 			socket.destroy();
 			done(answer);

@@ -2,6 +2,7 @@ import { building } from '$app/environment';
 import { env } from '$env/dynamic/private';
 import { assertCatalogue } from '$lib/catalogue';
 import { auth } from '$lib/server/auth';
+import { closePool } from '$lib/server/compute/pool';
 import { ConfigError, readConfig } from '$lib/server/config';
 import { closeDb, db, isClosing } from '$lib/server/db';
 import { isConnectionError } from '$lib/server/db/errors';
@@ -29,6 +30,7 @@ export const init: ServerInit = async () => {
 	// the server says this after the last request on SIGTERM or SIGINT
 	process.on('sveltekit:shutdown', () => {
 		stopTidying();
+		void closePool();
 		void closeDb();
 	});
 };

@@ -16,31 +16,24 @@ import { removedTitle } from '$lib/server/removed';
 import { readForm, tokenOf } from '$lib/server/requests';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { seriesDue } from '$lib/server/series';
-import { movedOn, shelfWith, studioShelf, withStates } from '$lib/server/shelves';
+import { studioShelf, withStates } from '$lib/server/shelves';
 import { getStyle } from '$lib/server/styles';
 import { getTemplate, listTemplates } from '$lib/server/templates';
-import { planCard } from '$lib/server/summary';
+import { planCards } from '$lib/server/plan-cards';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals, url }) => {
+export const load: PageServerLoad = async ({ locals, url, request }) => {
 	const studio = studioOfRequest(locals);
 	const now = new Date();
 	const today = dayInZone(now, studio.timeZone);
 	const week = weekById(url.searchParams.get('week') ?? '') ?? weekOfDay(today);
 	const groups = await listGroups(db(), studio.id);
 	const plans = await plansBetween(db(), studio.id, week.days[0]!, week.days[6]!);
-	const byId = new Map(groups.map(({ id, group }) => [id, group]));
 	const shelf = await studioShelf(db(), studio.id);
-	const moved = await movedOn(
-		db(),
-		studio.id,
-		shelf,
-		plans.map(({ plan }) => plan)
-	);
-	const cards = plans.map((stored, i) =>
-		planCard(stored, byId.get(stored.groupId)!, shelfWith(shelf, moved[i] ?? []))
-	);
+	const byId = new Map(groups.map((stored) => [stored.id, stored]));
+	const groupOf = (plan: { groupId: string }) => byId.get(plan.groupId)!;
+	const cards = await planCards(db(), studio.id, shelf, plans, groupOf, request.signal);
 	const days = weekBoard(
 		week,
 		groups.map(({ id, group }) => ({ ...group, id })),

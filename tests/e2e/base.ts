@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
 
@@ -77,7 +78,8 @@ export async function newPlan(
 ): Promise<string> {
 	await open(page, '/group');
 	const href = await page.getByRole('link', { name: group }).getAttribute('href');
-	const form = { group: href?.split('/').at(-1) ?? '', day };
+	const token = randomUUID().replaceAll('-', '');
+	const form = { group: href?.split('/').at(-1) ?? '', day, token };
 	const origin = new URL(page.url()).origin;
 	const response = await page.request.post('/?/start', { form, headers: { origin }, maxRedirects: 0 });
 	const path = (await response.json()).location as string;

@@ -2,7 +2,8 @@
 import ICAL from 'ical.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startMariadb } from '../../scripts/mariadb.mjs';
-import { findMovement } from '../../src/lib/catalogue';
+import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { shelfOf } from '../../src/lib/core/movement';
 import { itemsOf } from '../../src/lib/core/plan';
 import {
 	markOf,
@@ -15,6 +16,7 @@ import {
 	type PlannedSeries
 } from '../../src/lib/core/series';
 import { seriesCalendar } from '../../src/lib/server/calendar-file';
+import { TASKS } from '../../src/lib/server/compute/tasks';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import { newId } from '../../src/lib/server/db/ids';
@@ -33,7 +35,7 @@ import {
 	saveSeries,
 	seriesOfLink
 } from '../../src/lib/server/series';
-import { seriesSetting, settingOfSeries } from '../../src/lib/server/series-setting';
+import { seriesSetting, seriesToRead, type StoredSetting } from '../../src/lib/server/series-setting';
 import { recordCatalogue } from '../../src/lib/server/shelves';
 import { createStudio } from '../../src/lib/server/studios';
 import { classWith, CLIMBERS, filled, ladder, seriesOf } from './series-built';
@@ -226,9 +228,19 @@ describe('a series', () => {
 	});
 });
 
+const calendarOf = (setting: StoredSetting) =>
+	seriesCalendar(setting, 'Saltmarsh Loft', new Date(0), (input) => Promise.resolve(TASKS.dates(input)));
+
+/** What the page of a series reads it against. */
+function settingOfSeries(setting: StoredSetting) {
+	const { group, movements, knownBefore } = seriesToRead(setting);
+	const { find, offered } = shelfOf(CATALOGUE, movements.own, movements.leftOut, movements.kept);
+	return { group, find, catalogue: offered, knownBefore: [...knownBefore] };
+}
+
 describe('the dates of a series for other calendars', () => {
 	const notes = async (id: string) => {
-		const text = seriesCalendar((await seriesSetting(db, loft, id))!, 'Saltmarsh Loft', new Date(0));
+		const text = await calendarOf((await seriesSetting(db, loft, id))!);
 		const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
 		return calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event).description ?? '');
 	};
@@ -251,7 +263,7 @@ describe('the dates of a series for other calendars', () => {
 
 	it('are at their moments, in their room, with nothing of the people', async () => {
 		const { id, stored } = await kept();
-		const text = seriesCalendar((await seriesSetting(db, loft, id))!, 'Saltmarsh Loft', new Date(0));
+		const text = await calendarOf((await seriesSetting(db, loft, id))!);
 		const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
 		const events = calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
 		const { series } = stored.planned;

@@ -11,7 +11,7 @@ import { teacher } from '../../src/lib/server/db/schema';
 import { fingerprint, sameContent } from '../../src/lib/server/fingerprint';
 import { createGroup, getGroup, listGroups, saveGroup } from '../../src/lib/server/groups';
 import { ownFaults } from '../../src/lib/server/own-movements';
-import { planSetting, settingOf } from '../../src/lib/server/plan-setting';
+import { planSetting, planToRead } from '../../src/lib/server/plan-setting';
 import {
 	createPlan,
 	removePlan,
@@ -179,7 +179,7 @@ describe('plans', () => {
 		expect(setting?.lastFirstSide).toBe('right');
 		expect(setting?.taughtBefore.sort()).toEqual(['clam', 'low-lunge']);
 		expect(setting?.usedLately.sort()).toEqual(['clam', 'low-lunge']);
-		expect(settingOf(setting!).group?.name).toBe('Setting');
+		expect(planToRead(setting!).group.name).toBe('Setting');
 		expect(await planSetting(db, shed, planId, '2026-11-24')).toBeNull();
 	});
 });

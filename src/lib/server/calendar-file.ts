@@ -1,23 +1,24 @@
-import { momentOf, rungOf, rungWords, schedule } from '../core/series';
 import { writeCalendar } from '../core/icalendar';
-import type { StoredSetting } from './series-setting';
-import { shelfWith } from './shelves';
+import type { Tasks } from './compute/tasks';
+import { seriesToRead, type StoredSetting } from './series-setting';
 
-/** The classes of a series as an iCalendar file, with nothing of the people. `stamp`: now. */
-export function seriesCalendar(setting: StoredSetting, studioName: string, stamp: Date): string {
+/**
+ * The classes of a series as an iCalendar file, with nothing of the people. `datesOf`: works the dates out. `stamp`: now.
+ */
+export async function seriesCalendar(
+	setting: StoredSetting,
+	studioName: string,
+	stamp: Date,
+	datesOf: (input: ReturnType<typeof seriesToRead>) => Promise<ReturnType<Tasks['dates']>>
+): Promise<string> {
 	const { planned, version } = setting.stored;
-	const { series, plans } = planned;
-	const { find } = shelfWith(setting.today, setting.moved);
-	const scheduled = schedule(planned, setting.knownBefore);
+	const dates = await datesOf(seriesToRead(setting));
 	return writeCalendar(
-		`${series.title}, ${studioName}`,
-		series.classes.map((c, i) => ({
-			uid: `${c.id}@humble-orbit.invalid`,
-			title: plans[c.id]?.title || `${series.title}, class ${i + 1}`,
-			start: momentOf(c, series.timeZone),
-			lengthSeconds: plans[c.id]?.lengthSeconds ?? series.lengthSeconds,
+		`${planned.series.title}, ${studioName}`,
+		dates.map(({ id, ...event }) => ({
+			...event,
+			uid: `${id}@humble-orbit.invalid`,
 			where: setting.group.group.room,
-			note: (scheduled.get(c.id) ?? []).map((given) => rungWords(rungOf(series, given), find)).join('\n'),
 			sequence: version
 		})),
 		stamp

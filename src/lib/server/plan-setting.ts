@@ -1,13 +1,13 @@
 import type { Leg } from '../core/anatomy';
 import { addDays } from '../core/calendar';
-import type { Setting } from '../core/checks';
+import type { PlanToRead } from './compute/tasks';
 import type { Group } from '../core/group';
 import type { Shelf } from '../core/movement';
 import { firstSideOf, slugsOf } from '../core/plan';
 import type { Db } from './db/open';
 import { getGroup } from './groups';
-import { getPlan, plansOfGroup, taughtBefore, usedBetween, type StoredPlan } from './plans';
-import { movedOn, shelfWith, studioShelf, type MovedOn, type StudioShelf } from './shelves';
+import { getPlan, lastPlanOfGroup, taughtBefore, usedBetween, type StoredPlan } from './plans';
+import { movedOn, movementsFor, shelfWith, studioShelf, type MovedOn, type StudioShelf } from './shelves';
 
 /** Days that "the last four weeks" are. */
 const LATELY_DAYS = 28;
@@ -39,12 +39,14 @@ export async function planSetting(
 	const stored = await getPlan(db, studioId, planId);
 	const group = stored && (await getGroup(db, studioId, stored.groupId));
 	if (!stored || !group) return null;
-	const today = await studioShelf(db, studioId);
-	const [moved = []] = await movedOn(db, studioId, today, [stored.plan]);
 	const taughtOn = stored.taughtOn ?? day;
-	const earlier = (await plansOfGroup(db, studioId, group.id)).find(
-		(other) => other.id !== planId && other.taughtOn !== null && other.taughtOn < taughtOn
-	);
+	const [today, earlier, met, usedLately] = await Promise.all([
+		studioShelf(db, studioId),
+		lastPlanOfGroup(db, studioId, group.id, { day: taughtOn, not: planId }),
+		taughtBefore(db, studioId, group.id, taughtOn),
+		usedBetween(db, studioId, addDays(taughtOn, -LATELY_DAYS), addDays(taughtOn, -1), group.id)
+	]);
+	const [moved = []] = await movedOn(db, studioId, today, [stored.plan]);
 	return {
 		stored,
 		groupId: group.id,
@@ -52,26 +54,26 @@ export async function planSetting(
 		today,
 		moved,
 		shelf: shelfWith(today, moved),
-		taughtBefore: await taughtBefore(db, studioId, group.id, taughtOn),
+		taughtBefore: met,
 		lastMovements: earlier ? slugsOf(earlier.plan) : [],
 		lastFirstSide: earlier ? firstSideOf(earlier.plan) : null,
-		usedLately: await usedBetween(
-			db,
-			studioId,
-			addDays(taughtOn, -LATELY_DAYS),
-			addDays(taughtOn, -1),
-			group.id
-		)
+		usedLately
 	};
 }
 
-/** The same as the core asks for it. */
-export function settingOf({ shelf, group, taughtBefore, lastFirstSide }: PlanSetting): Setting {
+/** The same as plain data, for what is worked out in threads. */
+export function planToRead({
+	stored,
+	group,
+	today,
+	moved,
+	taughtBefore,
+	lastFirstSide
+}: PlanSetting): PlanToRead {
 	return {
-		catalogue: shelf.offered,
-		find: shelf.find,
-		targets: group.targets,
+		plan: stored.plan,
 		group,
+		movements: movementsFor(today, moved),
 		taughtBefore,
 		lastFirstSide
 	};

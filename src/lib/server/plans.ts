@@ -1,10 +1,11 @@
-import { and, asc, between, desc, eq, lt } from 'drizzle-orm';
-import { itemsOf, type ClassPlan } from '../core/plan';
+import { and, asc, between, desc, eq, lt, ne, type SQL } from 'drizzle-orm';
+import type { ClassPlan } from '../core/plan';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
-import { classGroup, plan, series } from './db/schema';
-import { deleteFrom, raiseVersion, updateFrom } from './db/versioned';
-import { holdQuota } from './quotas';
+import { classGroup, plan, planMovement, series } from './db/schema';
+import { deleteFrom, raiseVersion } from './db/versioned';
+import { addPlanRow, changePlanRow, onePlan } from './plan-rows';
+import { holdQuota, QUOTAS } from './quotas';
 import { keepRemoved, takeRemoved } from './removed';
 import type { Removal, Saved } from './saved';
 
@@ -44,22 +45,48 @@ export async function groupsWithPlans(db: Db, studioId: string): Promise<string[
 	return rows.map((row) => row.id);
 }
 
-/** The plans of one group, the newest day first. */
-export async function plansOfGroup(db: Db, studioId: string, groupId: string): Promise<StoredPlan[]> {
+/** The plans of one group, the newest day first: all of them, or a page of so many. */
+export async function plansOfGroup(
+	db: Db,
+	studioId: string,
+	groupId: string,
+	page?: { from: number; size: number }
+): Promise<StoredPlan[]> {
 	const rows = await db
 		.select()
 		.from(plan)
 		.where(and(eq(plan.studioId, studioId), eq(plan.groupId, groupId)))
-		.orderBy(desc(plan.taughtOn), desc(plan.updatedAt));
+		.orderBy(desc(plan.taughtOn), desc(plan.updatedAt), asc(plan.id))
+		.limit(page?.size ?? QUOTAS.classes)
+		.offset(page?.from ?? 0);
 	return rows.map(stored);
 }
 
-/** The plan of a group with the newest day; null when it has none. */
-export async function lastPlanOfGroup(db: Db, studioId: string, groupId: string): Promise<StoredPlan | null> {
+/** The titles and days of the plans of a group, without their documents; the newest day first. */
+export function planTitlesOfGroup(
+	db: Db,
+	studioId: string,
+	groupId: string
+): Promise<{ id: string; title: string; taughtOn: string | null }[]> {
+	return db
+		.select({ id: plan.id, title: plan.title, taughtOn: plan.taughtOn })
+		.from(plan)
+		.where(and(eq(plan.studioId, studioId), eq(plan.groupId, groupId)))
+		.orderBy(desc(plan.taughtOn), desc(plan.updatedAt), asc(plan.id));
+}
+
+/** The plan of a group with the newest day, or with the newest one before a day; null when it has none. */
+export async function lastPlanOfGroup(
+	db: Db,
+	studioId: string,
+	groupId: string,
+	before?: { day: string; not: string }
+): Promise<StoredPlan | null> {
+	const earlier = before && and(lt(plan.taughtOn, before.day), ne(plan.id, before.not));
 	const [row] = await db
 		.select()
 		.from(plan)
-		.where(and(eq(plan.studioId, studioId), eq(plan.groupId, groupId)))
+		.where(and(eq(plan.studioId, studioId), eq(plan.groupId, groupId), earlier))
 		.orderBy(desc(plan.taughtOn), desc(plan.updatedAt))
 		.limit(1);
 	return row ? stored(row) : null;
@@ -84,7 +111,7 @@ export async function createPlan(
 ): Promise<string> {
 	const id = newId();
 	await holdQuota(db, 'classes', plan, eq(plan.studioId, studioId));
-	await db.insert(plan).values({ id, studioId, groupId, taughtOn, ...columns(document) });
+	await db.transaction((tx) => addPlanRow(tx, { id, studioId, groupId, taughtOn }, document));
 	return id;
 }
 
@@ -98,7 +125,7 @@ export async function savePlan(
 ): Promise<Saved<StoredPlan>> {
 	const done = await db.transaction(async (tx) => {
 		const seriesId = await seriesOf(tx, studioId, id);
-		const saved = await updateFrom(tx, plan, one(studioId, id), fromVersion, columns(document));
+		const saved = await changePlanRow(tx, studioId, id, fromVersion, document);
 		if (saved) await touchSeries(tx, seriesId);
 		return saved;
 	});
@@ -111,9 +138,9 @@ export async function savePlan(
 export function removePlan(db: Db, studioId: string, id: string, fromVersion: number): Promise<Removal> {
 	return db.transaction(async (tx) => {
 		const seriesId = await seriesOf(tx, studioId, id);
-		const [row] = await tx.select().from(plan).where(one(studioId, id)).for('update');
+		const [row] = await tx.select().from(plan).where(onePlan(studioId, id)).for('update');
 		if (!row) return 'missing';
-		if (!(await deleteFrom(tx, plan, one(studioId, id), fromVersion))) return 'stale';
+		if (!(await deleteFrom(tx, plan, onePlan(studioId, id), fromVersion))) return 'stale';
 		await keepRemoved(tx, studioId, 'plan', id, row);
 		await touchSeries(tx, seriesId);
 		return 'removed';
@@ -130,35 +157,30 @@ export function restorePlan(db: Db, studioId: string, id: string): Promise<strin
 		if (!row) return null;
 		const groups = and(eq(classGroup.id, row.groupId), eq(classGroup.studioId, studioId));
 		if ((await tx.select({ id: classGroup.id }).from(classGroup).where(groups)).length === 0) return null;
-		const { title, lengthSeconds, groupId, taughtOn, document, version } = row;
+		const { groupId, taughtOn, document, version } = row;
 		const kept = row.seriesId === null ? null : await lockSeries(tx, studioId, row.seriesId);
-		const taken = (await tx.select({ id: plan.id }).from(plan).where(one(studioId, id))).length > 0;
+		const taken = (await tx.select({ id: plan.id }).from(plan).where(onePlan(studioId, id))).length > 0;
 		const back = {
 			id: taken ? newId() : id,
 			studioId,
 			groupId,
 			taughtOn,
-			title,
-			lengthSeconds,
-			document,
 			version: version + 1,
 			seriesId: taken ? null : kept
 		};
 		await holdQuota(tx, 'classes', plan, eq(plan.studioId, studioId));
-		await tx.insert(plan).values(back);
+		await addPlanRow(tx, back, document);
 		await touchSeries(tx, back.seriesId);
 		return back.id;
 	});
 }
-
-const one = (studioId: string, id: string) => and(eq(plan.id, id), eq(plan.studioId, studioId))!;
 
 /**
  * The series of a plan, held until the end of the transaction: whoever saves a series takes it and its plans in the same
  * order, so that neither waits for the other for ever.
  */
 async function seriesOf(tx: Db, studioId: string, planId: string): Promise<string | null> {
-	const [row] = await tx.select({ seriesId: plan.seriesId }).from(plan).where(one(studioId, planId));
+	const [row] = await tx.select({ seriesId: plan.seriesId }).from(plan).where(onePlan(studioId, planId));
 	return row?.seriesId ? lockSeries(tx, studioId, row.seriesId) : null;
 }
 
@@ -176,10 +198,6 @@ async function touchSeries(db: Db, seriesId: string | null): Promise<void> {
 	if (seriesId !== null) await raiseVersion(db, series, eq(series.id, seriesId));
 }
 
-function columns(document: ClassPlan) {
-	return { title: document.title, lengthSeconds: document.lengthSeconds, document };
-}
-
 function stored(row: typeof plan.$inferSelect): StoredPlan {
 	return {
 		id: row.id,
@@ -192,40 +210,27 @@ function stored(row: typeof plan.$inferSelect): StoredPlan {
 }
 
 /** Slugs in the classes of a group on earlier days: what the group has met. */
-export async function taughtBefore(
-	db: Db,
-	studioId: string,
-	groupId: string,
-	before: string
-): Promise<string[]> {
-	const rows = await db
-		.select({ document: plan.document })
-		.from(plan)
-		.where(and(eq(plan.studioId, studioId), eq(plan.groupId, groupId), lt(plan.taughtOn, before)));
-	return slugsIn(rows);
+export function taughtBefore(db: Db, studioId: string, groupId: string, before: string): Promise<string[]> {
+	return slugsIn(db, and(eq(plan.studioId, studioId), eq(plan.groupId, groupId), lt(plan.taughtOn, before))!);
 }
 
 /** Slugs used in classes from one day to another, of one group or of the whole studio. */
-export async function usedBetween(
+export function usedBetween(
 	db: Db,
 	studioId: string,
 	from: string,
 	to: string,
 	groupId?: string
 ): Promise<string[]> {
-	const rows = await db
-		.select({ document: plan.document })
-		.from(plan)
-		.where(
-			and(
-				eq(plan.studioId, studioId),
-				between(plan.taughtOn, from, to),
-				groupId ? eq(plan.groupId, groupId) : undefined
-			)
-		);
-	return slugsIn(rows);
+	const ofGroup = groupId ? eq(plan.groupId, groupId) : undefined;
+	return slugsIn(db, and(eq(plan.studioId, studioId), between(plan.taughtOn, from, to), ofGroup)!);
 }
 
-const slugsIn = (rows: { document: ClassPlan }[]) => [
-	...new Set(rows.flatMap(({ document }) => itemsOf(document).map((item) => item.movement)))
-];
+async function slugsIn(db: Db, plans: SQL): Promise<string[]> {
+	const rows = await db
+		.selectDistinct({ slug: planMovement.slug })
+		.from(plan)
+		.innerJoin(planMovement, and(eq(planMovement.studioId, plan.studioId), eq(planMovement.planId, plan.id)))
+		.where(plans);
+	return rows.map((row) => row.slug);
+}

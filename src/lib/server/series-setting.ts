@@ -1,9 +1,9 @@
-import type { SeriesSetting } from '../core/series';
+import type { SeriesToRead } from './compute/tasks';
 import { taughtBefore } from './plans';
 import type { Db } from './db/open';
 import { getGroup, type StoredGroup } from './groups';
 import { getSeries, type StoredSeries } from './series';
-import { movedOn, shelfWith, studioShelf, type MovedOn, type StudioShelf } from './shelves';
+import { movedOn, movementsFor, studioShelf, type MovedOn, type StudioShelf } from './shelves';
 
 /** Everything that a series is read against. */
 export interface StoredSetting {
@@ -33,8 +33,12 @@ export async function seriesSetting(db: Db, studioId: string, id: string): Promi
 	};
 }
 
-/** The same as the core asks for it. */
-export function settingOfSeries({ group, today, moved, knownBefore }: StoredSetting): SeriesSetting {
-	const { find, offered } = shelfWith(today, moved);
-	return { group: group.group, find, catalogue: offered, knownBefore };
+/** The same as plain data, for what is worked out in threads. */
+export function seriesToRead({ stored, group, today, moved, knownBefore }: StoredSetting): SeriesToRead {
+	return {
+		planned: stored.planned,
+		group: group.group,
+		movements: movementsFor(today, moved),
+		knownBefore
+	};
 }

@@ -7,6 +7,7 @@ import { newId } from './db/ids';
 import { classGroup, plan, series, studio } from './db/schema';
 import { deleteFrom, moveFrom, setSwitch, updateFrom } from './db/versioned';
 import { sameContent } from './fingerprint';
+import { addPlanRow, changePlanRow, onePlan } from './plan-rows';
 import { holdQuota } from './quotas';
 import { keepRemoved, takeRemoved } from './removed';
 import type { Removal, Saved } from './saved';
@@ -62,6 +63,18 @@ export async function listSeries(db: Db, studioId: string): Promise<SeriesSummar
 		groupName: row.groupName,
 		series: row.series.document
 	}));
+}
+
+/** Ids, titles and groups of the series of a studio, without their documents; the newest first. */
+export function seriesTitles(
+	db: Db,
+	studioId: string
+): Promise<{ id: string; groupId: string; title: string }[]> {
+	return db
+		.select({ id: series.id, groupId: series.groupId, title: series.title })
+		.from(series)
+		.where(eq(series.studioId, studioId))
+		.orderBy(desc(series.startsOn), asc(series.title));
 }
 
 /** What a series is called, for a link to it; null for another studio's. */
@@ -194,7 +207,7 @@ async function writePlans(
 	known: Readonly<Record<string, number>>,
 	before: StoredSeries | null
 ): Promise<string[]> {
-	const one = (id: string) => and(eq(plan.id, id), eq(plan.studioId, of.studioId))!;
+	const one = (id: string) => onePlan(of.studioId, id);
 	const held = (changed: boolean) => {
 		if (!changed) throw new NotFrom('stale');
 	};
@@ -213,10 +226,9 @@ async function writePlans(
 		if (!document) continue;
 		const row = byId.get(c.id);
 		const place = { taughtOn: c.on, seriesId: of.id };
-		const content = { title: document.title, lengthSeconds: document.lengthSeconds, document };
 		if (!row) {
 			const { studioId, groupId } = of;
-			await tx.insert(plan).values({ id: c.id, studioId, groupId, ...content, ...place });
+			await addPlanRow(tx, { id: c.id, studioId, groupId, ...place }, document);
 		} else if (sameContent(row.document, document)) {
 			if (row.taughtOn !== c.on || row.seriesId !== of.id)
 				held(await moveFrom(tx, plan, one(c.id), row.version, place));
@@ -226,7 +238,7 @@ async function writePlans(
 				held(row.seriesId !== of.id);
 				keptApart.push(await keepApart(tx, row));
 			}
-			held(await updateFrom(tx, plan, one(c.id), row.version, { ...content, ...place }));
+			held(await changePlanRow(tx, of.studioId, c.id, row.version, document, place));
 		}
 	}
 	if (!before) return keptApart;
@@ -243,15 +255,8 @@ async function writePlans(
 /** Puts what a plan holds into a plan of its own; its title. */
 async function keepApart(tx: Db, row: typeof plan.$inferSelect): Promise<string> {
 	const title = `${row.title || 'Untitled class'} (other version)`.slice(0, PLAN_LIMITS.titleCharacters);
-	await tx.insert(plan).values({
-		id: newId(),
-		studioId: row.studioId,
-		groupId: row.groupId,
-		title,
-		lengthSeconds: row.lengthSeconds,
-		taughtOn: row.taughtOn,
-		document: { ...row.document, title }
-	});
+	const { studioId, groupId, taughtOn } = row;
+	await addPlanRow(tx, { id: newId(), studioId, groupId, taughtOn }, { ...row.document, title });
 	return title;
 }
 
@@ -291,8 +296,7 @@ export function restoreSeries(db: Db, studioId: string, id: string): Promise<boo
 		await tx.insert(series).values({ id, studioId, groupId, ...columns(document), version: version + 1 });
 		for (const row of await plansById(tx, studioId, kept.planIds)) {
 			if (row.seriesId !== null) continue;
-			const one = and(eq(plan.id, row.id), eq(plan.studioId, studioId))!;
-			await moveFrom(tx, plan, one, row.version, { seriesId: id });
+			await moveFrom(tx, plan, onePlan(studioId, row.id), row.version, { seriesId: id });
 		}
 		return true;
 	});

@@ -1,7 +1,9 @@
+import { createHash } from 'node:crypto';
 import { and, eq, inArray, or } from 'drizzle-orm';
 import { CATALOGUE } from '../catalogue';
 import { movementDifference, shelfOf, type Difference, type Movement, type Shelf } from '../core/movement';
 import { itemsOf, type ClassPlan } from '../core/plan';
+import type { Movements } from './compute/tasks';
 import type { Db } from './db/open';
 import { leftOut, movementState, ownMovement } from './db/schema';
 import { clearRows, updateFrom } from './db/versioned';
@@ -23,6 +25,8 @@ export interface StudioShelf {
 	leftOut: string[];
 	shelf: Shelf;
 	bySlug: ReadonlyMap<string, Movement>;
+	/** Tells this state of the shelf from any other: own movements and what is left out. */
+	state: string;
 	/** Today's fingerprint of every movement. */
 	fingerprints: ReadonlyMap<string, string>;
 }
@@ -68,6 +72,10 @@ export async function studioShelf(db: Db, studioId: string): Promise<StudioShelf
 		own: own.map((row, i) => ({ version: row.version, movement: movements[i]! })),
 		leftOut: out.map((row) => row.slug),
 		shelf,
+		state: createHash('sha256')
+			.update([...prints, ' ', ...out.map((row) => row.slug)].join(' '))
+			.digest('hex')
+			.slice(0, 16),
 		bySlug: new Map(shelf.all.map((movement) => [movement.slug, movement])),
 		fingerprints: new Map([
 			...catalogueFingerprints,
@@ -129,6 +137,13 @@ export async function movedOn(
 		})
 	);
 }
+
+/** The same as plain data. */
+export const movementsFor = (today: StudioShelf, kept: readonly MovedOn[]): Movements => ({
+	own: today.own.map((o) => o.movement),
+	leftOut: today.leftOut,
+	kept: kept.map((k) => k.kept)
+});
 
 /** The shelf as a plan sees it: today's, with what the plan was made with before it. */
 export function shelfWith(today: StudioShelf, kept: readonly MovedOn[]): Shelf {

@@ -3,8 +3,8 @@ import { db } from '$lib/server/db';
 import { formErrors } from '$lib/server/forms';
 import { found, studioOfRequest } from '$lib/server/scope';
 import { readForm, versionOf } from '$lib/server/requests';
-import { movedOn, shelfWith, studioShelf } from '$lib/server/shelves';
-import { planCard } from '$lib/server/summary';
+import { studioShelf } from '$lib/server/shelves';
+import { planCards } from '$lib/server/plan-cards';
 import {
 	removeTemplate,
 	restoreTemplate,
@@ -17,28 +17,15 @@ import { number, object, string } from 'yup';
 import type { Actions, PageServerLoad } from './$types';
 
 /** A template belongs to no group: it is shown against what a general group asks for. */
-const ANYBODY = newGroup('general', 'anybody');
+const ANYBODY = { version: 0, group: newGroup('general', 'anybody') };
 
-export const load: PageServerLoad = async ({ locals }) => {
+export const load: PageServerLoad = async ({ locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const templates = await listTemplates(db(), studio.id);
 	const shelf = await studioShelf(db(), studio.id);
-	const moved = await movedOn(
-		db(),
-		studio.id,
-		shelf,
-		templates.map(({ plan }) => plan)
-	);
-	return {
-		templates: templates.map(({ id, version, plan }, i) => ({
-			...planCard(
-				{ id, version, plan, groupId: '', taughtOn: null, seriesId: null },
-				ANYBODY,
-				shelfWith(shelf, moved[i] ?? [])
-			),
-			version
-		}))
-	};
+	const plans = templates.map((stored) => ({ ...stored, groupId: '', taughtOn: null }));
+	const cards = await planCards(db(), studio.id, shelf, plans, () => ANYBODY, request.signal);
+	return { templates: cards.map((card, i) => ({ ...card, version: templates[i]!.version })) };
 };
 
 const named = object({

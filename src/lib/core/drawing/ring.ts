@@ -6,7 +6,7 @@ import {
 	type Direction,
 	type Leg
 } from '../anatomy';
-import type { Movement } from '../movement';
+import { keptWith, type Movement } from '../movement';
 import type { Balance, Orbit } from '../orbit';
 
 /**
@@ -120,6 +120,12 @@ export function classRing(orbit: Orbit, balance: Balance): RingSector[] {
 
 /** The ring of one movement (each leg its own half): how much of its time each direction gets. */
 export function movementRing(movement: Movement, leads: Leg = 'right'): RingSector[] {
+	return rings(movement, leads, () => ringOf(movement, leads));
+}
+
+const rings = keptWith<RingSector[]>();
+
+function ringOf(movement: Movement, leads: Leg): RingSector[] {
 	return (['left', 'right'] as const).flatMap((leg) => {
 		const { action } = movement;
 		const legAction = isSymmetrical(action) ? action.both : leg === leads ? action.lead : action.trail;

@@ -1,5 +1,5 @@
 import type { Leg } from '../anatomy';
-import type { Form, Movement, PropUse } from '../movement';
+import { keptWith, type Form, type Movement, type PropUse } from '../movement';
 import { arm } from './arms';
 import { posture } from './posture';
 import type { Skeleton } from './skeleton';
@@ -57,16 +57,11 @@ function camera(view: View, movement: Movement): Project {
  * the left leg leading it is the mirror image, so from the side the person faces left.
  */
 export function figure(movement: Movement, view: View, form?: Form, leads: Leg = 'right'): Figure {
-	const known = drawn.get(movement) ?? new Map<string, Figure>();
-	drawn.set(movement, known);
-	const key = `${view} ${form?.id ?? ''} ${leads}`;
-	const found = known.get(key) ?? draw(movement, view, form, leads);
-	known.set(key, found);
-	return found;
+	return drawn(movement, `${view} ${form?.id ?? ''} ${leads}`, () => draw(movement, view, form, leads));
 }
 
-/** A figure depends on its movement alone and is costly to solve, so each is worked out once while its movement lives. */
-const drawn = new WeakMap<Movement, Map<string, Figure>>();
+/** Solving for a figure is costly: each is worked out once while its movement lives. */
+const drawn = keptWith<Figure>();
 
 function draw(movement: Movement, view: View, form: Form | undefined, leads: Leg): Figure {
 	const { skeleton: s, arms } = posture(movement, form);

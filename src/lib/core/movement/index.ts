@@ -7,3 +7,4 @@ export * from './schema';
 export * from './shelf';
 export * from './types';
 export * from './find';
+export * from './kept-with';

@@ -1,4 +1,14 @@
-import { date, index, int, json, mysqlTable, primaryKey, timestamp, varchar } from 'drizzle-orm/mysql-core';
+import {
+	date,
+	foreignKey,
+	index,
+	int,
+	json,
+	mysqlTable,
+	primaryKey,
+	timestamp,
+	varchar
+} from 'drizzle-orm/mysql-core';
 import type { Group } from '../../core/group';
 import type { KitKind, Movement } from '../../core/movement';
 import type { PaceChanges } from '../../core/pace';
@@ -111,6 +121,24 @@ export const plan = mysqlTable(
 		primaryKey({ columns: [t.studioId, t.id] }),
 		index('plan_studio_day').on(t.studioId, t.taughtOn),
 		index('plan_group').on(t.groupId)
+	]
+);
+
+/** The movements of each plan, so that what a group has met is told without reading documents. */
+export const planMovement = mysqlTable(
+	'plan_movement',
+	{
+		studioId: studioId(),
+		planId: exactText('plan_id', { length: 24 }).notNull(),
+		slug: exactText('slug', { length: 60 }).notNull()
+	},
+	(t) => [
+		primaryKey({ columns: [t.studioId, t.planId, t.slug] }),
+		foreignKey({
+			name: 'plan_movement_plan',
+			columns: [t.studioId, t.planId],
+			foreignColumns: [plan.studioId, plan.id]
+		}).onDelete('cascade')
 	]
 );
 

@@ -1,3 +1,4 @@
+import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/calendar-file';
 import { found } from '$lib/server/scope';
@@ -6,9 +7,11 @@ import { seriesSetting } from '$lib/server/series-setting';
 import type { RequestHandler } from './$types';
 
 /** What a calendar that subscribes gets, with the secret alone: dates, titles and rungs, and nothing of the people. */
-export const GET: RequestHandler = async ({ params }) => {
+export const GET: RequestHandler = async ({ params, request }) => {
 	const { id, studioId, studioName } = found(await seriesOfLink(db(), params.secret.replace(/\.ics$/, '')));
 	const setting = found(await seriesSetting(db(), studioId, id));
-	const text = seriesCalendar(setting, studioName, new Date());
+	const text = await seriesCalendar(setting, studioName, new Date(), (input) =>
+		compute('dates', input, request.signal)
+	);
 	return new Response(text, { headers: { ...CALENDAR_HEADERS, 'cache-control': 'no-store' } });
 };

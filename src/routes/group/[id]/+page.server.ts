@@ -4,21 +4,29 @@ import { getGroup } from '$lib/server/groups';
 import { plansOfGroup } from '$lib/server/plans';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { listSeries } from '$lib/server/series';
-import { movedOn, shelfWith, studioShelf } from '$lib/server/shelves';
+import { studioShelf } from '$lib/server/shelves';
 import { listStudents } from '$lib/server/students';
-import { planCard } from '$lib/server/summary';
+import { planCards } from '$lib/server/plan-cards';
+import { QUOTAS } from '$lib/server/quotas';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, locals }) => {
+/** Classes on one page of a group's history. */
+const PAGE_OF_PLANS = 20;
+
+export const load: PageServerLoad = async ({ params, locals, url, request }) => {
 	const studio = studioOfRequest(locals);
 	const stored = found(await getGroup(db(), studio.id, params.id));
-	const plans = await plansOfGroup(db(), studio.id, params.id);
+	const from = Math.max(0, Math.min(QUOTAS.classes, Number(url.searchParams.get('from')) || 0));
+	// one more than a page, to know whether there are older ones
+	const plans = await plansOfGroup(db(), studio.id, params.id, { from, size: PAGE_OF_PLANS + 1 });
 	const shelf = await studioShelf(db(), studio.id);
-	const moved = await movedOn(
+	const cards = await planCards(
 		db(),
 		studio.id,
 		shelf,
-		plans.map(({ plan }) => plan)
+		plans.slice(0, PAGE_OF_PLANS),
+		() => stored,
+		request.signal
 	);
 	return {
 		stored,
@@ -31,9 +39,9 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 				weeks: series.weeks
 			})),
 		students: await listStudents(db(), ownerOfRequest(locals), params.id),
-		plans: plans.map((plan, i) => ({
-			...planCard(plan, stored.group, shelfWith(shelf, moved[i] ?? [])),
-			day: plan.taughtOn ? dayName(plan.taughtOn) : 'no day yet'
-		}))
+		plans: cards.map((card) => ({ ...card, day: card.taughtOn ? dayName(card.taughtOn) : 'no day yet' })),
+		/** Where the older and the newer classes begin; null where there are none. */
+		older: plans.length > PAGE_OF_PLANS ? from + PAGE_OF_PLANS : null,
+		newer: from > 0 ? Math.max(0, from - PAGE_OF_PLANS) : null
 	};
 };

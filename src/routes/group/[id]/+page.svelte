@@ -62,9 +62,20 @@
 			<li>None yet: start one from the <a href="/">week</a>.</li>
 		{/each}
 	</ul>
+	{#if data.newer !== null || data.older !== null}
+		<nav class="pages" aria-label="Classes of this group">
+			{#if data.newer !== null}<a href="?from={data.newer}">Newer classes</a>{/if}
+			{#if data.older !== null}<a href="?from={data.older}">Older classes</a>{/if}
+		</nav>
+	{/if}
 </section>
 
 <style>
+	.pages {
+		display: flex;
+		gap: 1rem;
+		margin-top: 0.75rem;
+	}
 	.head {
 		display: flex;
 		align-items: baseline;

@@ -6,7 +6,14 @@ import { getGroup, listGroups } from '$lib/server/groups';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { once } from '$lib/server/creations';
 import { readForm, tokenOf, versionOf } from '$lib/server/requests';
-import { createSeries, removeSeries, getSeries, listSeries, makeLink, revokeLink } from '$lib/server/series';
+import {
+	createSeries,
+	removeSeries,
+	getSeries,
+	makeLink,
+	revokeLink,
+	seriesTitles
+} from '$lib/server/series';
 import { seriesSetting } from '$lib/server/series-setting';
 import { studioShelf } from '$lib/server/shelves';
 import { getStyle } from '$lib/server/styles';
@@ -21,9 +28,9 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		group: { id: group.id, name: group.group.name },
 		today: dayInZone(new Date(), studio.timeZone),
 		groups: (await listGroups(db(), studio.id)).map(({ id, group: g }) => ({ id, name: g.name })),
-		others: (await listSeries(db(), studio.id))
+		others: (await seriesTitles(db(), studio.id))
 			.filter(({ id }) => id !== params.id)
-			.map(({ id, series }) => ({ id, title: series.title })),
+			.map(({ id, title }) => ({ id, title })),
 		setting: {
 			group: group.group,
 			own: today.own.map(({ movement }) => movement),

@@ -1,3 +1,4 @@
+import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/calendar-file';
 import { found, studioOfRequest } from '$lib/server/scope';
@@ -5,10 +6,12 @@ import { seriesSetting } from '$lib/server/series-setting';
 import type { RequestHandler } from './$types';
 
 /** The dates of a series as an iCalendar file to take away. */
-export const GET: RequestHandler = async ({ params, locals }) => {
+export const GET: RequestHandler = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const setting = found(await seriesSetting(db(), studio.id, params.id));
-	const text = seriesCalendar(setting, studio.name, new Date());
+	const text = await seriesCalendar(setting, studio.name, new Date(), (input) =>
+		compute('dates', input, request.signal)
+	);
 	return new Response(text, {
 		headers: { ...CALENDAR_HEADERS, 'content-disposition': 'attachment; filename="series.ics"' }
 	});

@@ -1,29 +1,29 @@
-import { ladderLines } from '$lib/core/drawing';
-import { compareSeries, readSeries } from '$lib/core/series';
+import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { found, studioOfRequest } from '$lib/server/scope';
-import { listSeries } from '$lib/server/series';
-import { seriesSetting, settingOfSeries } from '$lib/server/series-setting';
+import { seriesTitles } from '$lib/server/series';
+import { seriesSetting, seriesToRead } from '$lib/server/series-setting';
 import type { PageServerLoad } from './$types';
 
 /** Two series side by side: the one at this address, and another one (`?with=`). */
-export const load: PageServerLoad = async ({ params, locals, url }) => {
+export const load: PageServerLoad = async ({ params, locals, url, request }) => {
 	const studio = studioOfRequest(locals);
-	const others = (await listSeries(db(), studio.id)).filter(({ id }) => id !== params.id);
+	const others = (await seriesTitles(db(), studio.id)).filter(({ id }) => id !== params.id);
 	const withId = url.searchParams.get('with') ?? others[0]?.id ?? '';
 	const here = found(await seriesSetting(db(), studio.id, params.id));
 	const there = found(await seriesSetting(db(), studio.id, withId));
-	const [a, b] = [here, there].map((s) => readSeries(s.stored.planned, settingOfSeries(s)));
-	const side = (s: typeof here, reading: NonNullable<typeof a>) => ({
+	const input = { a: seriesToRead(here), b: seriesToRead(there) };
+	const compared = await compute('compareTwoSeries', input, request.signal);
+	const side = (s: typeof here, ladders: typeof compared.a) => ({
 		id: s.stored.id,
 		title: s.stored.planned.series.title,
 		group: s.group.group.name,
-		ladders: ladderLines(reading).lines.map(({ name, goal, rungs }) => ({ name, goal, rungs }))
+		ladders
 	});
 	return {
-		others: others.map(({ id, series }) => ({ id, title: series.title })),
-		a: side(here, a!),
-		b: side(there, b!),
-		lines: compareSeries(a!, b!)
+		others: others.map(({ id, title }) => ({ id, title })),
+		a: side(here, compared.a),
+		b: side(there, compared.b),
+		lines: compared.lines
 	};
 };

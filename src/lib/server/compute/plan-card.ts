@@ -1,14 +1,18 @@
-import { readPlan, waits } from '../core/checks';
-import { classRing, type RingSector } from '../core/drawing';
-import type { Group } from '../core/group';
-import type { Shelf } from '../core/movement';
-import type { StoredPlan } from './plans';
+import { readPlan, waits } from '../../core/checks';
+import { classRing, type RingSector } from '../../core/drawing';
+import type { Group } from '../../core/group';
+import type { Shelf } from '../../core/movement';
+import type { ClassPlan } from '../../core/plan';
 
-/** A plan as a card shows it. */
-export interface PlanCard {
+/** Which plan a card is of. */
+export interface Which {
 	id: string;
 	groupId: string;
 	taughtOn: string | null;
+}
+
+/** A plan as a card shows it. */
+export interface PlanCard extends Which {
 	title: string;
 	startsAt: string;
 	lengthSeconds: number;
@@ -18,8 +22,7 @@ export interface PlanCard {
 	ring: RingSector[];
 }
 
-export function planCard(stored: StoredPlan, group: Group, shelf: Shelf): PlanCard {
-	const { plan } = stored;
+export function planCard(which: Which, plan: ClassPlan, group: Group, shelf: Shelf): PlanCard {
 	const reading = readPlan(plan, {
 		catalogue: shelf.offered,
 		find: shelf.find,
@@ -27,9 +30,7 @@ export function planCard(stored: StoredPlan, group: Group, shelf: Shelf): PlanCa
 		group
 	});
 	return {
-		id: stored.id,
-		groupId: stored.groupId,
-		taughtOn: stored.taughtOn,
+		...which,
 		title: plan.title,
 		startsAt: plan.startsAt,
 		lengthSeconds: plan.lengthSeconds,

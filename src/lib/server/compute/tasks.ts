@@ -1,0 +1,174 @@
+import { roomSheet, type RoomSheet } from '../../core/adapt';
+import { CATALOGUE } from '../../catalogue';
+import { readPlan, type Reading, type Setting } from '../../core/checks';
+import {
+	changesInWords,
+	ladderLines,
+	percentOf,
+	runningOrder,
+	shiftsBetween,
+	weekCards
+} from '../../core/drawing';
+import type { Leg } from '../../core/anatomy';
+import type { Group } from '../../core/group';
+import { shelfOf, type Movement, type Shelf } from '../../core/movement';
+import { comparePlans, itemsOf, type ClassPlan } from '../../core/plan';
+import {
+	compareSeries,
+	momentOf,
+	readSeries,
+	rungOf,
+	rungWords,
+	schedule,
+	type PlannedSeries,
+	type SeriesReading
+} from '../../core/series';
+import { styleOf } from '../../core/style';
+import { planCard, type PlanCard, type Which } from './plan-card';
+
+/**
+ * What the server works out from plans and series, apart from reading and writing them. Everything here runs in threads of
+ * its own (pool.ts): what goes in and comes out is plain data.
+ */
+
+/** The movements that a plan or series is read with: those of the catalogue come with the program. */
+export interface Movements {
+	own: readonly Movement[];
+	leftOut: readonly string[];
+	/** As the plans were made with them. */
+	kept: readonly Movement[];
+}
+
+/** A plan with everything that it is read against. */
+export interface PlanToRead {
+	plan: ClassPlan;
+	group: Group;
+	movements: Movements;
+	taughtBefore: readonly string[];
+	lastFirstSide: Leg | null;
+}
+
+/** A series with everything that it is read against. */
+export interface SeriesToRead {
+	planned: PlannedSeries;
+	group: Group;
+	movements: Movements;
+	knownBefore: readonly string[];
+}
+
+const shelfFor = ({ own, leftOut, kept }: Movements): Shelf => shelfOf(CATALOGUE, own, leftOut, kept);
+
+function reading({ plan, group, movements, taughtBefore, lastFirstSide }: PlanToRead): {
+	reading: Reading;
+	shelf: Shelf;
+} {
+	const shelf = shelfFor(movements);
+	const setting: Setting = {
+		catalogue: shelf.offered,
+		find: shelf.find,
+		targets: group.targets,
+		group,
+		taughtBefore: [...taughtBefore],
+		lastFirstSide
+	};
+	return { reading: readPlan(plan, setting), shelf };
+}
+
+function readingOfSeries({ planned, group, movements, knownBefore }: SeriesToRead): SeriesReading {
+	const { find, offered } = shelfFor(movements);
+	return readSeries(planned, { group, find, catalogue: offered, knownBefore: [...knownBefore] });
+}
+
+/** What each plan looks like on a card. */
+function cards(plans: (Which & { plan: ClassPlan; group: Group; movements: Movements })[]): PlanCard[] {
+	return plans.map(({ plan, group, movements, id, groupId, taughtOn }) =>
+		planCard({ id, groupId, taughtOn }, plan, group, shelfFor(movements))
+	);
+}
+
+/** What each tier and each caution does at every item, and the kit of the class. */
+function room(input: PlanToRead): RoomSheet {
+	const { reading: read, shelf } = reading(input);
+	return roomSheet(read.context.items, input.group, shelf.find, styleOf(input.plan.style));
+}
+
+/** The class card for the teacher's hand. */
+function classCard(input: PlanToRead) {
+	const { reading: read } = reading(input);
+	const sheet = room(input);
+	return {
+		totalSeconds: read.timeline.totalSeconds,
+		order: runningOrder(read),
+		kit: sheet.kit,
+		cues: Object.fromEntries(sheet.rows.map((row) => [row.itemId, row.cues]))
+	};
+}
+
+/** What became of an earlier class in a later one. */
+function compare({ earlier, later }: { earlier: PlanToRead; later: PlanToRead }) {
+	const before = reading(earlier);
+	const after = reading(later);
+	const { came, went, kept, likeness } = comparePlans(earlier.plan, later.plan);
+	const name = (slug: string) => (after.shelf.find(slug) ?? before.shelf.find(slug))?.english ?? slug;
+	const changed = kept.filter((both) => both.changed.length > 0);
+	return {
+		likeness: percentOf(likeness),
+		came: came.map(name),
+		went: went.map(name),
+		changed: changed.map((both) => ({
+			name: name(both.movement),
+			fields: changesInWords(both, before.reading, after.reading)
+		})),
+		same: kept.length - changed.length,
+		items: { before: itemsOf(earlier.plan).length, after: itemsOf(later.plan).length },
+		...shiftsBetween(before.reading, after.reading)
+	};
+}
+
+/** The weeks and ladders of a series for the studio wall. */
+function wall(input: SeriesToRead) {
+	const read = readingOfSeries(input);
+	return {
+		weeks: weekCards(read).map(({ number, theme, easier, retest, ring, empty, classes }) => ({
+			number,
+			theme,
+			easier,
+			retest,
+			ring,
+			empty,
+			classes: classes.map(({ id, day, startsAt, rungs }) => ({
+				id,
+				day,
+				startsAt,
+				rungs: rungs.map(({ words }) => words)
+			}))
+		})),
+		ladders: laddersOf(read)
+	};
+}
+
+const laddersOf = (read: SeriesReading) =>
+	ladderLines(read).lines.map(({ name, goal, rungs }) => ({ name, goal, rungs }));
+
+/** Two series side by side. */
+function compareTwoSeries({ a, b }: { a: SeriesToRead; b: SeriesToRead }) {
+	const [one, other] = [readingOfSeries(a), readingOfSeries(b)];
+	return { a: laddersOf(one), b: laddersOf(other), lines: compareSeries(one, other) };
+}
+
+/** The classes of a series as moments with what is to be climbed in each. */
+function dates({ planned, movements, knownBefore }: SeriesToRead) {
+	const { series, plans } = planned;
+	const { find } = shelfFor(movements);
+	const scheduled = schedule(planned, [...knownBefore]);
+	return series.classes.map((c, i) => ({
+		id: c.id,
+		title: plans[c.id]?.title || `${series.title}, class ${i + 1}`,
+		start: momentOf(c, series.timeZone),
+		lengthSeconds: plans[c.id]?.lengthSeconds ?? series.lengthSeconds,
+		note: (scheduled.get(c.id) ?? []).map((given) => rungWords(rungOf(series, given), find)).join('\n')
+	}));
+}
+
+export const TASKS = { cards, room, classCard, compare, wall, compareTwoSeries, dates };
+export type Tasks = typeof TASKS;

@@ -1,0 +1,69 @@
+import { LRUCache } from 'lru-cache';
+import type { Group } from '../core/group';
+import type { ClassPlan } from '../core/plan';
+import type { PlanCard } from './compute/plan-card';
+import { compute } from './compute/pool';
+import type { Db } from './db/open';
+import { movedOn, movementsFor, type StudioShelf } from './shelves';
+
+interface PlanOfCard {
+	id: string;
+	version: number;
+	groupId: string;
+	taughtOn: string | null;
+	plan: ClassPlan;
+}
+
+/** A group, and which state of it this is. */
+interface GroupOfCard {
+	version: number;
+	group: Group;
+}
+
+/** Cards that were worked out, by everything that they follow from; some 3 kB each. */
+const known = new LRUCache<string, PlanCard>({ max: 2000 });
+
+/** Plans as cards show them, each against its group. Each state of a plan is worked out once. */
+export async function planCards(
+	db: Db,
+	studioId: string,
+	today: StudioShelf,
+	plans: readonly PlanOfCard[],
+	groupOf: (plan: PlanOfCard) => GroupOfCard,
+	givenUp: AbortSignal
+): Promise<PlanCard[]> {
+	const moved = await movedOn(
+		db,
+		studioId,
+		today,
+		plans.map(({ plan }) => plan)
+	);
+	const keys = plans.map((plan, i) =>
+		[
+			studioId,
+			plan.id,
+			plan.version,
+			plan.groupId,
+			groupOf(plan).version,
+			today.state,
+			...moved[i]!.map(({ slug, now }) => `${slug} ${now}`)
+		].join('/')
+	);
+	const missing = plans.flatMap((plan, i) => (known.has(keys[i]!) ? [] : [{ plan, i }]));
+	if (missing.length) {
+		const input = missing.map(({ plan: { id, groupId, taughtOn, plan }, i }) => ({
+			id,
+			groupId,
+			taughtOn,
+			plan,
+			group: groupOf(plans[i]!).group,
+			movements: movementsFor(today, moved[i] ?? [])
+		}));
+		const cards = await compute('cards', input, givenUp);
+		missing.forEach(({ i }, n) => known.set(keys[i]!, cards[n]!));
+		if (missing.length === plans.length) return cards;
+	}
+	const fresh = new Map(missing.map(({ i }) => [i, known.get(keys[i]!)]));
+	// the day is not part of a plan's version: a series may have moved it
+	return plans.map(({ taughtOn }, i) => ({ ...(fresh.get(i) ?? known.get(keys[i]!))!, taughtOn }));
+}
