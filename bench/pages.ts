@@ -44,6 +44,7 @@ async function visitsASecond(origin: string, paths: string[], cookie: string): P
 
 /** Visits a second of each page, each measured between two measurements of the empty page. */
 export async function pageLoad(): Promise<{ page: string; perSecond: number; emptyOverIt: number }[]> {
+	process.env.ORBIT_PROCESSES = '1';
 	const { origin, stop } = await serve({ port: await freePort(), demo: true, quiet: true });
 	try {
 		const cookie = await enter(origin);
@@ -51,12 +52,10 @@ export async function pageLoad(): Promise<{ page: string; perSecond: number; emp
 		const series = await linkIn(origin, cookie, '/series', /href="(\/series\/[\w-]+)"/);
 		const group = await linkIn(origin, cookie, '/group', /href="(\/group\/[\w-]+)"/);
 		const empty = () => visitsASecond(origin, ['/not-a-page'], cookie);
-		// the desks are drawn by the browser, which asks for their data
-		const desk = (path: string) => [path, `${path}/__data.json`];
 		const pages = {
 			week: ['/'],
-			class: desk(plan),
-			series: desk(series),
+			class: [plan],
+			series: [series],
 			catalogue: ['/catalogue'],
 			group: [group]
 		};

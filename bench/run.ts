@@ -21,6 +21,7 @@ import { freePathByHighs, pathByHighs } from '../tests/reference/order-by-highs'
 import { wholeByHighs } from '../tests/reference/fit-by-highs';
 import { seeded } from '../tests/reference/seeded';
 import { planBehaviour, planGrowth, planMemory, planQuality } from './planner/report';
+import { pageLoad } from './pages';
 import { planOfBlocks } from './plans';
 import { seriesProposal, seriesSpeed } from './series';
 import { keyToPaint } from './typing';
@@ -202,6 +203,21 @@ async function typing(): Promise<void> {
 	);
 }
 
+/** Pages of one process of the server under load, beside an empty page of it; with `pages`, only these. */
+async function pages(): Promise<void> {
+	const aims: Record<string, string> = { class: 'at most 6', catalogue: 'at most 4' };
+	for (const { page, perSecond, emptyOverIt } of await pageLoad())
+		line(
+			`an empty page a second / ${page}, which has ${perSecond.toFixed(0)} a second`,
+			emptyOverIt,
+			aims[page] ?? '-'
+		);
+}
+
+if (process.argv.includes('pages')) {
+	await pages();
+	process.exit(0);
+}
 recomputing();
 finding();
 await fitting();
@@ -214,3 +230,4 @@ await orderingForty();
 seriesSpeed(line);
 seriesProposal(line);
 await typing();
+await pages();

@@ -67,12 +67,17 @@ async function answer() {
 	server.on('request', (request, response) => {
 		for (const [name, value] of headers(https)) response.setHeader(name, value);
 		if (Number(request.headers['content-length']) > MOST_BODY_BYTES)
-			return refuse(response, 413, 'This is too large to be sent.');
+			return refuseBody(request, response, 413, 'This is too large to be sent.');
+		// browsers say how long a body is; what does not could only be refused when it is too late to say so
+		if (request.headers['transfer-encoding'])
+			return refuseBody(request, response, 411, 'The request does not say how long it is.');
 		const timer = setTimeout(() => {
 			if (!response.headersSent) refuse(response, 503, 'This took too long. Nothing is lost; try again.');
 			else response.destroy();
 		}, ANSWER_SECONDS * 1000);
 		response.once('close', () => clearTimeout(timer));
+		// a body that nobody asked for is read past, so that the connection can be used again
+		response.once('finish', () => request.complete || request.removeAllListeners('data').resume());
 		handler(request, response, () => refuse(response, 404, 'There is nothing at this address.'));
 	});
 	server.listen(Number(process.env.PORT ?? 3000), process.env.HOST ?? '127.0.0.1', () =>
@@ -109,6 +114,13 @@ function headers(https) {
 		['cache-control', 'private, no-store'],
 		...(https ? [['strict-transport-security', 'max-age=31536000; includeSubDomains']] : [])
 	];
+}
+
+/** Reads on, or the answer would never be seen by who is still sending; but not for ever. */
+function refuseBody(request, response, status, message) {
+	let left = 4 * MOST_BODY_BYTES;
+	request.on('data', (data) => (left -= data.length) < 0 && request.destroy());
+	request.once('end', () => refuse(response, status, message));
 }
 
 function refuse(response, status, message) {

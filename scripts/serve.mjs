@@ -40,6 +40,7 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 		}
 	});
 	const ended = new Promise((done) => app.once('exit', (code, signal) => done(code ?? (signal ? 0 : 1))));
+	/** @type {Promise<unknown> | undefined} */
 	let stopping;
 	const stop = () =>
 		(stopping ??= (async () => {
@@ -65,7 +66,7 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 const STOP_SECONDS = 5;
 
 /** Kept beside the data, so that sign-ins survive a restart; thrown away with throw-away data. */
-function secret(dataDir) {
+function secret(/** @type {string | undefined} */ dataDir) {
 	const file = dataDir && join(dataDir, 'secret');
 	if (file && existsSync(file)) return readFileSync(file, 'utf8');
 	const made = randomBytes(32).toString('hex');
@@ -76,6 +77,7 @@ function secret(dataDir) {
 	return made;
 }
 
+/** @param {number} port @returns {Promise<boolean>} */
 function isFree(port) {
 	return new Promise((done) => {
 		const probe = createServer();
@@ -84,6 +86,7 @@ function isFree(port) {
 	});
 }
 
+/** @param {string} origin @param {Promise<unknown>} ended */
 async function answering(origin, ended) {
 	let over = false;
 	void ended.then(() => (over = true));

@@ -5,7 +5,11 @@ import { fileURLToPath } from 'node:url';
 
 export const ROOT = fileURLToPath(new URL('..', import.meta.url));
 
-/** Runs a command with its output shown; resolves with its exit code. */
+/**
+ * Runs a command with its output shown; resolves with its exit code.
+ * @param {string} command @param {string[]} args @param {import('node:child_process').SpawnOptions} [options]
+ * @returns {Promise<number>}
+ */
 export function run(command, args, options = {}) {
 	return new Promise((done, reject) => {
 		const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
@@ -35,12 +39,14 @@ export async function ensureChromium() {
 	await installDebian('Chromium', ['chromium']);
 }
 
+/** @param {string} what @param {string[]} packages */
 async function installDebian(what, packages) {
 	const byHand = `apt-get install ${packages.join(' ')}`;
 	if (process.getuid?.() !== 0 || !existsSync('/usr/bin/apt-get'))
 		fail(`${what} is not installed, and this account may not install it. As root: ${byHand}`);
 	console.log(`Installing ${what} from Debian's packages ...`);
 	const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+	/** @type {import('node:child_process').StdioOptions} */
 	const stdio = ['ignore', 'ignore', 'inherit'];
 	await run('apt-get', ['update', '-qq'], { env, stdio });
 	const args = ['install', '-y', '-qq', '--no-install-recommends', ...packages];
@@ -48,6 +54,7 @@ async function installDebian(what, packages) {
 		fail(`${what} could not be installed. Try: ${byHand}`);
 }
 
+/** @param {string} message @returns {never} */
 export function fail(message) {
 	console.error(`\n${message}`);
 	process.exit(1);

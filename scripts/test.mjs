@@ -31,6 +31,13 @@ const ROWS = [
 	],
 	[{ name: 'unit tests', command: bin('vitest'), args: ['run'] }],
 	[{ name: 'build', command: bin('vite'), args: ['build', '--logLevel', 'error'], env: production }],
+	[
+		{
+			name: 'attacks, the short form',
+			command: process.execPath,
+			args: ['--import', 'tsx', 'tests/attack/run.ts', '--short']
+		}
+	],
 	parts
 ];
 let passed = 0;

@@ -95,6 +95,11 @@ export async function addByKey(page: Page, letters: string): Promise<void> {
 	await expect(page.getByRole('dialog', { name: 'Add a movement' })).toBeHidden();
 }
 
+/** What goes with a request that a page of the app would send: where it comes from, and a token of its own. */
+export const fromPage = (page: Page): { headers: Record<string, string> } => ({
+	headers: { origin: new URL(page.url()).origin, 'idempotency-key': randomUUID() }
+});
+
 export const total = (page: Page) => page.getByTestId('total');
 export const saved = (page: Page) => page.locator('[data-state="saved"]');
 

@@ -133,7 +133,7 @@ test('the database stops while a plan is edited and comes back: nothing is lost'
 	await addByKey(page, 'cobra');
 	await expect(page.getByText('No connection: kept in this browser')).toBeVisible({ timeout: 20_000 });
 	const down = await page.request.get('/group');
-	expect(down.status()).toBe(500);
+	expect(down.status()).toBe(503);
 	const words = await down.text();
 	expect(words).toContain('The database is not answering just now');
 	expect(words).not.toMatch(/\bat .*\.js:\d+|ECONNREFUSED/);
@@ -147,7 +147,8 @@ test('the server refuses what is wrong, whoever sends it', async ({ page }) => {
 	const path = await newPlan(page);
 	const url = `/api${path.replace('/plan/', '/plans/')}`;
 	const { plan } = await (await page.request.get(`${path}/file`)).json();
-	const put = (data: unknown) => page.request.put(url, { data });
+	const headers = { origin: new URL(page.url()).origin };
+	const put = (data: unknown) => page.request.put(url, { data, headers });
 
 	const long = await put({ version: 1, document: { ...plan, lengthSeconds: 36_000 } });
 	expect(long.status()).toBe(422);
@@ -155,7 +156,8 @@ test('the server refuses what is wrong, whoever sends it', async ({ page }) => {
 		{ path: 'lengthSeconds', message: 'a class lasts at most 4 hours (14400 seconds)' }
 	]);
 	expect((await put({ document: plan })).status()).toBe(422);
-	expect((await put('nonsense')).status()).toBe(422);
+	expect((await put('nonsense')).status()).toBe(400);
+	expect((await page.request.put(url, { data: {} })).status(), 'from another site').toBe(403);
 	expect((await put({ version: 1, document: plan })).status()).toBe(200);
 	const again = await put({ version: 1, document: plan });
 	expect([again.status(), (await again.json()).version], 'the same save sent twice').toEqual([200, 2]);
@@ -163,6 +165,6 @@ test('the server refuses what is wrong, whoever sends it', async ({ page }) => {
 	expect(stale.status()).toBe(409);
 	expect((await stale.json()).current.version).toBe(2);
 	expect(
-		(await page.request.put('/api/plans/nowhere', { data: { version: 1, document: plan } })).status()
+		(await page.request.put('/api/plans/nowhere', { data: { version: 1, document: plan }, headers })).status()
 	).toBe(404);
 });

@@ -74,4 +74,46 @@ describe('a calendar file', () => {
 			expect(line).not.toContain('\n');
 		}
 	});
+
+	it('holds its lines whatever titles, rooms and notes say, to an independent reader', () => {
+		const hostile = fc.oneof(
+			fc.string({ unit: 'binary' }),
+			fc.constantFrom(
+				'A class\r\nBEGIN:VEVENT\r\nSUMMARY:Another',
+				'A class\nATTACH:https://elsewhere.example',
+				'A class\rEND:VCALENDAR',
+				'A class\u2028X-EVIL:1',
+				'A class\u0085END:VEVENT',
+				'"; DTSTART:19700101'
+			)
+		);
+		fc.assert(
+			fc.property(hostile, hostile, hostile, (title, where, note) => {
+				const text = writeCalendar(
+					title,
+					[{ uid: 'u1', start: STAMP, lengthSeconds: 3600, sequence: 1, title, where, note }],
+					new Date(0)
+				);
+				const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
+				const events = calendar.getAllSubcomponents('vevent');
+				expect(events).toHaveLength(1);
+				const names = (component: ICAL.Component) => component.getAllProperties().map(({ name }) => name);
+				for (const name of names(calendar))
+					expect(['version', 'prodid', 'method', 'name', 'x-wr-calname']).toContain(name);
+				for (const name of names(events[0]!))
+					expect([
+						'uid',
+						'sequence',
+						'dtstamp',
+						'dtstart',
+						'dtend',
+						'summary',
+						'location',
+						'description'
+					]).toContain(name);
+				expect(new ICAL.Event(events[0]).summary ?? '').not.toMatch(/[\r\n]/);
+			}),
+			{ numRuns: 500 }
+		);
+	});
 });

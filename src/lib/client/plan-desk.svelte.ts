@@ -16,7 +16,7 @@ import {
 	applyEdit,
 	blockOfItem,
 	findBlock,
-	findItem,
+	itemFinder,
 	neighbourId,
 	redo,
 	selectableBetween,
@@ -129,14 +129,13 @@ export class PlanDesk {
 	readonly ring = $derived(classRing(this.reading.orbit, this.reading.balance));
 	/** When the class is likely to end. */
 	readonly spread = $derived.by(() =>
-		spread(
-			stretches(this.reading.timeline, this.shelf.find, (id) => findItem(this.plan, id)),
-			this.plan.lengthSeconds
-		)
+		spread(stretches(this.reading.timeline, this.shelf.find, this.itemOf), this.plan.lengthSeconds)
 	);
 	readonly totalParts = $derived(phaseParts(this.reading.timeline));
+	/** Items of the plan by their ids. */
+	private readonly itemOf = $derived(itemFinder(this.plan));
 	readonly item = $derived.by<Item | undefined>(() =>
-		this.selected === null ? undefined : findItem(this.plan, this.selected)
+		this.selected === null ? undefined : this.itemOf(this.selected)
 	);
 
 	constructor(
@@ -224,7 +223,7 @@ export class PlanDesk {
 	}
 
 	nameOf(id: string): string {
-		const item = findItem(this.plan, id);
+		const item = this.itemOf(id);
 		if (item) return this.shelf.find(item.movement)?.english ?? item.movement;
 		const block = findBlock(this.plan, id)?.block;
 		if (block?.kind === 'talk') return block.label;

@@ -25,12 +25,12 @@ import {
 } from '$lib/core/plan';
 import {
 	fallsOut,
-	goalKey,
 	ladderTo,
 	logged,
 	movedTo,
 	readSeries,
 	renewable,
+	sameGoal,
 	seriesFindings,
 	waiting,
 	weekInserted,
@@ -200,7 +200,7 @@ export class SeriesDesk {
 			this.message = `${this.nameOf(movement)} in the ${form} form is not for this group: a caution in the room speaks against it, or it is too much for every tier.`;
 			return;
 		}
-		if (this.series.ladders.some(({ rungs }) => goalKey(rungs.at(-1)) === goalKey({ movement, form }))) {
+		if (this.series.ladders.some((known) => sameGoal(known, ladder))) {
 			this.message = `${this.nameOf(movement)} in the ${form} form is a goal of this series already.`;
 			return;
 		}

@@ -6,6 +6,9 @@ import { clearRows, setSwitch } from './db/versioned';
 /** For how long a request may come again and still be known. */
 const KEPT_DAYS = 3;
 
+/** Stands in a row until what is made has its id; seen by nobody else. */
+const NOT_YET = '';
+
 /** What a client must send along to make something: of its own making, 16 to 40 letters, digits, - and _. */
 export const TOKEN = /^[A-Za-z0-9_-]{16,40}$/;
 
@@ -21,12 +24,14 @@ export function once(
 ): Promise<string> {
 	return db.transaction(async (tx) => {
 		const mine = and(eq(creation.studioId, studioId), eq(creation.token, token))!;
-		// waits here while another request with this token is under way
-		const [claimed] = await tx.insert(creation).ignore().values({ studioId, token, madeId: '' });
-		if (claimed.affectedRows === 0) {
-			const [row] = await tx.select({ madeId: creation.madeId }).from(creation).where(mine);
-			return row?.madeId ?? '';
-		}
+		// waits here while another request with this token is under way; with an update and not ignored, since two that
+		// wait with the weaker lock of an ignored insert would wait for each other
+		await tx
+			.insert(creation)
+			.values({ studioId, token, madeId: NOT_YET })
+			.onDuplicateKeyUpdate({ set: { token } });
+		const [row] = await tx.select({ madeId: creation.madeId }).from(creation).where(mine);
+		if (row && row.madeId !== NOT_YET) return row.madeId;
 		const madeId = await make(tx);
 		await setSwitch(tx, creation, mine, { madeId });
 		return madeId;

@@ -23,8 +23,12 @@ export function claimTry(db: Db, email: string, now: Date): Promise<number> {
 	const accountHash = hashOf(email);
 	const mine = eq(signInFailure.accountHash, accountHash);
 	return db.transaction(async (tx) => {
-		await tx.insert(signInFailure).ignore().values({ accountHash, failures: 0, lastAt: now });
-		const [row] = await tx.select().from(signInFailure).where(mine).for('update');
+		// an insert that only ignores what is there would hold a weaker lock, and two of those wait for each other
+		await tx
+			.insert(signInFailure)
+			.values({ accountHash, failures: 0, lastAt: now })
+			.onDuplicateKeyUpdate({ set: { accountHash } });
+		const [row] = await tx.select().from(signInFailure).where(mine);
 		if (!row) return 0;
 		const passed = (now.getTime() - row.lastAt.getTime()) / 1000;
 		const left = Math.ceil(waitSeconds(row.failures) - passed);

@@ -20,7 +20,7 @@
 	);
 
 	/** Cards that the server draws; the rest come as soon as the page is alive. */
-	const FIRST_CARDS = 24;
+	const FIRST_CARDS = 12;
 	let alive = $state(false);
 	const cards = $derived(alive ? found.movements : found.movements.slice(0, FIRST_CARDS));
 

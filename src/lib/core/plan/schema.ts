@@ -183,7 +183,7 @@ export const planSchema = object({
 		.max(500)
 		.test(
 			'once',
-			eachOnce(({ check, itemId }) => `${check} ${itemId ?? ''}`, 'this is silenced already')
+			eachOnce(({ check, itemId }) => [check, itemId], 'this is silenced already')
 		),
 	madeWith: lazy((value: unknown): Schema =>
 		value === undefined

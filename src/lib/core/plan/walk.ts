@@ -56,6 +56,12 @@ export function findItem(plan: ClassPlan, itemId: string): Item | undefined {
 	return itemsOf(plan).find((item) => item.id === itemId);
 }
 
+/** Looks items up by their ids: for many of them, where {@link findItem} would walk the plan for each. */
+export function itemFinder(plan: ClassPlan): (itemId: string) => Item | undefined {
+	const byId = new Map(itemsOf(plan).map((item) => [item.id, item]));
+	return (itemId) => byId.get(itemId);
+}
+
 /** The block that holds an item: the item itself, or its chain or flow. */
 export function blockOfItem(plan: ClassPlan, itemId: string): Block | undefined {
 	return blocksOf(plan).find(({ block }) => itemsIn(block).some((item) => item.id === itemId))?.block;

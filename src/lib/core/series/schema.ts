@@ -7,7 +7,7 @@ import { PLAN_LIMITS, planFaults, schemaFaults, type Fault } from '../plan';
 import { widestRange } from '../style';
 import { eachOnce, isPropertyOfAll, oneLine, textOfLines } from '../validation';
 import { slotKey } from './dates';
-import { SERIES_LIMITS, type PlannedSeries, type Series } from './types';
+import { SERIES_LIMITS, type Ladder, type PlannedSeries, type Series } from './types';
 
 const day = string()
 	.required()
@@ -43,9 +43,15 @@ const run = object({
 	note: textOfLines(PLAN_LIMITS.noteCharacters)
 }).noUnknown();
 
-/** What makes two ladders lead to the same goal: the movement and the form at their top. */
-export const goalKey = (top: { movement?: unknown; form?: unknown } | undefined): string =>
-	`${String(top?.movement)} ${String(top?.form)}`;
+/** Whether two ladders lead to the same goal: the same movement in the same form at their tops. */
+export const sameGoal = (a: Ladder, b: Ladder): boolean =>
+	goalOf(a).every((part, i) => part === goalOf(b)[i]);
+
+/** What stands at the top of a ladder; of one from outside, whatever it is. */
+function goalOf({ rungs }: Ladder): [movement: unknown, form: unknown] {
+	const top = Array.isArray(rungs) ? rungs.at(-1) : undefined;
+	return [top?.movement, top?.form];
+}
 
 export const seriesSchema = object({
 	title: oneLine(120).required('a series needs a title'),
@@ -60,7 +66,7 @@ export const seriesSchema = object({
 		.required()
 		.test(
 			'once',
-			eachOnce(({ weekday, startsAt }) => `${weekday} ${startsAt}`, 'this day and time is there already')
+			eachOnce(({ weekday, startsAt }) => [weekday, startsAt], 'this day and time is there already')
 		),
 	lengthSeconds: whole(PLAN_LIMITS.minLengthSeconds, PLAN_LIMITS.maxLengthSeconds),
 	skipped: array()
@@ -92,7 +98,7 @@ export const seriesSchema = object({
 		.defined()
 		.test(
 			'once',
-			eachOnce(({ rungs }) => goalKey(rungs?.at(-1)), 'this goal is there already')
+			eachOnce((ladder) => goalOf(ladder as Ladder), 'this goal is there already')
 		),
 	themes: array()
 		.of(object({ words: oneLine(120), more: string().oneOf(DIRECTIONS), toward: slug }).noUnknown())
@@ -105,7 +111,10 @@ export const seriesSchema = object({
 			.of(week)
 			.max(SERIES_LIMITS.weeks)
 			.defined()
-			.test('once', eachOnce(String, 'this week is there already'))
+			.test(
+				'once',
+				eachOnce((week) => week, 'this week is there already')
+			)
 	})
 		.noUnknown()
 		.required(),

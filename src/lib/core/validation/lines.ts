@@ -3,19 +3,19 @@ import { string, type StringSchema } from 'yup';
 /**
  * Characters that no text needs and that would break it where it is written down elsewhere (a calendar file, a file name,
  * a log): control characters but for tab and line breaks, line and paragraph separators, and the marks that turn the
- * direction of writing round. As the inside of a class of a regular expression.
+ * direction of writing round, and halves of characters. As the inside of a class of a regular expression.
  */
 const NEVER =
-	'\\u0000-\\u0008\\u000b\\u000c\\u000e-\\u001f\\u007f-\\u009f\\u2028\\u2029\\u202a-\\u202e\\u2066-\\u2069';
+	'\\u0000-\\u0008\\u000b\\u000c\\u000e-\\u001f\\u007f-\\u009f\\u2028\\u2029\\u202a-\\u202e\\u2066-\\u2069\\ud800-\\udfff';
 const BREAKS = '\\t\\n\\r';
 
-/** Patterns of what such texts may be, also for JSON Schemas. */
+/** Patterns of what such texts may be, to be read by characters (flag u), also for JSON Schemas. */
 export const LINE_PATTERN = `^[^${NEVER}${BREAKS}]*$`;
 export const LINES_PATTERN = `^[^${NEVER}]*$`;
 
-const LINE = new RegExp(LINE_PATTERN);
-const LINES = new RegExp(LINES_PATTERN);
-const UNFIT = new RegExp(`[${NEVER}${BREAKS}]`, 'g');
+const LINE = new RegExp(LINE_PATTERN, 'u');
+const LINES = new RegExp(LINES_PATTERN, 'u');
+const UNFIT = new RegExp(`[${NEVER}${BREAKS}]`, 'gu');
 
 /** Text of one line, at most so many characters; `empty` is said of one that is only blanks, where it must not be. */
 export function oneLine(most: number, empty?: string): StringSchema<string> {

@@ -1,2 +1,0 @@
-/** The desk is nothing without its script, and works everything out in the browser: the server sends the plan alone. */
-export const ssr = false;

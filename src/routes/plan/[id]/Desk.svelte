@@ -1,0 +1,390 @@
+<script lang="ts">
+	import { beforeNavigate } from '$app/navigation';
+	import { create } from '$lib/client/api';
+	import { Autosave } from '$lib/client/autosave.svelte';
+	import { deskKey } from '$lib/client/desk-keys';
+	import { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import { dayName } from '$lib/core/calendar';
+	import { formatDuration } from '$lib/core/clock';
+	import { directionParts, phaseParts, strengthParts } from '$lib/core/drawing';
+	import { copyOf, itemsOf, type ClassPlan } from '$lib/core/plan';
+	import { Button } from 'carbon-components-svelte';
+	import AddMovement from '$lib/ui/AddMovement.svelte';
+	import CalmPanel from '$lib/ui/CalmPanel.svelte';
+	import CheckList from '$lib/ui/CheckList.svelte';
+	import Bounded from '$lib/ui/Bounded.svelte';
+	import Conflict from '$lib/ui/Conflict.svelte';
+	import Gone from '$lib/ui/Gone.svelte';
+	import KeySheet from '$lib/ui/KeySheet.svelte';
+	import MovedOn from '$lib/ui/MovedOn.svelte';
+	import OrbitPanel from '$lib/ui/OrbitPanel.svelte';
+	import PacePanel from '$lib/ui/PacePanel.svelte';
+	import PlanHead from '$lib/ui/PlanHead.svelte';
+	import ProposePanel from '$lib/ui/ProposePanel.svelte';
+	import RunningOrder from '$lib/ui/RunningOrder.svelte';
+	import ScoreView from '$lib/ui/ScoreView.svelte';
+	import StylePanel from '$lib/ui/StylePanel.svelte';
+	import { onMount, tick, untrack } from 'svelte';
+	import type { ActionData, PageData } from './$types';
+
+	let { data, form }: { data: PageData; form: ActionData } = $props();
+
+	// one editor for the life of the page: what comes from the server later goes through its history
+	const { stored, groupId, setting, owner } = untrack(() => data);
+	const usedLately = new Set(setting.usedLately);
+	const autosave = new Autosave<ClassPlan>(`/api/plans/${stored.id}`, { version: stored.version }, owner);
+	const editor = new PlanEditor(stored.plan, setting, autosave);
+
+	let adding = $state(false);
+	let keys = $state(false);
+	let asking = $state(false);
+	let settling = $state(false);
+
+	onMount(() => {
+		const kept = autosave.recover();
+		if (kept) editor.replace(kept);
+	});
+	beforeNavigate(() => autosave.flush());
+
+	function openAdd() {
+		adding = true;
+	}
+
+	async function toSelected() {
+		await tick();
+		if (editor.selected) document.getElementById(`row-${editor.selected}`)?.focus();
+	}
+
+	async function closeAdd() {
+		adding = false;
+		await toSelected();
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		const act = deskKey(event, editor, {
+			add: openAdd,
+			propose: () => (asking = true),
+			keys: () => (keys = true)
+		});
+		if (!act) return;
+		event.preventDefault();
+		if (act === 'moved') void toSelected();
+	}
+
+	const inField = (target: EventTarget | null) =>
+		target instanceof HTMLElement && target.closest('input, textarea, select') !== null;
+
+	/** Blocks go to the clipboard as text, unless text itself is being copied. */
+	function clip(event: ClipboardEvent, take: () => string | null) {
+		if (inField(event.target) || !document.getSelection()?.isCollapsed) return;
+		const text = take();
+		if (text === null) return;
+		event.clipboardData?.setData('text/plain', text);
+		event.preventDefault();
+	}
+
+	function onpaste(event: ClipboardEvent) {
+		if (inField(event.target)) return;
+		event.preventDefault();
+		editor.paste(event.clipboardData?.getData('text/plain') ?? '');
+		void toSelected();
+	}
+
+	/** Adds a plan beside this one; its id, null when the server did not take it. */
+	async function addPlan(plan: ClassPlan, suffix: string, taughtOn: string | null): Promise<string | null> {
+		const title = `${plan.title} (${suffix})`.slice(0, 200);
+		const answer = await create<{ id: string }>('/api/plans', {
+			groupId: stored.groupId,
+			taughtOn,
+			plan: { ...plan, title }
+		});
+		return answer.ok ? answer.value.id : null;
+	}
+
+	/** Puts a plan in safety as a copy of its own; false when the server did not take it. */
+	async function keepCopy(plan: ClassPlan): Promise<boolean> {
+		if (await addPlan(plan, 'other version', stored.taughtOn)) return true;
+		editor.message = 'The other version could not be kept just now, so nothing was decided. Try again.';
+		return false;
+	}
+
+	/** The class was removed in another window: as a new one it can go on. */
+	async function keepAsNew(): Promise<string | null> {
+		const id = await addPlan(editor.plan, 'kept', stored.taughtOn);
+		return id && `/plan/${id}`;
+	}
+
+	async function duplicate() {
+		const id = await addPlan(copyOf(editor.plan), 'copy', null);
+		if (id) location.assign(`/plan/${id}`);
+		else editor.message = 'The copy could not be made just now. Try again.';
+	}
+
+	async function keepAsTemplate() {
+		const plan = copyOf(editor.plan);
+		const answer = await create('/api/templates', { plan });
+		editor.message = answer.ok
+			? `Kept as a template: ${plan.title || 'Untitled class'}`
+			: 'It could not be kept just now. Try again.';
+	}
+
+	async function settle(take: 'mine' | 'theirs') {
+		const theirs = autosave.theirs;
+		if (!theirs) return;
+		settling = true;
+		if (await keepCopy(take === 'mine' ? theirs.document : editor.plan)) {
+			if (take === 'mine') autosave.keepMine(editor.plan);
+			else editor.replace(autosave.takeTheirs(editor.plan) ?? editor.plan);
+			editor.message = 'The other version is kept as a plan of its own, on the same day';
+		}
+		settling = false;
+	}
+
+	const inShort = (name: string, plan: ClassPlan) => ({
+		name,
+		lines: [
+			plan.title || 'Untitled class',
+			`${itemsOf(plan).length} items, ${formatDuration(plan.lengthSeconds)} asked for`
+		]
+	});
+</script>
+
+<svelte:head><title>{editor.plan.title || 'Untitled class'} · Humble Orbit</title></svelte:head>
+<svelte:document
+	oncopy={(e) => clip(e, () => editor.copy())}
+	oncut={(e) => clip(e, () => editor.cut())}
+	{onpaste}
+/>
+<svelte:window
+	{onkeydown}
+	ononline={() => autosave.flush()}
+	onfocus={() => autosave.flush()}
+	onbeforeunload={() => autosave.flush()}
+/>
+
+<Bounded what="The head of the class" shows={editor.plan} onundo={() => editor.undo()}>
+	<PlanHead
+		{editor}
+		{autosave}
+		{groupId}
+		groupName={setting.group.name}
+		series={data.series}
+		planId={stored.id}
+		day={stored.taughtOn ? dayName(stored.taughtOn) : ''}
+		totalParts={() => phaseParts(editor.reading.timeline)}
+		onkeys={() => (keys = true)}
+		onduplicate={duplicate}
+		ontemplate={keepAsTemplate}
+	/>
+</Bounded>
+
+{#if autosave.state === 'conflict' && autosave.theirs}
+	<Conflict
+		what="This class"
+		mine={inShort('In this window', editor.plan)}
+		theirs={inShort('From the other window', autosave.theirs.document)}
+		kept="The one that you do not take is kept as a plan of its own on the same day."
+		busy={settling}
+		onmine={() => settle('mine')}
+		ontheirs={() => settle('theirs')}
+	/>
+{/if}
+
+{#if autosave.state === 'gone'}
+	<Gone what="This class" keep={keepAsNew} onkept={() => autosave.settled()} />
+{/if}
+
+<Bounded what="What has moved on" shows={editor.plan}>
+	{#if editor.moved.length}
+		<MovedOn moved={editor.moved} ontake={(moved) => editor.remake(moved)} />
+	{/if}
+</Bounded>
+
+<section class="sheet score" aria-label="Score">
+	<Bounded what="The score" shows={editor.plan}>
+		<ScoreView
+			score={editor.score}
+			selected={editor.selected}
+			marked={editor.marked}
+			onselect={(id, event) => {
+				if (event.shiftKey || event.ctrlKey || event.metaKey)
+					editor.mark(id, event.shiftKey ? 'to here' : 'this too');
+				else editor.select(id);
+				void toSelected();
+			}}
+			ondrop={(id, second) => {
+				editor.dropAt(id, second);
+				void toSelected();
+			}}
+			onstretch={(id, seconds) => editor.dragDose(id, seconds)}
+		/>
+	</Bounded>
+</section>
+
+<div class="desk">
+	<section class="sheet order" aria-labelledby="order-title">
+		<header>
+			<h2 id="order-title">Running order</h2>
+			<div class="actions">
+				<button type="button" class="pill" onclick={openAdd}>Add a movement <kbd>A</kbd></button>
+				<button type="button" class="pill" onclick={() => (asking = true)}>Propose <kbd>G</kbd></button>
+				<button type="button" class="pill" onclick={() => editor.addTalk()}>Add words <kbd>T</kbd></button>
+				<button type="button" class="pill" onclick={() => editor.addTest()}>Add a test <kbd>M</kbd></button>
+				<button
+					type="button"
+					class="pill"
+					disabled={editor.ordering !== null}
+					onclick={() => void editor.calm()}>Calm the order <kbd>O</kbd></button
+				>
+			</div>
+		</header>
+		<Bounded what="This panel" shows={editor.plan}>
+			{#if asking}
+				<ProposePanel {editor} onleave={() => (asking = false)} />
+			{/if}
+			{#if editor.ordering || editor.calmed}
+				<CalmPanel {editor} />
+			{/if}
+			{#if adding}
+				<AddMovement
+					movements={editor.shelf.offered}
+					group={setting.group}
+					{usedLately}
+					onadd={(movement) => {
+						editor.add(movement);
+						void closeAdd();
+					}}
+					onleave={closeAdd}
+				/>
+			{/if}
+		</Bounded>
+		{#if editor.reading.context.items.length === 0 && !adding}
+			<p class="start">
+				An empty class. <button type="button" class="pill" onclick={openAdd}>Add the first movement</button>:
+				press A, type a few letters, press Enter. Or let one be
+				<button type="button" class="pill" onclick={() => (asking = true)}>proposed</button>.
+			</p>
+		{/if}
+		<Bounded what="The running order" shows={editor.plan}><RunningOrder {editor} /></Bounded>
+	</section>
+	<aside>
+		<div class="sheet">
+			<Bounded what="The orbit" shows={editor.plan}>
+				<OrbitPanel
+					ring={editor.ring}
+					balance={editor.reading.balance}
+					partsOf={(direction) => directionParts(editor.reading, direction)}
+					strengthParts={() => strengthParts(editor.reading)}
+				/>
+			</Bounded>
+		</div>
+		<div class="sheet">
+			<Bounded what="What the desk says" shows={editor.plan}>
+				<CheckList
+					{editor}
+					ongo={(id) => {
+						editor.select(id);
+						void toSelected();
+					}}
+				/>
+			</Bounded>
+		</div>
+	</aside>
+</div>
+
+<details class="sheet style">
+	<summary>Style and pace of this class</summary>
+	<StylePanel
+		choices={editor.plan.style ?? {}}
+		usual={data.usual.choices}
+		onchange={(change) => editor.setStyle(change)}
+	/>
+	<h3>Pace</h3>
+	<PacePanel
+		pace={editor.plan.pace}
+		onchange={(change) => editor.edit({ do: 'setPace', change }, 'Pace of this class changed')}
+	/>
+</details>
+
+<form class="remove" method="POST" action="?/delete">
+	<input type="hidden" name="version" value={autosave.savedVersion} />
+	<Button size="small" kind="ghost" type="submit" disabled={autosave.state !== 'saved'}>
+		Remove this class
+	</Button>
+	{#if form?.message}<span role="alert">{form.message}</span>{/if}
+</form>
+
+<KeySheet bind:open={keys} />
+
+<style>
+	.score {
+		position: relative;
+		padding: 0.6rem 0.75rem 0.3rem;
+		margin-bottom: 1rem;
+	}
+	.desk {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 21.5rem;
+		gap: 1rem;
+		align-items: start;
+	}
+	aside {
+		display: grid;
+		gap: 1rem;
+		position: sticky;
+		top: 0.75rem;
+	}
+	.order {
+		padding: 0.9rem 0.75rem;
+	}
+	header {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.4rem;
+		justify-content: space-between;
+		align-items: center;
+		padding: 0 0.5rem 0.5rem;
+	}
+	.actions {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.4rem 0.5rem;
+	}
+	.actions .pill {
+		white-space: nowrap;
+	}
+	.style {
+		margin-top: 1rem;
+	}
+	.style summary {
+		font-weight: 650;
+		cursor: pointer;
+	}
+	.style h3 {
+		margin: 1rem 0 0.5rem;
+	}
+	.remove {
+		margin-top: 1rem;
+		display: flex;
+		gap: 1rem;
+		align-items: center;
+	}
+	.start {
+		padding: 1rem 0.5rem;
+	}
+	kbd {
+		font-size: var(--text-xs);
+		border: 1px solid var(--line-strong);
+		border-radius: 4px;
+		padding: 0 0.3rem;
+		margin-left: 0.2rem;
+	}
+	@media (max-width: 64rem) {
+		.desk {
+			grid-template-columns: 1fr;
+		}
+		aside {
+			position: static;
+		}
+	}
+</style>

@@ -1,0 +1,300 @@
+<script lang="ts">
+	import { create } from '$lib/client/api';
+	import { Autosave } from '$lib/client/autosave.svelte';
+	import { newId } from '$lib/client/ids';
+	import { SeriesDesk } from '$lib/client/series-desk.svelte';
+	import { dayName } from '$lib/core/calendar';
+	import { withNewIds, type PlannedSeries } from '$lib/core/series';
+	import KeepSaved from '$lib/ui/KeepSaved.svelte';
+	import Ring from '$lib/ui/Ring.svelte';
+	import SaveMark from '$lib/ui/SaveMark.svelte';
+	import SeriesCharts from '$lib/ui/SeriesCharts.svelte';
+	import SeriesClass from '$lib/ui/SeriesClass.svelte';
+	import Bounded from '$lib/ui/Bounded.svelte';
+	import SeriesFindings from '$lib/ui/SeriesFindings.svelte';
+	import SeriesMore from '$lib/ui/SeriesMore.svelte';
+	import SeriesPending from '$lib/ui/SeriesPending.svelte';
+	import SeriesSettings from '$lib/ui/SeriesSettings.svelte';
+	import SeriesWeeks from '$lib/ui/SeriesWeeks.svelte';
+	import { Button } from 'carbon-components-svelte';
+	import { tick, untrack } from 'svelte';
+	import type { ActionData, PageData } from './$types';
+
+	let { data, form }: { data: PageData; form: ActionData } = $props();
+
+	// one desk for the life of the page: what comes from the server later goes through its history
+	const { stored, setting, group, owner } = untrack(() => data);
+	const autosave = new Autosave<PlannedSeries>(
+		`/api/series/${stored.id}`,
+		{ version: stored.version, planVersions: stored.planVersions },
+		owner
+	);
+	const desk = new SeriesDesk(stored.planned, setting, autosave);
+
+	let settings = $state(Object.keys(stored.planned.plans).length === 0);
+	let seed = $state(1);
+
+	const inShort = ({ series, plans }: PlannedSeries) => [
+		series.title,
+		`${series.weeks} weeks, ${series.classes.length} classes, ${Object.keys(plans).length} of them planned`
+	];
+	/** The series was removed in another window: as a new one, with its classes, it can go on. */
+	async function keepAsNew(planned: PlannedSeries): Promise<string | null> {
+		const answer = await create<{ id: string }>('/api/series', {
+			groupId: stored.groupId,
+			planned: withNewIds(planned, newId)
+		});
+		return answer.ok ? `/series/${answer.value.id}` : null;
+	}
+
+	async function go(step: -1 | 1) {
+		desk.selectNeighbour(step);
+		await tick();
+		if (desk.selected) document.getElementById(`class-${desk.selected}`)?.focus();
+	}
+
+	/** Where the panel of the class stands below the weeks, it comes into sight. */
+	async function select(id: string) {
+		desk.selected = desk.selected === id ? null : id;
+		await tick();
+		if (desk.selected && matchMedia('(max-width: 64rem)').matches)
+			document.getElementById('class-title')?.scrollIntoView();
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		const target = event.target as HTMLElement | null;
+		if (target?.closest('input, textarea, select, [role="dialog"]')) return;
+		const control = event.ctrlKey || event.metaKey;
+		if (control && event.key === 'z' && !event.shiftKey) desk.undo();
+		else if (control && (event.key === 'y' || event.key === 'z' || event.key === 'Z')) desk.redo();
+		else if (control || event.altKey) return;
+		else if (event.key === 'ArrowRight') void go(1);
+		else if (event.key === 'ArrowLeft') void go(-1);
+		else if (event.key === 'g') void desk.propose('waiting', seed);
+		else if (event.key === 's') settings = !settings;
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:head><title>{desk.series.title || 'A series'} · Humble Orbit</title></svelte:head>
+<svelte:window {onkeydown} />
+
+<div class="head">
+	<Bounded what="The ring" shows={desk.planned}>
+		<Ring sectors={desk.ring} size={64} label="Balance of the whole series" />
+	</Bounded>
+	<div class="title">
+		<h1>{desk.series.title || 'A series without a title'}</h1>
+		<p class="quiet">
+			<a href="/group/{group.id}">{group.name}</a>
+			{#if desk.series.goal}<span>· {desk.series.goal}</span>{/if}
+		</p>
+	</div>
+	<div class="acts">
+		<button type="button" class="pill" disabled={!desk.canUndo} onclick={() => desk.undo()}>Undo</button>
+		<button type="button" class="pill" disabled={!desk.canRedo} onclick={() => desk.redo()}>Redo</button>
+		<button
+			type="button"
+			class="pill"
+			aria-expanded={settings}
+			aria-controls="settings"
+			onclick={() => (settings = !settings)}>Settings <kbd>S</kbd></button
+		>
+		<a class="pill link" href="/series/{stored.id}/print">For the wall</a>
+		<Bounded what="Proposing" shows={desk.planned}>
+			{#if desk.proposing}
+				<Button size="small" kind="danger-tertiary" on:click={() => desk.proposing?.stop()}>
+					Stop, {desk.proposing.done} of {desk.proposing.of} done
+				</Button>
+			{:else if desk.waiting}
+				<Button size="small" on:click={() => desk.propose('waiting', seed)}>
+					Propose {desk.waiting === 1 ? 'the class that waits' : `the ${desk.waiting} classes that wait`}
+				</Button>
+			{:else if desk.renewable}
+				<Button
+					size="small"
+					kind="tertiary"
+					on:click={() => {
+						seed += 1;
+						void desk.propose('all', seed);
+					}}
+				>
+					Propose other classes
+				</Button>
+			{/if}
+		</Bounded>
+		<SaveMark state={autosave.state} faults={autosave.faults} />
+	</div>
+</div>
+{#if desk.proposing}
+	<progress max={desk.proposing.of} value={desk.proposing.done} aria-label="Classes proposed"></progress>
+{/if}
+<p class="said" role="status">{autosave.said || desk.message}</p>
+{#if form?.message}<p class="wrong" role="alert">{form.message}</p>{/if}
+
+<KeepSaved
+	{autosave}
+	mine={desk.planned}
+	what="This series"
+	{inShort}
+	ontake={(other) => desk.replace(other)}
+	onkeep={keepAsNew}
+/>
+
+{#if desk.pending}
+	<SeriesPending
+		pending={desk.pending}
+		ontake={(after) => desk.take(after)}
+		onleave={() => (desk.pending = null)}
+	/>
+{/if}
+
+{#if settings}
+	<section id="settings" class="sheet block" aria-label="Settings of the series">
+		<Bounded what="The settings" shows={desk.planned}><SeriesSettings {desk} /></Bounded>
+	</section>
+{/if}
+
+<div class="desk">
+	<div class="main">
+		<div class="weeks">
+			<Bounded what="The weeks" shows={desk.planned}>
+				<SeriesWeeks
+					weeks={desk.weeks}
+					selected={desk.selected}
+					onselect={select}
+					onmove={(id, on) => {
+						const startsAt = desk.series.classes.find((c) => c.id === id)?.startsAt;
+						if (startsAt) desk.move(id, { on, startsAt });
+					}}
+				/>
+			</Bounded>
+			{#if desk.series.missed.length}
+				<p class="quiet missed">
+					Fell out: {desk.series.missed
+						.map(({ on, why }) => (why ? `${dayName(on)} (${why})` : dayName(on)))
+						.join(', ')}
+				</p>
+			{/if}
+		</div>
+		<div class="charts">
+			<Bounded what="The charts" shows={desk.planned}>
+				<SeriesCharts ladders={desk.ladders} load={desk.load} balance={desk.balance} tissues={desk.tissues} />
+			</Bounded>
+		</div>
+	</div>
+	<aside>
+		<Bounded what="This class" shows={desk.planned}>
+			{#if desk.class && desk.card}
+				{#key desk.class.class}
+					<SeriesClass
+						card={desk.card}
+						read={desk.class}
+						movements={desk.inClass}
+						busy={desk.proposing !== null}
+						mayLog={desk.mayLog}
+						onlog={(run) => desk.log(run)}
+						onmove={(on, startsAt) => desk.move(desk.selected!, { on, startsAt })}
+						onfallout={(why) => desk.fallOut(why)}
+						onrenew={() => {
+							seed += 1;
+							void desk.propose({ classId: desk.selected! }, seed);
+						}}
+					/>
+				{/key}
+			{/if}
+		</Bounded>
+		<Bounded what="What is to be said of the series" shows={desk.planned}>
+			<SeriesFindings
+				findings={desk.findings}
+				onselect={(id) => {
+					desk.selected = null;
+					void select(id);
+				}}
+			/>
+		</Bounded>
+		<SeriesMore
+			id={stored.id}
+			version={autosave.savedVersion}
+			linked={data.stored.linked}
+			link={form?.link ?? null}
+			groups={data.groups}
+			others={data.others}
+			today={data.today}
+		/>
+	</aside>
+</div>
+
+<style>
+	.head {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.75rem 1rem;
+	}
+	.title {
+		flex: 1 1 16rem;
+		min-width: 0;
+	}
+	.title p {
+		overflow-wrap: anywhere;
+	}
+	.acts {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.5rem;
+	}
+	.link {
+		text-decoration: none;
+	}
+	.pill:disabled {
+		border-color: var(--line);
+		color: var(--ink-soft);
+		cursor: default;
+	}
+	progress {
+		width: 100%;
+		accent-color: var(--accent);
+	}
+	.said {
+		min-height: 1.4em;
+		margin: 0.3rem 0;
+		font-size: var(--text-s);
+		color: var(--ink-soft);
+	}
+	.wrong {
+		color: var(--stop);
+		font-weight: 600;
+	}
+	.block {
+		margin-bottom: 1rem;
+	}
+	.desk {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 21rem;
+		gap: 1rem;
+		align-items: start;
+	}
+	.missed {
+		margin-top: 0.6rem;
+	}
+	aside {
+		display: grid;
+		gap: 1rem;
+		min-width: 0;
+	}
+	@media (max-width: 64rem) {
+		.desk {
+			grid-template-columns: minmax(0, 1fr);
+		}
+		/* the selected class comes right after the weeks, the charts last */
+		.main {
+			display: contents;
+		}
+		.charts {
+			order: 1;
+		}
+	}
+</style>

@@ -1,0 +1,127 @@
+/** Pages stay alive: with what once ended them, with a part that fails, and with what another window removed. */
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { addByKey, arrive, expect, fromPage, newPlan, open, saved, test, total } from './base';
+
+/** A series of the demo's file, with its ladders changed, as the page of a group would bring it in. */
+async function seriesWith(page: Page, change: (ladders: { rungs: object[] }[]) => unknown[]) {
+	const { planned } = JSON.parse(
+		readFileSync('examples/out-of-the-chair-for-eight-weeks.series.json', 'utf8')
+	);
+	const series = { ...planned.series, ladders: change(planned.series.ladders), classes: [] };
+	await open(page, '/group');
+	const href = await page.getByRole('link', { name: 'Lamp Room' }).getAttribute('href');
+	return page.request.post('/api/series', {
+		data: { groupId: href?.split('/').at(-1), planned: { series, plans: {} } },
+		...fromPage(page)
+	});
+}
+
+test('goals that share a step leave the page of a series alive, and the same goal twice is refused', async ({
+	page
+}) => {
+	const twice = await seriesWith(page, ([first]) => [first, first]);
+	expect(twice.status()).toBe(422);
+	expect((await twice.json()).faults[0].message).toContain('this goal is there already');
+
+	const rung = { movement: 'clam', form: 'supported', mode: 'dynamic', dose: 8 };
+	const top = (form: string) => ({ ...rung, form });
+	const sharing = await seriesWith(page, () => [
+		{ rungs: [rung, top('full')] },
+		{ rungs: [rung, top('stronger')] }
+	]);
+	expect(sharing.status()).toBe(201);
+	await open(page, `/series/${(await sharing.json()).id}`);
+	// dates are laid out anew, so that both goals have their first step in the same class
+	await page.getByLabel('Weeks').fill('3');
+	await page.getByLabel('Weeks').blur();
+	await expect(page.getByText('Clam, supported').nth(1)).toBeVisible();
+	await page
+		.getByRole('button', { name: /^Take out the goal/ })
+		.first()
+		.click();
+	await expect(page.getByText('The goal is taken out')).toBeVisible();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(saved(page)).toBeVisible();
+});
+
+test('a part that fails leaves the rest of the desk alive, with undo', async ({ page, watch }) => {
+	watch.allow.push(/broken on purpose/);
+	// the score watches its own width, and nothing else of the desk does
+	await page.addInitScript(() => {
+		window.ResizeObserver = class {
+			constructor() {
+				throw new Error('broken on purpose');
+			}
+		} as never;
+	});
+	await newPlan(page);
+	await expect(page.getByText('The score cannot be shown just now')).toBeVisible();
+	await addByKey(page, 'clam');
+	await expect(page.getByRole('group', { name: /^Clam/ })).toBeVisible();
+	await expect(saved(page)).toBeVisible();
+	const long = await total(page).textContent();
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
+	await expect(page.getByRole('group', { name: /^Clam/ })).toBeHidden();
+	await expect(total(page)).not.toHaveText(long ?? '');
+});
+
+test('a class removed in another window says so, can be kept as a new one, and can be brought back', async ({
+	page,
+	context,
+	watch
+}) => {
+	watch.allow.push(/404/);
+	const path = await newPlan(page, 'Lamp Room', '2030-02-05');
+	await addByKey(page, 'clam');
+	await expect(saved(page)).toBeVisible();
+	const other = await context.newPage();
+	await open(other, path);
+	await other.getByRole('button', { name: 'Remove this class' }).click();
+	await arrive(other, /^\/$/);
+	await expect(other.getByText(/is removed/)).toBeVisible();
+
+	await addByKey(page, 'cobra');
+	await expect(page.getByText('This class was removed in another window')).toBeVisible();
+	await page.getByRole('button', { name: 'Keep it as a new one' }).click();
+	await expect(page).not.toHaveURL(path);
+	await expect(page.getByRole('group', { name: /^Cobra/ })).toBeVisible();
+
+	await other.getByRole('button', { name: 'Bring it back' }).click();
+	await arrive(other, path);
+	await expect(other.getByRole('group', { name: /^Clam/ })).toBeVisible();
+});
+
+test('a form sent twice makes one group', async ({ page }) => {
+	await open(page, '/group');
+	await page.getByLabel('Name').fill('Twice at once');
+	const form = page.locator('form[action="?/create"]');
+	const fields = Object.fromEntries(
+		await form.evaluate((node) => [...new FormData(node as HTMLFormElement)].map(([k, v]) => [k, String(v)]))
+	) as Record<string, string>;
+	const send = () =>
+		page.request.post('/group?/create', { form: fields, ...fromPage(page), maxRedirects: 0 });
+	const answers = await Promise.all([send(), send(), send()]);
+	const places = await Promise.all(answers.map(async (a) => (await a.json()).location as string));
+	expect(new Set(places).size).toBe(1);
+	await open(page, '/group');
+	await expect(page.getByRole('link', { name: 'Twice at once' })).toHaveCount(1);
+});
+
+test('signed out meanwhile: what was typed is sent as soon as one is signed in again', async ({
+	page,
+	context,
+	watch
+}) => {
+	watch.allow.push(/401/);
+	await newPlan(page);
+	await addByKey(page, 'clam');
+	await expect(saved(page)).toBeVisible();
+	const cookies = await context.cookies();
+	await context.clearCookies();
+	await addByKey(page, 'cobra');
+	await expect(page.getByText('Signed out: kept in this browser')).toBeVisible();
+	await context.addCookies(cookies);
+	await page.evaluate(() => window.dispatchEvent(new Event('focus')));
+	await expect(saved(page)).toBeVisible();
+});

@@ -1,0 +1,176 @@
+/** Accounts: what signing up and signing in promise, apart from the library that keeps them. */
+import { count, eq } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { startMariadb } from '../../scripts/mariadb.mjs';
+import { newGroup } from '../../src/lib/core/group';
+import { signUpSchema } from '../../src/lib/server/account-schema';
+import { once } from '../../src/lib/server/creations';
+import { migrateDb } from '../../src/lib/server/db/migrate';
+import { openDb, type Db } from '../../src/lib/server/db/open';
+import {
+	classGroup,
+	creation,
+	membership,
+	rateLimit,
+	session,
+	teacher
+} from '../../src/lib/server/db/schema';
+import { formErrors } from '../../src/lib/server/forms';
+import { createGroup, getGroup } from '../../src/lib/server/groups';
+import { nextPath } from '../../src/lib/server/next-path';
+import { holdQuota, QUOTAS } from '../../src/lib/server/quotas';
+import { claimTry, clearTries, waitSeconds } from '../../src/lib/server/sign-in-guard';
+import { studioFor, studioNameOf } from '../../src/lib/server/studios';
+import { tidy } from '../../src/lib/server/upkeep';
+
+let server: Awaited<ReturnType<typeof startMariadb>>;
+let handle: ReturnType<typeof openDb>;
+let db: Db;
+
+beforeAll(async () => {
+	server = await startMariadb();
+	await migrateDb(server.url, 'drizzle');
+	handle = openDb(server.url);
+	db = handle.db;
+});
+afterAll(async () => {
+	await handle.pool.end();
+	await server.stop();
+});
+
+describe('where signing in leads', () => {
+	it.each([
+		['/plan/abc?x=1#y', '/plan/abc?x=1#y'],
+		[null, '/'],
+		['', '/'],
+		['plan/abc', '/'],
+		['https://elsewhere.example/', '/'],
+		['//elsewhere.example', '/'],
+		['/\\elsewhere.example', '/'],
+		['/\t/elsewhere.example', '/'],
+		['/\n/elsewhere.example', '/'],
+		['/.//elsewhere.example', '/']
+	])('%j leads to %s', (asked, to) => expect(nextPath(asked)).toBe(to));
+
+	it('is always written so that it can stand in a header', () => {
+		// eslint-disable-next-line no-control-regex
+		for (const odd of ['/\u0000', '/a\r\nset-cookie: x=1', '/ü'])
+			expect(nextPath(odd)).toMatch(/^\/[\x21-\x7e]*$/);
+	});
+});
+
+describe('a new account', () => {
+	const errors = (change: Partial<Record<'name' | 'email' | 'password', string>>) =>
+		formErrors(signUpSchema, {
+			name: 'Imke Oyelaran',
+			email: 'imke@saltmarsh-loft.example',
+			password: 'headland-at-dusk',
+			...change
+		});
+
+	it('takes a good name, address and password', () => expect(errors({})).toBeNull());
+
+	it.each([
+		['only blanks', ' '.repeat(12), 'too easy'],
+		['one key held down', 'aaaaaaaaaaaa', 'too easy'],
+		['one of those guessed first', 'Password123', 'guessed first'],
+		['a long one of those', 'qwertyuiop', 'guessed first']
+	])('refuses a password of %s', (_what, password, words) => {
+		expect(errors({ password })?.password).toContain(words);
+	});
+
+	it('refuses a name that breaks a line', () => {
+		expect(errors({ name: 'Imke\r\nBEGIN:VEVENT' })?.name).toContain('one line');
+	});
+
+	it('has a studio whatever came between, also with a name of 120 characters, and only one', async () => {
+		const who = { id: 'long', name: 'ø'.repeat(120) };
+		await db.insert(teacher).values({ ...who, email: 'long@wick-hollow.example' });
+		const made = await Promise.all([1, 2, 3].map(() => studioFor(db, who, 'Europe/London')));
+		expect(new Set(made.map((s) => s?.id)).size).toBe(1);
+		const [rows] = await db.select({ n: count() }).from(membership).where(eq(membership.teacherId, who.id));
+		expect(rows?.n).toBe(1);
+		expect(await studioFor(db, { id: 'nobody', name: 'x' }, 'Europe/London')).toBeNull();
+		// cut between characters, not through one
+		expect(studioNameOf('🌊'.repeat(120))).toBe(`${'🌊'.repeat(111)}’s studio`);
+	});
+});
+
+describe('tries to sign in', () => {
+	it('cost nothing at first, then twice the time at each', () => {
+		expect([0, 4, 5, 6, 8, 30].map(waitSeconds)).toEqual([0, 0, 1, 2, 8, 300]);
+	});
+
+	it('slow down for one account, from wherever they come, and for no other', async () => {
+		const at = (seconds: number) => new Date(Date.UTC(2026, 10, 28, 12, 0, seconds));
+		for (let i = 0; i < 5; i++) expect(await claimTry(db, 'Ada@wick-hollow.example', at(0))).toBe(0);
+		expect(await claimTry(db, ' ada@wick-hollow.example', at(0))).toBe(1);
+		expect(await claimTry(db, 'oda@wick-hollow.example', at(0))).toBe(0);
+		expect(await claimTry(db, 'ada@wick-hollow.example', at(1))).toBe(0);
+		expect(await claimTry(db, 'ada@wick-hollow.example', at(1))).toBe(2);
+		await clearTries(db, 'ada@wick-hollow.example');
+		expect(await claimTry(db, 'ada@wick-hollow.example', at(1))).toBe(0);
+	});
+
+	it('that come all at once do not slip through together', async () => {
+		const now = new Date(Date.UTC(2026, 10, 28, 12));
+		const waits = await Promise.all(
+			Array.from({ length: 20 }, () => claimTry(db, 'per@wick-hollow.example', now))
+		);
+		expect(waits.filter((wait) => wait === 0)).toHaveLength(5);
+	});
+});
+
+describe('making something', () => {
+	it('happens once for a token, also at the same moment, and not at all when it fails', async () => {
+		const studio = (await studioFor(db, { id: 'long', name: 'x' }, 'Europe/London'))!.id;
+		const make = () =>
+			once(db, studio, 'token-of-sixteen', (tx) => createGroup(tx, studio, newGroup('runners', 'Once')));
+		const ids = await Promise.all([make(), make(), make()]);
+		expect(new Set([...ids, await make()]).size).toBe(1);
+		expect((await getGroup(db, studio, ids[0]!))?.group.name).toBe('Once');
+		const failing = once(db, studio, 'token-that-failed', async (tx) => {
+			await createGroup(tx, studio, newGroup('runners', 'Half'));
+			throw new Error('the line broke');
+		});
+		await expect(failing).rejects.toThrow('the line broke');
+		const names = await db
+			.select({ name: classGroup.name })
+			.from(classGroup)
+			.where(eq(classGroup.studioId, studio));
+		expect(names.map((row) => row.name)).toEqual(['Once']);
+		expect(await once(db, studio, 'token-that-failed', () => Promise.resolve('later'))).toBe('later');
+	});
+
+	it('ends at the quota', async () => {
+		const all = eq(classGroup.id, classGroup.id);
+		await expect(holdQuota(db, 'groups', classGroup, all, QUOTAS.groups)).rejects.toMatchObject({
+			status: 422
+		});
+		await expect(holdQuota(db, 'groups', classGroup, all, 1)).resolves.toBeUndefined();
+	});
+});
+
+it('what has had its time is tidied away, and nothing else', async () => {
+	const now = new Date();
+	const ago = (days: number) => new Date(now.getTime() - days * 24 * 3600_000);
+	const person = { userId: 'long', createdAt: ago(20), updatedAt: ago(20) };
+	await db.insert(session).values([
+		{ id: 'old', token: 'old', expiresAt: ago(1), ...person },
+		{ id: 'new', token: 'new', expiresAt: ago(-1), ...person }
+	]);
+	await db.insert(rateLimit).values([
+		{ id: 'old', key: 'old', count: 1, lastRequest: ago(1).getTime() },
+		{ id: 'new', key: 'new', count: 1, lastRequest: now.getTime() }
+	]);
+	const studio = (await studioFor(db, { id: 'long', name: 'x' }, 'Europe/London'))!.id;
+	await db
+		.insert(creation)
+		.values({ studioId: studio, token: 'an-old-token-0000', madeId: 'x', madeAt: ago(9) });
+	await tidy(db, now);
+	expect((await db.select({ id: session.id }).from(session)).map((row) => row.id)).toEqual(['new']);
+	expect((await db.select({ id: rateLimit.id }).from(rateLimit)).map((row) => row.id)).toEqual(['new']);
+	const tokens = await db.select({ token: creation.token }).from(creation);
+	expect(tokens.map((row) => row.token)).not.toContain('an-old-token-0000');
+	expect(tokens.map((row) => row.token)).toContain('token-of-sixteen');
+});
