@@ -53,7 +53,7 @@ describe('where signing in leads', () => {
 	])('%j leads to %s', (asked, to) => expect(nextPath(asked)).toBe(to));
 
 	it('is always written so that it can stand in a header', () => {
-		// eslint-disable-next-line no-control-regex
+		 
 		for (const odd of ['/\u0000', '/a\r\nset-cookie: x=1', '/ü'])
 			expect(nextPath(odd)).toMatch(/^\/[\x21-\x7e]*$/);
 	});
