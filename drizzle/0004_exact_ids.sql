@@ -160,7 +160,7 @@ ALTER TABLE `series`
 CREATE TABLE `creation` (
 	`studio_id` varchar(24) COLLATE utf8mb4_nopad_bin NOT NULL,
 	`token` varchar(40) COLLATE utf8mb4_nopad_bin NOT NULL,
-	`made_id` varchar(60) NOT NULL,
+	`answer` text NOT NULL,
 	`made_at` timestamp(3) NOT NULL DEFAULT (now()),
 	CONSTRAINT `creation_studio_id_token_pk` PRIMARY KEY(`studio_id`,`token`)
 );

@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startMariadb } from '../../scripts/mariadb.mjs';
 import { newGroup } from '../../src/lib/core/group';
 import { signUpSchema } from '../../src/lib/server/account-schema';
-import { once } from '../../src/lib/server/creations';
+import { once, saveOnce } from '../../src/lib/server/creations';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import {
@@ -16,7 +16,7 @@ import {
 	teacher
 } from '../../src/lib/server/db/schema';
 import { formErrors } from '../../src/lib/server/forms';
-import { createGroup, getGroup } from '../../src/lib/server/groups';
+import { createGroup, getGroup, saveGroup } from '../../src/lib/server/groups';
 import { nextPath } from '../../src/lib/server/next-path';
 import { holdQuota, QUOTAS } from '../../src/lib/server/quotas';
 import { claimTry, clearTries, waitSeconds } from '../../src/lib/server/sign-in-guard';
@@ -53,7 +53,6 @@ describe('where signing in leads', () => {
 	])('%j leads to %s', (asked, to) => expect(nextPath(asked)).toBe(to));
 
 	it('is always written so that it can stand in a header', () => {
-		 
 		for (const odd of ['/\u0000', '/a\r\nset-cookie: x=1', '/ü'])
 			expect(nextPath(odd)).toMatch(/^\/[\x21-\x7e]*$/);
 	});
@@ -142,6 +141,18 @@ describe('making something', () => {
 		expect(await once(db, studio, 'token-that-failed', () => Promise.resolve('later'))).toBe('later');
 	});
 
+	it('a save that is sent again is made once; one that was not taken may be sent again', async () => {
+		const studio = (await studioFor(db, { id: 'long', name: 'x' }, 'Europe/London'))!.id;
+		const id = await createGroup(db, studio, newGroup('runners', 'Saved'));
+		const save = (token: string, from: number, name: string) =>
+			saveOnce(db, studio, token, (tx) => saveGroup(tx, studio, id, from, newGroup('runners', name)));
+		expect(await save('save-of-sixteen-1', 1, 'First')).toEqual({ kind: 'saved', version: 2 });
+		expect(await save('save-of-sixteen-1', 1, 'First')).toEqual({ kind: 'saved', version: 2 });
+		expect((await getGroup(db, studio, id))?.version).toBe(2);
+		expect((await save('save-of-sixteen-2', 1, 'Late')).kind).toBe('stale');
+		expect(await save('save-of-sixteen-2', 2, 'Late')).toEqual({ kind: 'saved', version: 3 });
+	});
+
 	it('ends at the quota', async () => {
 		const all = eq(classGroup.id, classGroup.id);
 		await expect(holdQuota(db, 'groups', classGroup, all, QUOTAS.groups)).rejects.toMatchObject({
@@ -166,7 +177,7 @@ it('what has had its time is tidied away, and nothing else', async () => {
 	const studio = (await studioFor(db, { id: 'long', name: 'x' }, 'Europe/London'))!.id;
 	await db
 		.insert(creation)
-		.values({ studioId: studio, token: 'an-old-token-0000', madeId: 'x', madeAt: ago(9) });
+		.values({ studioId: studio, token: 'an-old-token-0000', answer: '"x"', madeAt: ago(9) });
 	await tidy(db, now);
 	expect((await db.select({ id: session.id }).from(session)).map((row) => row.id)).toEqual(['new']);
 	expect((await db.select({ id: rateLimit.id }).from(rateLimit)).map((row) => row.id)).toEqual(['new']);

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
 import { Autosave } from '../../src/lib/client/autosave.svelte';
 import { deskKey } from '../../src/lib/client/desk-keys';
@@ -280,95 +280,5 @@ describe('keys at the desk', () => {
 		expect(slugs(editor)).toEqual(['clam', 'cobra']);
 		expect(press(editor, 'a', { ctrlKey: true })).toBe('done');
 		expect(editor.marked).toHaveLength(2);
-	});
-});
-
-describe('autosave', () => {
-	beforeEach(() => void vi.useFakeTimers());
-	afterEach(() => {
-		vi.useRealTimers();
-		vi.unstubAllGlobals();
-	});
-	type Doc = { text: string };
-	const answer = (status: number, body: object) =>
-		Promise.resolve(new Response(JSON.stringify(body), { status }));
-
-	it('sends the newest state once it is quiet, from the version that the server gave last', async () => {
-		const sent: unknown[] = [];
-		vi.stubGlobal('fetch', (_url: string, init: RequestInit) => {
-			sent.push(JSON.parse(String(init.body)));
-			return answer(200, { version: 5 + sent.length });
-		});
-		const autosave = new Autosave<Doc>('/api/x', { version: 5 }, 'imke');
-		autosave.changed({ text: 'a' });
-		autosave.changed({ text: 'b' });
-		expect(autosave.state).toBe('waiting');
-		await vi.advanceTimersByTimeAsync(600);
-		expect(sent).toEqual([{ version: 5, document: { text: 'b' } }]);
-		expect(autosave.state).toBe('saved');
-		autosave.changed({ text: 'c' });
-		await vi.advanceTimersByTimeAsync(600);
-		expect(sent[1]).toEqual({ version: 6, document: { text: 'c' } });
-	});
-
-	it('goes on trying when the server cannot be reached, and says so', async () => {
-		let tries = 0;
-		vi.stubGlobal('fetch', () =>
-			++tries < 3 ? Promise.reject(new Error('no line')) : answer(200, { version: 2 })
-		);
-		const autosave = new Autosave<Doc>('/api/x', { version: 1 }, 'imke');
-		autosave.changed({ text: 'a' });
-		await vi.advanceTimersByTimeAsync(600);
-		expect(autosave.state).toBe('offline');
-		await vi.advanceTimersByTimeAsync(5000);
-		expect([tries, autosave.state]).toEqual([3, 'saved']);
-	});
-
-	it('holds both versions on a conflict; either can be gone on with', async () => {
-		const theirs = { version: 9, document: { text: 'theirs' } };
-		const answers = [answer(409, { current: theirs }), answer(200, { version: 10 })];
-		const sent: { version: number }[] = [];
-		vi.stubGlobal('fetch', (_url: string, init: RequestInit) => {
-			sent.push(JSON.parse(String(init.body)));
-			return answers.shift();
-		});
-		const autosave = new Autosave<Doc>('/api/x', { version: 1 }, 'imke');
-		autosave.changed({ text: 'mine' });
-		await vi.advanceTimersByTimeAsync(600);
-		expect(autosave.state).toBe('conflict');
-		expect(autosave.theirs).toEqual(theirs);
-		autosave.keepMine({ text: 'mine' });
-		await vi.advanceTimersByTimeAsync(600);
-		expect(sent[1]).toMatchObject({ version: 9 });
-		expect(autosave.state).toBe('saved');
-	});
-
-	it('keeps the version that was not taken at hand, and goes over to it and back', async () => {
-		const theirs = { version: 9, document: { text: 'theirs' } };
-		const answers = [answer(409, { current: theirs }), answer(200, { version: 10 })];
-		vi.stubGlobal('fetch', () => answers.shift());
-		const autosave = new Autosave<Doc>('/api/x', { version: 1 }, 'imke');
-		expect(autosave.swapAside({ text: 'mine' })).toBeNull();
-		autosave.changed({ text: 'mine' });
-		await vi.advanceTimersByTimeAsync(600);
-		expect(autosave.takeTheirs({ text: 'mine' })).toEqual({ text: 'theirs' });
-		expect([autosave.state, autosave.aside]).toEqual(['saved', { text: 'mine' }]);
-		expect(autosave.swapAside({ text: 'theirs' })).toEqual({ text: 'mine' });
-		await vi.advanceTimersByTimeAsync(600);
-		expect([autosave.state, autosave.aside]).toEqual(['saved', { text: 'theirs' }]);
-	});
-
-	it('shows what the server refuses, and asks to sign in when the session is over', async () => {
-		const faults = [{ path: 'title', message: 'too long' }];
-		vi.stubGlobal('fetch', () => answer(422, { faults }));
-		const refused = new Autosave<Doc>('/api/x', { version: 1 }, 'imke');
-		refused.changed({ text: 'a' });
-		await vi.advanceTimersByTimeAsync(600);
-		expect([refused.state, refused.faults]).toEqual(['refused', faults]);
-		vi.stubGlobal('fetch', () => answer(401, {}));
-		const out = new Autosave<Doc>('/api/x', { version: 1 }, 'imke');
-		out.changed({ text: 'a' });
-		await vi.advanceTimersByTimeAsync(600);
-		expect(out.state).toBe('signed-out');
 	});
 });

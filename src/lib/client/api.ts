@@ -1,5 +1,5 @@
 import { faultLines } from '$lib/core/formats';
-import type { Fault } from '$lib/core/plan';
+import type { Fault } from '$lib/core/validation';
 import { newId } from './ids';
 
 /** What became of a request: what the server answered, or a sentence for each thing that stood in its way. */
@@ -59,5 +59,6 @@ export const remove = (path: string, version: number): Promise<Answer<object>> =
 export const leaveOut = (slug: string, out: boolean): Promise<Answer<object>> =>
 	request(`/api/left-out/${slug}`, { method: out ? 'PUT' : 'DELETE' });
 
-/** The response to a save, with everything that the server says of it. */
-export const send = (path: string, body: unknown): Promise<Response> => fetch(path, sending('PUT', body));
+/** The response to a save, with everything that the server says of it. `id`: accepted once, however often it is sent. */
+export const send = (path: string, body: unknown, id: string): Promise<Response> =>
+	fetch(path, sending('PUT', body, { 'idempotency-key': id }));

@@ -1,23 +1,17 @@
-import { browser } from '$app/environment';
-import type { Fault } from '$lib/core/plan';
+import type { Fault } from '$lib/core/validation';
 import { send } from './api';
+import { newId } from './ids';
+import { openOutbox, type Begun, type Entry, type Outbox } from './outbox';
+import * as windows from './windows';
+
+export type { Begun } from './outbox';
 
 /** Where a document stands between this window and the server. */
 export type SaveState =
 	'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused' | 'signed-out' | 'gone';
 
-/** What a change began from: the version of the document, and of a series also those of its plans. */
-export interface Begun {
-	version: number;
-	planVersions?: Record<string, number>;
-}
-
 /** What the server holds when it refuses a save that began from an older version. */
 export interface Theirs<T> extends Begun {
-	document: T;
-}
-
-interface Draft<T> extends Begun {
 	document: T;
 }
 
@@ -27,13 +21,25 @@ interface SaveAnswer extends Begun {
 	keptApart?: string[];
 }
 
+/** What the saving of a document needs from its surroundings; tests hand in their own. */
+export interface AutosaveOptions {
+	/** What is wrong with a document that this browser kept; nothing: it is opened. */
+	faultsOf?: (document: unknown) => readonly unknown[];
+	outbox?: Promise<Outbox>;
+	ownWindow?: () => Promise<string>;
+	isOpen?: (entry: Entry) => Promise<boolean>;
+}
+
+const UNREADABLE = 'Something that this browser had kept could not be read any more.';
 const QUIET_MS = 500;
 const RETRY_MS = [1000, 2000, 4000, 8000, 15_000];
 
+let shared: Promise<Outbox> | undefined;
+
 /**
- * Keeps one document saved: soon after each change, in the order of the changes, from the version that was
- * loaded. Until the server has it, the newest state is also kept in this browser, so that a lost connection,
- * a stopped database or a closed window loses nothing.
+ * Keeps one document saved: soon after each change, in the order of the changes, from the version that was loaded. Until
+ * the server has it, it waits in the outbox of this browser, so that a lost connection, a stopped database or a closed
+ * window loses nothing. "Saved" is said when the server has said so.
  */
 export class Autosave<T> {
 	state = $state<SaveState>('saved');
@@ -43,21 +49,37 @@ export class Autosave<T> {
 	aside = $state.raw<T | null>(null);
 	/** True when the document was taken from this browser because the server did not have it yet. */
 	recovered = $state(false);
-	/** What the last save put in safety beside the document, in a sentence. */
+	/** False when this browser has no room for what waits: then only this window has it. */
+	kept = $state(true);
+	/** What the last save put in safety beside the document, or what could not be read, in a sentence. */
 	said = $state('');
 
 	private begun = $state.raw<Begun>({ version: 0 });
-	private pending: T | null = null;
+	/** Sent, and perhaps accepted: sent again as it is until there is an answer. */
+	private head: { id: string; begun: Begun; document: T } | null = null;
+	/** The newest state, which no request has taken yet. */
+	private tail: { id: string; document: T } | null = null;
+	private busy = false;
+	private closed = false;
 	private timer: ReturnType<typeof setTimeout> | undefined;
 	private tries = 0;
+	/** Writes to the outbox, one after another. */
+	private writes: Promise<unknown> = Promise.resolve();
 
 	constructor(
 		private readonly url: string,
 		begun: Begun,
 		/** Whose document it is: two teachers may use one browser. */
-		private readonly owner: string
+		private readonly owner: string,
+		private readonly options: AutosaveOptions = {}
 	) {
 		this.begun = begun;
+	}
+
+	/** Sends nothing any more: what waits is in the outbox, for whoever opens the document next. */
+	close(): void {
+		this.closed = true;
+		clearTimeout(this.timer);
 	}
 
 	/** The version that the server holds, as far as this window knows. */
@@ -65,42 +87,109 @@ export class Autosave<T> {
 		return this.begun.version;
 	}
 
-	private get key(): string {
-		return `orbit:draft:${this.owner}:${this.url}`;
+	/**
+	 * What this browser kept from before and the server does not have yet; null when there is nothing. Saving goes on from
+	 * the version it was begun from, so that a change made elsewhere meanwhile is found out.
+	 */
+	async recover(): Promise<T | null> {
+		windows.takeOver(`${this.owner} ${this.url}`, this);
+		const outbox = await this.outbox();
+		const { entries, damaged } = await outbox.waiting(this.owner, this.url);
+		const left = await this.leftBehind(entries);
+		const [first] = left;
+		const last = left.at(-1);
+		if (damaged) this.said = UNREADABLE;
+		if (!first || !last) return this.fromBefore();
+		if (this.tail !== null || this.busy) {
+			// typing was quicker than reading: what was found stays at hand
+			this.aside = last.body as T;
+			for (const { id } of left) void this.write((box) => box.confirm(id));
+			return null;
+		}
+		this.begun = first.begun;
+		this.head = { id: first.id, begun: first.begun, document: first.body as T };
+		if (last !== first) this.tail = { id: last.id, document: last.body as T };
+		// what was left between the two was overtaken by the last
+		for (const { id } of left.slice(1, -1)) void this.write((box) => box.confirm(id));
+		this.recovered = true;
+		this.state = 'waiting';
+		this.schedule(0);
+		return last.body as T;
 	}
 
-	/**
-	 * What this browser kept from before, if it is newer than what the server sent. Saving goes on from the
-	 * version it was begun from, so that a change made elsewhere meanwhile is found out.
-	 */
-	recover(): T | null {
-		const text = browser ? localStorage.getItem(this.key) : null;
-		if (!text) return null;
-		const draft = JSON.parse(text) as Draft<T>;
-		const { document: _document, ...begun } = draft;
-		this.begun = begun;
-		this.recovered = true;
-		this.changed(draft.document);
-		return draft.document;
+	/** What the version before kept for this document, in another store and without its owner; once. */
+	private fromBefore(): T | null {
+		if (typeof localStorage === 'undefined' || this.url === '/api/style') return null;
+		const key = `orbit:draft:${this.url}`;
+		const text = localStorage.getItem(key);
+		if (text === null) return null;
+		localStorage.removeItem(key);
+		try {
+			const { version, document } = JSON.parse(text) as { version: number; document: T };
+			if (!Number.isInteger(version) || this.options.faultsOf?.(document).length)
+				throw new Error('unreadable');
+			this.begun = { ...this.begun, version };
+			this.recovered = true;
+			this.changed(document);
+			return document;
+		} catch {
+			this.said = UNREADABLE;
+			return null;
+		}
+	}
+
+	/** Of what waits: what this window left before a reload, or the newest of what a closed one did. Faulty ones go. */
+	private async leftBehind(entries: Entry[]): Promise<Entry[]> {
+		const isOpen = this.options.isOpen ?? windows.isOpen;
+		const left: Entry[] = [];
+		for (const entry of entries) {
+			if (await isOpen(entry)) continue;
+			if (this.options.faultsOf?.(entry.body).length) {
+				this.said = UNREADABLE;
+				void this.write((box) => box.confirm(entry.id));
+			} else left.push(entry);
+		}
+		const newest = left.at(-1)?.window;
+		return left.filter(({ window }) => window === newest);
 	}
 
 	changed(document: T): void {
-		this.pending = document;
-		this.keep();
-		if (this.state === 'conflict' || this.state === 'saving') return;
-		this.state = this.state === 'offline' ? 'offline' : 'waiting';
+		windows.takeOver(`${this.owner} ${this.url}`, this);
+		const insteadOf = this.tail?.id;
+		const tail = { id: newId(), document };
+		this.tail = tail;
+		const { begun } = this;
+		void this.write(async (outbox) => {
+			const window = await (this.options.ownWindow ?? windows.ownWindow)();
+			const { owner, url: subject } = this;
+			const entry: Entry = {
+				id: tail.id,
+				kind: 'save',
+				format: 1,
+				owner,
+				subject,
+				window,
+				begun,
+				body: document,
+				at: Date.now()
+			};
+			this.kept = await outbox.append(entry, insteadOf);
+		});
+		if (this.state === 'conflict' || this.busy) return;
+		if (this.state !== 'offline') this.state = 'waiting';
 		this.schedule(QUIET_MS);
 	}
 
 	/** Tries at once: on the way out of the page, or when the connection is back. */
 	flush(): void {
-		if (this.pending !== null && this.state !== 'conflict' && this.state !== 'saving') void this.send();
+		if ((this.head || this.tail) && this.state !== 'conflict') void this.send();
 	}
 
 	/** The document is kept somewhere else now: nothing of it waits here any more. */
 	settled(): void {
-		this.pending = null;
-		this.forget();
+		for (const waiting of [this.head, this.tail])
+			if (waiting) void this.write((outbox) => outbox.confirm(waiting.id));
+		this.head = this.tail = null;
 	}
 
 	/** Takes this window's document on top of what the server holds, which is set aside. */
@@ -120,8 +209,7 @@ export class Autosave<T> {
 		this.aside = mine;
 		this.goOnFrom(theirs);
 		this.theirs = null;
-		this.pending = null;
-		this.forget();
+		this.settled();
 		this.state = 'saved';
 		return theirs.document;
 	}
@@ -142,71 +230,80 @@ export class Autosave<T> {
 			: { version };
 	}
 
+	private outbox(): Promise<Outbox> {
+		return this.options.outbox ?? (shared ??= openOutbox());
+	}
+
+	private write(work: (outbox: Outbox) => Promise<unknown>): Promise<unknown> {
+		return (this.writes = this.writes.then(async () => work(await this.outbox())).catch(() => undefined));
+	}
+
 	private schedule(ms: number): void {
 		clearTimeout(this.timer);
+		if (this.closed) return;
 		this.timer = setTimeout(() => void this.send(), ms);
 	}
 
 	private async send(): Promise<void> {
 		clearTimeout(this.timer);
-		const document = this.pending;
-		if (document === null) return;
-		this.pending = null;
+		if (this.busy || this.closed) return;
+		if (!this.head && this.tail) {
+			this.head = { ...this.tail, begun: this.begun };
+			this.tail = null;
+		}
+		const { head } = this;
+		if (!head) return;
+		this.busy = true;
 		this.state = 'saving';
 		try {
-			await this.answered(await send(this.url, { ...this.begun, document }), document);
+			const response = await send(this.url, { ...head.begun, document: head.document }, head.id);
+			this.busy = false;
+			await this.answered(response, head);
 		} catch {
-			this.failed(document);
+			this.busy = false;
+			this.failed();
 		}
 	}
 
-	private async answered(response: Response, document: T): Promise<void> {
-		if (response.ok) {
-			const answer = (await response.json()) as SaveAnswer;
-			this.goOnFrom(answer);
-			this.said = answer.keptApart?.length
-				? `Changed elsewhere meanwhile and kept as a class of its own: ${answer.keptApart.join(', ')}`
-				: '';
-			this.tries = 0;
-			this.faults = [];
-			if (this.pending === null) {
-				this.state = 'saved';
-				this.forget();
-			} else {
-				this.state = 'waiting';
-				this.keep();
-				this.schedule(0);
-			}
-			return;
-		}
-		this.pending ??= document;
-		this.keep();
-		if (response.status === 409) {
-			this.theirs = ((await response.json()) as { current: Theirs<T> }).current;
+	private async answered(response: Response, head: { id: string; document: T }): Promise<void> {
+		if (response.status >= 500 || response.status === 429) return this.failed();
+		const answer = (await response.json().catch(() => ({}))) as Partial<SaveAnswer> & {
+			faults?: Fault[];
+			message?: string;
+			current?: Theirs<T>;
+		};
+		if (response.ok && answer.version !== undefined) return this.accepted(answer as SaveAnswer, head.id);
+		// not taken: what was sent waits again, unless something newer does already
+		this.head = null;
+		if (this.tail) void this.write((outbox) => outbox.confirm(head.id));
+		else this.tail = { id: head.id, document: head.document };
+		if (response.status === 409 && answer.current) {
+			this.theirs = answer.current;
 			this.state = 'conflict';
-		} else if (response.status === 422) {
-			this.faults = ((await response.json()) as { faults: Fault[] }).faults;
+		} else if (response.status === 401) this.state = 'signed-out';
+		else if (response.status === 404) this.state = 'gone';
+		else {
+			this.faults = answer.faults ?? [{ path: '', message: answer.message ?? 'it was not taken' }];
 			this.state = 'refused';
-		} else if (response.status === 401) {
-			this.state = 'signed-out';
-		} else if (response.status === 404) {
-			this.state = 'gone';
-		} else this.failed(document);
+		}
 	}
 
-	private failed(document: T): void {
-		this.pending ??= document;
-		this.keep();
+	private accepted(answer: SaveAnswer, id: string): void {
+		this.goOnFrom(answer);
+		this.head = null;
+		this.tries = 0;
+		this.faults = [];
+		this.said = answer.keptApart?.length
+			? `Changed elsewhere meanwhile and kept as a class of its own: ${answer.keptApart.join(', ')}`
+			: '';
+		const next = this.tail && { id: this.tail.id, begun: this.begun };
+		void this.write((outbox) => outbox.confirm(id, next ?? undefined));
+		this.state = this.tail ? 'waiting' : 'saved';
+		if (this.tail) this.schedule(0);
+	}
+
+	private failed(): void {
 		this.state = 'offline';
 		this.schedule(RETRY_MS[Math.min(this.tries++, RETRY_MS.length - 1)] as number);
-	}
-
-	private keep(): void {
-		if (browser && this.pending !== null)
-			localStorage.setItem(this.key, JSON.stringify({ ...this.begun, document: this.pending }));
-	}
-
-	private forget(): void {
-		if (browser) localStorage.removeItem(this.key);
 	}
 }

@@ -11,7 +11,7 @@ import {
 	type SeriesShift
 } from '$lib/core/drawing';
 import type { Group } from '$lib/core/group';
-import { shelfOf, type FormId, type Movement } from '$lib/core/movement';
+import { shelfOf, type FormId, type Movement, type FindMovement } from '$lib/core/movement';
 import type { PaceChanges } from '$lib/core/pace';
 import {
 	advance,
@@ -126,6 +126,11 @@ export class SeriesDesk {
 			catalogue: this.shelf.offered,
 			knownBefore: setting.knownBefore
 		};
+	}
+
+	/** What the series and its plans may name. */
+	get find(): FindMovement {
+		return this.shelf.find;
 	}
 
 	nameOf(slug: string): string {

@@ -6,36 +6,60 @@ import { clearRows, setSwitch } from './db/versioned';
 /** For how long a request may come again and still be known. */
 const KEPT_DAYS = 3;
 
-/** Stands in a row until what is made has its id; seen by nobody else. */
+/** Stands in a row until there is an answer; seen by nobody else. */
 const NOT_YET = '';
 
 /** What a client must send along to make something: of its own making, 16 to 40 letters, digits, - and _. */
 export const TOKEN = /^[A-Za-z0-9_-]{16,40}$/;
 
 /**
- * Makes something once for a token, in one transaction: the same request again, also at the same moment, answers with
- * what was made. `make` returns its id.
+ * Does something once for a token, in one transaction: the same request again, also at the same moment, gets the same
+ * answer. `act` gives the answer, which must be plain JSON; when it throws, nothing is done and the token is free.
  */
-export function once(
-	db: Db,
-	studioId: string,
-	token: string,
-	make: (tx: Db) => Promise<string>
-): Promise<string> {
+export function once<T>(db: Db, studioId: string, token: string, act: (tx: Db) => Promise<T>): Promise<T> {
 	return db.transaction(async (tx) => {
 		const mine = and(eq(creation.studioId, studioId), eq(creation.token, token))!;
 		// waits here while another request with this token is under way; with an update and not ignored, since two that
 		// wait with the weaker lock of an ignored insert would wait for each other
 		await tx
 			.insert(creation)
-			.values({ studioId, token, madeId: NOT_YET })
+			.values({ studioId, token, answer: NOT_YET })
 			.onDuplicateKeyUpdate({ set: { token } });
-		const [row] = await tx.select({ madeId: creation.madeId }).from(creation).where(mine);
-		if (row && row.madeId !== NOT_YET) return row.madeId;
-		const madeId = await make(tx);
-		await setSwitch(tx, creation, mine, { madeId });
-		return madeId;
+		const [row] = await tx.select({ answer: creation.answer }).from(creation).where(mine);
+		if (row && row.answer !== NOT_YET) return JSON.parse(row.answer) as T;
+		const answer = await act(tx);
+		await setSwitch(tx, creation, mine, { answer: JSON.stringify(answer) });
+		return answer;
 	});
+}
+
+/**
+ * A save that a client may send again under the same token (its answer was lost): it is made once, and the second time
+ * answered like the first. One that was not taken leaves no trace, and may be sent again from another version.
+ */
+export async function saveOnce<S extends { kind: string }>(
+	db: Db,
+	studioId: string,
+	token: string | null,
+	save: (tx: Db) => Promise<S>
+): Promise<S> {
+	if (token === null || !TOKEN.test(token)) return save(db);
+	try {
+		return await once(db, studioId, token, async (tx) => {
+			const saved = await save(tx);
+			if (saved.kind !== 'saved') throw new NotTaken(saved);
+			return saved;
+		});
+	} catch (thrown) {
+		if (thrown instanceof NotTaken) return thrown.saved as S;
+		throw thrown;
+	}
+}
+
+class NotTaken extends Error {
+	constructor(readonly saved: unknown) {
+		super('not saved');
+	}
 }
 
 export const forgetCreations = (db: Db, now: Date): Promise<number> =>

@@ -1,6 +1,6 @@
 import { CATALOGUE } from '../catalogue';
 import { movementFaults, type Movement } from '../core/movement';
-import type { Fault } from '../core/plan';
+import type { Fault } from '../core/validation';
 import type { StudioShelf } from './shelves';
 
 /** Slugs of own movements begin so, and can never be those of the catalogue. */

@@ -1,5 +1,5 @@
 import { error, json } from '@sveltejs/kit';
-import type { Fault } from '../core/plan';
+import type { Fault } from '../core/validation';
 import { readJson } from './requests';
 import { sameContent } from './fingerprint';
 import type { Removal, Saved } from './saved';
@@ -30,6 +30,8 @@ export interface SaveRequest {
 	document: unknown;
 	/** Of a series: the versions of its plans that the change began from. */
 	planVersions?: unknown;
+	/** Of this request alone: sent again, it is done once. */
+	token: string | null;
 }
 
 /** The body of a save, or the faults that it has. */
@@ -40,7 +42,12 @@ export async function readSave(request: Request): Promise<SaveRequest | { faults
 	const { version, document, planVersions } = body as Partial<SaveRequest>;
 	if (!Number.isInteger(version) || Math.abs(version as number) > 2 ** 31 - 1)
 		return no('version', 'the version that the change began from is missing');
-	return { version: version as number, document, planVersions };
+	return {
+		version: version as number,
+		document,
+		planVersions,
+		token: request.headers.get('idempotency-key')
+	};
 }
 
 /**

@@ -1,6 +1,7 @@
 import { readMovements } from '../core/formats';
 import type { Movement } from '../core/movement';
-import { planFaults, type ClassPlan, type Fault } from '../core/plan';
+import { planFaults, type ClassPlan } from '../core/plan';
+import { type Fault } from '../core/validation';
 import type { Db } from './db/open';
 import { fingerprintsOf, movedOn, shelfWith, studioShelf, withStates } from './shelves';
 

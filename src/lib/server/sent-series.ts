@@ -1,6 +1,7 @@
 import { readMovements } from '../core/formats';
 import type { Movement } from '../core/movement';
-import type { ClassPlan, Fault } from '../core/plan';
+import type { ClassPlan } from '../core/plan';
+import type { Fault } from '../core/validation';
 import { seriesFaults, type PlannedSeries } from '../core/series';
 import type { Db } from './db/open';
 import { madeWithOf } from './sent-plan';

@@ -1,16 +1,10 @@
 import { eq } from 'drizzle-orm';
-import type { PaceChanges } from '../core/pace';
-import type { StyleChoices } from '../core/style';
+import type { TeacherStyle } from '../core/style';
 import type { Db } from './db/open';
 import { teacherStyle } from './db/schema';
 import { updateFrom } from './db/versioned';
 import type { Saved } from './saved';
 
-/** How a teacher teaches: the schools they follow and the pace they have. */
-export interface TeacherStyle {
-	choices: StyleChoices;
-	pace: PaceChanges;
-}
 export interface StoredStyle {
 	version: number;
 	style: TeacherStyle;

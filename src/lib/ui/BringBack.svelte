@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Button, InlineNotification } from 'carbon-components-svelte';
+	import { InlineNotification, NotificationActionButton } from 'carbon-components-svelte';
 
 	/** Offers back what was removed just now, by the `restore` action of the page that it stands on. */
 	interface Props {
@@ -19,7 +19,7 @@
 		subtitle="For thirty days it can be brought back from this address."
 	>
 		<svelte:fragment slot="actions">
-			<Button size="small" kind="tertiary" type="submit">Bring it back</Button>
+			<NotificationActionButton type="submit">Bring it back</NotificationActionButton>
 		</svelte:fragment>
 	</InlineNotification>
 </form>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Button, InlineNotification } from 'carbon-components-svelte';
+	import { InlineNotification, NotificationActionButton } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 
 	/** In the place of a part that could not be shown: says so, and tries again when what it shows changes. */
@@ -25,7 +25,7 @@
 	subtitle="Nothing is lost. Undo the last change, or try again."
 >
 	<svelte:fragment slot="actions">
-		{#if onundo}<Button size="small" kind="tertiary" on:click={onundo}>Undo</Button>{/if}
-		<Button size="small" kind="tertiary" on:click={reset}>Try again</Button>
+		{#if onundo}<NotificationActionButton on:click={onundo}>Undo</NotificationActionButton>{/if}
+		<NotificationActionButton on:click={reset}>Try again</NotificationActionButton>
 	</svelte:fragment>
 </InlineNotification>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { Button, InlineNotification } from 'carbon-components-svelte';
+	import { InlineNotification, NotificationActionButton } from 'carbon-components-svelte';
 
 	/** Says that a document was removed in another window while it was open here, and keeps it as a new one. */
 	interface Props {
@@ -39,7 +39,8 @@
 >
 	<svelte:fragment slot="actions">
 		{#if keep}
-			<Button size="small" kind="tertiary" disabled={busy} on:click={take}>Keep it as a new one</Button>
+			<NotificationActionButton disabled={busy} on:click={take}>Keep it as a new one</NotificationActionButton
+			>
 		{/if}
 	</svelte:fragment>
 </InlineNotification>

@@ -25,7 +25,7 @@
 		if (document !== null) ontake(document);
 	};
 
-	onMount(() => take(autosave.recover()));
+	onMount(async () => take(await autosave.recover()));
 	beforeNavigate(() => autosave.flush());
 </script>
 
@@ -35,6 +35,7 @@
 	onbeforeunload={() => autosave.flush()}
 />
 
+{#if autosave.said}<p class="quiet" role="status">{autosave.said}</p>{/if}
 {#if autosave.state === 'conflict' && autosave.theirs}
 	<Conflict
 		{what}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { SkeletonPlaceholder, SkeletonText } from 'carbon-components-svelte';
+	import { SkeletonText } from 'carbon-components-svelte';
 
 	/** In the place of a desk until its script is there. */
 	interface Props {
@@ -14,7 +14,7 @@
 
 <h1>{title}</h1>
 <p class="quiet" role="status">{words} …</p>
-<div class="sheet"><SkeletonPlaceholder style="width: 100%; height: 9rem;" /></div>
+<div class="sheet"><SkeletonText paragraph lines={5} /></div>
 <div class="sheet"><SkeletonText paragraph lines={8} /></div>
 
 <style>

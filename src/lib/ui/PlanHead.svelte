@@ -163,7 +163,7 @@
 				<span class="ready">Ready to teach</span>
 			{/if}
 		</p>
-		<SaveMark state={autosave.state} faults={autosave.faults} />
+		<SaveMark state={autosave.state} faults={autosave.faults} kept={autosave.kept} />
 		<p class="links">
 			<a href="/plan/{planId}/compare">Compare</a>
 			<button type="button" class="link" onclick={onduplicate}>Duplicate</button>
@@ -174,9 +174,11 @@
 	</div>
 </header>
 <p class="message" role="status" aria-live="polite">
-	{autosave.recovered && !editor.message
-		? 'Changes that had not reached the server were found in this browser and are back'
-		: editor.message}
+	{editor.message ||
+		autosave.said ||
+		(autosave.recovered
+			? 'Changes that had not reached the server were found in this browser and are back'
+			: '')}
 </p>
 
 <style>

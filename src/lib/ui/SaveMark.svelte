@@ -1,13 +1,15 @@
 <script lang="ts">
 	import type { SaveState } from '$lib/client/autosave.svelte';
-	import type { Fault } from '$lib/core/plan';
+	import type { Fault } from '$lib/core/validation';
 
 	/** Says whether what is on the screen is kept, in words and by shape. */
 	interface Props {
 		state: SaveState;
 		faults: Fault[];
+		/** Whether this browser has room for what waits. */
+		kept?: boolean;
 	}
-	let { state, faults }: Props = $props();
+	let { state, faults, kept = true }: Props = $props();
 
 	const WORDS: Record<SaveState, string> = {
 		saved: 'Saved',
@@ -37,7 +39,9 @@
 			/>
 		{:else}<path d="M6 1 11.5 11H.5Z" fill="currentColor" />{/if}
 	</svg>
-	{WORDS[state]}{#if state === 'refused' && faults[0]}: {faults[0].message}{/if}
+	{state === 'offline' && !kept
+		? 'No connection, and no room in this browser: keep this window open'
+		: WORDS[state]}{#if state === 'refused' && faults[0]}: {faults[0].message}{/if}
 	{#if state === 'signed-out'}<a href="/sign-in" target="_blank" rel="noreferrer">Sign in</a>{/if}
 </span>
 

@@ -1,31 +1,27 @@
 <script lang="ts">
 	import { Autosave } from '$lib/client/autosave.svelte';
-	import type { PaceChanges } from '$lib/core/pace';
-	import type { StyleChoices } from '$lib/core/style';
+	import { teacherStyleFaults, type TeacherStyle } from '$lib/core/style';
 	import KeepSaved from '$lib/ui/KeepSaved.svelte';
 	import PacePanel from '$lib/ui/PacePanel.svelte';
 	import SaveMark from '$lib/ui/SaveMark.svelte';
 	import StylePanel from '$lib/ui/StylePanel.svelte';
 	import { untrack } from 'svelte';
 
-	interface Style {
-		choices: StyleChoices;
-		pace: PaceChanges;
-	}
 	let { data } = $props();
 	const stored = untrack(() => data.stored);
-	const autosave = new Autosave<Style>(
+	const autosave = new Autosave<TeacherStyle>(
 		'/api/style',
 		{ version: stored.version },
-		untrack(() => data.owner)
+		untrack(() => data.owner),
+		{ faultsOf: teacherStyleFaults }
 	);
-	let style = $state.raw<Style>(stored.style);
+	let style = $state.raw<TeacherStyle>(stored.style);
 
-	function change(next: Style) {
+	function change(next: TeacherStyle) {
 		style = next;
 		autosave.changed(next);
 	}
-	const inShort = (s: Style) => [
+	const inShort = (s: TeacherStyle) => [
 		`${Object.keys(s.choices).length} questions answered`,
 		`${Object.keys(s.pace).length} figures of your own`
 	];
@@ -35,7 +31,7 @@
 
 <div class="head">
 	<h1>Your style</h1>
-	<SaveMark state={autosave.state} faults={autosave.faults} />
+	<SaveMark state={autosave.state} faults={autosave.faults} kept={autosave.kept} />
 </div>
 <p class="lead">
 	Where the schools of teaching differ, this is what your new classes begin with. A class may differ; classes

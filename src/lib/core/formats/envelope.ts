@@ -1,4 +1,4 @@
-import type { Fault } from '../plan';
+import type { Fault } from '../validation';
 
 export type Read<T> = { ok: true; value: T } | { ok: false; faults: Fault[] };
 

@@ -1,6 +1,7 @@
 import { groupFaults, type Group } from '../group';
 import { movementFaults, type FindMovement, type Movement } from '../movement';
-import { planFaults, type ClassPlan, type Fault } from '../plan';
+import { planFaults, type ClassPlan } from '../plan';
+import { type Fault } from '../validation';
 import { readEnvelope, unknownKeys, type Read } from './envelope';
 
 export const PLAN_FORMAT = 'humble-orbit/plan';

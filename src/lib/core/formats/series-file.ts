@@ -1,6 +1,7 @@
 import { groupFaults, type Group } from '../group';
 import type { FindMovement, Movement } from '../movement';
-import type { ClassPlan, Fault } from '../plan';
+import type { ClassPlan } from '../plan';
+import type { Fault } from '../validation';
 import { seriesFaults, type PlannedSeries } from '../series';
 import { readEnvelope, unknownKeys, type Read } from './envelope';
 import { readMovements } from './plan-file';

@@ -2,7 +2,8 @@ import { array, number, object, string } from 'yup';
 import { DIRECTIONS } from '../anatomy';
 import { MOST_CHANGEOVER_MINUTES } from '../calendar';
 import { CAUTIONS, KIT_KINDS, rising } from '../movement';
-import { PLAN_LIMITS, schemaFaults, type Fault } from '../plan';
+import { PLAN_LIMITS } from '../plan';
+import { schemaFaults, type Fault } from '../validation';
 import { eachOnce, oneLine, textOfLines } from '../validation';
 import { MOMENTS, PRESETS, TIERS, type Group } from './types';
 

@@ -2,7 +2,7 @@ import { array, mixed, object, string } from 'yup';
 import { LEGS, type Leg } from '../anatomy';
 import { TIERS, type Tier } from '../group';
 import { CAUTIONS, type Caution } from '../movement';
-import { schemaFaults, type Fault } from '../plan';
+import { schemaFaults, type Fault } from '../validation';
 import { eachOnce } from '../validation';
 
 /** One person of a group: no more than a teacher needs to look after them. */

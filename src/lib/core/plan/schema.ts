@@ -1,9 +1,9 @@
-import { array, boolean, lazy, mixed, number, object, string, ValidationError, type Schema } from 'yup';
+import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup';
 import { isSymmetrical, LEGS } from '../anatomy';
 import { paceChangesSchema } from '../pace';
 import { CAUTIONS, FORM_IDS, formOf, HOLD_UNITS, MODES, SLUG, type FindMovement } from '../movement';
 import { styleSchema, widestRange } from '../style';
-import { eachOnce, isPropertyOfAll, oneLine, textOfLines } from '../validation';
+import { eachOnce, isPropertyOfAll, oneLine, textOfLines, schemaFaults, type Fault } from '../validation';
 import { TEST_IDS } from '../hip-test';
 import {
 	FLOW_SIDES,
@@ -16,12 +16,6 @@ import {
 	type Item
 } from './types';
 import { blocksOf, isLinked, itemsOf } from './walk';
-
-/** What is wrong in something given from outside, and where: `path` as in `sections[2].blocks[0].dose`. */
-export interface Fault {
-	path: string;
-	message: string;
-}
 
 /** Limits that keep a plan a plan. Lengths in seconds. */
 export const PLAN_LIMITS = {
@@ -213,18 +207,6 @@ export const planSchema = object({
 		.max(30)
 		.required()
 }).noUnknown();
-
-/** Validates any value by a Yup schema and turns the errors into faults. */
-export function schemaFaults(schema: Schema, value: unknown): Fault[] {
-	try {
-		schema.validateSync(value, { abortEarly: false, strict: true });
-		return [];
-	} catch (error) {
-		if (!(error instanceof ValidationError)) throw error;
-		const all = error.inner.length ? error.inner : [error];
-		return all.map((e) => ({ path: e.path ?? '', message: e.message.replace(/\s+/g, ' ').slice(0, 300) }));
-	}
-}
 
 /**
  * Everything wrong with a plan from outside: its shape first, then whether the catalogue knows what it

@@ -1,2 +1,3 @@
 export * from './questions';
 export * from './style';
+export * from './teacher-style';

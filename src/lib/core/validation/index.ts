@@ -1,2 +1,3 @@
+export { schemaFaults, type Fault } from './faults';
 export { asOneLine, LINE_PATTERN, LINES_PATTERN, oneLine, textOfLines } from './lines';
 export { eachOnce, isPropertyOfAll } from './once';

@@ -6,6 +6,7 @@ import {
 	json,
 	mysqlTable,
 	primaryKey,
+	text,
 	timestamp,
 	varchar
 } from 'drizzle-orm/mysql-core';
@@ -218,16 +219,16 @@ export const student = mysqlTable(
 );
 
 /**
- * What was made for a token that the client chose: the same request sent twice (a double click, a lost answer) makes
- * one row. Kept for some days.
+ * What became of a request, by a token that the client chose: the same one sent twice (a double click, a lost answer) is
+ * done once. Kept for some days.
  */
 export const creation = mysqlTable(
 	'creation',
 	{
 		studioId: studioId(),
 		token: exactText('token', { length: 40 }).notNull(),
-		/** The id, or the slug, of what was made. */
-		madeId: varchar('made_id', { length: 60 }).notNull(),
+		/** The answer, as JSON. */
+		answer: text('answer').notNull(),
 		madeAt: timestamp('made_at', { fsp: 3 }).notNull().defaultNow()
 	},
 	(t) => [primaryKey({ columns: [t.studioId, t.token] }), index('creation_made').on(t.madeAt)]

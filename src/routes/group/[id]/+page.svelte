@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Autosave } from '$lib/client/autosave.svelte';
-	import type { Group } from '$lib/core/group';
+	import { groupFaults, type Group } from '$lib/core/group';
 	import KeepSaved from '$lib/ui/KeepSaved.svelte';
 	import GroupForm from '$lib/ui/GroupForm.svelte';
 	import Ring from '$lib/ui/Ring.svelte';
@@ -14,7 +14,8 @@
 	const autosave = new Autosave<Group>(
 		`/api/groups/${stored.id}`,
 		{ version: stored.version },
-		untrack(() => data.owner)
+		untrack(() => data.owner),
+		{ faultsOf: groupFaults }
 	);
 	let group = $state.raw(stored.group);
 
@@ -29,7 +30,7 @@
 
 <div class="head">
 	<h1>{group.name || 'A group without a name'}</h1>
-	<SaveMark state={autosave.state} faults={autosave.faults} />
+	<SaveMark state={autosave.state} faults={autosave.faults} kept={autosave.kept} />
 </div>
 
 <KeepSaved {autosave} mine={group} what="This group" {inShort} ontake={(other) => (group = other)} />

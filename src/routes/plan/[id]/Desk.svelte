@@ -7,7 +7,7 @@
 	import { dayName } from '$lib/core/calendar';
 	import { formatDuration } from '$lib/core/clock';
 	import { directionParts, phaseParts, strengthParts } from '$lib/core/drawing';
-	import { copyOf, itemsOf, type ClassPlan } from '$lib/core/plan';
+	import { copyOf, itemsOf, planFaults, type ClassPlan } from '$lib/core/plan';
 	import { Button } from 'carbon-components-svelte';
 	import AddMovement from '$lib/ui/AddMovement.svelte';
 	import CalmPanel from '$lib/ui/CalmPanel.svelte';
@@ -32,7 +32,12 @@
 	// one editor for the life of the page: what comes from the server later goes through its history
 	const { stored, groupId, setting, owner } = untrack(() => data);
 	const usedLately = new Set(setting.usedLately);
-	const autosave = new Autosave<ClassPlan>(`/api/plans/${stored.id}`, { version: stored.version }, owner);
+	const autosave: Autosave<ClassPlan> = new Autosave(
+		`/api/plans/${stored.id}`,
+		{ version: stored.version },
+		owner,
+		{ faultsOf: (kept) => planFaults(kept, editor.shelf.find) }
+	);
 	const editor = new PlanEditor(stored.plan, setting, autosave);
 
 	let adding = $state(false);
@@ -40,8 +45,8 @@
 	let asking = $state(false);
 	let settling = $state(false);
 
-	onMount(() => {
-		const kept = autosave.recover();
+	onMount(async () => {
+		const kept = await autosave.recover();
 		if (kept) editor.replace(kept);
 	});
 	beforeNavigate(() => autosave.flush());

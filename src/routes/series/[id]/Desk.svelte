@@ -4,7 +4,7 @@
 	import { newId } from '$lib/client/ids';
 	import { SeriesDesk } from '$lib/client/series-desk.svelte';
 	import { dayName } from '$lib/core/calendar';
-	import { withNewIds, type PlannedSeries } from '$lib/core/series';
+	import { seriesFaults, withNewIds, type PlannedSeries } from '$lib/core/series';
 	import KeepSaved from '$lib/ui/KeepSaved.svelte';
 	import Ring from '$lib/ui/Ring.svelte';
 	import SaveMark from '$lib/ui/SaveMark.svelte';
@@ -24,10 +24,11 @@
 
 	// one desk for the life of the page: what comes from the server later goes through its history
 	const { stored, setting, group, owner } = untrack(() => data);
-	const autosave = new Autosave<PlannedSeries>(
+	const autosave: Autosave<PlannedSeries> = new Autosave(
 		`/api/series/${stored.id}`,
 		{ version: stored.version, planVersions: stored.planVersions },
-		owner
+		owner,
+		{ faultsOf: (kept) => seriesFaults(kept, () => desk.find) }
 	);
 	const desk = new SeriesDesk(stored.planned, setting, autosave);
 
@@ -124,13 +125,13 @@
 				</Button>
 			{/if}
 		</Bounded>
-		<SaveMark state={autosave.state} faults={autosave.faults} />
+		<SaveMark state={autosave.state} faults={autosave.faults} kept={autosave.kept} />
 	</div>
 </div>
 {#if desk.proposing}
 	<progress max={desk.proposing.of} value={desk.proposing.done} aria-label="Classes proposed"></progress>
 {/if}
-<p class="said" role="status">{autosave.said || desk.message}</p>
+<p class="said" role="status">{desk.message}</p>
 {#if form?.message}<p class="wrong" role="alert">{form.message}</p>{/if}
 
 <KeepSaved

@@ -1,4 +1,5 @@
 import { groupFaults, type Group } from '$lib/core/group';
+import { saveOnce } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { saveGroup } from '$lib/server/groups';
 import { readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
@@ -12,6 +13,8 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	if ('faults' in body) return json(body, { status: 422 });
 	const faults = groupFaults(body.document);
 	if (faults.length) return json({ faults }, { status: 422 });
-	const saved = await saveGroup(db(), studio.id, params.id, body.version, body.document as Group);
+	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
+		saveGroup(tx, studio.id, params.id, body.version, body.document as Group)
+	);
 	return saveAnswer(saved, body.document, ({ version, group }) => ({ version, document: group }));
 };

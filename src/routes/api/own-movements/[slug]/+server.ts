@@ -1,4 +1,5 @@
 import type { Movement } from '$lib/core/movement';
+import { saveOnce } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { ownFaults } from '$lib/server/own-movements';
 import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
@@ -15,6 +16,8 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const movement = { ...(body.document as Movement), slug: params.slug };
 	const faults = ownFaults(movement, await studioShelf(db(), studio.id));
 	if (faults.length) return json({ faults }, { status: 422 });
-	const saved = await saveOwn(db(), studio.id, body.version, movement);
+	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
+		saveOwn(tx, studio.id, body.version, movement)
+	);
 	return saveAnswer(saved, movement, (stored) => ({ version: stored.version, document: stored.movement }));
 };

@@ -1,4 +1,5 @@
 import { planFaults, type ClassPlan } from '$lib/core/plan';
+import { saveOnce } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { getPlan, savePlan } from '$lib/server/plans';
 import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
@@ -17,6 +18,8 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const faults = planFaults(body.document, shelfWith(today, moved).find);
 	if (faults.length) return json({ faults }, { status: 422 });
 	const document = withStates(body.document as ClassPlan, stored.plan, today);
-	const saved = await savePlan(db(), studio.id, params.id, body.version, document);
+	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
+		savePlan(tx, studio.id, params.id, body.version, document)
+	);
 	return saveAnswer(saved, document, ({ version, plan }) => ({ version, document: plan }));
 };

@@ -1,3 +1,4 @@
+import { saveOnce } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
 import { readSentSeries } from '$lib/server/sent-series';
@@ -13,13 +14,9 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const stored = found(await getSeries(db(), studio.id, params.id));
 	const sent = await readSentSeries(db(), studio.id, body.document, stored);
 	if ('faults' in sent) return json(sent, { status: 422 });
-	const saved = await saveSeries(
-		db(),
-		studio.id,
-		params.id,
-		body.version,
-		planVersionsOf(body.planVersions),
-		sent.planned
+	const known = planVersionsOf(body.planVersions);
+	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
+		saveSeries(tx, studio.id, params.id, body.version, known, sent.planned)
 	);
 	return saveAnswer(saved, sent.planned, ({ version, planned, planVersions }) => ({
 		version,

@@ -1,4 +1,5 @@
 import { studentFaults, type Student } from '$lib/core/people';
+import { saveOnce } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/scope';
 import { readJsonObject, versionOf } from '$lib/server/requests';
@@ -13,7 +14,9 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	if ('faults' in body) return json(body, { status: 422 });
 	const faults = studentFaults(body.document);
 	if (faults.length) return json({ faults }, { status: 422 });
-	const saved = await saveStudent(db(), owner, params.id, body.version, body.document as Student);
+	const saved = await saveOnce(db(), owner.studioId, body.token, (tx) =>
+		saveStudent(tx, owner, params.id, body.version, body.document as Student)
+	);
 	return saveAnswer(saved, body.document, ({ version, student }) => ({ version, document: student }));
 };
 

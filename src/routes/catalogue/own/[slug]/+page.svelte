@@ -1,7 +1,14 @@
 <script lang="ts">
 	import { CATALOGUE } from '$lib/catalogue';
 	import { Autosave } from '$lib/client/autosave.svelte';
-	import { draftOf, readDraft, shelfOf, type Movement, type MovementDraft } from '$lib/core/movement';
+	import {
+		draftOf,
+		movementFaults,
+		readDraft,
+		shelfOf,
+		type Movement,
+		type MovementDraft
+	} from '$lib/core/movement';
 	import KeepSaved from '$lib/ui/KeepSaved.svelte';
 	import MovementForm from '$lib/ui/MovementForm.svelte';
 	import SaveMark from '$lib/ui/SaveMark.svelte';
@@ -12,7 +19,14 @@
 	const autosave = new Autosave<Movement>(
 		`/api/own-movements/${movement.slug}`,
 		{ version },
-		untrack(() => data.owner)
+		untrack(() => data.owner),
+		{
+			faultsOf: (kept) =>
+				movementFaults(
+					[kept as Movement],
+					shelf.all.map(({ slug }) => slug)
+				)
+		}
 	);
 	let base = $state.raw(movement);
 	/** The last state that could be read: what is half written is not saved and not set aside. */
@@ -41,7 +55,7 @@
 <p><a href="/catalogue/{movement.slug}">{draft.english || 'Back'}</a></p>
 <div class="head">
 	<h1>{draft.english || 'A movement without a name'}</h1>
-	<SaveMark state={autosave.state} faults={autosave.faults} />
+	<SaveMark state={autosave.state} faults={autosave.faults} kept={autosave.kept} />
 </div>
 <p class="quiet">
 	Classes that use it keep it as it was; each of them shows the difference and can take the new one.
