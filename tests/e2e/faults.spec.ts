@@ -127,3 +127,29 @@ test('signed out meanwhile: what was typed is sent as soon as one is signed in a
 	await page.evaluate(() => window.dispatchEvent(new Event('focus')));
 	await expect(saved(page)).toBeVisible();
 });
+
+test('a worker that does not load ends the waiting with a sentence, and can be tried again', async ({
+	page,
+	watch
+}) => {
+	watch.allow.push(/core\.worker|ERR_FAILED|worker/i);
+	await newPlan(page);
+	await addByKey(page, 'clam');
+	await page.route('**/core.worker*', (route) => route.abort());
+	await page.keyboard.press('f');
+	await expect(page.getByText('This could not be worked out just now')).toBeVisible();
+	await page.unroute('**/core.worker*');
+	await page.keyboard.press('f');
+	await expect(page.getByText('This could not be worked out just now')).toBeHidden();
+});
+
+test('a proposal that is taken while others are looked for leaves no word about none', async ({ page }) => {
+	await newPlan(page);
+	await page.keyboard.press('g');
+	await page.getByRole('button', { name: 'Propose three' }).click();
+	await page.getByRole('button', { name: 'Take this one' }).first().click({ timeout: 60_000 });
+	await expect(page.getByText('Taken: every block of it can be changed')).toBeVisible();
+	await page.waitForTimeout(1500);
+	await expect(page.getByText('0 classes proposed')).toBeHidden();
+	await expect(saved(page)).toBeVisible();
+});

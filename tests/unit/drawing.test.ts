@@ -138,6 +138,7 @@ describe('the score says what the clock says', () => {
 	it('scales: the whole span fits the width, twice as wide when zoomed to two', () => {
 		const drawn = score(read(classOf(['plank'], 3600)));
 		expect(scoreScale(drawn, 900, 1)).toEqual({ pixels: 900, perSecond: 0.25 });
+		expect(scoreScale(drawn, -126, 1)).toEqual({ pixels: 0, perSecond: 0 });
 		expect(scoreScale(drawn, 900, 2)).toEqual({ pixels: 1800, perSecond: 0.5 });
 	});
 

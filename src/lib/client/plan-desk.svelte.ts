@@ -30,8 +30,8 @@ import {
 	type PlanEdit
 } from '$lib/core/plan';
 import type { Autosave } from './autosave.svelte';
-import type { Proposing, SentProposal } from './propose';
-import { type Ordering } from './reorder';
+import type { SentProposal } from './core.worker';
+import type { Work } from './worker';
 
 /** A movement that is not what it was when the plan was made. */
 export interface Moved {
@@ -89,11 +89,11 @@ export class PlanDesk {
 	detail = $state<string | null>(null);
 	fitting = $state(false);
 	/** An ordering under way, and one that waits to be taken. */
-	ordering = $state.raw<Ordering | null>(null);
+	ordering = $state.raw<Work<Calmed> | null>(null);
 	calmed = $state.raw<Calmed | null>(null);
 
 	/** Classes proposed for this one, and what stands in their way. */
-	proposing = $state.raw<Proposing | null>(null);
+	proposing = $state.raw<Work<Conflict | null> | null>(null);
 	proposed = $state.raw<readonly ShownProposal[]>([]);
 	conflict = $state.raw<Conflict | null>(null);
 	/** What else could stand in the place of one item; `found` null while it is looked for. */

@@ -3,6 +3,7 @@ import { isSymmetrical, otherLeg } from '$lib/core/anatomy';
 import { previewRepair, type Finding, type Preview } from '$lib/core/checks';
 import { formatDuration } from '$lib/core/clock';
 import { percentOf, proposalCard, shiftsBetween } from '$lib/core/drawing';
+import type { FitResult } from '$lib/core/fit';
 import { ownShares, type Wishes } from '$lib/core/propose';
 import {
 	doseRange,
@@ -30,9 +31,9 @@ import {
 	type PlanEdit,
 	type Renewal
 } from '$lib/core/plan';
-import { fitInWorker } from './fit';
-import { alternativesInWorker, proposeInWorker, type Ask } from './propose';
-import { calmInWorker } from './reorder';
+import { proxy } from 'comlink';
+import type { Ask, SentProposal } from './core.worker';
+import { inWorker } from './worker';
 import { PlanBlocks } from './plan-blocks.svelte';
 import { type Moved, type ShownAlternative, type ShownProposal } from './plan-desk.svelte';
 
@@ -134,9 +135,12 @@ export class PlanEditor extends PlanBlocks {
 	async fit(): Promise<void> {
 		const plan = this.plan;
 		this.fitting = true;
-		const result = await fitInWorker(plan, [...this.setting.own, ...this.moved.map(({ kept }) => kept)]);
+		const besides = this.besides;
+		const outcome = await inWorker((core) => core.fit(plan, besides) as Promise<FitResult>).result;
 		this.fitting = false;
-		if (plan !== this.plan) return; // edited meanwhile: what was worked out is out of date
+		if (outcome.how === 'failed') this.message = outcome.sentence;
+		if (outcome.how !== 'done' || plan !== this.plan) return; // edited meanwhile: it is out of date
+		const result = outcome.value;
 		if (!result.ok) {
 			this.message = `It does not fit: ${result.message}.`;
 			return;
@@ -176,10 +180,13 @@ export class PlanEditor extends PlanBlocks {
 	/** Looks for the calmest order of the same blocks; the result waits to be taken. */
 	async calm(): Promise<void> {
 		const plan = this.plan;
-		this.ordering = calmInWorker(plan, [...this.setting.own, ...this.moved.map(({ kept }) => kept)]);
-		const calmed = await this.ordering.result;
+		const besides = this.besides;
+		this.ordering = inWorker((core) => core.calm(plan, besides));
+		const outcome = await this.ordering.result;
 		this.ordering = null;
-		if (!calmed || plan !== this.plan) return;
+		if (outcome.how === 'failed') this.message = outcome.sentence;
+		if (outcome.how !== 'done' || plan !== this.plan) return;
+		const calmed = outcome.value;
 		const saved = calmed.beforeSeconds - calmed.afterSeconds;
 		if (saved <= 0)
 			this.message = 'The order is as calm as it can be: no other loses less time between blocks';
@@ -197,7 +204,7 @@ export class PlanEditor extends PlanBlocks {
 		this.conflict = null;
 		const part = renew === 'nothing' || renew === 'everything' ? {} : { only: [renew] };
 		const ask = { ...this.ask({ ...wishes, ...part }, seed), base: renewed(plan, renew) };
-		const proposing = proposeInWorker(ask, (number, done, sent) => {
+		const shown = proxy((number: number, done: boolean, sent: SentProposal) => {
 			if (plan !== this.plan || this.proposing !== proposing) return; // edited or asked anew meanwhile
 			const card = proposalCard(this.read(sent.plan), sent);
 			const others = this.proposed.filter((other) => other.number !== number);
@@ -205,12 +212,23 @@ export class PlanEditor extends PlanBlocks {
 			const shares = ownShares(all.map((one) => one.sent.plan));
 			this.proposed = all.map((one, i) => ({ ...one, own: percentOf(shares[i]!) }));
 		});
+		const proposing = inWorker((core) => core.propose(ask, shown));
 		this.proposing = proposing;
-		const conflict = await proposing.result;
-		if (this.proposing !== proposing) return;
+		const outcome = await proposing.result;
+		if (this.proposing !== proposing) return; // taken, or asked anew meanwhile
 		this.proposing = null;
-		this.conflict = conflict;
-		this.message = conflict ? conflict.message : `${this.proposed.length} classes proposed`;
+		if (outcome.how === 'failed') {
+			this.message = outcome.sentence;
+			return;
+		}
+		this.conflict = outcome.how === 'done' ? outcome.value : null;
+		const { length } = this.proposed;
+		this.message = this.conflict?.message ?? `${length} ${length === 1 ? 'class' : 'classes'} proposed`;
+	}
+
+	/** Movements that the catalogue does not have, or not as this plan was made with them. */
+	private get besides(): Movement[] {
+		return [...this.setting.own, ...this.moved.map(({ kept }) => kept)];
 	}
 
 	private ask(wishes: Wishes, seed: number): Ask {
@@ -223,9 +241,15 @@ export class PlanEditor extends PlanBlocks {
 	async somethingElse(item: Item): Promise<void> {
 		const plan = this.plan;
 		this.elsewhere = { itemId: item.id, found: null };
-		const found = await alternativesInWorker(this.ask({}, 1), item.id);
+		const ask = this.ask({}, 1);
+		const outcome = await inWorker((core) => core.alternatives(ask, item.id)).result;
 		if (plan !== this.plan || this.elsewhere?.itemId !== item.id) return;
-		const shown = found.map((alternative) => {
+		if (outcome.how !== 'done') {
+			this.elsewhere = null;
+			if (outcome.how === 'failed') this.message = outcome.sentence;
+			return;
+		}
+		const shown = outcome.value.map((alternative) => {
 			const after = this.read(applyEdit(plan, { do: 'replace', itemId: item.id, by: alternative.item }));
 			return {
 				alternative,
@@ -248,6 +272,9 @@ export class PlanEditor extends PlanBlocks {
 
 	takeProposal({ sent }: ShownProposal): void {
 		const { plan } = sent;
+		const under = this.proposing;
+		this.proposing = null; // what it still finds is no longer asked for
+		under?.stop();
 		this.edit({ do: 'fill', sections: plan.sections }, 'Taken: every block of it can be changed');
 		this.proposed = [];
 	}

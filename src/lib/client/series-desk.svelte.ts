@@ -45,9 +45,10 @@ import {
 	type Theme
 } from '$lib/core/series';
 import { styleOf, type StyleChoices } from '$lib/core/style';
+import { proxy } from 'comlink';
 import type { Autosave } from './autosave.svelte';
 import { newId } from './ids';
-import { proposeSeriesInWorker, type ProposingSeries } from './propose-series';
+import { inWorker } from './worker';
 
 /** What a series is given besides itself. */
 export interface SeriesDeskSetting {
@@ -299,26 +300,35 @@ export class SeriesDesk {
 		const replaces = only.some((id) => from.plans[id]);
 		const found: Record<string, ClassPlan> = {};
 		const { own, leftOut, kept, knownBefore, style, group } = this.setting;
-		const under: ProposingSeries = proposeSeriesInWorker(
-			$state.snapshot({ planned: from, group, own, leftOut, kept, knownBefore, taught: style, seed, only }),
-			(classId, plan, done, of) => {
-				found[classId] = plan;
-				this.proposing = { done, of, stop: under.stop };
-			}
-		);
+		const ask = $state.snapshot({
+			planned: from,
+			group,
+			own,
+			leftOut,
+			kept,
+			knownBefore,
+			taught: style,
+			seed,
+			only
+		});
+		const tell = proxy((classId: string, plan: ClassPlan, done: number, of: number) => {
+			found[classId] = plan;
+			this.proposing = { done, of, stop: under.stop };
+		});
+		const under = inWorker((core) => core.proposeSeries(ask, tell));
 		this.proposing = { done: 0, of: only.length, stop: under.stop };
-		const whole = await under.result.catch(() => null);
+		const outcome = await under.result;
 		this.proposing = null;
 		const count = Object.keys(found).length;
-		if (whole === null) this.message = 'Proposing failed; nothing was changed.';
-		if (count === 0 || whole === null) return;
+		if (outcome.how === 'failed') this.message = outcome.sentence;
+		if (count === 0 || outcome.how === 'failed') return;
 		// the series may have been edited meanwhile: what was proposed goes into it as it is now
 		const here = Object.fromEntries(
 			Object.entries(found).filter(([id]) => this.series.classes.some((c) => c.id === id && !c.run))
 		);
 		const after = withProposed(this.planned, here);
 		const classes = count === 1 ? '1 class' : `${count} classes`;
-		const said = whole ? `${classes} proposed` : `Stopped; ${classes} proposed`;
+		const said = outcome.how === 'done' ? `${classes} proposed` : `Stopped; ${classes} proposed`;
 		if (!replaces) this.set(after, said);
 		else {
 			this.show(said, [[count === 1 ? 'Take it' : 'Take them', { ok: true, value: after }]]);

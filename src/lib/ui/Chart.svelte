@@ -23,18 +23,24 @@
 		return Object.fromEntries(Object.entries(value).map(([key, part]) => [key, resolved(part, style)]));
 	}
 
-	// an attachment runs in the browser only, so ECharts never loads on the server; it runs anew when the option changes
+	// an attachment runs in the browser only, so ECharts never loads on the server; it runs once, and an effect inside it
+	// hands the same chart another option when it changes
 	const chart: Attachment<HTMLElement> = (node) => {
-		const wanted = resolved(option, getComputedStyle(node)) as EChartsCoreOption;
 		let gone = false;
-		let instance: import('echarts/core').ECharts | undefined;
+		let instance = $state.raw<import('echarts/core').ECharts>();
 		const watch = new ResizeObserver(() => instance?.resize());
 		void import('$lib/client/echarts').then(({ init }) => {
 			if (gone) return;
 			instance = init(node, undefined, { renderer: 'svg' });
-			instance.setOption(wanted);
-			node.dataset.ready = 'true';
 			watch.observe(node);
+		});
+		$effect(() => {
+			if (!instance) return;
+			// what is no longer in the option goes; what stays moves to its new place
+			instance.setOption(resolved(option, getComputedStyle(node)) as EChartsCoreOption, {
+				replaceMerge: ['series', 'xAxis', 'yAxis', 'visualMap']
+			});
+			node.dataset.ready = 'true';
 		});
 		return () => {
 			gone = true;

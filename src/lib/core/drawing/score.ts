@@ -58,7 +58,8 @@ export function scoreScale(
 	widthPixels: number,
 	zoom: number
 ): { pixels: number; perSecond: number } {
-	const pixels = widthPixels * zoom;
+	// a page that is not laid out yet, or hidden, has no width: nothing may be drawn with less than none
+	const pixels = Math.max(0, widthPixels) * zoom;
 	return { pixels, perSecond: pixels / Math.max(1, score.spanSeconds) };
 }
 

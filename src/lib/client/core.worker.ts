@@ -1,0 +1,107 @@
+import { CATALOGUE } from '$lib/catalogue';
+import type { Leg } from '$lib/core/anatomy';
+import { fit, type FitResult } from '$lib/core/fit';
+import type { Group } from '$lib/core/group';
+import { shelfOf, type Movement } from '$lib/core/movement';
+import type { PaceChanges } from '$lib/core/pace';
+import type { ClassPlan } from '$lib/core/plan';
+import {
+	alternativesFor,
+	conflictOf,
+	propose,
+	type Alternative,
+	type Conflict,
+	type Proposal,
+	type ProposeSetting,
+	type Wishes
+} from '$lib/core/propose';
+import { calmOrder, type Calmed } from '$lib/core/reorder';
+import { proposeSeries, type PlannedSeries } from '$lib/core/series';
+import type { StyleChoices } from '$lib/core/style';
+import { expose } from 'comlink';
+
+/**
+ * What takes longer than a keystroke may, off the main thread: one program for all of it, so that the browser loads the
+ * core once. It is called through `inWorker` (worker.ts).
+ */
+
+/** What a proposal is asked for with, as it can be sent to a worker. */
+export interface Ask {
+	base: ClassPlan;
+	wishes: Wishes;
+	seed: number;
+	group: Group;
+	taughtBefore: string[];
+	lastFirstSide: Leg | null;
+	/** Movements that the catalogue does not have, or not so, and those left out of planning. */
+	own: Movement[];
+	leftOut: string[];
+	kept: Movement[];
+}
+
+/** A proposal without what the desk works out again from its plan. */
+export type SentProposal = Omit<Proposal, 'reading'>;
+
+/** What the classes of a series are proposed with, as it can be sent to a worker. */
+export interface AskSeries {
+	planned: PlannedSeries;
+	group: Group;
+	own: Movement[];
+	leftOut: string[];
+	kept: Movement[];
+	knownBefore: string[];
+	taught: { choices: StyleChoices; pace: PaceChanges };
+	seed: number;
+	/** Which classes; left out: those that wait for one. */
+	only?: string[];
+}
+
+function settingOf({ group, taughtBefore, lastFirstSide, own, leftOut, kept }: Ask): ProposeSetting {
+	const { offered, find } = shelfOf(CATALOGUE, own, leftOut, kept);
+	return { catalogue: offered, find, targets: group.targets, group, taughtBefore, lastFirstSide };
+}
+
+const api = {
+	/** `besides`: movements that the catalogue does not have, or not so. */
+	fit(plan: ClassPlan, besides: Movement[]): FitResult {
+		return fit(plan, shelfOf(CATALOGUE, [], [], besides).find);
+	},
+
+	calm(plan: ClassPlan, besides: Movement[]): Calmed {
+		return calmOrder(plan, shelfOf(CATALOGUE, [], [], besides).find);
+	},
+
+	alternatives(ask: Ask, itemId: string): Alternative[] {
+		return alternativesFor(ask.base, itemId, settingOf(ask), ask.wishes);
+	},
+
+	/** Tells each better class as it comes; why there can be none, or null. */
+	async propose(
+		ask: Ask,
+		tell: (number: number, done: boolean, proposal: SentProposal) => unknown
+	): Promise<Conflict | null> {
+		const { base, wishes, seed } = ask;
+		const setting = settingOf(ask);
+		const conflict = conflictOf({ base, wishes, setting });
+		if (conflict) return conflict;
+		for (const { number, done, proposal } of propose({ base, wishes, setting, seed })) {
+			const { reading: _reading, ...sent } = proposal;
+			await tell(number, done, sent);
+		}
+		return null;
+	},
+
+	/** Tells each class of a series as it comes. */
+	async proposeSeries(
+		{ planned, group, own, leftOut, kept, knownBefore, taught, seed, only }: AskSeries,
+		tell: (classId: string, plan: ClassPlan, done: number, of: number) => unknown
+	): Promise<void> {
+		const { offered, find } = shelfOf(CATALOGUE, own, leftOut, kept);
+		const setting = { group, find, catalogue: offered, knownBefore };
+		const steps = proposeSeries({ planned, setting, taught, seed, ...(only ? { only } : {}) });
+		for (const { classId, plan, done, of } of steps) await tell(classId, plan, done, of);
+	}
+};
+export type CoreApi = typeof api;
+
+expose(api);

@@ -1,0 +1,48 @@
+import { wrap, type Remote } from 'comlink';
+import type { CoreApi } from './core.worker';
+
+/** How work in a worker ended: with its result, stopped by the teacher, or not at all, with a sentence that says so. */
+export type Outcome<R> = { how: 'done'; value: R } | { how: 'stopped' } | { how: 'failed'; sentence: string };
+
+/** Work under way. */
+export interface Work<R> {
+	/** Always comes, and never as an error. */
+	result: Promise<Outcome<R>>;
+	stop: () => void;
+}
+
+const FAILED = 'This could not be worked out just now. Nothing was changed; try again.';
+
+/** A worker that is done with its last work, for the next one: starting one takes a moment. */
+let idle: Worker | null = null;
+
+const newWorker = () => new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
+
+/**
+ * Does work in a worker of its own. It is ended when the work is stopped or fails (also when its program cannot be loaded),
+ * and kept for the next work otherwise. `make` is for tests.
+ */
+export function inWorker<R>(
+	run: (core: Remote<CoreApi>) => Promise<R>,
+	make: () => Worker = newWorker
+): Work<R> {
+	let end: (outcome: Outcome<R>) => void = () => undefined;
+	const ended = new Promise<Outcome<R>>((done) => (end = done));
+	const failed = () => end({ how: 'failed', sentence: FAILED });
+	let worker: Worker | null = null;
+	try {
+		worker = idle ?? make();
+		idle = null;
+		worker.onerror = failed;
+		worker.onmessageerror = failed;
+		run(wrap<CoreApi>(worker)).then((value) => end({ how: 'done', value }), failed);
+	} catch {
+		failed();
+	}
+	const result = ended.then((outcome) => {
+		if (outcome.how === 'done' && !idle) idle = worker;
+		else worker?.terminate();
+		return outcome;
+	});
+	return { result, stop: () => end({ how: 'stopped' }) };
+}

@@ -1,0 +1,101 @@
+/** How often a page asks the database: each thing once, and no more for a group with many classes. */
+import { sql } from 'drizzle-orm';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { startMariadb } from '../../scripts/mariadb.mjs';
+import { migrateDb } from '../../src/lib/server/db/migrate';
+import { openDb, type Db } from '../../src/lib/server/db/open';
+import { teacher } from '../../src/lib/server/db/schema';
+import { createGroup } from '../../src/lib/server/groups';
+import { planSetting } from '../../src/lib/server/plan-setting';
+import { createPlan, plansOfGroup } from '../../src/lib/server/plans';
+import { createSeries } from '../../src/lib/server/series';
+import { seriesSetting } from '../../src/lib/server/series-setting';
+import { recordCatalogue } from '../../src/lib/server/shelves';
+import { createStudio } from '../../src/lib/server/studios';
+import { withNewIds } from '../../src/lib/core/series';
+import { newId } from '../../src/lib/server/db/ids';
+import { classWith, CLIMBERS, filled, seriesOf } from './series-built';
+
+let server: Awaited<ReturnType<typeof startMariadb>>;
+let handle: ReturnType<typeof openDb>;
+let db: Db;
+let studioId: string;
+let groupId: string;
+
+beforeAll(async () => {
+	server = await startMariadb();
+	await migrateDb(server.url, 'drizzle');
+	// one connection, so that its own count of questions counts them all
+	handle = openDb(server.url, 1);
+	db = handle.db;
+	await db.insert(teacher).values({ id: 'imke', name: 'Imke', email: 'imke@wick-hollow.example' });
+	studioId = (await createStudio(db, 'imke', 'Saltmarsh Loft', 'Europe/London')).id;
+	await recordCatalogue(db);
+	groupId = await createGroup(db, studioId, CLIMBERS);
+});
+afterAll(async () => {
+	await handle.pool.end();
+	await server.stop();
+});
+
+/** Questions that the server was asked, and kilobytes that it answered, while something was done. */
+async function asked(work: () => Promise<unknown>): Promise<{ questions: number; kilobytes: number }> {
+	const count = async () => {
+		const [rows] = await db.execute(
+			sql`show session status where Variable_name in ('Questions', 'Bytes_sent')`
+		);
+		const values = Object.fromEntries(
+			(rows as unknown as { Variable_name: string; Value: string }[]).map((row) => [
+				row.Variable_name,
+				Number(row.Value)
+			])
+		);
+		return values as { Questions: number; Bytes_sent: number };
+	};
+	const before = await count();
+	await work();
+	const after = await count();
+	return {
+		questions: after.Questions - before.Questions - 1, // the second count is one itself
+		kilobytes: Math.round((after.Bytes_sent - before.Bytes_sent) / 1024)
+	};
+}
+
+it('a class asks eight times, and is told no more when the group has forty others', async () => {
+	const id = await createPlan(db, studioId, groupId, '2026-11-24', classWith(['clam']));
+	await createPlan(db, studioId, groupId, '2026-11-17', classWith(['clam', 'cobra']));
+	const few = await asked(() => planSetting(db, studioId, id, '2026-11-24'));
+	for (let i = 0; i < 40; i++)
+		await createPlan(
+			db,
+			studioId,
+			groupId,
+			`2026-10-${String(1 + (i % 28)).padStart(2, '0')}`,
+			classWith(['clam', 'cobra', 'frog'])
+		);
+	const many = await asked(() => planSetting(db, studioId, id, '2026-11-24'));
+	expect(few.questions).toBe(8);
+	expect(many.questions).toBe(few.questions);
+	expect(many.kilobytes).toBeLessThanOrEqual(few.kilobytes + 1);
+});
+
+it('a series asks seven times, however many classes and other series there are', async () => {
+	const one = () =>
+		withNewIds(
+			filled(seriesOf({ weeks: 3 }), () => classWith(['clam'])),
+			newId
+		);
+	const id = await createSeries(db, studioId, groupId, one());
+	const few = await asked(() => seriesSetting(db, studioId, id));
+	for (let i = 0; i < 5; i++) await createSeries(db, studioId, groupId, one());
+	const many = await asked(() => seriesSetting(db, studioId, id));
+	expect(few.questions).toBe(7);
+	expect(many).toEqual(few);
+});
+
+it('a page of a group’s history is read as a page', async () => {
+	const page = await asked(() => plansOfGroup(db, studioId, groupId, { from: 0, size: 21 }));
+	const all = await asked(() => plansOfGroup(db, studioId, groupId));
+	expect(page.questions).toBe(1);
+	expect(page.kilobytes).toBeLessThan(all.kilobytes / 2);
+});
