@@ -59,7 +59,7 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 		if (alone) process.exit(Number(code) || 1);
 	});
 	await answering(origin, ended);
-	return { origin, stop };
+	return { origin, stop, pid: app.pid };
 }
 
 /** After this the web server has ended, whatever it was doing; the database then ends in order. */

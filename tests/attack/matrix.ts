@@ -113,3 +113,41 @@ async function ownersData({ query }: Attacked): Promise<string> {
 	);
 	return JSON.stringify(rows);
 }
+
+/** What has to go with every answer, whatever it is an answer to. */
+const HEADERS = {
+	'x-content-type-options': /^nosniff$/,
+	'referrer-policy': /^same-origin$/,
+	'x-frame-options': /^DENY$/,
+	'cross-origin-opener-policy': /^same-origin$/,
+	'cross-origin-resource-policy': /^same-origin$/,
+	'permissions-policy': /camera=\(\)/
+};
+
+/** Headers of pages, redirects, refusals, files of the app and addresses that are none. */
+export async function headersOfAnswers(at: Attacked): Promise<{ asked: number; wrong: string[] }> {
+	const wrong: string[] = [];
+	const week = await (await at.owner.get('/')).text();
+	const asset = /_app\/immutable\/[^"']+\.js/.exec(week)?.[0];
+	if (!asset) wrong.push('the week names no file of the app');
+	const answers: [what: string, response: Response, isPrivate: boolean][] = [
+		['the week', await at.owner.get('/'), true],
+		['its data', await at.owner.get('/__data.json'), true],
+		['the way to the sign-in', await at.nobody.get('/group'), true],
+		['no page', await at.owner.get('/nothing/here'), true],
+		['a refusal', await at.nobody.json('PUT', '/api/style', {}), true],
+		['an address that cannot be read', await at.owner.get('/%ff'), true],
+		['something too large', await at.owner.json('PUT', '/api/style', 'x'.repeat(6_000_000)), true],
+		['the icon', await at.nobody.get('/icon.svg'), false],
+		['a file of the app', await at.nobody.get(`/${asset}`), false]
+	];
+	for (const [what, { headers }, isPrivate] of answers) {
+		for (const [name, expected] of Object.entries(HEADERS))
+			if (!expected.test(headers.get(name) ?? '')) wrong.push(`${what}: ${name} is ${headers.get(name)}`);
+		if (isPrivate && !/no-store/.test(headers.get('cache-control') ?? ''))
+			wrong.push(`${what}: cache-control is ${headers.get('cache-control')}`);
+	}
+	const policy = answers[0]![1].headers.get('content-security-policy') ?? '';
+	if (!policy.includes("frame-ancestors 'none'")) wrong.push('the week may be framed');
+	return { asked: answers.length, wrong };
+}

@@ -6,7 +6,7 @@ import { openDb } from '../../src/lib/server/db/open';
 import { teacher } from '../../src/lib/server/db/schema';
 import { hostileDocuments, hostileRequests } from './hostile';
 import { killedStarts } from './kills';
-import { authorisationMatrix } from './matrix';
+import { authorisationMatrix, headersOfAnswers } from './matrix';
 import { faultsOfTheDatabase } from './outages';
 import { attacked } from './setting';
 import { windowsOnDocuments, windowsOnSeries } from './windows';
@@ -41,6 +41,10 @@ const at = await attacked();
 await attack('authorisation over all routes', async () => {
 	const { asked, wrong } = await authorisationMatrix(at);
 	return { counted: `${asked} questions`, wrong };
+});
+await attack('headers of every kind of answer', async () => {
+	const { asked, wrong } = await headersOfAnswers(at);
+	return { counted: `${asked} answers`, wrong };
 });
 await attack('hostile requests', async () => {
 	const { sent, wrong } = await hostileRequests(at);

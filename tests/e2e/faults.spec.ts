@@ -153,3 +153,18 @@ test('a proposal that is taken while others are looked for leaves no word about 
 	await expect(page.getByText('0 classes proposed')).toBeHidden();
 	await expect(saved(page)).toBeVisible();
 });
+
+test('after signing out, Back shows nothing of the studio', async ({ browser, baseURL }) => {
+	const context = await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL });
+	const page = await context.newPage();
+	await open(page, '/sign-in');
+	await page.getByRole('button', { name: 'Enter the demo studio' }).click();
+	await expect(page.getByRole('heading', { name: 'This week' })).toBeVisible();
+	await open(page, '/group');
+	await page.getByRole('button', { name: 'Sign out' }).click();
+	await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+	await page.goBack();
+	await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+	await expect(page.getByText('Breakwater Striders')).toBeHidden();
+	await context.close();
+});

@@ -28,6 +28,15 @@ export async function listGroups(db: Db, studioId: string): Promise<StoredGroup[
 	return rows.map((row) => stored(row, kit));
 }
 
+/** Ids and names of the groups of a studio, without their documents, by weekday and time. */
+export function groupNames(db: Db, studioId: string): Promise<{ id: string; name: string }[]> {
+	return db
+		.select({ id: classGroup.id, name: classGroup.name })
+		.from(classGroup)
+		.where(eq(classGroup.studioId, studioId))
+		.orderBy(asc(classGroup.weekday), asc(classGroup.startsAt));
+}
+
 /** One group of this studio; null for another studio's and for none at all. */
 export async function getGroup(db: Db, studioId: string, id: string): Promise<StoredGroup | null> {
 	const [row] = await db

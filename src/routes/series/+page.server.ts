@@ -5,7 +5,7 @@ import { once } from '$lib/server/creations';
 import { db } from '$lib/server/db';
 import { newId } from '$lib/server/db/ids';
 import { formErrors } from '$lib/server/forms';
-import { getGroup, listGroups } from '$lib/server/groups';
+import { getGroup, groupNames } from '$lib/server/groups';
 import { removedTitle } from '$lib/server/removed';
 import { readForm, tokenOf } from '$lib/server/requests';
 import { found, studioOfRequest } from '$lib/server/scope';
@@ -18,14 +18,13 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const studio = studioOfRequest(locals);
 	const all = await listSeries(db(), studio.id);
-	const groups = await listGroups(db(), studio.id);
 	const { shelf } = await studioShelf(db(), studio.id);
 	const gone = url.searchParams.get('removed');
 	const title = gone ? await removedTitle(db(), studio.id, 'series', gone) : null;
 	return {
 		removed: gone && title !== null ? { id: gone, title } : null,
 		today: dayInZone(new Date(), studio.timeZone),
-		groups: groups.map(({ id, group }) => ({ id, name: group.name })),
+		groups: await groupNames(db(), studio.id),
 		series: all.map(({ id, groupName, series }) => ({ id, groupName, ...seriesInShort(series, shelf.find) }))
 	};
 };

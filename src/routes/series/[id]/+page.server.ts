@@ -2,7 +2,7 @@ import { dayInZone, isIsoDay } from '$lib/core/calendar';
 import { copiedTo } from '$lib/core/series';
 import { db } from '$lib/server/db';
 import { newId } from '$lib/server/db/ids';
-import { getGroup, listGroups } from '$lib/server/groups';
+import { getGroup, groupNames } from '$lib/server/groups';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { once } from '$lib/server/creations';
 import { readForm, tokenOf, versionOf } from '$lib/server/requests';
@@ -27,7 +27,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		stored,
 		group: { id: group.id, name: group.group.name },
 		today: dayInZone(new Date(), studio.timeZone),
-		groups: (await listGroups(db(), studio.id)).map(({ id, group: g }) => ({ id, name: g.name })),
+		groups: await groupNames(db(), studio.id),
 		others: (await seriesTitles(db(), studio.id))
 			.filter(({ id }) => id !== params.id)
 			.map(({ id, title }) => ({ id, title })),
