@@ -157,12 +157,12 @@ ALTER TABLE `series`
 	ADD CONSTRAINT `series_studio_id_studio_id_fk` FOREIGN KEY (`studio_id`) REFERENCES `studio`(`id`) ON DELETE cascade ON UPDATE no action,
 	ADD CONSTRAINT `series_group_id_class_group_id_fk` FOREIGN KEY (`group_id`) REFERENCES `class_group`(`id`) ON DELETE cascade ON UPDATE no action;
 --> statement-breakpoint
-CREATE TABLE `creation` (
+CREATE TABLE `accepted` (
 	`studio_id` varchar(24) COLLATE utf8mb4_nopad_bin NOT NULL,
 	`token` varchar(40) COLLATE utf8mb4_nopad_bin NOT NULL,
 	`answer` text NOT NULL,
-	`made_at` timestamp(3) NOT NULL DEFAULT (now()),
-	CONSTRAINT `creation_studio_id_token_pk` PRIMARY KEY(`studio_id`,`token`)
+	`accepted_at` timestamp(3) NOT NULL DEFAULT (now()),
+	CONSTRAINT `accepted_studio_id_token_pk` PRIMARY KEY(`studio_id`,`token`)
 );
 --> statement-breakpoint
 CREATE TABLE `removed` (
@@ -181,10 +181,10 @@ CREATE TABLE `sign_in_failure` (
 	CONSTRAINT `sign_in_failure_account_hash` PRIMARY KEY(`account_hash`)
 );
 --> statement-breakpoint
-ALTER TABLE `creation` ADD CONSTRAINT `creation_studio_id_studio_id_fk` FOREIGN KEY (`studio_id`) REFERENCES `studio`(`id`) ON DELETE cascade ON UPDATE no action;
+ALTER TABLE `accepted` ADD CONSTRAINT `accepted_studio_id_studio_id_fk` FOREIGN KEY (`studio_id`) REFERENCES `studio`(`id`) ON DELETE cascade ON UPDATE no action;
 --> statement-breakpoint
 ALTER TABLE `removed` ADD CONSTRAINT `removed_studio_id_studio_id_fk` FOREIGN KEY (`studio_id`) REFERENCES `studio`(`id`) ON DELETE cascade ON UPDATE no action;
 --> statement-breakpoint
-CREATE INDEX `creation_made` ON `creation` (`made_at`);
+CREATE INDEX `accepted_at` ON `accepted` (`accepted_at`);
 --> statement-breakpoint
 CREATE INDEX `removed_at` ON `removed` (`removed_at`);

@@ -8,7 +8,7 @@ import {
 	weekOfDay
 } from '$lib/core/calendar';
 import { copyOf, emptyPlan, fromTemplate, planFaults, startSides } from '$lib/core/plan';
-import { once } from '$lib/server/creations';
+import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getGroup, listGroups } from '$lib/server/groups';
 import { createPlan, groupsWithPlans, lastPlanOfGroup, plansBetween, restorePlan } from '$lib/server/plans';

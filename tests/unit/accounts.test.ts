@@ -4,12 +4,12 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startMariadb } from '../../scripts/mariadb.mjs';
 import { newGroup } from '../../src/lib/core/group';
 import { signUpSchema } from '../../src/lib/server/account-schema';
-import { once, saveOnce } from '../../src/lib/server/creations';
+import { once, saveOnce } from '../../src/lib/server/accepted';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import {
 	classGroup,
-	creation,
+	accepted,
 	membership,
 	rateLimit,
 	session,
@@ -176,12 +176,12 @@ it('what has had its time is tidied away, and nothing else', async () => {
 	]);
 	const studio = (await studioFor(db, { id: 'long', name: 'x' }, 'Europe/London'))!.id;
 	await db
-		.insert(creation)
-		.values({ studioId: studio, token: 'an-old-token-0000', answer: '"x"', madeAt: ago(9) });
+		.insert(accepted)
+		.values({ studioId: studio, token: 'an-old-token-0000', answer: '"x"', acceptedAt: ago(9) });
 	await tidy(db, now);
 	expect((await db.select({ id: session.id }).from(session)).map((row) => row.id)).toEqual(['new']);
 	expect((await db.select({ id: rateLimit.id }).from(rateLimit)).map((row) => row.id)).toEqual(['new']);
-	const tokens = await db.select({ token: creation.token }).from(creation);
+	const tokens = await db.select({ token: accepted.token }).from(accepted);
 	expect(tokens.map((row) => row.token)).not.toContain('an-old-token-0000');
 	expect(tokens.map((row) => row.token)).toContain('token-of-sixteen');
 });

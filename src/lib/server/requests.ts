@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { TOKEN } from './creations';
+import { TOKEN } from './accepted';
 
 /** Deeper than any document of ours; what is nested further is no document, and walking it would overflow the stack. */
 const MOST_NESTED = 40;

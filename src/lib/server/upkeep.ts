@@ -1,5 +1,5 @@
 import { lt } from 'drizzle-orm';
-import { forgetCreations } from './creations';
+import { forgetAccepted } from './accepted';
 import type { Db } from './db/open';
 import { rateLimit, session } from './db/schema';
 import { clearRows } from './db/versioned';
@@ -13,7 +13,7 @@ export async function tidy(db: Db, now: Date): Promise<void> {
 	await clearRows(db, session, lt(session.expiresAt, now));
 	await clearRows(db, rateLimit, lt(rateLimit.lastRequest, now.getTime() - EVERY_MS));
 	await forgetTries(db, now);
-	await forgetCreations(db, now);
+	await forgetAccepted(db, now);
 	await forgetRemoved(db, now);
 }
 

@@ -1,5 +1,5 @@
 import { newGroup, PRESETS, preset, type PresetId } from '$lib/core/group';
-import { once } from '$lib/server/creations';
+import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { createGroup, listGroups } from '$lib/server/groups';
 import { formErrors } from '$lib/server/forms';

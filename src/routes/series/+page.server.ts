@@ -1,7 +1,7 @@
 import { dayInZone, isIsoDay } from '$lib/core/calendar';
 import { seriesInShort } from '$lib/core/drawing';
 import { begunSeries, newSeries, SERIES_LIMITS } from '$lib/core/series';
-import { once } from '$lib/server/creations';
+import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { newId } from '$lib/server/db/ids';
 import { formErrors } from '$lib/server/forms';

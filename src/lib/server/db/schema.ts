@@ -222,16 +222,16 @@ export const student = mysqlTable(
  * What became of a request, by a token that the client chose: the same one sent twice (a double click, a lost answer) is
  * done once. Kept for some days.
  */
-export const creation = mysqlTable(
-	'creation',
+export const accepted = mysqlTable(
+	'accepted',
 	{
 		studioId: studioId(),
 		token: exactText('token', { length: 40 }).notNull(),
 		/** The answer, as JSON. */
 		answer: text('answer').notNull(),
-		madeAt: timestamp('made_at', { fsp: 3 }).notNull().defaultNow()
+		acceptedAt: timestamp('accepted_at', { fsp: 3 }).notNull().defaultNow()
 	},
-	(t) => [primaryKey({ columns: [t.studioId, t.token] }), index('creation_made').on(t.madeAt)]
+	(t) => [primaryKey({ columns: [t.studioId, t.token] }), index('accepted_at').on(t.acceptedAt)]
 );
 
 /** Plans, series and templates that were removed, as they were: for some weeks they can be brought back. */

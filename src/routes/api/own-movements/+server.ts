@@ -1,5 +1,5 @@
 import type { Movement } from '$lib/core/movement';
-import { once } from '$lib/server/creations';
+import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownFaults, ownSlug } from '$lib/server/own-movements';
 import { readJsonObject, tokenOf } from '$lib/server/requests';

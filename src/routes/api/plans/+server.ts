@@ -1,5 +1,5 @@
 import { isIsoDay } from '$lib/core/calendar';
-import { once } from '$lib/server/creations';
+import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { createPlan } from '$lib/server/plans';

@@ -1,4 +1,4 @@
-import { once } from '$lib/server/creations';
+import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { readJsonObject, tokenOf } from '$lib/server/requests';

@@ -1,5 +1,5 @@
 import { teacherStyleFaults, type TeacherStyle } from '$lib/core/style';
-import { saveOnce } from '$lib/server/creations';
+import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownerOfRequest, readSave, saveAnswer } from '$lib/server/scope';
 import { saveStyle } from '$lib/server/styles';

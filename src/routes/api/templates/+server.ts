@@ -1,4 +1,4 @@
-import { once } from '$lib/server/creations';
+import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
 import { studioOfRequest } from '$lib/server/scope';

@@ -4,7 +4,7 @@ import { db } from '$lib/server/db';
 import { newId } from '$lib/server/db/ids';
 import { getGroup, groupNames } from '$lib/server/groups';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
-import { once } from '$lib/server/creations';
+import { once } from '$lib/server/accepted';
 import { readForm, tokenOf, versionOf } from '$lib/server/requests';
 import {
 	createSeries,

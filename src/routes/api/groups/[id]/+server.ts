@@ -1,5 +1,5 @@
 import { groupFaults, type Group } from '$lib/core/group';
-import { saveOnce } from '$lib/server/creations';
+import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { saveGroup } from '$lib/server/groups';
 import { readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';

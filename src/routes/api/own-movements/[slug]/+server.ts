@@ -1,5 +1,5 @@
 import type { Movement } from '$lib/core/movement';
-import { saveOnce } from '$lib/server/creations';
+import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownFaults } from '$lib/server/own-movements';
 import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';

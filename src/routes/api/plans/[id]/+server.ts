@@ -1,5 +1,5 @@
 import { planFaults, type ClassPlan } from '$lib/core/plan';
-import { saveOnce } from '$lib/server/creations';
+import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getPlan, savePlan } from '$lib/server/plans';
 import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';

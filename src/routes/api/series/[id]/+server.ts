@@ -1,4 +1,4 @@
-import { saveOnce } from '$lib/server/creations';
+import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
 import { readSentSeries } from '$lib/server/sent-series';

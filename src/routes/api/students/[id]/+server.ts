@@ -1,5 +1,5 @@
 import { studentFaults, type Student } from '$lib/core/people';
-import { saveOnce } from '$lib/server/creations';
+import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/scope';
 import { readJsonObject, versionOf } from '$lib/server/requests';

@@ -1,7 +1,7 @@
 import { studentFaults, type Student } from '$lib/core/people';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
-import { once } from '$lib/server/creations';
+import { once } from '$lib/server/accepted';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
 import { found, ownerOfRequest } from '$lib/server/scope';
 import { createStudent } from '$lib/server/students';

@@ -1,6 +1,6 @@
 import { and, eq, lt } from 'drizzle-orm';
 import type { Db } from './db/open';
-import { creation } from './db/schema';
+import { accepted } from './db/schema';
 import { clearRows, setSwitch } from './db/versioned';
 
 /** For how long a request may come again and still be known. */
@@ -18,17 +18,17 @@ export const TOKEN = /^[A-Za-z0-9_-]{16,40}$/;
  */
 export function once<T>(db: Db, studioId: string, token: string, act: (tx: Db) => Promise<T>): Promise<T> {
 	return db.transaction(async (tx) => {
-		const mine = and(eq(creation.studioId, studioId), eq(creation.token, token))!;
+		const mine = and(eq(accepted.studioId, studioId), eq(accepted.token, token))!;
 		// waits here while another request with this token is under way; with an update and not ignored, since two that
 		// wait with the weaker lock of an ignored insert would wait for each other
 		await tx
-			.insert(creation)
+			.insert(accepted)
 			.values({ studioId, token, answer: NOT_YET })
 			.onDuplicateKeyUpdate({ set: { token } });
-		const [row] = await tx.select({ answer: creation.answer }).from(creation).where(mine);
+		const [row] = await tx.select({ answer: accepted.answer }).from(accepted).where(mine);
 		if (row && row.answer !== NOT_YET) return JSON.parse(row.answer) as T;
 		const answer = await act(tx);
-		await setSwitch(tx, creation, mine, { answer: JSON.stringify(answer) });
+		await setSwitch(tx, accepted, mine, { answer: JSON.stringify(answer) });
 		return answer;
 	});
 }
@@ -62,5 +62,5 @@ class NotTaken extends Error {
 	}
 }
 
-export const forgetCreations = (db: Db, now: Date): Promise<number> =>
-	clearRows(db, creation, lt(creation.madeAt, new Date(now.getTime() - KEPT_DAYS * 24 * 3600_000)));
+export const forgetAccepted = (db: Db, now: Date): Promise<number> =>
+	clearRows(db, accepted, lt(accepted.acceptedAt, new Date(now.getTime() - KEPT_DAYS * 24 * 3600_000)));
