@@ -15,7 +15,7 @@ export const LINES_PATTERN = `^[^${NEVER}]*$`;
 
 const LINE = new RegExp(LINE_PATTERN, 'u');
 const LINES = new RegExp(LINES_PATTERN, 'u');
-const UNFIT = new RegExp(`[${NEVER}${BREAKS}]`, 'gu');
+const UNFIT = new RegExp(`[${NEVER}${BREAKS}]+`, 'gu');
 
 /** Text of one line, at most so many characters; `empty` is said of one that is only blanks, where it must not be. */
 export function oneLine(most: number, empty?: string): StringSchema<string> {
@@ -36,5 +36,5 @@ export function textOfLines(most: number): StringSchema<string> {
 
 /** Any text as one line: what does not fit into one becomes a blank. For what was stored before the rule. */
 export function asOneLine(text: string): string {
-	return text.replace(UNFIT, ' ').replace(/\s+/g, ' ').trim();
+	return text.replace(UNFIT, ' ');
 }
