@@ -25,7 +25,18 @@ it('gives its result, and the worker is kept for the next work', async () => {
 	const never = () => {
 		throw new Error('a second worker was made');
 	};
-	const next = inWorker(forEver, never);
+	const handles: unknown[] = [];
+	const again = inWorker((core) => {
+		handles.push(core);
+		return Promise.resolve(8);
+	}, never);
+	expect(await again.result).toEqual({ how: 'done', value: 8 });
+	const next = inWorker((core) => {
+		handles.push(core);
+		return forEver();
+	}, never);
+	// one handle for the life of the worker: a second one, collected as garbage, would end it
+	expect(handles[0]).toBe(handles[1]);
 	next.stop();
 	expect(await next.result).toEqual({ how: 'stopped' });
 	expect(worker.ended).toBe(1);

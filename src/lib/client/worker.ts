@@ -13,8 +13,21 @@ export interface Work<R> {
 
 const FAILED = 'This could not be worked out just now. Nothing was changed; try again.';
 
+/**
+ * A worker with the one handle to it: when a handle is collected as garbage, comlink takes the worker for released, and it
+ * answers no more.
+ */
+interface Held {
+	worker: Worker;
+	core: Remote<CoreApi>;
+}
+
 /** A worker that is done with its last work, for the next one: starting one takes a moment. */
-let idle: Worker | null = null;
+let idle: Held | null = null;
+
+function held(worker: Worker): Held {
+	return { worker, core: wrap<CoreApi>(worker) };
+}
 
 const newWorker = () => new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
 
@@ -29,19 +42,19 @@ export function inWorker<R>(
 	let end: (outcome: Outcome<R>) => void = () => undefined;
 	const ended = new Promise<Outcome<R>>((done) => (end = done));
 	const failed = () => end({ how: 'failed', sentence: FAILED });
-	let worker: Worker | null = null;
+	let mine: Held | null = null;
 	try {
-		worker = idle ?? make();
+		mine = idle ?? held(make());
 		idle = null;
-		worker.onerror = failed;
-		worker.onmessageerror = failed;
-		run(wrap<CoreApi>(worker)).then((value) => end({ how: 'done', value }), failed);
+		mine.worker.onerror = failed;
+		mine.worker.onmessageerror = failed;
+		run(mine.core).then((value) => end({ how: 'done', value }), failed);
 	} catch {
 		failed();
 	}
 	const result = ended.then((outcome) => {
-		if (outcome.how === 'done' && !idle) idle = worker;
-		else worker?.terminate();
+		if (outcome.how === 'done' && !idle) idle = mine;
+		else mine?.worker.terminate();
 		return outcome;
 	});
 	return { result, stop: () => end({ how: 'stopped' }) };
