@@ -6,7 +6,7 @@ import * as schema from './schema';
 export type Db = MySql2Database<typeof schema>;
 
 /** A database that does not answer a query within this time is taken for one that is not there. */
-export const QUERY_SECONDS = 10;
+const QUERY_SECONDS = 10;
 
 export function openDb(url: string, connectionLimit = 10) {
 	const pool = mysql.createPool({

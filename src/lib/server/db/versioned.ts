@@ -9,40 +9,32 @@ import type { Db } from './open';
 type Versioned = MySqlTable & { version: MySqlColumn };
 type Changes<T extends MySqlTable> = Omit<MySqlUpdateSetSource<T>, 'version'>;
 
-const from = (table: Versioned, row: SQL, version: number) => and(row, eq(table.version, version));
+const from = (table: Versioned, row: SQL, version: number) => and(row, eq(table.version, version))!;
 
 /** Changes the row if it still has this version, which rises by one. False: it has another one, or is not there. */
-export async function updateFrom<T extends Versioned>(
+export function updateFrom<T extends Versioned>(
 	db: Db,
 	table: T,
 	row: SQL,
 	version: number,
 	changes: Changes<T>
 ): Promise<boolean> {
-	const raised = { ...changes, version: sql`${table.version} + 1` } as MySqlUpdateSetSource<T>;
-	const [result] = await db
-		.update(table)
-		.set(raised)
-		.where(from(table, row, version));
-	return result.affectedRows === 1;
+	const raised = { ...changes, version: sql`${table.version} + 1` };
+	return setSwitch(db, table, from(table, row, version), raised as MySqlUpdateSetSource<T>);
 }
 
 /**
  * Changes what stands beside the document (its day, its series) if the row still has this version, which stays: nobody
  * who has the document open needs to hear of it.
  */
-export async function moveFrom<T extends Versioned>(
+export function moveFrom<T extends Versioned>(
 	db: Db,
 	table: T,
 	row: SQL,
 	version: number,
 	changes: Changes<T>
 ): Promise<boolean> {
-	const [result] = await db
-		.update(table)
-		.set(changes as MySqlUpdateSetSource<T>)
-		.where(from(table, row, version));
-	return result.affectedRows === 1;
+	return setSwitch(db, table, from(table, row, version), changes as MySqlUpdateSetSource<T>);
 }
 
 /** Removes the row if it still has this version. False: it has another one, or is not there. */
