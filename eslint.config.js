@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
 import svelte from 'eslint-plugin-svelte';
@@ -7,43 +8,103 @@ import ts from 'typescript-eslint';
 import { keyedEach } from './scripts/eslint-keyed-each.js';
 import svelteConfig from './svelte.config.js';
 
-/**
- * The floors of docs/architecture.md: a floor imports only from floors below it. Each entry names a floor and
- * what it must not import.
- */
-const ABOVE_CORE = ['catalogue', 'server', 'client', 'ui', 'demo'];
-/** A folder of the core shows its index and nothing else. */
-const WHOLE_FACE = {
-	regex:
-		'(core/|^\\.\\./)(anatomy|movement|style|adapt|figure|people|plan|pace|clock|orbit|checks|fit|reorder|group|formats|drawing|calendar|hip-test|propose|load|series|icalendar|validation)/.+',
+/** The folders of the core in their order: each imports only from those before it. docs/architecture.md says what they hold. */
+const CORE_ORDER = [
+	'validation',
+	'anatomy',
+	'movement',
+	'rules',
+	'measure',
+	'pace',
+	'style',
+	'plan',
+	'clock',
+	'orbit',
+	'training-load',
+	'calendar',
+	'icalendar',
+	'group',
+	'substitution',
+	'fit',
+	'checks',
+	'ordering',
+	'propose',
+	'series',
+	'figure',
+	'view-models',
+	'formats'
+];
+const listed = new Set(CORE_ORDER);
+for (const folder of readdirSync('src/lib/core'))
+	if (!listed.has(folder)) throw new Error(`src/lib/core/${folder} has no place in CORE_ORDER`);
+
+/** A folder of the core shows its index and nothing else, and parts of the desk's code likewise. */
+const PAST_AN_INDEX = {
+	regex: `(core/|^(\\.\\./)+)(${CORE_ORDER.join('|')})/.+`,
 	message: 'import a folder of the core by its index'
 };
-const floor = (files, forbidden, message) => ({
-	files,
-	rules: {
-		'no-restricted-imports': ['error', { patterns: [{ regex: forbidden, message }, WHOLE_FACE] }]
-	}
-});
 const inLib = (names) => `(^\\$lib/|/)(${names.join('|')})(/|$)`;
+const restricted = (files, patterns) => ({
+	files,
+	rules: { 'no-restricted-imports': ['error', { patterns: [...patterns, PAST_AN_INDEX] }] }
+});
 
+/**
+ * The floors of docs/architecture.md: a floor imports only from floors below it. Each entry names a floor and what it
+ * must not import.
+ */
+const OUTSIDE_CORE = {
+	regex: `${inLib(['catalogue', 'server', 'client', 'ui', 'demo'])}|^(\\$app|\\$env|svelte|@sveltejs|drizzle|mysql2|carbon|node:|better-auth)`,
+	message: 'the core imports nothing above it: no framework, no database, no Node'
+};
+const above = (names, message) => ({ regex: inLib(names), message });
 const floors = [
-	floor(
-		['src/lib/core/**'],
-		`${inLib(ABOVE_CORE)}|^(\\$app|\\$env|svelte|@sveltejs|drizzle|mysql2|carbon|node:|better-auth)`,
-		'the core imports nothing above it: no framework, no database, no Node'
+	...CORE_ORDER.map((folder, i) =>
+		restricted(
+			[`src/lib/core/${folder}/**`],
+			[
+				OUTSIDE_CORE,
+				...(i + 1 < CORE_ORDER.length
+					? [
+							{
+								regex: `^(\\.\\./)+(${CORE_ORDER.slice(i + 1).join('|')})$`,
+								message: `core/${folder} stands before this folder in CORE_ORDER`
+							}
+						]
+					: [])
+			]
+		)
 	),
-	floor(
+	restricted(
 		['src/lib/catalogue/**'],
-		inLib(['server', 'client', 'ui', 'demo']),
-		'the catalogue stands on the core only'
+		[above(['server', 'client', 'ui', 'demo'], 'the catalogue stands on the core only')]
 	),
-	floor(['src/lib/server/**'], inLib(['client', 'ui']), 'the server floor knows nothing of the browser'),
-	floor(
+	restricted(
+		['src/lib/demo/**'],
+		[above(['server', 'client', 'ui'], 'demo data are made of the core and the catalogue')]
+	),
+	restricted(
+		['src/lib/server/**'],
+		[above(['client', 'ui'], 'the server floor knows nothing of the browser')]
+	),
+	restricted(
 		['src/lib/client/**'],
-		inLib(['server', 'ui']),
-		'browser state imports neither the server nor components'
+		[above(['server', 'ui', 'demo'], 'browser state imports neither the server nor components')]
 	),
-	floor(['src/lib/ui/**'], inLib(['server']), 'components draw what they are given')
+	restricted(['src/lib/ui/**'], [above(['server', 'demo'], 'components draw what they are given')]),
+	restricted(
+		['src/routes/**/*.server.ts', 'src/routes/**/+server.ts'],
+		[above(['client', 'ui', 'demo'], 'what answers on the server knows nothing of the browser')]
+	),
+	restricted(
+		['src/routes/**/*.svelte', 'src/routes/**/+page.ts', 'src/routes/**/+layout.ts'],
+		[above(['server', 'demo'], 'a page draws what its load function gives it')]
+	),
+	restricted(
+		['src/cli/**'],
+		[above(['server', 'client', 'ui', 'demo'], 'the command line stands on the core and the catalogue')]
+	),
+	restricted(['tests/**', 'bench/**', 'scripts/**'], [])
 ];
 
 export default defineConfig(

@@ -46,6 +46,7 @@ export default defineConfig({
 	test: {
 		include: ['src/**/*.test.ts', 'tests/unit/**/*.test.ts'],
 		environment: 'node',
+		setupFiles: ['tests/setup.ts'],
 		testTimeout: 120_000, // shared machines: a slow one is no failure
 		// on every core, and each module read once for all files: no test keeps anything in one
 		maxWorkers: '100%',

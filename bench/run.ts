@@ -2,7 +2,7 @@
 import loadHighs from 'highs';
 import { CATALOGUE, findMovement } from '../src/lib/catalogue';
 import { readPlan } from '../src/lib/core/checks';
-import { findInCatalogue } from '../src/lib/core/adapt';
+import { findInCatalogue } from '../src/lib/core/substitution';
 import { clock } from '../src/lib/core/clock';
 import { chooseAmounts, knobsOf, type Knob } from '../src/lib/core/fit';
 import { preset } from '../src/lib/core/group';
@@ -16,7 +16,7 @@ import {
 	stopOf,
 	type Here,
 	type Rules
-} from '../src/lib/core/reorder';
+} from '../src/lib/core/ordering';
 import { freePathByHighs, pathByHighs } from '../tests/reference/order-by-highs';
 import { wholeByHighs } from '../tests/reference/fit-by-highs';
 import { seeded } from '../tests/reference/seeded';

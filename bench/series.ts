@@ -12,7 +12,7 @@ import {
 	type PlannedSeries
 } from '../src/lib/core/series';
 import { styleOf } from '../src/lib/core/style';
-import { weekCards } from '../src/lib/core/drawing';
+import { weekCards } from '../src/lib/core/view-models';
 import { DEMO_GROUPS } from '../src/lib/demo/groups';
 import { DEMO_PLANS } from '../src/lib/demo/plans';
 

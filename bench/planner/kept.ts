@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { optionsFor } from '../../src/lib/core/propose';
-import * as figures from '../../src/lib/core/propose/points';
+import { optionsFor, points } from '../../src/lib/core/propose';
+import * as rules from '../../src/lib/core/rules';
 import type { Instance } from './instances';
 
 /** What HiGHS says of one instance; points of the objective. */
@@ -36,8 +36,9 @@ export const writeKnown = (all: Record<string, Known>) => write(KNOWN, all);
 
 /** Changes with whatever an instance is made of, and with the points that everything costs. */
 export function hashOf({ base, setting }: Instance): string {
-	const text = JSON.stringify([base, setting.targets, optionsFor(base, {}, setting), figures], (_, value) =>
-		value instanceof Set || value instanceof Map ? [...value] : value
+	const text = JSON.stringify(
+		[base, setting.targets, optionsFor(base, {}, setting), points, rules],
+		(_, value) => (value instanceof Set || value instanceof Map ? [...value] : value)
 	);
 	return createHash('sha256').update(text).digest('hex').slice(0, 12);
 }

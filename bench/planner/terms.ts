@@ -1,4 +1,4 @@
-import { likeness } from '../../src/lib/core/adapt';
+import { likeness } from '../../src/lib/core/substitution';
 import { DIRECTIONS } from '../../src/lib/core/anatomy';
 import { SECTION_KINDS } from '../../src/lib/core/plan';
 import type { Option } from '../../src/lib/core/propose';

@@ -1,6 +1,6 @@
 import { CATALOGUE } from '../lib/catalogue';
 import { DIRECTION_NAME, DIRECTIONS } from '../lib/core/anatomy';
-import { roomSheet } from '../lib/core/adapt';
+import { roomSheet } from '../lib/core/substitution';
 import { CHECKS, readPlan, type Reading } from '../lib/core/checks';
 import { formatDuration, PHASE_NAME, PHASES, phaseSeconds } from '../lib/core/clock';
 import { fit } from '../lib/core/fit';

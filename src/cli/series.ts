@@ -1,5 +1,5 @@
 import { CATALOGUE, findMovement } from '../lib/catalogue';
-import { STATE_WORDS } from '../lib/core/drawing';
+import { STATE_WORDS } from '../lib/core/view-models';
 import { faultLines, readSeriesFile } from '../lib/core/formats';
 import { shelfOf } from '../lib/core/movement';
 import { readSeries, rungOf, rungWords, seriesFindings, type SeriesReading } from '../lib/core/series';

@@ -12,7 +12,7 @@ import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getGroup, listGroups } from '$lib/server/groups';
 import { createPlan, groupsWithPlans, lastPlanOfGroup, plansBetween, restorePlan } from '$lib/server/plans';
-import { removedTitle } from '$lib/server/removed';
+import { KEPT_DAYS, removedTitle } from '$lib/server/removed';
 import { readForm, tokenOf } from '$lib/server/requests';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { seriesDue } from '$lib/server/series';
@@ -57,7 +57,7 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 /** A class that was removed just now, to offer it back. */
 async function removedHere(studioId: string, id: string | null) {
 	const title = id ? await removedTitle(db(), studioId, 'plan', id) : null;
-	return id && title !== null ? { id, title: title || 'Untitled class' } : null;
+	return id && title !== null ? { id, title: title || 'Untitled class', days: KEPT_DAYS } : null;
 }
 
 export const actions: Actions = {

@@ -30,7 +30,7 @@
 
 {#if form?.message}<p class="said" role="alert">{form.message}</p>{/if}
 {#if data.removed}
-	<BringBack what="“{data.removed.title}”" id={data.removed.id} />
+	<BringBack what="“{data.removed.title}”" id={data.removed.id} days={data.removed.days} />
 {/if}
 {#if data.groups.length === 0}
 	<section class="sheet empty">

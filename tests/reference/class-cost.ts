@@ -1,11 +1,12 @@
-import { likeness } from '../../src/lib/core/adapt';
+import { likeness } from '../../src/lib/core/substitution';
 import { DIRECTIONS, type Tissue } from '../../src/lib/core/anatomy';
-import { MUSCLE_TISSUES, readPlan, type TaughtItem } from '../../src/lib/core/checks';
+import type { TimedItem } from '../../src/lib/core/clock';
+import { MUSCLE_TISSUES, readPlan } from '../../src/lib/core/checks';
 import { actionOf, type Mode } from '../../src/lib/core/movement';
 import { rangeSeconds } from '../../src/lib/core/orbit';
 import { SECTION_KINDS, type ClassPlan, type SectionKind } from '../../src/lib/core/plan';
 import type { CostParts, ProposeSetting } from '../../src/lib/core/propose';
-import { lostSeconds } from '../../src/lib/core/reorder';
+import { lostSeconds } from '../../src/lib/core/ordering';
 import { styledRange, styleOf } from '../../src/lib/core/style';
 
 /**
@@ -120,7 +121,7 @@ export function classCost(
 			!before.some((other) => movement.preparations.includes(other.movement.slug))
 		)
 			parts.rules += 7;
-		const hangs = (t: TaughtItem) => t.item.mode === 'passive' && t.form.intensity >= 4;
+		const hangs = (t: TimedItem) => t.item.mode === 'passive' && t.form.intensity >= 4;
 		if (works(item.mode) && form.intensity >= 3 && before.some(hangs)) parts.rules += 6;
 		if (item.mode === 'passive' && form.intensity >= 2 && !before.some((t) => t.item.mode === 'dynamic'))
 			parts.rules += 7;
@@ -148,14 +149,14 @@ export function classCost(
 	return parts;
 }
 
-const alike = (a: TaughtItem, b: TaughtItem) => likeness(a.movement, b.movement).score;
+const alike = (a: TimedItem, b: TimedItem) => likeness(a.movement, b.movement).score;
 /** The cost asks for clock, orbit and items only. */
 const NO_CHECKS = new Set<string>();
-const resting = ({ item }: TaughtItem) => item.mode === 'rest';
+const resting = ({ item }: TimedItem) => item.mode === 'rest';
 const works = (mode: Mode) => ['active', 'isometric', 'dynamic', 'press-and-ease'].includes(mode);
 
 /** Seconds of work of an item with another dose, by the clock. */
-function workSecondsAt(plan: ClassPlan, setting: ProposeSetting, { item }: TaughtItem, dose: number): number {
+function workSecondsAt(plan: ClassPlan, setting: ProposeSetting, { item }: TimedItem, dose: number): number {
 	const one: ClassPlan = { ...plan, sections: [{ id: 'one', kind: 'build', blocks: [{ ...item, dose }] }] };
 	return readPlan(one, setting, NO_CHECKS).context.items[0]!.workSeconds;
 }

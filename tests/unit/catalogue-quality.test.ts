@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement, readMovement, type WrittenMovement } from '../../src/lib/catalogue';
-import { profileOf } from '../../src/lib/core/adapt';
+import { profileOf } from '../../src/lib/core/substitution';
 import {
 	DIRECTIONS,
 	GROUP_OF_DIRECTION,
@@ -16,12 +16,12 @@ import {
 	FORM_IDS,
 	movementFaults,
 	POSITIONS,
-	STRENGTHENING_EFFORT,
 	withRuledCautions,
 	type Movement,
 	type Position
 } from '../../src/lib/core/movement';
 import { DEFAULT_PACE } from '../../src/lib/core/pace';
+import { STRENGTH_FROM_EFFORT } from '../../src/lib/core/rules';
 import slugs from '../reference/slugs.json';
 
 const legsOf = (m: Movement): LegAction[] =>
@@ -59,7 +59,7 @@ describe('the whole catalogue', () => {
 			'end-range strength: wide, deep or turned, and working',
 			(m) =>
 				legsOf(m).some((l) => l.positions.some((p) => (p.abduction ?? 0) >= 40 || (p.flexion ?? 0) >= 110)) &&
-				m.forms.some((f) => f.effort >= STRENGTHENING_EFFORT),
+				m.forms.some((f) => f.effort >= STRENGTH_FROM_EFFORT),
 			12
 		],
 		['versions on a chair', (m) => m.forms.some((f) => f.props.some((p) => p.kit === 'chair')), 12],
@@ -123,7 +123,7 @@ describe.each(CATALOGUE.map((m) => [m.slug, m] as const))('%s', (_slug, m) => {
 	});
 
 	it('names what works when it works: a strong form has muscles', () => {
-		if (m.forms.some((f) => f.effort >= STRENGTHENING_EFFORT))
+		if (m.forms.some((f) => f.effort >= STRENGTH_FROM_EFFORT))
 			expect(legsOf(m).flatMap((l) => l.works)).not.toEqual([]);
 	});
 });

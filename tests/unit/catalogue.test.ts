@@ -7,13 +7,8 @@ import {
 	isSymmetrical,
 	type LegAction
 } from '../../src/lib/core/anatomy';
-import {
-	movementFaults,
-	POSITIONS,
-	searchMovements,
-	STRENGTHENING_EFFORT,
-	type Movement
-} from '../../src/lib/core/movement';
+import { STRENGTH_FROM_EFFORT } from '../../src/lib/core/rules';
+import { movementFaults, POSITIONS, searchMovements, type Movement } from '../../src/lib/core/movement';
 
 const partsOf = (m: Movement): LegAction[] =>
 	isSymmetrical(m.action) ? [m.action.both] : [m.action.lead, m.action.trail];
@@ -36,7 +31,7 @@ describe('the catalogue', () => {
 			const strong = CATALOGUE.filter(
 				(m) =>
 					partsOf(m).some((p) => p.works.includes(GROUP_OF_DIRECTION[d])) &&
-					m.forms.some((f) => f.effort >= STRENGTHENING_EFFORT)
+					m.forms.some((f) => f.effort >= STRENGTH_FROM_EFFORT)
 			);
 			expect(strong.length, `strength: ${d}`).toBeGreaterThanOrEqual(2);
 		}

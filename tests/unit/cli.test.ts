@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { roomSheet } from '../../src/lib/core/adapt';
+import { roomSheet } from '../../src/lib/core/substitution';
 import { CHECKS, readPlan } from '../../src/lib/core/checks';
 import { styleOf } from '../../src/lib/core/style';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';

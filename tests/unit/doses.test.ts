@@ -9,29 +9,27 @@ import { searchOf } from '../../bench/planner/plans';
 import { Program } from '../../bench/planner/program';
 import {
 	begun,
+	change,
+	ConvexProgram,
+	costsOutside,
+	costsOver,
+	costsUnder,
+	type Curve,
+	curveUnder,
 	Draft,
 	factsFor,
 	keptPieces,
 	Objective,
 	optionsFor,
+	points,
 	Pool,
 	refined,
 	rounded,
 	searched,
 	seededRandom,
+	SUM,
 	type Wishes
 } from '../../src/lib/core/propose';
-import { ConvexProgram } from '../../src/lib/core/propose/convex-program';
-import {
-	costsOutside,
-	costsOver,
-	costsUnder,
-	curveUnder,
-	type Curve
-} from '../../src/lib/core/propose/curve';
-import { SUM } from '../../src/lib/core/propose/facts';
-import { POINTS } from '../../src/lib/core/propose/points';
-import { change } from '../../src/lib/core/propose/moves';
 import { seeded } from '../reference/seeded';
 
 const highs = await loadHighs();
@@ -249,7 +247,7 @@ describe('doses that can be only one', () => {
 				const facts = factsFor(options, wishes, setting);
 				const draft = new Draft(facts, fixed);
 				const { flow } = new Objective(base, facts, {}, setting).parts(fixed);
-				const lengthSeconds = draft.sums[SUM.total]! + flow / POINTS.lostSecond;
+				const lengthSeconds = draft.sums[SUM.total]! + flow / points.POINTS.lostSecond;
 				const objective = new Objective({ ...base, lengthSeconds }, facts, wishes, setting);
 				expect(objective.leastOf(draft)).toBeCloseTo(objective.costOf(draft), 5);
 				const parts = objective.parts(fixed);

@@ -1,7 +1,7 @@
 /** Keys of lists that are drawn: unique by construction, which a lint rule holds. */
 import { ESLint } from 'eslint';
 import { expect, it } from 'vitest';
-import { keyed } from '../../src/lib/core/drawing';
+import { keyed } from '../../src/lib/core/view-models';
 
 const eslint = new ESLint();
 async function ruleOn(each: string): Promise<string[]> {

@@ -4,18 +4,19 @@ import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { SECTION_KINDS } from '../../src/lib/core/plan';
 import {
 	begun,
+	change,
 	Draft,
 	factsFor,
+	type Means,
 	nearest,
+	type Option,
 	optionsFor,
+	type Piece,
+	points,
 	Pool,
 	searched,
-	seededRandom,
-	type Option,
-	type Piece
+	seededRandom
 } from '../../src/lib/core/propose';
-import { change, type Means } from '../../src/lib/core/propose/moves';
-import { POINTS } from '../../src/lib/core/propose/points';
 import { instances } from '../../bench/planner/instances';
 import { searchOf } from '../../bench/planner/plans';
 
@@ -165,7 +166,7 @@ describe('what a movement seems to add', () => {
 			expect(added).toBeCloseTo(flowOf(before!, option!, after!) - flowOf(before!), 9);
 			const first = objective.addedBy(option!, 1, -1, -1) - objective.doses.addedBy(option!, 1);
 			expect(first).toBeCloseTo(flowOf(option!), 9);
-			if (added > 5 * POINTS.lostSecond) ways += 1;
+			if (added > 5 * points.POINTS.lostSecond) ways += 1;
 		}
 		expect(ways).toBeGreaterThan(100);
 	});

@@ -13,7 +13,7 @@ import {
 	ticksOf,
 	strengthParts,
 	wedge
-} from '../../src/lib/core/drawing';
+} from '../../src/lib/core/view-models';
 import { preset } from '../../src/lib/core/group';
 import type { Movement } from '../../src/lib/core/movement';
 import { rangeSeconds, shareText, strengthShare, type Targets } from '../../src/lib/core/orbit';

@@ -15,16 +15,16 @@ import {
 	begun,
 	factsFor,
 	Objective,
+	type Option,
 	optionsFor,
+	type Piece,
 	Pool,
+	type ProposeSetting,
 	searched,
 	seededRandom,
 	settled,
-	type Option,
-	type Piece,
-	type ProposeSetting
+	unbalance
 } from '../../src/lib/core/propose';
-import { unbalance } from '../../src/lib/core/propose/realise';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { classCost, sumOf } from '../reference/class-cost';
 import { seeded } from '../reference/seeded';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
 import { readPlan } from '../../src/lib/core/checks';
 import { formatDuration } from '../../src/lib/core/clock';
-import { proposalCard } from '../../src/lib/core/drawing';
+import { proposalCard } from '../../src/lib/core/view-models';
 import { applyEdit, itemsOf, planFaults } from '../../src/lib/core/plan';
 import {
 	alternativesFor,

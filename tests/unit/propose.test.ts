@@ -24,7 +24,7 @@ import {
 	type Piece,
 	type Wishes
 } from '../../src/lib/core/propose';
-import { lostSeconds } from '../../src/lib/core/reorder';
+import { lostSeconds } from '../../src/lib/core/ordering';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { seeded } from '../reference/seeded';

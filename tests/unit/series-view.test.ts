@@ -12,7 +12,7 @@ import {
 	seriesShifts,
 	tissueCells,
 	weekCards
-} from '../../src/lib/core/drawing';
+} from '../../src/lib/core/view-models';
 import {
 	compareSeries,
 	draftOfRun,

@@ -3,7 +3,7 @@ import { startMariadb } from '../../scripts/mariadb.mjs';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { newGroup, type Group } from '../../src/lib/core/group';
 import type { Movement } from '../../src/lib/core/movement';
-import type { Student } from '../../src/lib/core/people';
+import type { Student } from '../../src/lib/core/group';
 import { applyEdit, emptyPlan, itemsOf, newItem, type ClassPlan } from '../../src/lib/core/plan';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';

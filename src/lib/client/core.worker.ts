@@ -15,7 +15,7 @@ import {
 	type ProposeSetting,
 	type Wishes
 } from '$lib/core/propose';
-import { calmOrder, type Calmed } from '$lib/core/reorder';
+import { calmOrder, type Calmed } from '$lib/core/ordering';
 import { proposeSeries, type PlannedSeries } from '$lib/core/series';
 import type { StyleChoices } from '$lib/core/style';
 import { expose } from 'comlink';

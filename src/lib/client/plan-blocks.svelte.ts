@@ -1,7 +1,7 @@
 import { CATALOGUE } from '$lib/catalogue';
 import { blockSpans, secondsPerUnit } from '$lib/core/clock';
 import { readBlocks, writeBlocks } from '$lib/core/formats';
-import { HIP_TESTS, TEST_IDS } from '$lib/core/hip-test';
+import { HIP_TESTS, TEST_IDS } from '$lib/core/measure';
 import { paceOf } from '$lib/core/pace';
 import { doseRange, formOf } from '$lib/core/movement';
 import {

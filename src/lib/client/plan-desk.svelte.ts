@@ -1,12 +1,19 @@
 import { CATALOGUE } from '$lib/catalogue';
-import { roomSheet, type RoomRow } from '$lib/core/adapt';
+import { roomSheet, type RoomRow } from '$lib/core/substitution';
 import { type Leg } from '$lib/core/anatomy';
 import { readPlan, type Reading } from '$lib/core/checks';
 import { spread, stretches } from '$lib/core/clock';
-import { classRing, phaseParts, runningOrder, score, type ProposalCard, type Shift } from '$lib/core/drawing';
-import { HIP_TESTS } from '$lib/core/hip-test';
+import {
+	classRing,
+	phaseParts,
+	runningOrder,
+	score,
+	type ProposalCard,
+	type Shift
+} from '$lib/core/view-models';
+import { HIP_TESTS } from '$lib/core/measure';
 import type { Group } from '$lib/core/group';
-import type { Calmed } from '$lib/core/reorder';
+import type { Calmed } from '$lib/core/ordering';
 import type { Alternative, Conflict } from '$lib/core/propose';
 import { shelfOf, type Difference, type Movement } from '$lib/core/movement';
 import { styleOf } from '$lib/core/style';

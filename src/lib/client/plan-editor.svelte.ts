@@ -1,8 +1,8 @@
-import { substitutes, type Substitute } from '$lib/core/adapt';
+import { substitutes, type Substitute } from '$lib/core/substitution';
 import { isSymmetrical, otherLeg } from '$lib/core/anatomy';
 import { previewRepair, type Finding, type Preview } from '$lib/core/checks';
 import { formatDuration } from '$lib/core/clock';
-import { percentOf, proposalCard, shiftsBetween } from '$lib/core/drawing';
+import { percentOf, proposalCard, shiftsBetween } from '$lib/core/view-models';
 import type { FitResult } from '$lib/core/fit';
 import { ownShares, type Wishes } from '$lib/core/propose';
 import {

@@ -1,5 +1,5 @@
 import { DIRECTION_SIGN } from '$lib/core/anatomy';
-import type { BalanceBars, LadderLines, TissueCells, WeekLines } from '$lib/core/drawing';
+import type { BalanceBars, LadderLines, TissueCells, WeekLines } from '$lib/core/view-models';
 import type { EChartsCoreOption } from 'echarts/core';
 
 /** Options of the charts; colours by the names of our tokens, which the chart looks up. */

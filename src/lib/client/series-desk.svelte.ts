@@ -9,7 +9,7 @@ import {
 	tissueCells,
 	weekCards,
 	type SeriesShift
-} from '$lib/core/drawing';
+} from '$lib/core/view-models';
 import type { Group } from '$lib/core/group';
 import { shelfOf, type FormId, type Movement, type FindMovement } from '$lib/core/movement';
 import type { PaceChanges } from '$lib/core/pace';

@@ -1,5 +1,5 @@
 import { findMovement } from '../catalogue';
-import { HIP_TESTS, type TestId } from '../core/hip-test';
+import { HIP_TESTS, type TestId } from '../core/measure';
 import { usualForm, type Caution, type FormId, type Mode } from '../core/movement';
 import {
 	SECTION_KINDS,

@@ -4,7 +4,7 @@ import { removed, type RemovedKind } from './db/schema';
 import { clearRows } from './db/versioned';
 
 /** For how long what was removed can be brought back. */
-const KEPT_DAYS = 30;
+export const KEPT_DAYS = 30;
 
 /** Keeps what is being removed, in the same transaction. */
 export async function keepRemoved(

@@ -1,5 +1,5 @@
 import { and, asc, eq } from 'drizzle-orm';
-import type { Student } from '../core/people';
+import type { Student } from '../core/group';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
 import { student } from './db/schema';

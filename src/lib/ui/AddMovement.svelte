@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { findInCatalogue, type Filters } from '$lib/core/adapt';
-	import { movementRing } from '$lib/core/drawing';
+	import { findInCatalogue, type Filters } from '$lib/core/substitution';
+	import { movementRing } from '$lib/core/view-models';
 	import type { Group } from '$lib/core/group';
 	import { POSITION_NAME, type Movement } from '$lib/core/movement';
 	import Figure from './Figure.svelte';

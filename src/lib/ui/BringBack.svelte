@@ -6,8 +6,10 @@
 		/** “After the headland run”. */
 		what: string;
 		id: string;
+		/** For how long it can be. */
+		days: number;
 	}
-	let { what, id }: Props = $props();
+	let { what, id, days }: Props = $props();
 </script>
 
 <form method="POST" action="?/restore">
@@ -16,7 +18,7 @@
 		kind="info"
 		lowContrast
 		title="{what} is removed"
-		subtitle="For thirty days it can be brought back from this address."
+		subtitle="For {days} days it can be brought back from this address."
 	>
 		<svelte:fragment slot="actions">
 			<NotificationActionButton type="submit">Bring it back</NotificationActionButton>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { CautionLine } from '$lib/core/adapt';
+	import type { CautionLine } from '$lib/core/substitution';
 	import { dayWithYear } from '$lib/core/calendar';
 	import type { Caution } from '$lib/core/movement';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ChartTable } from '$lib/core/drawing';
+	import type { ChartTable } from '$lib/core/view-models';
 	import type { EChartsCoreOption } from 'echarts/core';
 	import type { Attachment } from 'svelte/attachments';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
 	import { waits, type Finding } from '$lib/core/checks';
-	import { keyed } from '$lib/core/drawing';
+	import { keyed } from '$lib/core/view-models';
 	import FindingItem from './FindingItem.svelte';
 
 	/** What the checks find, the gravest first; notes and what is on purpose are folded away. */

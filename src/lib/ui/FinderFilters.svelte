@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { DIRECTION_NAME, DIRECTIONS, TISSUES } from '$lib/core/anatomy';
-	import { SERVES, type Counts, type Filters } from '$lib/core/adapt';
+	import { SERVES, type Counts, type Filters } from '$lib/core/substitution';
 	import { TIERS, type Group } from '$lib/core/group';
 	import { MODES, POSITION_NAME, POSITIONS } from '$lib/core/movement';
 

@@ -2,7 +2,7 @@
 	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
 	import { CHECKS, type Finding, type Preview } from '$lib/core/checks';
 	import { formatDuration } from '$lib/core/clock';
-	import { beforeAfter } from '$lib/core/drawing';
+	import { beforeAfter } from '$lib/core/view-models';
 	import type { Caution } from '$lib/core/movement';
 	import SeverityMark from './SeverityMark.svelte';
 

@@ -2,7 +2,7 @@
 	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
 	import { PHASE_NAME } from '$lib/core/clock';
 	import { LINKS, PINNED_PHASES, PLAN_LIMITS, wholeUpTo, type Link, type PinnedPhase } from '$lib/core/plan';
-	import { percentOf, type OrderRow } from '$lib/core/drawing';
+	import { percentOf, type OrderRow } from '$lib/core/view-models';
 	import { doseRange, isHold, type HoldUnit } from '$lib/core/movement';
 	import CautionLines from './CautionLines.svelte';
 	import Figure from './Figure.svelte';

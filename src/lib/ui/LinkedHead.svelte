@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
 	import { formatDuration } from '$lib/core/clock';
-	import { unitWord, type OrderBlock } from '$lib/core/drawing';
+	import { unitWord, type OrderBlock } from '$lib/core/view-models';
 	import { PLAN_LIMITS, type FlowSides } from '$lib/core/plan';
 
 	/** What stands above the rows of a chain or a flow: how it goes round, and how it is taken apart. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { MINI_SCORE_BOX, type MiniScore } from '$lib/core/drawing';
+	import { MINI_SCORE_BOX, type MiniScore } from '$lib/core/view-models';
 
 	/** A score so small that only its shape is seen: the body's way up and down over the intensity. */
 	interface Props {

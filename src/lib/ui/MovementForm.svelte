@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { movementRing } from '$lib/core/drawing';
+	import { movementRing } from '$lib/core/view-models';
 	import {
 		CAUTIONS,
 		FORM_IDS,

@@ -7,7 +7,7 @@
 		type Direction
 	} from '$lib/core/anatomy';
 	import { formatDuration } from '$lib/core/clock';
-	import type { Part, RingSector } from '$lib/core/drawing';
+	import type { Part, RingSector } from '$lib/core/view-models';
 	import { shareText, type Balance, type Verdict } from '$lib/core/orbit';
 	import Ring from './Ring.svelte';
 	import Why from './Why.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { clockTime, formatDuration } from '$lib/core/clock';
-	import { unitWord, type OrderRow } from '$lib/core/drawing';
+	import { unitWord, type OrderRow } from '$lib/core/view-models';
 	import type { FormId, Mode } from '$lib/core/movement';
 	import ChevronDown from 'carbon-icons-svelte/lib/ChevronDown.svelte';
 	import Locked from 'carbon-icons-svelte/lib/Locked.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
 	import { clockTime, formatDuration } from '$lib/core/clock';
-	import { HIP_TESTS, TEST_IDS, type TestId } from '$lib/core/hip-test';
+	import { HIP_TESTS, TEST_IDS, type TestId } from '$lib/core/measure';
 	import { PLAN_LIMITS, type Talk, type TestBlock } from '$lib/core/plan';
 	import TrashCan from 'carbon-icons-svelte/lib/TrashCan.svelte';
 

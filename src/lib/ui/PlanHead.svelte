@@ -4,7 +4,7 @@
 	import type { Autosave } from '$lib/client/autosave.svelte';
 	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
 	import { clockTime, formatDuration, readTime, timesOutOfTen, wholeMinutes } from '$lib/core/clock';
-	import type { Part } from '$lib/core/drawing';
+	import type { Part } from '$lib/core/view-models';
 	import { lengthOfMinutes, minutesOfLength, PLAN_LIMITS, type ClassPlan } from '$lib/core/plan';
 	import { Button } from 'carbon-components-svelte';
 	import Keyboard from 'carbon-icons-svelte/lib/Keyboard.svelte';

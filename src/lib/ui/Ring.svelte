@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { DIRECTION_SIGN } from '$lib/core/anatomy';
-	import type { RingSector } from '$lib/core/drawing';
+	import type { RingSector } from '$lib/core/view-models';
 
 	interface Props {
 		sectors: RingSector[];

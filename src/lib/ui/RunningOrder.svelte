@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatDuration } from '$lib/core/clock';
-	import type { OrderBlock } from '$lib/core/drawing';
+	import type { OrderBlock } from '$lib/core/view-models';
 	import { isLinked } from '$lib/core/plan';
 	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
 	import Draggable from 'carbon-icons-svelte/lib/Draggable.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { DIRECTION_NAME, DIRECTION_SIGN } from '$lib/core/anatomy';
 	import { formatDuration } from '$lib/core/clock';
-	import { LEVELS, scoreScale, ticksOf, type Score, type ScoreBlock } from '$lib/core/drawing';
+	import { LEVELS, scoreScale, ticksOf, type Score, type ScoreBlock } from '$lib/core/view-models';
 	import { POSITION_NAME, POSITION_SHORT } from '$lib/core/movement';
 
 	/**

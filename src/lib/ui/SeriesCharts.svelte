@@ -6,7 +6,7 @@
 		monotonyChart,
 		tissueChart
 	} from '$lib/client/series-charts';
-	import type { BalanceBars, LadderLines, TissueCells, WeekLines } from '$lib/core/drawing';
+	import type { BalanceBars, LadderLines, TissueCells, WeekLines } from '$lib/core/view-models';
 	import Chart from './Chart.svelte';
 
 	/** Ladders, load, monotony, balance and tissues over the weeks. */

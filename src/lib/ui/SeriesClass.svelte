@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ClassCard } from '$lib/core/drawing';
+	import type { ClassCard } from '$lib/core/view-models';
 	import { draftOfRun, type ClassRun, type ReadClass } from '$lib/core/series';
 	import { Button } from 'carbon-components-svelte';
 	import Ring from './Ring.svelte';

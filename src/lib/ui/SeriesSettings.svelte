@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { SeriesDesk } from '$lib/client/series-desk.svelte';
 	import { dayName, isIsoDay, WEEKDAY_NAMES } from '$lib/core/calendar';
-	import { HIP_TESTS, TEST_IDS, type TestId } from '$lib/core/hip-test';
+	import { HIP_TESTS, TEST_IDS, type TestId } from '$lib/core/measure';
 	import { lengthOfMinutes, minutesOfLength, wholeUpTo } from '$lib/core/plan';
 	import { SERIES_LIMITS, withOneMoreDay } from '$lib/core/series';
 	import SeriesGoals from './SeriesGoals.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { WeekCard } from '$lib/core/drawing';
+	import type { WeekCard } from '$lib/core/view-models';
 	import MiniScore from './MiniScore.svelte';
 	import Ring from './Ring.svelte';
 

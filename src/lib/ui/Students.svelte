@@ -4,7 +4,7 @@
 	import { LEGS, type Leg } from '$lib/core/anatomy';
 	import { TIERS, type Group, type Tier } from '$lib/core/group';
 	import { CAUTIONS, type Caution } from '$lib/core/movement';
-	import { countStudents, type Student } from '$lib/core/people';
+	import { countStudents, type Student } from '$lib/core/group';
 
 	interface Stored {
 		id: string;

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatDuration } from '$lib/core/clock';
-	import type { Part } from '$lib/core/drawing';
+	import type { Part } from '$lib/core/view-models';
 	import type { Snippet } from 'svelte';
 
 	/** A number that can be asked "why?": it opens to the parts that it is made of. */

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { CATALOGUE } from '$lib/catalogue';
-	import { findInCatalogue, type Filters } from '$lib/core/adapt';
-	import { movementRing } from '$lib/core/drawing';
+	import { findInCatalogue, type Filters } from '$lib/core/substitution';
+	import { movementRing } from '$lib/core/view-models';
 	import { POSITION_NAME, shelfOf } from '$lib/core/movement';
 	import Figure from '$lib/ui/Figure.svelte';
 	import FinderFilters from '$lib/ui/FinderFilters.svelte';

@@ -1,12 +1,12 @@
 import { dayInZone, isIsoDay } from '$lib/core/calendar';
-import { seriesInShort } from '$lib/core/drawing';
+import { seriesInShort } from '$lib/core/view-models';
 import { begunSeries, newSeries, SERIES_LIMITS } from '$lib/core/series';
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { newId } from '$lib/server/db/ids';
 import { formErrors } from '$lib/server/forms';
 import { getGroup, groupNames } from '$lib/server/groups';
-import { removedTitle } from '$lib/server/removed';
+import { KEPT_DAYS, removedTitle } from '$lib/server/removed';
 import { readForm, tokenOf } from '$lib/server/requests';
 import { found, studioOfRequest } from '$lib/server/scope';
 import { createSeries, listSeries, restoreSeries } from '$lib/server/series';
@@ -22,7 +22,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const gone = url.searchParams.get('removed');
 	const title = gone ? await removedTitle(db(), studio.id, 'series', gone) : null;
 	return {
-		removed: gone && title !== null ? { id: gone, title } : null,
+		removed: gone && title !== null ? { id: gone, title, days: KEPT_DAYS } : null,
 		today: dayInZone(new Date(), studio.timeZone),
 		groups: await groupNames(db(), studio.id),
 		series: all.map(({ id, groupName, series }) => ({ id, groupName, ...seriesInShort(series, shelf.find) }))

@@ -12,7 +12,7 @@
 
 <div class="top">
 	{#if data.removed}
-		<BringBack what="“{data.removed.title}”" id={data.removed.id} />
+		<BringBack what="“{data.removed.title}”" id={data.removed.id} days={data.removed.days} />
 	{/if}
 	<h1>Series</h1>
 	<OpenFileButton kind={SERIES_FILE} groups={data.groups} />

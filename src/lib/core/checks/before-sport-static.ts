@@ -1,12 +1,11 @@
 import { formatDuration } from '../clock';
 import type { Tissue } from '../anatomy';
 import { hungSeconds, lengthened } from './help';
-import type { Check, TaughtItem } from './types';
+import { COSTS_SPORT_FROM_SECONDS } from '../rules';
+import type { TimedItem } from '../clock';
+import type { Check } from './types';
 
-/** From this much static stretch of one muscle on performance suffers. */
-export const COSTS_FROM_SECONDS = 60;
-
-const passive = ({ item }: TaughtItem) => item.mode === 'passive';
+const passive = ({ item }: TimedItem) => item.mode === 'passive';
 
 export const beforeSportStatic: Check = {
 	meta: {
@@ -20,7 +19,7 @@ export const beforeSportStatic: Check = {
 	check({ items, group }) {
 		if (group?.moment !== 'before sport') return [];
 		return [...hungSeconds(items)]
-			.filter(([, seconds]) => seconds >= COSTS_FROM_SECONDS)
+			.filter(([, seconds]) => seconds >= COSTS_SPORT_FROM_SECONDS)
 			.map(([tissue, seconds]) => {
 				const longest = items
 					.filter((t) => passive(t) && lengthened(t).has(tissue))

@@ -1,7 +1,6 @@
 import { at, formEdit } from './help';
+import { isDeep } from '../rules';
 import type { Check } from './types';
-
-const MOST_INTENSITY = 3;
 
 export const calmClose: Check = {
 	meta: {
@@ -14,7 +13,7 @@ export const calmClose: Check = {
 	},
 	check({ items }) {
 		const beforeRest = items.findLast(({ item }) => item.mode !== 'rest');
-		if (!beforeRest || beforeRest.form.intensity <= MOST_INTENSITY || items.length < 3) return [];
+		if (!beforeRest || !isDeep(beforeRest.form) || items.length < 3) return [];
 		return [
 			{
 				message: `right before the end comes ${beforeRest.movement.english} at intensity ${beforeRest.form.intensity} of 5`,
@@ -26,7 +25,7 @@ export const calmClose: Check = {
 	/** An easier form of it. */
 	repair(finding, { items, plan }) {
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);
-		const easier = taught?.movement.forms.findLast((form) => form.intensity <= MOST_INTENSITY);
+		const easier = taught?.movement.forms.findLast((form) => !isDeep(form));
 		if (!taught || !easier) return null;
 		return {
 			label: `The ${easier.id} form`,

@@ -1,10 +1,7 @@
 import { findBlock, type PlanEdit } from '../plan';
 import { at } from './help';
+import { isCalm, OPENING_ITEMS } from '../rules';
 import type { Check } from './types';
-
-const MOST_INTENSITY = 2;
-/** So many items make the opening. */
-const OPENING = 2;
 
 export const calmOpen: Check = {
 	meta: {
@@ -17,14 +14,14 @@ export const calmOpen: Check = {
 	},
 	check({ items }) {
 		return items
-			.slice(0, OPENING)
-			.filter(({ form }) => form.intensity > MOST_INTENSITY)
+			.slice(0, OPENING_ITEMS)
+			.filter(({ form }) => !isCalm(form))
 			.slice(0, 1)
 			.map((taught) => ({
 				message: `the class opens with ${taught.movement.english} at intensity ${taught.form.intensity} of 5`,
 				where: at(taught),
 				data: { movement: taught.movement.slug, intensity: taught.form.intensity },
-				repairable: items.some(({ form }) => form.intensity <= MOST_INTENSITY)
+				repairable: items.some(({ form }) => isCalm(form))
 			}));
 	},
 	/** Brings calm blocks from later to the front of it, as many as the opening wants. */
@@ -33,10 +30,10 @@ export const calmOpen: Check = {
 		const place = finding.where.blockId && findBlock(plan, finding.where.blockId);
 		const calm = items
 			.slice(from + 1)
-			.filter(({ form, blockId }) => form.intensity <= MOST_INTENSITY && blockId !== finding.where.blockId);
-		const blocks = [...new Set(calm.map(({ blockId }) => blockId))].slice(0, OPENING - from);
+			.filter(({ form, blockId }) => isCalm(form) && blockId !== finding.where.blockId);
+		const blocks = [...new Set(calm.map(({ blockId }) => blockId))].slice(0, OPENING_ITEMS - from);
 		const [first] = calm;
-		if (!first || !place || blocks.length < OPENING - from) return null;
+		if (!first || !place || blocks.length < OPENING_ITEMS - from) return null;
 		const edits = blocks.map((blockId, i): PlanEdit => ({
 			do: 'move',
 			blockId,

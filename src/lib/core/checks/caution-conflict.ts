@@ -1,10 +1,11 @@
-import { substitutes, suits } from '../adapt';
+import { substitutes, suits } from '../substitution';
 import { newItem } from '../plan';
 import type { Caution } from '../movement';
 import { formEdit } from './help';
-import type { Check, Report, TaughtItem } from './types';
+import type { TimedItem } from '../clock';
+import type { Check, Report } from './types';
 
-const confirmed = ({ item }: TaughtItem, caution: Caution) =>
+const confirmed = ({ item }: TimedItem, caution: Caution) =>
 	item.confirmed?.some((c) => c.caution === caution) ?? false;
 
 export const cautionConflict: Check = {

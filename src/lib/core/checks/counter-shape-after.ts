@@ -1,10 +1,12 @@
-import { suitsSomehow } from '../adapt';
+import { suitsSomehow } from '../substitution';
 import { newItem, findBlock, type PlanEdit } from '../plan';
 import { at } from './help';
-import type { Check, TaughtItem } from './types';
+import { DEEPEST_INTENSITY } from '../rules';
+import type { TimedItem } from '../clock';
+import type { Check } from './types';
 
 /** Something easy enough to undo anything: rest, or moving lightly. */
-const resets = ({ item, form }: TaughtItem) =>
+const resets = ({ item, form }: TimedItem) =>
 	item.mode === 'rest' || (item.mode === 'dynamic' && form.intensity <= 1);
 
 /** So many items later it comes too late. */
@@ -22,7 +24,7 @@ export const counterShapeAfter: Check = {
 	check({ items }) {
 		return items.flatMap((taught, index) => {
 			const { movement, form } = taught;
-			if (form.intensity < 5 || movement.counters.length === 0) return [];
+			if (form.intensity < DEEPEST_INTENSITY || movement.counters.length === 0) return [];
 			const next = items
 				.slice(index + 1)
 				.filter(({ blockId }) => blockId !== taught.blockId)

@@ -1,6 +1,7 @@
 import { otherLeg } from '../anatomy';
 import { at } from './help';
-import type { Check, TaughtItem } from './types';
+import type { TimedItem } from '../clock';
+import type { Check } from './types';
 
 export const crossingSwaps: Check = {
 	meta: {
@@ -12,7 +13,7 @@ export const crossingSwaps: Check = {
 		canRepair: true
 	},
 	check({ items }) {
-		const met = new Map<string, TaughtItem>();
+		const met = new Map<string, TimedItem>();
 		return items.flatMap((taught) => {
 			const { crosses, slug, english } = taught.movement;
 			if (!crosses) return [];

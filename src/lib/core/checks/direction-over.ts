@@ -1,5 +1,5 @@
 import { DIRECTION_NAME, DIRECTIONS, type Direction } from '../anatomy';
-import { profileOf } from '../adapt';
+import { profileOf } from '../substitution';
 import { formatDuration } from '../clock';
 import { shareText } from '../orbit';
 import { doseByOne } from '../plan';

@@ -1,9 +1,10 @@
-import { profileOf, suitsSomehow } from '../adapt';
+import { profileOf, suitsSomehow } from '../substitution';
 import { DIRECTION_NAME, DIRECTIONS, type Direction } from '../anatomy';
 import { formatDuration } from '../clock';
 import { shareText } from '../orbit';
 import { newItem, type PlanEdit } from '../plan';
 import { usualForm, type Movement } from '../movement';
+import { isDeep } from '../rules';
 import type { Check, CheckContext } from './types';
 
 /** What it gives to the direction, less what it adds to directions that are already over. */
@@ -45,7 +46,7 @@ export const directionShort: Check = {
 			.filter(
 				(m) =>
 					!used.has(m.slug) &&
-					usualForm(m).intensity <= 3 &&
+					!isDeep(usualForm(m)) &&
 					profileOf(m).range[direction] > 0 &&
 					suitsSomehow(m, cautions)
 			)

@@ -1,9 +1,8 @@
 import { formatDuration } from '../clock';
 import { lengthened, stillSeconds, STILL_MODES } from './help';
+import { LONG_STRETCH_SECONDS } from '../rules';
 import type { Check } from './types';
 
-/** Held long in all, seconds on one leg, for a tissue that a class stretches: ACSM gives about 60 s an exercise. */
-const WANTED_SECONDS = 60;
 /** Below this a tissue is only touched on the way; the class is not about it. */
 const MEANT_SECONDS = 25;
 
@@ -19,13 +18,13 @@ export const dosePerTissue: Check = {
 	},
 	check({ items }) {
 		return [...stillSeconds(items)]
-			.filter(([, seconds]) => seconds >= MEANT_SECONDS && seconds < WANTED_SECONDS)
+			.filter(([, seconds]) => seconds >= MEANT_SECONDS && seconds < LONG_STRETCH_SECONDS)
 			.map(([tissue, seconds]) => {
 				const taught = items.find((t) => STILL_MODES.has(t.item.mode) && lengthened(t).has(tissue))!;
 				return {
 					message: `the ${tissue} get ${formatDuration(seconds)} of holding a leg in all; a minute is the usual dose`,
 					where: { itemId: taught.item.id, blockId: taught.blockId, atSeconds: taught.startSeconds },
-					data: { tissue, seconds: Math.round(seconds), wantedSeconds: WANTED_SECONDS }
+					data: { tissue, seconds: Math.round(seconds), wantedSeconds: LONG_STRETCH_SECONDS }
 				};
 			});
 	}

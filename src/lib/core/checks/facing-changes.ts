@@ -1,10 +1,11 @@
 import { legsOf } from './help';
-import type { Check, TaughtItem } from './types';
+import type { TimedItem } from '../clock';
+import type { Check } from './types';
 
 const MOST_CHANGES = 6;
 
 /** Shapes with both legs wide face the long edge of the mat, everything else on the feet or knees the short one. */
-function facing(taught: TaughtItem): 'long edge' | 'short edge' | null {
+function facing(taught: TimedItem): 'long edge' | 'short edge' | null {
 	const { position } = taught.movement;
 	if (position !== 'standing' && position !== 'kneeling') return null;
 	const wide = legsOf(taught).every((leg) => leg.positions.some((p) => (p.abduction ?? 0) >= 30));

@@ -1,12 +1,10 @@
 import { findBlock, type PlanEdit } from '../plan';
 import { at } from './help';
-import type { Check, TaughtItem } from './types';
+import { isHeavy, isStrong } from '../rules';
+import type { TimedItem } from '../clock';
+import type { Check } from './types';
 
-/** Body weight into the end of range: a passive form of the greatest depth. */
-const heavy = ({ item, form }: TaughtItem) => item.mode === 'passive' && form.intensity >= 4;
-
-const works = ({ item, form }: TaughtItem) =>
-	(item.mode === 'dynamic' || item.mode === 'isometric' || item.mode === 'active') && form.intensity >= 3;
+const works = ({ item, form }: TimedItem) => isStrong(form, item.mode);
 
 export const heavyPassiveLast: Check = {
 	meta: {
@@ -19,7 +17,7 @@ export const heavyPassiveLast: Check = {
 	},
 	check({ items }) {
 		return items.flatMap((taught, index) => {
-			if (!heavy(taught)) return [];
+			if (!isHeavy(taught.form, taught.item.mode)) return [];
 			const after = items
 				.slice(index + 1)
 				.filter((other) => works(other) && other.blockId !== taught.blockId);

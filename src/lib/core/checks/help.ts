@@ -2,36 +2,34 @@ import type { LegAction, MuscleGroup, Tissue } from '../anatomy';
 import { isSymmetrical, TISSUES } from '../anatomy';
 import { actionOf, WORKING_MODES, type FormId, type Mode } from '../movement';
 import { findItem, formChange, type ClassPlan, type PlanEdit } from '../plan';
-import type { TaughtItem, Where } from './types';
+import type { TimedItem } from '../clock';
+import type { Where } from './types';
 
 /** Small words that several checks use. */
 
-export const at = ({ item, blockId, startSeconds }: TaughtItem): Where => ({
+export const at = ({ item, blockId, startSeconds }: TimedItem): Where => ({
 	itemId: item.id,
 	blockId,
 	atSeconds: startSeconds
 });
 
-/** From this intensity (of 5) on a form is deep. */
-export const DEEP_INTENSITY = 4;
-
 /** Modes in which the joint stays where it is. */
 export const STILL_MODES: ReadonlySet<Mode> = new Set(['passive', 'active', 'isometric', 'press-and-ease']);
 
 /** The two legs of an item in its form; twice the same where it has no sides. */
-export function legsOf({ movement, form }: TaughtItem): [LegAction, LegAction] {
+export function legsOf({ movement, form }: TimedItem): [LegAction, LegAction] {
 	const action = actionOf(movement, form);
 	return isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
 }
 
-export const isSided = ({ movement }: TaughtItem): boolean => !isSymmetrical(movement.action);
+export const isSided = ({ movement }: TimedItem): boolean => !isSymmetrical(movement.action);
 
-export function lengthened(taught: TaughtItem): Set<Tissue> {
+export function lengthened(taught: TimedItem): Set<Tissue> {
 	return new Set(legsOf(taught).flatMap((leg) => leg.lengthens));
 }
 
 /** What works in an item; nothing in modes in which the muscles rest. */
-export function working(taught: TaughtItem): Set<MuscleGroup> {
+export function working(taught: TimedItem): Set<MuscleGroup> {
 	if (!WORKING_MODES.has(taught.item.mode) || taught.form.effort === 0) return new Set();
 	return new Set(legsOf(taught).flatMap((leg) => leg.works));
 }
@@ -55,7 +53,7 @@ export const MUSCLE_TISSUES = TISSUES.filter((tissue) => tissue in MUSCLES_OF_TI
  * Seconds in which each tissue is held long on one leg, standing still (both passes of an item counted for their own
  * leg; a symmetrical item counts once).
  */
-export function stillSeconds(items: readonly TaughtItem[]): Map<Tissue, number> {
+export function stillSeconds(items: readonly TimedItem[]): Map<Tissue, number> {
 	const sums = new Map<Tissue, number>();
 	for (const taught of items) {
 		if (!STILL_MODES.has(taught.item.mode)) continue;
@@ -74,13 +72,13 @@ export function stillSeconds(items: readonly TaughtItem[]): Map<Tissue, number> 
 }
 
 /** Seconds in which each muscle hangs long on one leg, without working. */
-export function hungSeconds(items: readonly TaughtItem[]): Map<Tissue, number> {
+export function hungSeconds(items: readonly TimedItem[]): Map<Tissue, number> {
 	const passive = items.filter(({ item }) => item.mode === 'passive');
 	return new Map([...stillSeconds(passive)].filter(([tissue]) => tissue in MUSCLES_OF_TISSUE));
 }
 
 /** The edit that puts another form on an item: its dose stays where the new limits allow it. */
-export function formEdit(plan: ClassPlan, { item, movement }: TaughtItem, form: FormId): PlanEdit {
+export function formEdit(plan: ClassPlan, { item, movement }: TimedItem, form: FormId): PlanEdit {
 	const written = findItem(plan, item.id) ?? item;
 	return { do: 'setItem', itemId: item.id, change: formChange(plan, written, movement, { form }) };
 }

@@ -1,20 +1,22 @@
 import { formatDuration } from '../clock';
 import { doseRange, isHold, type Mode } from '../movement';
 import { at } from './help';
-import type { Check, TaughtItem } from './types';
+import { LONGEST_HOLD_SECONDS } from '../rules';
+import type { TimedItem } from '../clock';
+import type { Check } from './types';
 
 /**
  * The longest hold of one side by mode, seconds. Passive: the quiet school's five minutes; the others by what can be
  * kept up with a calm breath. Common practice, no source.
  */
 const MOST_SECONDS: Partial<Record<Mode, number>> = {
-	passive: 300,
+	passive: LONGEST_HOLD_SECONDS.any,
 	active: 120,
 	isometric: 60,
 	'press-and-ease': 90
 };
 
-export const secondsASide = (taught: TaughtItem): number => taught.workSeconds / Math.max(1, taught.times);
+export const secondsASide = (taught: TimedItem): number => taught.workSeconds / Math.max(1, taught.times);
 
 export const holdTooLong: Check = {
 	meta: {

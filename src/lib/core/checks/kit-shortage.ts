@@ -1,4 +1,4 @@
-import { itemKit, kitAtHand, peopleByTier, shortageInWords } from '../adapt';
+import { itemKit, kitAtHand, peopleByTier, shortageInWords } from '../substitution';
 import { formEdit } from './help';
 import type { Check } from './types';
 

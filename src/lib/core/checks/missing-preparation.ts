@@ -1,9 +1,7 @@
-import { suitsSomehow } from '../adapt';
+import { suitsSomehow } from '../substitution';
 import { newItem, type PlanEdit } from '../plan';
+import { isDeep } from '../rules';
 import type { Check } from './types';
-
-/** From this intensity (of 5) on a form wants to be prepared. */
-const WANTS_PREPARATION = 4;
 
 export const missingPreparation: Check = {
 	meta: {
@@ -19,7 +17,7 @@ export const missingPreparation: Check = {
 		return items.flatMap(({ item, movement, form, blockId, startSeconds }) => {
 			const prepared = movement.preparations.some((slug) => seen.has(slug)) || seen.has(movement.slug);
 			seen.add(movement.slug);
-			if (prepared || form.intensity < WANTS_PREPARATION || movement.preparations.length === 0) return [];
+			if (prepared || !isDeep(form) || movement.preparations.length === 0) return [];
 			const names = movement.preparations.map((slug) => find(slug)?.english ?? slug);
 			return [
 				{

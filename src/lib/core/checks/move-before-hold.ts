@@ -1,9 +1,11 @@
 import { findBlock, type PlanEdit } from '../plan';
 import { at } from './help';
-import type { Check, TaughtItem } from './types';
+import { isPassiveStretch } from '../rules';
+import type { TimedItem } from '../clock';
+import type { Check } from './types';
 
-const moves = ({ item }: TaughtItem) => item.mode === 'dynamic';
-const holds = ({ item, form }: TaughtItem) => item.mode === 'passive' && form.intensity >= 2;
+const moves = ({ item }: TimedItem) => item.mode === 'dynamic';
+const holds = ({ item, form }: TimedItem) => isPassiveStretch(form, item.mode);
 
 export const moveBeforeHold: Check = {
 	meta: {

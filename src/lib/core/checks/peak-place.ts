@@ -1,5 +1,6 @@
 import { formatDuration, peakOf } from '../clock';
 import { at, percent } from './help';
+import { isPeak } from '../rules';
 import type { Check } from './types';
 
 /** Where the middle of the most intense stretch lies, percent of the class. Common practice, no source. */
@@ -21,7 +22,7 @@ export const peakPlace: Check = {
 		if (timeline.totalSeconds < LEAST_SECONDS || items.length < 4) return [];
 		const known = new Map(items.map(({ item, form }) => [item.id, form.intensity]));
 		const peak = peakOf(timeline, (id) => known.get(id));
-		if (!peak || peak.intensity < 3) return [];
+		if (!peak || !isPeak(peak)) return [];
 		const { atSeconds: centre } = peak;
 		const where = percent(centre, timeline.totalSeconds);
 		if (where >= FROM_PERCENT && where <= TO_PERCENT) return [];

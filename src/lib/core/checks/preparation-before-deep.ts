@@ -1,5 +1,6 @@
 import { findBlock, type PlanEdit } from '../plan';
-import { at, DEEP_INTENSITY } from './help';
+import { at } from './help';
+import { isDeep } from '../rules';
 import type { Check } from './types';
 
 export const preparationBeforeDeep: Check = {
@@ -14,7 +15,7 @@ export const preparationBeforeDeep: Check = {
 	check({ items }) {
 		return items.flatMap((taught, index) => {
 			const { movement, form } = taught;
-			if (form.intensity < DEEP_INTENSITY || movement.preparations.length === 0) return [];
+			if (!isDeep(form) || movement.preparations.length === 0) return [];
 			const prepares = (other: (typeof items)[number]) =>
 				movement.preparations.includes(other.movement.slug) || other.movement.slug === movement.slug;
 			if (items.slice(0, index).some(prepares)) return [];

@@ -1,9 +1,10 @@
 import type { Form } from '../movement';
 import { styledRange } from '../style';
 import { at, STILL_MODES } from './help';
-import type { Check, TaughtItem } from './types';
+import type { TimedItem } from '../clock';
+import type { Check } from './types';
 
-const depth = ({ movement, form }: TaughtItem) => movement.forms.indexOf(form as Form);
+const depth = ({ movement, form }: TimedItem) => movement.forms.indexOf(form as Form);
 
 export const revisitDeeper: Check = {
 	meta: {
@@ -15,7 +16,7 @@ export const revisitDeeper: Check = {
 		canRepair: true
 	},
 	check({ items }) {
-		const met = new Map<string, TaughtItem>();
+		const met = new Map<string, TimedItem>();
 		return items.flatMap((taught) => {
 			const before = met.get(taught.movement.slug);
 			met.set(taught.movement.slug, taught);

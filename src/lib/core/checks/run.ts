@@ -1,6 +1,5 @@
-import { clock, type Timeline } from '../clock';
+import { clock, timedItems, type Timeline } from '../clock';
 import { fit } from '../fit';
-import { formOf, type FindMovement, type Movement } from '../movement';
 import { balance, orbit, type Balance, type Orbit } from '../orbit';
 import { applyEdit, blocksOf, itemsAsDone, tidied, type ClassPlan, type Item } from '../plan';
 import { styleOf } from '../style';
@@ -11,8 +10,7 @@ import {
 	type Finding,
 	type Repair,
 	type Setting,
-	type SilencedFinding,
-	type TaughtItem
+	type SilencedFinding
 } from './types';
 
 /** Everything that is worked out from a plan: nothing of it is stored. */
@@ -45,38 +43,9 @@ export function readPlan(plan: ClassPlan, setting: Setting, only?: ReadonlySet<s
 		timeline,
 		orbit: found,
 		balance: verdicts,
-		items: taughtItems(plan, find, timeline)
+		items: timedItems(plan, find, timeline)
 	};
 	return { timeline, orbit: found, balance: verdicts, ...runChecks(context, only), context };
-}
-
-function taughtItems(plan: ClassPlan, find: FindMovement, timeline: Timeline): TaughtItem[] {
-	const start = new Map<string, number>();
-	const work = new Map<string, { seconds: number; times: number }>();
-	for (const { phase, itemId, fromSeconds, toSeconds } of timeline.entries) {
-		if (itemId === null) continue;
-		if (!start.has(itemId)) start.set(itemId, fromSeconds);
-		if (phase !== 'work') continue;
-		const sum = work.get(itemId) ?? { seconds: 0, times: 0 };
-		work.set(itemId, { seconds: sum.seconds + toSeconds - fromSeconds, times: sum.times + 1 });
-	}
-	const items: TaughtItem[] = [];
-	for (const section of plan.sections)
-		for (const block of section.blocks)
-			for (const item of itemsAsDone(block)) {
-				const movement = find(item.movement) as Movement;
-				items.push({
-					item,
-					section,
-					blockId: block.id,
-					movement,
-					form: formOf(movement, item.form) as TaughtItem['form'],
-					startSeconds: start.get(item.id) ?? 0,
-					workSeconds: work.get(item.id)?.seconds ?? 0,
-					times: work.get(item.id)?.times ?? 0
-				});
-			}
-	return items;
 }
 
 /** All findings, the gravest first; those that the teacher silenced stand apart, with the reason. */

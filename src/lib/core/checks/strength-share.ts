@@ -1,6 +1,7 @@
-import { countsAsStrength, WORKING_MODES } from '../movement';
+import { WORKING_MODES } from '../movement';
 import { shareText } from '../orbit';
 import { doseByOne, formChange, type PlanEdit } from '../plan';
+import { countsAsStrength } from '../rules';
 import type { Check, CheckContext, Repair } from './types';
 
 export const strengthShare: Check = {

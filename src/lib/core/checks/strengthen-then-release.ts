@@ -1,9 +1,10 @@
 import type { MuscleGroup } from '../anatomy';
-import { profileOf, suitsSomehow } from '../adapt';
+import { profileOf, suitsSomehow } from '../substitution';
 import { usualForm } from '../movement';
 import { newItem, type PlanEdit } from '../plan';
 import { at, lengthened, MUSCLES_OF_TISSUE, working } from './help';
 import type { Check, CheckContext } from './types';
+import { isCalm } from '../rules';
 import type { Tissue } from '../anatomy';
 
 /** Effort (0-3) from which a muscle wants to be let go afterwards. */
@@ -57,7 +58,7 @@ export const strengthenThenRelease: Check = {
 		const cautions = group?.cautions.map((c) => c.caution) ?? [];
 		const section = plan.sections.find((s) => s.kind === 'release');
 		const best = catalogue
-			.filter((m) => !used.has(m.slug) && m.modes[0] !== 'dynamic' && usualForm(m).intensity <= 2)
+			.filter((m) => !used.has(m.slug) && m.modes[0] !== 'dynamic' && isCalm(usualForm(m)))
 			.filter((m) => suitsSomehow(m, cautions))
 			.map((movement) => ({
 				movement,

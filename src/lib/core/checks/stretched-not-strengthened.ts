@@ -1,9 +1,10 @@
 import { isSymmetrical, type MuscleGroup, type Tissue } from '../anatomy';
 import { formatDuration } from '../clock';
-import { profileOf, suitsSomehow } from '../adapt';
-import { STRENGTHENING_EFFORT, usualForm, WORKING_MODES } from '../movement';
+import { profileOf, suitsSomehow } from '../substitution';
+import { usualForm, WORKING_MODES } from '../movement';
 import { newItem, type PlanEdit } from '../plan';
 import { MUSCLES_OF_TISSUE, stillSeconds, working } from './help';
+import { isDeep, STRENGTH_FROM_EFFORT } from '../rules';
 import type { Check } from './types';
 
 /** A tissue held long for this much, seconds a leg, is one that the class is about. */
@@ -20,7 +21,7 @@ export const stretchedNotStrengthened: Check = {
 	},
 	check({ items }) {
 		const worked = new Set(
-			items.filter((t) => t.form.effort >= STRENGTHENING_EFFORT).flatMap((t) => [...working(t)])
+			items.filter((t) => t.form.effort >= STRENGTH_FROM_EFFORT).flatMap((t) => [...working(t)])
 		);
 		return [...stillSeconds(items)].flatMap(([tissue, seconds]) => {
 			const owners: readonly MuscleGroup[] = MUSCLES_OF_TISSUE[tissue as Tissue] ?? [];
@@ -42,7 +43,7 @@ export const stretchedNotStrengthened: Check = {
 		const section = plan.sections.find((s) => s.kind === 'build');
 		const [best] = catalogue
 			.filter((m) => !used.has(m.slug) && WORKING_MODES.has(m.modes[0]!) && suitsSomehow(m, cautions))
-			.filter((m) => usualForm(m).effort >= STRENGTHENING_EFFORT && usualForm(m).intensity <= 3)
+			.filter((m) => usualForm(m).effort >= STRENGTH_FROM_EFFORT && !isDeep(usualForm(m)))
 			.filter((m) => owners.some((owner) => profileOf(m).muscles.has(owner)))
 			.sort(
 				(a, b) =>

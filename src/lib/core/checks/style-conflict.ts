@@ -2,10 +2,12 @@ import { isSymmetrical } from '../anatomy';
 import { formatDuration } from '../clock';
 import { isHold, doseRange } from '../movement';
 import { styledRange } from '../style';
-import type { Check, CheckContext, Report, TaughtItem } from './types';
+import { isPassiveStretch } from '../rules';
+import type { TimedItem } from '../clock';
+import type { Check, CheckContext, Report } from './types';
 
 function report(
-	{ item, movement, blockId, startSeconds }: TaughtItem,
+	{ item, movement, blockId, startSeconds }: TimedItem,
 	message: string,
 	question: string,
 	repairable = false
@@ -19,7 +21,7 @@ function report(
 }
 
 /** A hold that is longer than the style goes. */
-function tooLong(taught: TaughtItem, { style }: CheckContext): Report[] {
+function tooLong(taught: TimedItem, { style }: CheckContext): Report[] {
 	const { item, form } = taught;
 	const range = styledRange(style, form, item.mode, item.unit);
 	if (item.dose <= range.max || item.mode !== 'passive') return [];
@@ -34,11 +36,10 @@ function tooLong(taught: TaughtItem, { style }: CheckContext): Report[] {
 }
 
 /** A hold before sport, where the style moves only. */
-function heldBeforeSport(taught: TaughtItem, { style, group }: CheckContext): Report[] {
+function heldBeforeSport(taught: TimedItem, { style, group }: CheckContext): Report[] {
 	const { item, form, workSeconds } = taught;
 	if (group?.moment !== 'before sport' || style.beforeSport !== 'dynamic only') return [];
-	const stretches =
-		item.mode === 'passive' && isHold(doseRange(form, item.mode, item.unit)) && form.intensity >= 2;
+	const stretches = isPassiveStretch(form, item.mode) && isHold(doseRange(form, item.mode, item.unit));
 	if (!stretches) return [];
 	return [
 		report(
@@ -50,7 +51,7 @@ function heldBeforeSport(taught: TaughtItem, { style, group }: CheckContext): Re
 }
 
 /** More on one side, where the style keeps both equal; and the other way round for sets and props. */
-function unequal(taught: TaughtItem, { style }: CheckContext): Report[] {
+function unequal(taught: TimedItem, { style }: CheckContext): Report[] {
 	const { item, movement } = taught;
 	if (!item.moreOn || isSymmetrical(movement.action)) return [];
 	if (style.sides === 'more time' || style.sides === 'more sets') return [];
@@ -60,7 +61,7 @@ function unequal(taught: TaughtItem, { style }: CheckContext): Report[] {
 }
 
 /** A folded back where somebody has a sore one. */
-function roundedFold(taught: TaughtItem, { style, group }: CheckContext): Report[] {
+function roundedFold(taught: TimedItem, { style, group }: CheckContext): Report[] {
 	const sore = group?.cautions.some((c) => c.caution === 'low back' || c.caution === 'fragile bones');
 	if (style.foldBack !== 'round' || !sore || !taught.movement.families.includes('forward fold')) return [];
 	return [report(taught, 'is folded with a round back, and somebody’s back asks for a long one', 'foldBack')];

@@ -1,4 +1,4 @@
-import { HIP_TESTS, type TestId } from '../hip-test';
+import { HIP_TESTS, type TestId } from '../measure';
 import { blocksOf, nextId, type TestBlock } from '../plan';
 import type { Check } from './types';
 

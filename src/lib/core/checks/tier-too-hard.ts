@@ -1,4 +1,4 @@
-import { formForTier, mostIntensity, peopleByTier } from '../adapt';
+import { formForTier, mostIntensity, peopleByTier } from '../substitution';
 import { TIERS } from '../group';
 import { formEdit } from './help';
 import type { Check } from './types';

@@ -1,10 +1,10 @@
 import type { Leg } from '../anatomy';
 import type { Balance, Orbit, Targets } from '../orbit';
-import type { Timeline } from '../clock';
-import type { FindMovement, Form, Movement } from '../movement';
+import type { TimedItem, Timeline } from '../clock';
+import type { FindMovement, Movement } from '../movement';
 import type { Group } from '../group';
 import type { TeachingStyle } from '../style';
-import type { ClassPlan, Item, PlanEdit, Section } from '../plan';
+import type { ClassPlan, PlanEdit } from '../plan';
 
 /** `stop`: this class cannot be taught so. `mend`: better not so. `note`: worth knowing. */
 export const SEVERITIES = ['stop', 'mend', 'note'] as const;
@@ -12,21 +12,6 @@ export type Severity = (typeof SEVERITIES)[number];
 
 /** What a class waits for; notes are worth knowing and keep nobody from teaching. */
 export const waits = ({ severity }: { severity: string }): boolean => severity !== 'note';
-
-/** One item with all that is known of it and when its first work begins. */
-export interface TaughtItem {
-	/** As it is really done: in a flow joined to the breath it moves. */
-	item: Item;
-	section: Section;
-	blockId: string;
-	movement: Movement;
-	form: Form;
-	startSeconds: number;
-	/** All of its work, both sides and all rounds. */
-	workSeconds: number;
-	/** How many times it is done: 2 with sides, more in a flow. */
-	times: number;
-}
 
 /** What a plan is read against. */
 export interface Setting {
@@ -50,7 +35,7 @@ export interface CheckContext extends Setting {
 	orbit: Orbit;
 	balance: Balance;
 	/** In the order in which they are taught. */
-	items: readonly TaughtItem[];
+	items: readonly TimedItem[];
 }
 
 /** Where a finding stands: at an item, or over the whole class. */

@@ -1,20 +1,15 @@
 import { formatDuration } from '../clock';
 import { findBlock, type PlanEdit } from '../plan';
-import type { Check, TaughtItem } from './types';
-
-/** From this intensity (of 5) on a form is deep. */
-const DEEP_INTENSITY = 4;
-/** So much moving or active work comes before the first deep form. Common practice, no source for the amount. */
-const WARM_SECONDS = 180;
-
-const WARMING = new Set(['dynamic', 'active', 'isometric']);
+import { isDeep, isWarming, WARM_AFTER_SECONDS } from '../rules';
+import type { TimedItem } from '../clock';
+import type { Check } from './types';
 
 /** Seconds of warming work that was done before each item; deep forms themselves do not warm. */
-function warmedBefore(items: readonly TaughtItem[]): number[] {
+function warmedBefore(items: readonly TimedItem[]): number[] {
 	let warmed = 0;
 	return items.map(({ item, form, workSeconds }) => {
 		const before = warmed;
-		if (WARMING.has(item.mode) && form.intensity < DEEP_INTENSITY) warmed += workSeconds;
+		if (isWarming(form, item.mode)) warmed += workSeconds;
 		return before;
 	});
 }
@@ -33,12 +28,12 @@ export const warmBeforeDeep: Check = {
 		const warmed = warmedBefore(items);
 		return items.flatMap(({ item, movement, form, blockId, startSeconds }, index) => {
 			const before = warmed[index] as number;
-			if (form.intensity < DEEP_INTENSITY || before >= WARM_SECONDS) return [];
+			if (!isDeep(form) || before >= WARM_AFTER_SECONDS) return [];
 			return [
 				{
-					message: `${movement.english} is deep and comes after only ${formatDuration(before)} of moving; ${formatDuration(WARM_SECONDS)} are wanted before it`,
+					message: `${movement.english} is deep and comes after only ${formatDuration(before)} of moving; ${formatDuration(WARM_AFTER_SECONDS)} are wanted before it`,
 					where: { itemId: item.id, blockId, atSeconds: startSeconds },
-					data: { movement: movement.slug, warmedSeconds: before, wantedSeconds: WARM_SECONDS }
+					data: { movement: movement.slug, warmedSeconds: before, wantedSeconds: WARM_AFTER_SECONDS }
 				}
 			];
 		});
@@ -52,7 +47,7 @@ export const warmBeforeDeep: Check = {
 		const warmed = warmedBefore(others);
 		const target = others.findIndex(
 			(taught, i) =>
-				(warmed[i] as number) >= WARM_SECONDS &&
+				(warmed[i] as number) >= WARM_AFTER_SECONDS &&
 				taught.section.kind !== 'rest' &&
 				others[i - 1]?.blockId !== taught.blockId
 		);

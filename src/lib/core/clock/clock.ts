@@ -9,7 +9,7 @@ import {
 	type Position
 } from '../movement';
 import { moveSeconds, paceOf, type Pace } from '../pace';
-import { HIP_TESTS } from '../hip-test';
+import { HIP_TESTS } from '../measure';
 import type { Block, ClassPlan, Flow, Item, PinnedPhase, Section, TestBlock } from '../plan';
 import { doseSeconds } from './dose';
 

@@ -1,5 +1,6 @@
 export * from './clock';
 export * from './dose';
+export * from './items';
 export * from './owed';
 export * from './peak';
 export * from './read';

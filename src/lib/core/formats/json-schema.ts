@@ -4,7 +4,7 @@ import { QUESTION_IDS, questionOf } from '../style';
 import { MOMENTS, PRESETS, TIERS } from '../group';
 import { CAUTIONS, FORM_IDS, HOLD_UNITS, KIT_KINDS, MODES } from '../movement';
 import { TALK_STYLES } from '../pace';
-import { TEST_IDS } from '../hip-test';
+import { TEST_IDS } from '../measure';
 import { FLOW_SIDES, LINKS, PINNED_PHASES, PLAN_LIMITS, SECTION_KINDS } from '../plan';
 import { movementJsonSchema } from './movement-json-schema';
 import { closed, line, oneOf, text, whole, type Json } from './json-words';

@@ -1,3 +1,4 @@
 export * from './presets';
 export * from './schema';
+export * from './student';
 export * from './types';

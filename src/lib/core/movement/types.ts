@@ -37,13 +37,6 @@ export type Mode = (typeof MODES)[number];
 /** Only in these modes do the named muscles work; a passive low lunge strengthens nothing. */
 export const WORKING_MODES: ReadonlySet<Mode> = new Set(['active', 'isometric', 'dynamic', 'press-and-ease']);
 
-/** From this effort on work counts as strength; lighter work moves and warms. Common practice, no source. */
-export const STRENGTHENING_EFFORT = 2;
-
-/** Whether an effort in a mode counts as strength. */
-export const countsAsStrength = (effort: number, mode: Mode): boolean =>
-	WORKING_MODES.has(mode) && effort >= STRENGTHENING_EFFORT;
-
 export const FORM_IDS = ['supported', 'full', 'stronger', 'loaded'] as const;
 export type FormId = (typeof FORM_IDS)[number];
 

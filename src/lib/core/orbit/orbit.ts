@@ -11,7 +11,8 @@ import {
 	type LegAction
 } from '../anatomy';
 import type { Timeline, TimelineEntry } from '../clock';
-import { actionOf, countsAsStrength, formOf, type FindMovement } from '../movement';
+import { actionOf, formOf, type FindMovement } from '../movement';
+import { countsAsStrength } from '../rules';
 import type { Item } from '../plan';
 
 /** Seconds per direction and leg. */

@@ -4,7 +4,7 @@ import { paceChangesSchema } from '../pace';
 import { CAUTIONS, FORM_IDS, formOf, HOLD_UNITS, MODES, SLUG, type FindMovement } from '../movement';
 import { styleSchema, widestRange } from '../style';
 import { eachOnce, isPropertyOfAll, oneLine, textOfLines, schemaFaults, type Fault } from '../validation';
-import { TEST_IDS } from '../hip-test';
+import { TEST_IDS } from '../measure';
 import {
 	FLOW_SIDES,
 	LINKS,

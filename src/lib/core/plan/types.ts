@@ -1,5 +1,5 @@
 import type { Leg } from '../anatomy';
-import type { TestId } from '../hip-test';
+import type { TestId } from '../measure';
 import type { PaceChanges } from '../pace';
 import type { Caution, FormId, HoldUnit, Mode } from '../movement';
 import type { StyleChoices } from '../style';

@@ -22,7 +22,7 @@ interface Asked {
 /** Kit for everybody, for the question whether the kit is what stands in the way. */
 const PLENTY = 10_000;
 /** The length for the question whether the length is. */
-const LONG_SECONDS = 4 * 3600;
+const ANY_LENGTH_SECONDS = 4 * 3600;
 /** Every class closes with a rest of at least so long. */
 const REST_SECONDS = 60;
 
@@ -108,7 +108,7 @@ function wishesOf({ base, wishes, setting }: Asked): Wish[] {
 		);
 	add(`${formatDuration(base.lengthSeconds)} in all`, (asked) => ({
 		...asked,
-		base: { ...asked.base, lengthSeconds: LONG_SECONDS }
+		base: { ...asked.base, lengthSeconds: ANY_LENGTH_SECONDS }
 	}));
 	return list;
 }

@@ -1,14 +1,21 @@
-import { COSTS_FROM_SECONDS } from '../checks';
-import { EFFORT_BETWEEN } from '../load';
+import { EFFORT_BETWEEN } from '../training-load';
 import { DIRECTIONS } from '../anatomy';
 import { paceOf } from '../pace';
 import { SECTION_KINDS, type ClassPlan } from '../plan';
 import { Doses, type Band } from './doses';
 import { Draft, type Piece } from './draft';
 import { IS, SUM, type Facts } from './facts';
-import { POINTS, LONG_SECONDS, WARM_SECONDS, JUMP, OPENING, UNNOTICED } from './points';
+import { POINTS, JUMP, UNNOTICED } from './points';
 import { SECTION_SHARE } from './roles';
 import { Tally } from './tally';
+import {
+	CALM_UP_TO_INTENSITY,
+	COSTS_SPORT_FROM_SECONDS,
+	DEEP_FROM_INTENSITY,
+	LONG_STRETCH_SECONDS,
+	OPENING_ITEMS,
+	WARM_AFTER_SECONDS
+} from '../rules';
 import { USUAL_WEIGHTS, type CostParts, type ProposeSetting, type Weights, type Wishes } from './types';
 
 const PEAK = SECTION_KINDS.indexOf('peak');
@@ -227,9 +234,10 @@ export class Objective {
 		}
 		const { firstSpared } = this.facts;
 		for (let c = SUM.tissue; c < firstSpared; c++)
-			tally.rules += (POINTS.tissueShort * Math.max(0, LONG_SECONDS - sums[c]!)) / LONG_SECONDS;
+			tally.rules +=
+				(POINTS.tissueShort * Math.max(0, LONG_STRETCH_SECONDS - sums[c]!)) / LONG_STRETCH_SECONDS;
 		for (let c = firstSpared; c < sums.length; c++)
-			if (sums[c]! >= COSTS_FROM_SECONDS - ROUNDING) tally.rules += POINTS.hungBeforeSport;
+			if (sums[c]! >= COSTS_SPORT_FROM_SECONDS - ROUNDING) tally.rules += POINTS.hungBeforeSport;
 		const effort = (sums[SUM.effort]! + EFFORT_BETWEEN * lost) / whole;
 		if (effort > this.mostEffort) tally.rules += POINTS.effortOver * (effort - this.mostEffort);
 	}
@@ -263,11 +271,11 @@ export class Objective {
 			const is = facts.is[at]!;
 			const intensity = facts.intensity[at]!;
 			const part = section[i]!;
-			if (is & IS.deep && warm < WARM_SECONDS) rules += POINTS.cold;
+			if (is & IS.deep && warm < WARM_AFTER_SECONDS) rules += POINTS.cold;
 			if (firstPreparation[at + 1]! > firstPreparation[at]! && !this.prepared(at)) rules += POINTS.unprepared;
 			if (is & IS.strong && had & IS.heavy) rules += POINTS.strongAfterHeavy;
 			if (is & IS.holds && !(had & IS.moves)) rules += POINTS.heldBeforeMoved;
-			if (i < OPENING.items && intensity > OPENING.intensity) rules += POINTS.steepOpening;
+			if (i < OPENING_ITEMS && intensity > CALM_UP_TO_INTENSITY) rules += POINTS.steepOpening;
 			const jump = i > 0 ? intensity - before : 0;
 			if (jump > JUMP) arc += POINTS.jump * (jump - JUMP);
 			if (part > PEAK && jump > 1) arc += POINTS.jump;
@@ -288,7 +296,8 @@ export class Objective {
 		}
 		tally.rules += rules;
 		if (highestInPeak < highest) arc += POINTS.peakElsewhere;
-		tally.arc += arc + POINTS.lowPeak * Math.max(0, Math.min(4, this.deepest) - highestInPeak);
+		tally.arc +=
+			arc + POINTS.lowPeak * Math.max(0, Math.min(DEEP_FROM_INTENSITY, this.deepest) - highestInPeak);
 	}
 
 	/** Whether something that prepares an option has come already. */

@@ -1,11 +1,12 @@
-import { EFFORT_BETWEEN } from '../load';
+import { EFFORT_BETWEEN } from '../training-load';
 import { PLAN_LIMITS, SECTION_KINDS } from '../plan';
 import { ConvexProgram } from './convex-program';
 import { costsOutside, costsOver, costsUnder, curveUnder, type Curve } from './curve';
 import type { Draft } from './draft';
 import { SUM, type Facts } from './facts';
 import { nearest } from './nearest';
-import { POINTS, LONG_SECONDS, UNNOTICED } from './points';
+import { POINTS, UNNOTICED } from './points';
+import { LONG_STRETCH_SECONDS } from '../rules';
 import { SECTION_SHARE } from './roles';
 
 const PARTS = SECTION_KINDS.length;
@@ -73,9 +74,9 @@ export class Doses {
 			costsOver(0, strengthOff)
 		];
 		for (let c = SUM.tissue; c < facts.firstSpared; c++)
-			rows.push(costsUnder(LONG_SECONDS, POINTS.tissueShort / LONG_SECONDS));
+			rows.push(costsUnder(LONG_STRETCH_SECONDS, POINTS.tissueShort / LONG_STRETCH_SECONDS));
 		for (let c = facts.firstSpared; c < facts.columns; c++)
-			rows.push(costsOver(LONG_SECONDS - SPARED.before, SPARED.perSecond));
+			rows.push(costsOver(LONG_STRETCH_SECONDS - SPARED.before, SPARED.perSecond));
 		this.effort = mostEffort < Infinity ? rows.push(costsOver(0, POINTS.effortOver / lengthSeconds)) - 1 : -1;
 		const parts = new Float64Array(facts.options.length * PARTS * rows.length);
 		const curves: (Curve | null)[] = [];

@@ -1,4 +1,4 @@
-import { EFFORT_BETWEEN } from '../load';
+import { EFFORT_BETWEEN } from '../training-load';
 import { PLAN_LIMITS, SECTION_KINDS } from '../plan';
 import { SUM, type Facts } from './facts';
 import type { Option } from './options';

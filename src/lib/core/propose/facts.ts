@@ -1,11 +1,12 @@
-import { likeness } from '../adapt';
+import { likeness } from '../substitution';
 import type { Tissue } from '../anatomy';
 import { MUSCLE_TISSUES } from '../checks';
 import type { FindMovement, Movement } from '../movement';
 import { SECTION_KINDS } from '../plan';
 import type { Option } from './options';
 import { Places } from './places';
-import { POINTS, BRIEF_SECONDS, IDLE_SECONDS, UNNOTICED } from './points';
+import { POINTS, IDLE_SECONDS, UNNOTICED } from './points';
+import { BRIEF_BELOW_SECONDS } from '../rules';
 import type { ProposeSetting, Wishes } from './types';
 
 /**
@@ -207,7 +208,7 @@ function dosePointsOf({ workSeconds, amounts, usual, rests }: Option): number[] 
 	return workSeconds.map((seconds, amount) => {
 		if (range === 0) return 0;
 		const off = Math.max(0, Math.abs(amounts[amount]! - own) - UNNOTICED.doseShare * own);
-		const brief = rests ? 0 : Math.max(0, BRIEF_SECONDS - seconds) / BRIEF_SECONDS;
+		const brief = rests ? 0 : Math.max(0, BRIEF_BELOW_SECONDS - seconds) / BRIEF_BELOW_SECONDS;
 		return (POINTS.doseRange * off) / range + POINTS.brief * brief;
 	});
 }

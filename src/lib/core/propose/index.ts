@@ -15,3 +15,11 @@ export { refined, rounded } from './refine';
 export { mayStandIn } from './roles';
 export { begun, searched, settled, type Found } from './search';
 export * from './types';
+
+// the parts of the search, for its tests and for the bench
+export { ConvexProgram } from './convex-program';
+export { costsOutside, costsOver, costsUnder, curveUnder, type Curve } from './curve';
+export { SUM } from './facts';
+export { change, type Means } from './moves';
+export * as points from './points';
+export { unbalance } from './realise';

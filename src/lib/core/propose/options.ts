@@ -1,8 +1,8 @@
 import { DIRECTIONS, type Tissue } from '../anatomy';
 import { hungSeconds, readPlan, stillSeconds, type Reading } from '../checks';
 import { doseSeconds } from '../clock';
-import { KIT_KINDS, POSITIONS, WORKING_MODES, type Form, type Mode, type Movement } from '../movement';
-import { effortOfWork } from '../load';
+import { KIT_KINDS, POSITIONS, type Form, type Mode, type Movement } from '../movement';
+import { effortOfWork } from '../training-load';
 import { rangeSeconds } from '../orbit';
 import { paceOf } from '../pace';
 import {
@@ -14,9 +14,10 @@ import {
 	type Item,
 	type SectionKind
 } from '../plan';
-import { stopOf } from '../reorder';
+import { stopOf } from '../ordering';
 import { holdUnit, styledRange, styleOf } from '../style';
 import { mayStandIn } from './roles';
+import { isDeep, isHeavy, isPassiveStretch, isStrong, isWarming } from '../rules';
 import type { ProposeSetting, Wishes } from './types';
 
 /** One thing that may be put into a class: a movement in a form and mode, or a block that is there already. */
@@ -70,9 +71,6 @@ const ABOUT_PEOPLE: ReadonlySet<string> = new Set([
 	'before-sport-static'
 ]);
 
-/** From this intensity on a form is deep and wants warmth before it. */
-const DEEP = 4;
-const STRONG = 3;
 /** Held seconds are chosen in such steps. */
 const STEP_SECONDS = 5;
 
@@ -211,7 +209,6 @@ function readAlone(reading: Reading, block: Block, setting: ProposeSetting, inde
 	const modes = itemsAsDone(block).map((item) => item.mode);
 	const rests = modes.length > 0 && modes.every((mode) => mode === 'rest');
 	const intensity = Math.max(0, ...items.map(({ form }) => form.intensity));
-	const working = modes.some((mode) => WORKING_MODES.has(mode));
 	return {
 		index,
 		item: null,
@@ -234,14 +231,13 @@ function readAlone(reading: Reading, block: Block, setting: ProposeSetting, inde
 		rests: rests ? 1 : 0,
 		intensity,
 		moves: modes.includes('dynamic'),
-		holds: modes.includes('passive') && intensity >= 2,
-		warms: modes.some((m) => m === 'dynamic' || m === 'active' || m === 'isometric') && intensity < DEEP,
-		deep: intensity >= DEEP,
-		heavy: intensity >= DEEP && modes.includes('passive'),
-		strong: intensity >= STRONG && working,
-		preparations: items
-			.filter(({ form }) => form.intensity >= DEEP)
-			.flatMap(({ movement }) => movement.preparations),
+		holds: items.some(({ form, item }) => isPassiveStretch(form, item.mode)),
+		// a chain with a deep item in it counts as deep as a whole
+		warms: items.some(({ form, item }) => isWarming(form, item.mode)) && !isDeep({ intensity }),
+		deep: isDeep({ intensity }),
+		heavy: items.some(({ form, item }) => isHeavy(form, item.mode)),
+		strong: items.some(({ form, item }) => isStrong(form, item.mode)),
+		preparations: items.filter(({ form }) => isDeep(form)).flatMap(({ movement }) => movement.preparations),
 		isNew: setting.taughtBefore
 			? items.some(({ movement }) => !setting.taughtBefore!.includes(movement.slug))
 			: false

@@ -42,16 +42,8 @@ export const POINTS = {
 	secondOutOfReach: 1
 } as const;
 
-/**
- * Held long on one leg, the usual dose of a class for what it stretches: ACSM position stand, Garber et al., Med Sci
- * Sports Exerc 43:1334 (2011), from memory.
- */
-export const LONG_SECONDS = 60;
 /** What nobody notices: percent of the class that a part is longer or shorter, and a share of the usual dose. */
 export const UNNOTICED = { sectionPercent: 2, doseShare: 0.2 };
-export const WARM_SECONDS = 180;
 /** A rest before the closing one is no longer than this. */
 export const IDLE_SECONDS = 150;
-export const BRIEF_SECONDS = 45;
 export const JUMP = 2;
-export const OPENING = { items: 2, intensity: 2 };

@@ -1,7 +1,7 @@
 import { readPlan } from '../checks';
 import { formOf } from '../movement';
 import { blocksOf, itemsIn, itemsOf, SECTION_KINDS, type ClassPlan } from '../plan';
-import { lostSeconds } from '../reorder';
+import { lostSeconds } from '../ordering';
 import { Objective } from './cost';
 import { Population } from './cross';
 import type { Piece } from './draft';

@@ -13,7 +13,7 @@ import {
 	type PlanEdit
 } from '../plan';
 import { styleOf } from '../style';
-import { calmOrder, lostSeconds } from '../reorder';
+import { calmOrder, lostSeconds } from '../ordering';
 import type { Piece } from './draft';
 import { POINTS } from './points';
 import type { ProposeSetting, Weights } from './types';

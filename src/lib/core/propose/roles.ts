@@ -1,4 +1,5 @@
-import { STRENGTHENING_EFFORT, type Form, type Mode, type Movement } from '../movement';
+import { type Form, type Mode, type Movement } from '../movement';
+import { CALM_UP_TO_INTENSITY, isCalm, isDeep, isPeak, STRENGTH_FROM_EFFORT } from '../rules';
 import { SECTION_KINDS, type SectionKind } from '../plan';
 
 /** How much of a class each part usually takes. Common practice, no source. */
@@ -35,13 +36,13 @@ const BELONGS: Record<SectionKind, (given: Given) => boolean> = {
 		form.intensity === 1 &&
 		movement.position !== 'standing' &&
 		(mode === 'rest' || mode === 'passive' || mode === 'active'),
-	warm: ({ form, mode }) => form.intensity <= 2 && (mode === 'dynamic' || mode === 'active'),
-	build: ({ form, mode }) => mode !== 'rest' && form.intensity >= 2 && form.intensity <= 3,
-	peak: ({ form, mode }) => mode !== 'rest' && form.intensity >= 3,
+	warm: ({ form, mode }) => isCalm(form) && (mode === 'dynamic' || mode === 'active'),
+	build: ({ form, mode }) => mode !== 'rest' && form.intensity >= CALM_UP_TO_INTENSITY && !isDeep(form),
+	peak: ({ form, mode }) => mode !== 'rest' && isPeak(form),
 	// down from the feet and from the chair, and nothing that asks for strength
 	release: ({ movement, form, mode }) =>
-		form.intensity <= 2 &&
-		form.effort < STRENGTHENING_EFFORT &&
+		isCalm(form) &&
+		form.effort < STRENGTH_FROM_EFFORT &&
 		movement.position !== 'standing' &&
 		!form.props.some((prop) => prop.kit === 'chair') &&
 		mode !== 'isometric' &&

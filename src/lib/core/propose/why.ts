@@ -1,11 +1,13 @@
 import { DIRECTION_NAME, DIRECTIONS } from '../anatomy';
-import { stillSeconds, type Reading, type TaughtItem } from '../checks';
+import type { TimedItem } from '../clock';
+import { stillSeconds, type Reading } from '../checks';
 import { formatDuration } from '../clock';
 import { orbit, rangeSeconds } from '../orbit';
 import { findItem, type ClassPlan } from '../plan';
 import type { Objective } from './cost';
 import type { Piece } from './draft';
 import type { Pool } from './pool';
+import { isCalm, isDeep } from '../rules';
 import type { Reason, Wishes } from './types';
 
 /** From this part of a direction's time on an item is what gives it. */
@@ -32,7 +34,7 @@ export function reasonsFor(
 }
 
 function because(
-	taught: TaughtItem,
+	taught: TimedItem,
 	index: number,
 	{ timeline, context, orbit: whole }: Reading,
 	wishes: Wishes,
@@ -50,7 +52,7 @@ function because(
 	if (prepared) reasons.push(`it prepares ${prepared.movement.english}`);
 	const undone = context.items
 		.slice(Math.max(0, index - 2), index)
-		.find((other) => other.form.intensity >= 4 && other.movement.counters.includes(movement.slug));
+		.find((other) => isDeep(other.form) && other.movement.counters.includes(movement.slug));
 	if (undone) reasons.push(`it undoes ${undone.movement.english}`);
 	const own = { entries: timeline.entries.filter((e) => e.itemId === item.id), totalSeconds: 0 };
 	const alone = orbit(own, context.find, () => item);
@@ -65,13 +67,13 @@ function because(
 	if (alone.strengthWorkSeconds > 0) reasons.push(`${formatDuration(alone.strengthWorkSeconds)} of strength`);
 	if (section.kind === 'warm' && item.mode !== 'rest') reasons.push('it warms');
 	if (item.mode === 'rest') reasons.push(section.kind === 'rest' ? 'the closing rest' : 'to arrive');
-	if (section.kind === 'release' && form.intensity <= 2) reasons.push('it lets go after the peak');
+	if (section.kind === 'release' && isCalm(form)) reasons.push('it lets go after the peak');
 	return reasons.length ? reasons : ['it costs no change of position here'];
 }
 
 /** The best other movement for its place, everything else as it is. */
 function nearly(
-	{ item }: TaughtItem,
+	{ item }: TimedItem,
 	pieces: readonly Piece[],
 	objective: Objective,
 	pool: Pool

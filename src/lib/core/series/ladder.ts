@@ -1,4 +1,4 @@
-import { formForTier, mostIntensity, peopleByTier, suits } from '../adapt';
+import { formForTier, mostIntensity, peopleByTier, suits } from '../substitution';
 import { TIERS, type Group, type Tier } from '../group';
 import { FORM_IDS, formOf, type FindMovement, type Form, type FormId, type Movement } from '../movement';
 import { styledRange, type TeachingStyle } from '../style';

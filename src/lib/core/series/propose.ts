@@ -12,7 +12,7 @@ import {
 	type ClassPlan,
 	type SectionKind
 } from '../plan';
-import { HIP_TESTS } from '../hip-test';
+import { HIP_TESTS } from '../measure';
 import {
 	mayStandIn,
 	optionsFor,

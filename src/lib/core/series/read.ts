@@ -1,7 +1,7 @@
 import { readPlan, stillSeconds, type Reading } from '../checks';
 import type { Leg, Tissue } from '../anatomy';
 import type { Group } from '../group';
-import { changePercent, monotony, plannedEffort, sessionLoad, strain, weeklyLoad } from '../load';
+import { changePercent, monotony, plannedEffort, sessionLoad, strain, weeklyLoad } from '../training-load';
 import type { FindMovement, Movement } from '../movement';
 import { balance, sumOfOrbits, type Balance, type Orbit } from '../orbit';
 import { blocksOf, firstSideOf, itemsOf, type ClassPlan } from '../plan';

@@ -1,7 +1,7 @@
 import { array, number, object, string } from 'yup';
 import { DIRECTIONS } from '../anatomy';
 import { isIsoDay } from '../calendar';
-import { TEST_IDS } from '../hip-test';
+import { TEST_IDS } from '../measure';
 import { FORM_IDS, formOf, MODES, SLUG, type FindMovement } from '../movement';
 import { PLAN_LIMITS, planFaults } from '../plan';
 import { schemaFaults, type Fault } from '../validation';

@@ -1,5 +1,5 @@
 import type { Direction } from '../anatomy';
-import type { TestId } from '../hip-test';
+import type { TestId } from '../measure';
 import type { FormId, Mode } from '../movement';
 import type { ClassPlan } from '../plan';
 

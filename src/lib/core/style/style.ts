@@ -10,6 +10,7 @@ import {
 	type Mode,
 	type Movement
 } from '../movement';
+import { isDeep, LONGEST_HOLD_SECONDS } from '../rules';
 import { QUESTION_IDS, questionOf, QUESTIONS, type QuestionId, type SchoolId } from './questions';
 
 /** What a teacher chose; a question left out has its first school. */
@@ -32,12 +33,8 @@ export function styleOf(choices: StyleChoices = {}): TeachingStyle {
 	return { ...FIRST_SCHOOLS, ...choices };
 }
 
-/** Longest passive hold of the active school, and usual and longest of the quiet one, seconds (common practice). */
-const ACTIVE_MOST_SECONDS = 120;
+/** Usual passive hold of the quiet school, seconds (common practice). */
 const QUIET_USUAL_SECONDS = 180;
-const QUIET_MOST_SECONDS = 300;
-/** Deeper than this (1-5) no school lets go for minutes. */
-const QUIET_MOST_INTENSITY = 3;
 
 const isPassiveHold = (mode: Mode, dose: DoseRange) =>
 	mode === 'passive' && (dose.unit === 'breaths' || dose.unit === 'seconds');
@@ -50,9 +47,10 @@ export function widestRange(form: Form, mode: Mode, unit?: HoldUnit): DoseRange 
 	return quietRange(doseRange(form, mode, unit), form, mode);
 }
 
+/** In a deep form no school lets go for minutes. */
 function quietRange(dose: DoseRange, form: Form, mode: Mode): DoseRange {
-	if (!isPassiveHold(mode, dose) || form.intensity > QUIET_MOST_INTENSITY) return dose;
-	return { ...dose, max: Math.max(dose.max, inUnit(QUIET_MOST_SECONDS, dose)) };
+	if (!isPassiveHold(mode, dose) || isDeep(form)) return dose;
+	return { ...dose, max: Math.max(dose.max, inUnit(LONGEST_HOLD_SECONDS.any, dose)) };
 }
 
 /** The dose of a form as this style gives it: usual amount and limits, in the unit asked for. */
@@ -65,7 +63,7 @@ export function styledRange(style: TeachingStyle, form: Form, mode: Mode, unit?:
 			? dose
 			: { ...wide, usual: Math.max(dose.usual, Math.min(wide.max, inUnit(QUIET_USUAL_SECONDS, dose))) };
 	}
-	const most = inUnit(ACTIVE_MOST_SECONDS, dose);
+	const most = inUnit(LONGEST_HOLD_SECONDS.active, dose);
 	if (dose.max <= most) return dose;
 	return {
 		...dose,

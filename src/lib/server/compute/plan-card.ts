@@ -1,5 +1,5 @@
 import { readPlan, waits } from '../../core/checks';
-import { classRing, type RingSector } from '../../core/drawing';
+import { classRing, type RingSector } from '../../core/view-models';
 import type { Group } from '../../core/group';
 import type { Shelf } from '../../core/movement';
 import type { ClassPlan } from '../../core/plan';

@@ -1,4 +1,4 @@
-import { roomSheet, type RoomSheet } from '../../core/adapt';
+import { roomSheet, type RoomSheet } from '../../core/substitution';
 import { CATALOGUE } from '../../catalogue';
 import { readPlan, type Reading, type Setting } from '../../core/checks';
 import {
@@ -8,7 +8,7 @@ import {
 	runningOrder,
 	shiftsBetween,
 	weekCards
-} from '../../core/drawing';
+} from '../../core/view-models';
 import type { Leg } from '../../core/anatomy';
 import type { Group } from '../../core/group';
 import { shelfOf, type Movement, type Shelf } from '../../core/movement';

@@ -13,7 +13,7 @@ import {
 import type { Group } from '../../core/group';
 import type { KitKind, Movement } from '../../core/movement';
 import type { PaceChanges } from '../../core/pace';
-import type { Student } from '../../core/people';
+import type { Student } from '../../core/group';
 import type { StyleChoices } from '../../core/style';
 import type { ClassPlan } from '../../core/plan';
 import type { Series } from '../../core/series';

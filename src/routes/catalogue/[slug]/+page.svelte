@@ -2,8 +2,8 @@
 	import { invalidateAll } from '$app/navigation';
 	import * as api from '$lib/client/api';
 	import { DIRECTION_NAME, DIRECTIONS, isSymmetrical, writeHips } from '$lib/core/anatomy';
-	import { kitName, profileOf } from '$lib/core/adapt';
-	import { movementRing } from '$lib/core/drawing';
+	import { kitName, profileOf } from '$lib/core/substitution';
+	import { movementRing } from '$lib/core/view-models';
 	import { POSITION_NAME, writeDose } from '$lib/core/movement';
 	import Figure from '$lib/ui/Figure.svelte';
 	import Ring from '$lib/ui/Ring.svelte';

@@ -6,7 +6,7 @@
 	import { PlanEditor } from '$lib/client/plan-editor.svelte';
 	import { dayName } from '$lib/core/calendar';
 	import { formatDuration } from '$lib/core/clock';
-	import { directionParts, phaseParts, strengthParts } from '$lib/core/drawing';
+	import { directionParts, phaseParts, strengthParts } from '$lib/core/view-models';
 	import { copyOf, itemsOf, planFaults, type ClassPlan } from '$lib/core/plan';
 	import { Button } from 'carbon-components-svelte';
 	import AddMovement from '$lib/ui/AddMovement.svelte';

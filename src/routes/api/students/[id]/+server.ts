@@ -1,4 +1,4 @@
-import { studentFaults, type Student } from '$lib/core/people';
+import { studentFaults, type Student } from '$lib/core/group';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/scope';

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { clockTime, formatDuration } from '$lib/core/clock';
-	import { kitName } from '$lib/core/adapt';
-	import { linkedInWords } from '$lib/core/drawing';
-	import { HIP_TESTS } from '$lib/core/hip-test';
+	import { kitName } from '$lib/core/substitution';
+	import { linkedInWords } from '$lib/core/view-models';
+	import { HIP_TESTS } from '$lib/core/measure';
 	import { isLinked } from '$lib/core/plan';
 
 	let { data } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { kitName } from '$lib/core/adapt';
+	import { kitName } from '$lib/core/substitution';
 	import { formatDuration } from '$lib/core/clock';
 	import CautionLines from '$lib/ui/CautionLines.svelte';
 

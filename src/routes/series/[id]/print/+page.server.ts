@@ -1,4 +1,4 @@
-import { HIP_TESTS } from '$lib/core/hip-test';
+import { HIP_TESTS } from '$lib/core/measure';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { found, studioOfRequest } from '$lib/server/scope';

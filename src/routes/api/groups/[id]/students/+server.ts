@@ -1,4 +1,4 @@
-import { studentFaults, type Student } from '$lib/core/people';
+import { studentFaults, type Student } from '$lib/core/group';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { once } from '$lib/server/accepted';

@@ -12,7 +12,7 @@ import {
 	sessionLoad,
 	strain,
 	weeklyLoad
-} from '../../src/lib/core/load';
+} from '../../src/lib/core/training-load';
 import { emptyPlan } from '../../src/lib/core/plan';
 import { DEMO_PLANS } from '../../src/lib/demo/plans';
 import { effortOfReading } from '../../src/lib/core/series';

@@ -1,5 +1,6 @@
 import { isSymmetrical, type Direction } from '../anatomy';
-import type { Reading, TaughtItem } from '../checks';
+import type { TimedItem } from '../clock';
+import type { Reading } from '../checks';
 import { blockSpans, itemSpans, PHASE_NAME, PHASES, phaseSeconds, type Timeline } from '../clock';
 import type { DoseRange, DoseUnit, Form, Movement } from '../movement';
 import { styledRange, styleOf } from '../style';
@@ -114,7 +115,7 @@ export function runningOrder({ context, timeline }: Reading): OrderSection[] {
 				fromSeconds: span?.fromSeconds ?? 0,
 				seconds: span ? span.toSeconds - span.fromSeconds : 0,
 				rows: itemsIn(block).map((item) => {
-					const known = taught.get(item.id) as TaughtItem;
+					const known = taught.get(item.id) as TimedItem;
 					const range = styledRange(style, known.form, item.mode, item.unit);
 					const parts = partsOf(sums.get(item.id) ?? phaseSeconds({ entries: [], totalSeconds: 0 }));
 					return {
@@ -175,7 +176,7 @@ export function strengthParts({ context, timeline }: Reading): Part[] {
 	});
 }
 
-function itemParts(items: readonly TaughtItem[], secondsOf: (taught: TaughtItem) => number): Part[] {
+function itemParts(items: readonly TimedItem[], secondsOf: (taught: TimedItem) => number): Part[] {
 	const sums = new Map<string, number>();
 	for (const taught of items) {
 		const seconds = secondsOf(taught);

@@ -1,4 +1,4 @@
-import type { TaughtItem } from '../checks';
+import type { TimedItem } from '../clock';
 import { TIERS, type Group, type Tier } from '../group';
 import type { Caution, FindMovement, FormId, KitKind } from '../movement';
 import { cuesFor, type TeachingStyle } from '../style';
@@ -52,7 +52,7 @@ export interface RoomSheet {
 
 /** The plan as this room does it: tiers, cautions and kit, item by item. */
 export function roomSheet(
-	items: readonly TaughtItem[],
+	items: readonly TimedItem[],
 	group: Group,
 	find: FindMovement,
 	style: TeachingStyle
@@ -79,7 +79,7 @@ export function peopleByTier(group: Group): Record<Tier, number> {
 
 /** What an item needs when every tier does its own form. */
 export function itemKit(
-	taught: Pick<TaughtItem, 'movement' | 'item'>,
+	taught: Pick<TimedItem, 'movement' | 'item'>,
 	group: Group,
 	atHand = kitAtHand(group),
 	people = peopleByTier(group)
@@ -94,7 +94,7 @@ export function itemKit(
 }
 
 function roomRow(
-	taught: TaughtItem,
+	taught: TimedItem,
 	group: Group,
 	find: FindMovement,
 	style: TeachingStyle,
@@ -120,7 +120,7 @@ function roomRow(
 	};
 }
 
-function cautionLines({ item, movement }: TaughtItem, group: Group, find: FindMovement): CautionLine[] {
+function cautionLines({ item, movement }: TimedItem, group: Group, find: FindMovement): CautionLine[] {
 	return group.cautions.flatMap(({ caution, people }): CautionLine[] => {
 		const verdict = suits(movement, item.form, caution);
 		if (verdict.kind === 'fine') return [];

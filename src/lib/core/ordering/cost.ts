@@ -6,7 +6,7 @@ import {
 	type Movement,
 	type Position
 } from '../movement';
-import { HIP_TESTS } from '../hip-test';
+import { HIP_TESTS } from '../measure';
 import { moveSeconds, type Pace } from '../pace';
 import { itemsIn, type Block, type Item } from '../plan';
 

@@ -16,7 +16,7 @@ import {
 	suits,
 	suitsSomehow,
 	type Filters
-} from '../../src/lib/core/adapt';
+} from '../../src/lib/core/substitution';
 import { DIRECTIONS, TISSUES } from '../../src/lib/core/anatomy';
 import { readPlan } from '../../src/lib/core/checks';
 import { newGroup, PRESETS, preset, TIERS, type Group } from '../../src/lib/core/group';
@@ -28,7 +28,7 @@ import {
 	POSITIONS,
 	type Movement
 } from '../../src/lib/core/movement';
-import { countStudents, studentFaults, type Student } from '../../src/lib/core/people';
+import { countStudents, studentFaults, type Student } from '../../src/lib/core/group';
 import { styleOf } from '../../src/lib/core/style';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';

@@ -19,7 +19,7 @@ import {
 	strengthParts,
 	ticksOf,
 	unitWord
-} from '../../src/lib/core/drawing';
+} from '../../src/lib/core/view-models';
 import { preset } from '../../src/lib/core/group';
 import { rangeSeconds } from '../../src/lib/core/orbit';
 import {

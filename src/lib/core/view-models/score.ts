@@ -2,7 +2,7 @@ import type { Direction } from '../anatomy';
 import type { Reading, Severity } from '../checks';
 import { peakOf, type Peak, type TimelineEntry } from '../clock';
 import { POSITIONS, type Position } from '../movement';
-import { HIP_TESTS } from '../hip-test';
+import { HIP_TESTS } from '../measure';
 import { findBlock, SECTION_NAME, type SectionKind } from '../plan';
 import { mainDirection } from './ring';
 

@@ -1,9 +1,8 @@
 import { array, mixed, object, string } from 'yup';
 import { LEGS, type Leg } from '../anatomy';
-import { TIERS, type Tier } from '../group';
+import { TIERS, type Tier } from './types';
 import { CAUTIONS, type Caution } from '../movement';
-import { schemaFaults, type Fault } from '../validation';
-import { eachOnce } from '../validation';
+import { eachOnce, schemaFaults, type Fault } from '../validation';
 
 /** One person of a group: no more than a teacher needs to look after them. */
 export interface Student {

@@ -9,7 +9,8 @@ import {
 	type MuscleGroup,
 	type Tissue
 } from '../anatomy';
-import { STRENGTHENING_EFFORT, WORKING_MODES, type Movement } from '../movement';
+import { STRENGTH_FROM_EFFORT } from '../rules';
+import { WORKING_MODES, type Movement } from '../movement';
 
 /** What a movement does, both legs together; worked out once for each. */
 export interface Profile {
@@ -36,7 +37,7 @@ export function profileOf(movement: Movement): Profile {
 	const muscles = new Set(legs.flatMap((leg) => leg.works));
 	const strengthens =
 		movement.modes.some((mode) => WORKING_MODES.has(mode)) &&
-		movement.forms.some((form) => form.effort >= STRENGTHENING_EFFORT);
+		movement.forms.some((form) => form.effort >= STRENGTH_FROM_EFFORT);
 	profile = {
 		range: eachDirection((d) => shares.reduce((sum, share) => sum + share[d], 0)),
 		strength: new Set(strengthens ? DIRECTIONS.filter((d) => muscles.has(GROUP_OF_DIRECTION[d])) : []),

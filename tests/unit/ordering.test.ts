@@ -14,7 +14,7 @@ import {
 	rulesOf,
 	stopOf,
 	type Here
-} from '../../src/lib/core/reorder';
+} from '../../src/lib/core/ordering';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { anyPlan } from './arbitrary';
 import { freePathByHighs, pathByHighs } from '../reference/order-by-highs';

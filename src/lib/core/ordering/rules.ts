@@ -1,6 +1,7 @@
-import { formOf, type FindMovement, type Form, type Movement } from '../movement';
+import { formOf, type FindMovement, type Form, type Mode, type Movement } from '../movement';
 import { itemsIn, type Block } from '../plan';
 import { clock } from '../clock';
+import { isDeep, isHeavy, isStrong, isWarming, WARM_AFTER_SECONDS } from '../rules';
 import type { ClassPlan } from '../plan';
 
 /** The hard rules of order for the blocks of one section. */
@@ -14,15 +15,11 @@ export interface Rules {
 	wantsWarm: number[];
 }
 
-const DEEP = 4;
-const WARM_SECONDS = 180;
-const WARMING = new Set(['dynamic', 'active', 'isometric']);
-
 interface Part {
 	slug: string;
 	movement: Movement;
 	form: Form;
-	mode: string;
+	mode: Mode;
 }
 
 const partsOf = (block: Block, find: FindMovement): Part[] =>
@@ -36,8 +33,8 @@ const partsOf = (block: Block, find: FindMovement): Part[] =>
 		};
 	});
 
-const heavy = (p: Part) => p.mode === 'passive' && p.form.intensity >= DEEP;
-const strong = (p: Part) => p.mode !== 'passive' && p.mode !== 'rest' && p.form.intensity >= 3;
+const heavy = (p: Part) => isHeavy(p.form, p.mode);
+const strong = (p: Part) => isStrong(p.form, p.mode);
 
 /** Whether block b may come as the `count`-th, when the blocks that `isDone` says have come before it. */
 export function mayCome(
@@ -79,14 +76,11 @@ export function rulesOf(
 		place: blocks.map((block, i) => (block.kind === 'talk' ? i : -1)),
 		warms: parts.map((list, i) =>
 			list.reduce(
-				(sum, p, n) =>
-					WARMING.has(p.mode) && p.form.intensity < DEEP
-						? sum + (work.get(itemsIn(blocks[i]!)[n]!.id) ?? 0)
-						: sum,
+				(sum, p, n) => (isWarming(p.form, p.mode) ? sum + (work.get(itemsIn(blocks[i]!)[n]!.id) ?? 0) : sum),
 				0
 			)
 		),
-		wantsWarm: parts.map((list) => (list.some((p) => p.form.intensity >= DEEP) ? WARM_SECONDS : 0))
+		wantsWarm: parts.map((list) => (list.some((p) => isDeep(p.form)) ? WARM_AFTER_SECONDS : 0))
 	};
 }
 
@@ -101,12 +95,10 @@ function mustPrecede(
 	const strength = a.some(strong) && b.some(heavy) && !a.some(heavy);
 	const prepares = b.some(
 		(q) =>
-			q.form.intensity >= DEEP &&
+			isDeep(q.form) &&
 			!q.movement.preparations.some((slug) => seen.has(slug)) &&
 			a.some((p) => q.movement.preparations.includes(p.slug)) &&
-			!a.some(
-				(p) => p.form.intensity >= DEEP && p.movement.preparations.some((s) => b.some((r) => r.slug === s))
-			)
+			!a.some((p) => isDeep(p.form) && p.movement.preparations.some((s) => b.some((r) => r.slug === s)))
 	);
 	return visit || strength || prepares;
 }
