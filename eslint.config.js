@@ -24,6 +24,7 @@ const CORE_ORDER = [
 	'calendar',
 	'icalendar',
 	'group',
+	'run',
 	'substitution',
 	'fit',
 	'checks',

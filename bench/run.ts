@@ -8,7 +8,7 @@ import { chooseAmounts, knobsOf, type Knob } from '../src/lib/core/fit';
 import { preset } from '../src/lib/core/group';
 import { DEMO_GROUPS } from '../src/lib/demo/groups';
 import type { ClassPlan } from '../src/lib/core/plan';
-import { paceOf } from '../src/lib/core/pace';
+import { paceOf, USUAL_PACE } from '../src/lib/core/pace';
 import {
 	betweenSeconds,
 	exactOrders,
@@ -131,7 +131,7 @@ async function ordering(): Promise<void> {
 		const plan = planOfBlocks(9, seeded(seed));
 		const blocks = plan.sections.flatMap((s) => s.blocks);
 		const stops = blocks.map((block) => stopOf(block, findMovement));
-		const pace = paceOf(plan.pace);
+		const pace = paceOf(USUAL_PACE, plan.pinnedPace);
 		const cost = (from: Here, to: number) => betweenSeconds(from, stops[to]!, pace);
 		const free = freeRules(stops.length);
 		let from = performance.now();
@@ -163,7 +163,7 @@ async function orderingForty(): Promise<void> {
 	for (const seed of seeds) {
 		const plan = planOfBlocks(40, seeded(seed));
 		const stops = plan.sections.flatMap((s) => s.blocks).map((block) => stopOf(block, findMovement));
-		const pace = paceOf(plan.pace);
+		const pace = paceOf(USUAL_PACE, plan.pinnedPace);
 		const cost = (from: Here, to: number) => betweenSeconds(from, stops[to]!, pace);
 		let from = performance.now();
 		const [found] = improvedOrder(

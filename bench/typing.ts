@@ -25,7 +25,7 @@ export async function keyToPaint(plan: ClassPlan): Promise<{ desk: number; empty
 		await page.goto(`${app.origin}/group`);
 		const href = await page.getByRole('link', { name: 'Breakwater Striders' }).getAttribute('href');
 		const made = await page.request.post(`${app.origin}/api/plans`, {
-			data: { groupId: href?.split('/').at(-1), taughtOn: null, plan },
+			data: { groupId: href?.split('/').at(-1), plannedOn: null, plan },
 			headers: { origin: app.origin }
 		});
 		if (made.status() !== 201) throw new Error(`the plan was not taken: ${await made.text()}`);

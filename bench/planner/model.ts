@@ -1,5 +1,5 @@
 import { KIT_KINDS, POSITIONS } from '../../src/lib/core/movement';
-import { moveSeconds, paceOf } from '../../src/lib/core/pace';
+import { moveSeconds, paceOf, USUAL_PACE } from '../../src/lib/core/pace';
 import { itemsOf, SECTION_KINDS } from '../../src/lib/core/plan';
 import { optionsFor, type Option } from '../../src/lib/core/propose';
 import type { Instance } from './instances';
@@ -97,8 +97,8 @@ export function modelOf({ base, setting }: Instance): Model {
 	}
 	if (itemsOf(base).some(({ movement }) => !ways.some(({ option }) => option.movements[0] === movement)))
 		throw new Error('A block that is there already has no place in the model');
-	const arcs = order(program, places, base.pace);
-	time(program, { program, ways, places, arcs }, length, base.pace);
+	const arcs = order(program, places, base.pinnedPace);
+	time(program, { program, ways, places, arcs }, length, base.pinnedPace);
 	balance(program, ways, length, setting.targets);
 	content(program, ways, setting.find);
 	rules(program, ways, setting.find);
@@ -106,7 +106,7 @@ export function modelOf({ base, setting }: Instance): Model {
 }
 
 /** One path through all places that are visited, part after part. */
-function order(program: Program, places: readonly Place[], changes: Instance['base']['pace']): Arc[] {
+function order(program: Program, places: readonly Place[], changes: Instance['base']['pinnedPace']): Arc[] {
 	const lost = lostBetween(places, changes);
 	const arcs: Arc[] = [];
 	const arc = (from: number, to: number, seconds: number) =>
@@ -141,9 +141,9 @@ function order(program: Program, places: readonly Place[], changes: Instance['ba
 /** Seconds of going from place to place and fetching; never more than over a third place (so that no visit need be split). */
 export function lostBetween(
 	places: readonly { position: number; kit: number }[],
-	changes: Instance['base']['pace']
+	changes: Instance['base']['pinnedPace']
 ): (from: number, to: number) => number {
-	const pace = paceOf(changes);
+	const pace = paceOf(USUAL_PACE, changes);
 	const fetch = (missing: number) =>
 		Math.round(KIT_KINDS.reduce((sum, kit, k) => sum + (missing & (1 << k) ? pace.fetchSeconds[kit] : 0), 0));
 	const direct = places.map((a) =>
@@ -162,7 +162,7 @@ function time(
 	program: Program,
 	{ ways, places, arcs }: Model,
 	length: number,
-	changes: Instance['base']['pace']
+	changes: Instance['base']['pinnedPace']
 ): void {
 	const lost = lostBetween(places, changes);
 	const between = (section?: number) =>

@@ -67,7 +67,7 @@ export function planOfSolution({ base }: Instance, model: Model, solution: Float
 	const path: number[] = [];
 	for (let at = next.get(-1) ?? -1; at >= 0 && !path.includes(at); at = next.get(at) ?? -1) path.push(at);
 	// what is visited on a round of its own comes where it costs least
-	const lost = lostBetween(places, base.pace);
+	const lost = lostBetween(places, base.pinnedPace);
 	for (const [at, { visited }] of places.entries()) {
 		if (solution[visited]! < 0.5 || path.includes(at)) continue;
 		const section = (i: number) => places[path[i]!]!.section;

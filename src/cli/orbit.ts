@@ -1,4 +1,5 @@
 import { CATALOGUE } from '../lib/catalogue';
+import { USUAL_PACE } from '../lib/core/pace';
 import { DIRECTION_NAME, DIRECTIONS } from '../lib/core/anatomy';
 import { roomSheet } from '../lib/core/substitution';
 import { CHECKS, readPlan, type Reading } from '../lib/core/checks';
@@ -204,7 +205,7 @@ const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 	fit(file, { json, minutes }) {
 		const { plan } = file;
 		const lengthSeconds = minutes === null ? plan.lengthSeconds : Math.round(minutes * 60);
-		const result = fit(plan, shelf(file).find, lengthSeconds);
+		const result = fit(plan, shelf(file).find, USUAL_PACE, lengthSeconds);
 		if (!result.ok) throw new Complaint(result.message);
 		const fitted = applyEdit(applyEdit(plan, { do: 'setPlan', change: { lengthSeconds } }), {
 			do: 'setDoses',

@@ -33,7 +33,8 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 	const shelf = await studioShelf(db(), studio.id);
 	const byId = new Map(groups.map((stored) => [stored.id, stored]));
 	const groupOf = (plan: { groupId: string }) => byId.get(plan.groupId)!;
-	const cards = await planCards(db(), studio.id, shelf, plans, groupOf, request.signal);
+	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
+	const cards = await planCards(db(), studio.id, shelf, plans, groupOf, pace, request.signal);
 	const days = weekBoard(
 		week,
 		groups.map(({ id, group }) => ({ ...group, id })),
@@ -48,7 +49,7 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 		removed: await removedHere(studio.id, url.searchParams.get('removed')),
 		due: await seriesDue(db(), studio.id, week.days, today),
 		/** Groups that have a class which can be copied. */
-		taught: await groupsWithPlans(db(), studio.id),
+		copyable: await groupsWithPlans(db(), studio.id),
 		groups: groups.map(({ id, group }) => ({ id, name: group.name })),
 		templates: (await listTemplates(db(), studio.id)).map(({ id, plan }) => ({ id, title: plan.title }))
 	};
@@ -76,7 +77,7 @@ export const actions: Actions = {
 			? fromTemplate(template.plan, group)
 			: form.copy
 				? copyOf(last?.plan)
-				: emptyPlan(group.name, group.startsAt, group.lengthSeconds, style);
+				: emptyPlan(group.name, group.startsAt, group.lengthSeconds, style.choices);
 		const shelf = await studioShelf(db(), studio.id);
 		const plan = withStates(startSides(begun, last?.plan), null, shelf);
 		const faults = planFaults(plan, shelf.shelf.find);

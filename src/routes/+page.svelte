@@ -61,7 +61,7 @@
 					groupId={next.groupId}
 					groupName={next.groupName}
 					day={next.day}
-					copyable={data.taught.includes(next.groupId)}
+					copyable={data.copyable.includes(next.groupId)}
 					templates={data.templates}
 				/>
 			{/if}
@@ -121,7 +121,7 @@
 										groupId={c.groupId}
 										groupName={c.groupName}
 										day={c.day}
-										copyable={data.taught.includes(c.groupId)}
+										copyable={data.copyable.includes(c.groupId)}
 										templates={data.templates}
 									/>
 								</span>

@@ -7,7 +7,7 @@ import { findMovement } from '../../src/lib/catalogue';
 import type { Group } from '../../src/lib/core/group';
 import type { Movement } from '../../src/lib/core/movement';
 import type { ClassPlan } from '../../src/lib/core/plan';
-import { withNewIds, type PlannedSeries } from '../../src/lib/core/series';
+import { withNewIds, type SeriesDocument } from '../../src/lib/core/series';
 import type { Db } from '../../src/lib/server/db/open';
 import { newId } from '../../src/lib/server/db/ids';
 import { createGroup, getGroup, saveGroup } from '../../src/lib/server/groups';
@@ -164,8 +164,8 @@ export async function windowsOnDocuments(db: Db, teacherId: string, seed: number
 interface SeriesWindow {
 	version: number;
 	planVersions: Record<string, number>;
-	whole: PlannedSeries;
-	planned: PlannedSeries;
+	whole: SeriesDocument;
+	planned: SeriesDocument;
 	/** The text of the class as the server last told this window. */
 	text: string;
 }
@@ -186,7 +186,7 @@ export async function windowsOnSeries(db: Db, teacherId: string, seed: number): 
 	const classId = begun.series.classes[0]!.id;
 	// not as it was proposed: taken out of the series, it stays as a class of the group
 	begun.plans[classId] = titled(classWith(['frog']), 'begun');
-	const id = await createSeries(db, studioId, groupId, begun);
+	const id = await createSeries(db, { studioId, teacherId }, groupId, begun);
 	const load = async (): Promise<SeriesWindow> => {
 		const { version, planVersions, planned } = (await getSeries(db, studioId, id))!;
 		const whole = planned.plans[classId] ? planned : begun;
@@ -230,7 +230,7 @@ export async function windowsOnSeries(db: Db, teacherId: string, seed: number): 
 }
 
 /** The series with the class taken out, put back as this window knew it, or written at. */
-function edited(w: SeriesWindow, chance: number, classId: string, text: string): PlannedSeries {
+function edited(w: SeriesWindow, chance: number, classId: string, text: string): SeriesDocument {
 	const { series, plans } = w.whole;
 	if (chance < 0.35)
 		return {

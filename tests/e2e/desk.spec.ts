@@ -207,7 +207,7 @@ test('a class of 280 blocks stays usable', async ({ page }) => {
 	await open(page, '/group');
 	const href = await page.getByRole('link', { name: 'Chalk Tuesdays' }).getAttribute('href');
 	const made = await page.request.post('/api/plans', {
-		data: { groupId: href?.split('/').at(-1), taughtOn: null, plan: example.plan },
+		data: { groupId: href?.split('/').at(-1), plannedOn: null, plan: example.plan },
 		...fromPage(page)
 	});
 	expect(made.status()).toBe(201);

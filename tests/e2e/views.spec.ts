@@ -140,7 +140,7 @@ test('another studio’s plans and groups are not there', async ({ page, browser
 	expect(put.status()).toBe(404);
 	const groupId = groupPath.split('/').at(-1);
 	const post = await stranger.request.post('/api/plans', {
-		data: { groupId, plan, taughtOn: null },
+		data: { groupId, plan, plannedOn: null },
 		...fromPage(stranger)
 	});
 	expect(post.status()).toBe(404);

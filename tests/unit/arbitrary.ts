@@ -95,7 +95,6 @@ function numbered(placed: [number, Block][], lengthSeconds: number): ClassPlan {
 		title: 'A random class',
 		lengthSeconds,
 		startsAt: '18:30',
-		pace: {},
 		sections: SECTION_KINDS.map((kind, index) => ({
 			id: kind,
 			kind,

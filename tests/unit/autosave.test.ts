@@ -1,4 +1,5 @@
 /** Saving a document: what a teacher typed reaches the server once, whatever happens between. */
+import { type DocumentForm } from '../../src/lib/client/documents';
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Autosave, type AutosaveOptions } from '../../src/lib/client/autosave.svelte';
@@ -25,14 +26,20 @@ function windowOf(outbox: Promise<Outbox>, own: string, open: string[] = []): Au
 	return {
 		outbox,
 		ownWindow: () => Promise.resolve(own),
-		isOpen: ({ window }) => Promise.resolve(open.includes(window)),
-		faultsOf: (document) => (typeof (document as Doc).text === 'string' ? [] : ['no text'])
+		isOpen: ({ window }) => Promise.resolve(open.includes(window))
 	};
 }
+const form: DocumentForm<Doc> = {
+	asSent: (document) => document,
+	read: (kept) =>
+		typeof (kept as Doc).text === 'string'
+			? { ok: true, value: kept as Doc }
+			: { ok: false, faults: [{ path: '', message: 'no text' }] }
+};
 const saver = (
 	begun: { version: number },
 	options: AutosaveOptions = windowOf(openOutbox(`store ${stores}`), 'one')
-) => new Autosave<Doc>('/api/x', begun, 'imke', options);
+) => new Autosave<Doc>('/api/x', begun, 'imke', form, options);
 
 /** Each test has a store of its own. */
 let stores = 0;
@@ -230,7 +237,7 @@ describe('what waits in this browser', () => {
 		vi.stubGlobal('fetch', noLine);
 		saver({ version: 1 }, windowOf(outbox, 'one')).changed({ text: 'mine' });
 		await settled();
-		const other = new Autosave<Doc>('/api/x', { version: 1 }, 'tamsin', windowOf(outbox, 'two'));
+		const other = new Autosave<Doc>('/api/x', { version: 1 }, 'tamsin', form, windowOf(outbox, 'two'));
 		expect(await other.recover()).toBeNull();
 	});
 

@@ -107,7 +107,7 @@ describe('the board of a week', () => {
 		{ id: 'g1', name: 'Breakwater Striders', weekday: 2, startsAt: '19:15', lengthSeconds: 2700, room: '' },
 		{ id: 'g2', name: 'First Tide', weekday: 6, startsAt: '09:30', lengthSeconds: 3600, room: '' }
 	];
-	const plan = { groupId: 'g1', taughtOn: '2026-11-24', startsAt: '19:15', lengthSeconds: 2700 };
+	const plan = { groupId: 'g1', plannedOn: '2026-11-24', startsAt: '19:15', lengthSeconds: 2700 };
 	const board = (plans = [plan]) => weekBoard(weekOfDay('2026-11-24'), groups, plans, '2026-11-24');
 
 	it('shows planned and unplanned classes on their days', () => {
@@ -120,7 +120,7 @@ describe('the board of a week', () => {
 	});
 
 	it('a plan moved to another day leaves its usual day open', () => {
-		const days = board([{ ...plan, taughtOn: '2026-11-26' }]);
+		const days = board([{ ...plan, plannedOn: '2026-11-26' }]);
 		expect(days[1]!.classes[0]!.plan).toBeNull();
 		expect(days[3]!.classes[0]!.plan).not.toBeNull();
 	});

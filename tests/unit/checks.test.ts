@@ -84,7 +84,7 @@ describe('findings', () => {
 				const given = {
 					targets: preset('runners').targets,
 					group: DEMO_GROUPS.tide,
-					taughtBefore: ['cat-cow']
+					known: { slugs: ['cat-cow'], from: 'taught' as const }
 				};
 				const total = read(any, given).timeline.totalSeconds;
 				const plan = { ...any, lengthSeconds: onTime && total >= 300 ? total : any.lengthSeconds };

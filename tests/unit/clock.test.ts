@@ -76,7 +76,7 @@ describe('the pace (observed medians: common practice, no source)', () => {
 	it('has a figure for every pair of positions, and scales them all', () => {
 		expect(moveTable(DEFAULT_PACE)).toHaveLength(56);
 		for (const { seconds: s } of moveTable(DEFAULT_PACE)) expect(s).toBeGreaterThan(0);
-		expect(moveSeconds(paceOf({ moveSeconds: 20 }), 'supine', 'quadruped')).toBe(48);
+		expect(moveSeconds(paceOf(undefined, { moveSeconds: 20 }), 'supine', 'quadruped')).toBe(48);
 	});
 });
 

@@ -1,4 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
+import { USUAL_PACE } from '../../src/lib/core/pace';
+import { NOTHING_KNOWN } from '../../src/lib/core/run';
 import { findMovement } from '../../src/lib/catalogue';
 import { Autosave } from '../../src/lib/client/autosave.svelte';
 import { deskKey } from '../../src/lib/client/desk-keys';
@@ -16,8 +18,9 @@ function setting(change: Partial<DeskSetting> = {}): DeskSetting {
 		own: [],
 		leftOut: [],
 		moved: [],
-		taughtBefore: [],
-		usedLately: [],
+		known: NOTHING_KNOWN,
+		usedLately: NOTHING_KNOWN,
+		pace: USUAL_PACE,
 		lastFirstSide: null,
 		lastMovements: [],
 		today: '2026-11-24',
@@ -28,7 +31,7 @@ function setting(change: Partial<DeskSetting> = {}): DeskSetting {
 /** A desk whose saves are only counted. */
 function desk(slugs: string[] = [], change: Partial<DeskSetting> = {}, choices: StyleChoices = {}) {
 	const autosave = { changed: vi.fn() };
-	const plan = emptyPlan('A class', '18:30', 1800, { choices, pace: {} });
+	const plan = emptyPlan('A class', '18:30', 1800, choices);
 	const editor = new PlanEditor(plan, setting(change), autosave as unknown as Autosave<ClassPlan>);
 	for (const slug of slugs) editor.add(movement(slug));
 	return { editor, autosave };

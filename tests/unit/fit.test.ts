@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
@@ -105,7 +106,7 @@ describe('fit', () => {
 					0
 				);
 				const length = now - free + total;
-				const result = fit(pinned, findMovement, length);
+				const result = fit(pinned, findMovement, USUAL_PACE, length);
 				if (!result.ok) {
 					expect(result.reason.kind).toBe('no-exact-sum');
 					return;
@@ -124,14 +125,14 @@ describe('fit', () => {
 
 	it('changes nothing in a plan that has its length already', () => {
 		for (const plan of PLANS.slice(0, 20)) {
-			const result = fit(plan, findMovement, clock(plan, findMovement).totalSeconds);
+			const result = fit(plan, findMovement, USUAL_PACE, clock(plan, findMovement).totalSeconds);
 			expect(result.ok && result.changed).toEqual([]);
 		}
 	});
 
 	it('gives held seconds in fives, and what is left to the closing rest', () => {
 		const plan = add(add(add(emptyPlan('A class', '18:30', 600), 'warrior-2'), 'happy-baby'), 'savasana');
-		const result = fit(plan, findMovement, clock(plan, findMovement).totalSeconds + 47);
+		const result = fit(plan, findMovement, USUAL_PACE, clock(plan, findMovement).totalSeconds + 47);
 		expect(result.ok).toBe(true);
 		if (!result.ok) return;
 		const [warrior, baby] = itemsOf(plan).map((item) => result.doses[item.id]!);
@@ -141,7 +142,7 @@ describe('fit', () => {
 
 	it('says why a plan cannot be shorter, with the largest fixed parts', () => {
 		const plan = add(add(emptyPlan('A class', '18:30', 600), 'warrior-2'), 'savasana');
-		const result = fit(plan, findMovement, 120);
+		const result = fit(plan, findMovement, USUAL_PACE, 120);
 		expect(result.ok).toBe(false);
 		if (result.ok) return;
 		// warrior: set-up 3, explained 13, 20, change 12, explained 8, 20; savasana: move 20, 3, 13, 60, leave 20
@@ -152,14 +153,14 @@ describe('fit', () => {
 	});
 
 	it('says why a plan cannot be longer', () => {
-		const result = fit(add(emptyPlan('A class', '18:30', 600), 'warrior-2'), findMovement, 600);
+		const result = fit(add(emptyPlan('A class', '18:30', 600), 'warrior-2'), findMovement, USUAL_PACE, 600);
 		expect(!result.ok && result.message).toBe('needs 7:54 more: the longest this plan can be is 2:06');
 	});
 
 	it('says which lengths whole breaths can reach when none is exact', () => {
 		const plan = add(emptyPlan('A class', '18:30', 600), 'low-lunge');
 		// 3 + 13 + 12 + 8 s fixed and 2 x 7 s a breath: 36 + 14 n
-		const result = fit(plan, findMovement, 100);
+		const result = fit(plan, findMovement, USUAL_PACE, 100);
 		expect(!result.ok && result.reason.nearest).toEqual([92, 106]);
 		expect(!result.ok && result.message).toContain('whole breaths and repetitions reach 1:32 or 1:46');
 	});
@@ -168,7 +169,7 @@ describe('fit', () => {
 		const plan = add(add(emptyPlan('A class', '18:30', 600), 'warrior-2'), 'savasana');
 		const [warrior] = itemsOf(plan);
 		const outside = applyEdit(plan, { do: 'setDoses', doses: { [warrior!.id]: 90 } });
-		const result = fit(outside, findMovement, 300);
+		const result = fit(outside, findMovement, USUAL_PACE, 300);
 		expect(result.ok && result.doses[warrior!.id]).toBeLessThanOrEqual(45);
 	});
 });

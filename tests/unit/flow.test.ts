@@ -3,7 +3,7 @@ import { findMovement } from '../../src/lib/catalogue';
 import { clock, owedAt, phaseSeconds, spread, stretches, type TimelineEntry } from '../../src/lib/core/clock';
 import { fit } from '../../src/lib/core/fit';
 import { HIP_TESTS, TEST_IDS } from '../../src/lib/core/measure';
-import type { PaceChanges } from '../../src/lib/core/pace';
+import { type PaceChanges, USUAL_PACE } from '../../src/lib/core/pace';
 import {
 	applyEdit,
 	doseByOne,
@@ -24,10 +24,10 @@ import { read } from './checks/case';
 const seconds = (e: TimelineEntry) => e.toSeconds - e.fromSeconds;
 
 /** A wave from all fours through a lunge, as it is often taught. */
-function wave(words: Parameters<PlanWriter['flow']>[1] = {}, pace: PaceChanges = {}): ClassPlan {
+function wave(words: Parameters<PlanWriter['flow']>[1] = {}, pinnedPace: PaceChanges = {}): ClassPlan {
 	const w = new PlanWriter();
 	w.add('warm', w.flow([w.item('cat-cow'), w.item('low-lunge'), w.item('quadruped-knee-sweep')], words));
-	return { ...w.plan('A wave', '18:30', 1800), pace };
+	return { ...w.plan('A wave', '18:30', 1800), pinnedPace };
 }
 const flowOf = (plan: ClassPlan) => plan.sections[1]!.blocks[0] as Flow;
 const timeline = (plan: ClassPlan) => clock(plan, findMovement);
@@ -112,7 +112,7 @@ describe('a flow on the clock', () => {
 
 	it('is no knob of the fit while the breath times it, and every pass counts when it is timed', () => {
 		const breathed = wave();
-		expect(fit(breathed, findMovement, 1800).ok).toBe(false);
+		expect(fit(breathed, findMovement, USUAL_PACE, 1800).ok).toBe(false);
 		const w = new PlanWriter();
 		w.add('warm', w.flow([w.item('low-lunge'), w.item('frog', { dose: 60 })], { breathsEach: undefined }));
 		w.add('rest', w.item('savasana'));

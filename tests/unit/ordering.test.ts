@@ -3,7 +3,7 @@ import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
 import { clock } from '../../src/lib/core/clock';
-import { DEFAULT_PACE } from '../../src/lib/core/pace';
+import { DEFAULT_PACE, USUAL_PACE } from '../../src/lib/core/pace';
 import { applyEdit, itemsOf, SECTION_KINDS, type ClassPlan } from '../../src/lib/core/plan';
 import {
 	betweenSeconds,
@@ -32,7 +32,7 @@ const oneSection = (blocks: number) =>
 function problem(plan: ClassPlan) {
 	const section = plan.sections.find((s) => s.kind === 'build')!;
 	const stops = section.blocks.map((block) => stopOf(block, findMovement));
-	const rules = rulesOf(plan, section, [], findMovement);
+	const rules = rulesOf(plan, section, [], findMovement, USUAL_PACE);
 	const cost = (from: Here, to: number) => betweenSeconds(from, stops[to]!, DEFAULT_PACE);
 	return { stops, rules, cost };
 }
@@ -127,7 +127,7 @@ describe('improving step by step', () => {
 	it('stops when it is told to, with a whole order', () => {
 		const [plan] = fc.sample(oneSection(20), { seed: 3, numRuns: 1 }) as [ClassPlan];
 		let asked = 0;
-		const calmed = calmOrder(plan, findMovement, () => ++asked > 3);
+		const calmed = calmOrder(plan, findMovement, USUAL_PACE, () => ++asked > 3);
 		expect(calmed.exact).toBe(false);
 		expect(new Set(calmed.order.build)).toEqual(new Set(plan.sections[2]!.blocks.map((b) => b.id)));
 		expect(calmed.afterSeconds).toBeLessThanOrEqual(calmed.beforeSeconds);

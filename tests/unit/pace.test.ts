@@ -8,7 +8,8 @@ import {
 	moveTable,
 	paceChangesSchema,
 	paceOf,
-	TALK_STYLES
+	TALK_STYLES,
+	USUAL_PACE
 } from '../../src/lib/core/pace';
 import { applyEdit, emptyPlan, newItem, type ClassPlan } from '../../src/lib/core/plan';
 
@@ -54,8 +55,8 @@ describe('the usual pace', () => {
 
 describe('a pace of one’s own', () => {
 	it('changes what it names and nothing else', () => {
-		expect(paceOf({})).toEqual(DEFAULT_PACE);
-		expect(paceOf({ countSeconds: 2, talk: 'brief' })).toEqual({
+		expect(paceOf()).toEqual(DEFAULT_PACE);
+		expect(paceOf(USUAL_PACE, { countSeconds: 2, talk: 'brief' })).toEqual({
 			...DEFAULT_PACE,
 			countSeconds: 2,
 			talk: 'brief'
@@ -63,7 +64,7 @@ describe('a pace of one’s own', () => {
 	});
 
 	it('scales every change of position alike', () => {
-		const twice = moveTable(paceOf({ moveSeconds: 2 * DEFAULT_PACE.moveSeconds }));
+		const twice = moveTable(paceOf(USUAL_PACE, { moveSeconds: 2 * DEFAULT_PACE.moveSeconds }));
 		moveTable(DEFAULT_PACE).forEach(({ seconds }, i) =>
 			expect(twice[i]!.seconds).toBeCloseTo(2 * seconds, 9)
 		);
@@ -93,7 +94,10 @@ describe('a pace of one’s own', () => {
 		const block = { ...newItem(empty, butterfly), mode: 'passive' as const, dose: 10 };
 		const plan = applyEdit(empty, { do: 'insert', at: { sectionId: 'build', index: 0 }, block });
 		const seconds = (p: ClassPlan) => clock(p, findMovement).totalSeconds;
-		expect(seconds({ ...plan, pace: { heldBreathSeconds: 9 } }) - seconds(plan)).toBeCloseTo(10 * (9 - 7), 6);
+		expect(seconds({ ...plan, pinnedPace: { heldBreathSeconds: 9 } }) - seconds(plan)).toBeCloseTo(
+			10 * (9 - 7),
+			6
+		);
 		const held = { unit: 'breaths', min: 5, usual: 8, max: 20 } as const;
 		expect(doseSeconds(held, 'passive', 10, DEFAULT_PACE)).toBe(70);
 	});

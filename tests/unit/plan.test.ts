@@ -265,8 +265,8 @@ describe('a plan from outside', () => {
 		['a title of 10,000 letters', (p) => void (p.title = 'x'.repeat(10_000)), 'title must be at most 200'],
 		[
 			'a pace that nobody breathes at',
-			(p) => void (p.pace = { heldBreathSeconds: 600 }),
-			'pace.heldBreathSeconds'
+			(p) => void (p.pinnedPace = { heldBreathSeconds: 600 }),
+			'pinnedPace.heldBreathSeconds'
 		],
 		[
 			'a chain of symmetrical movements',

@@ -18,7 +18,7 @@ export const settingFor = (group: Group, taughtBefore: string[] | null = null): 
 	find: findMovement,
 	targets: group.targets,
 	group,
-	taughtBefore
+	known: taughtBefore && { slugs: taughtBefore, from: 'taught' }
 });
 
 export const ask = (

@@ -66,7 +66,7 @@ describe('the clock', () => {
 
 	it('is never shorter when somebody talks more or breathes more slowly', () =>
 		forAny((plan) => {
-			const talks = TALK_STYLES.map((talk) => total({ ...plan, pace: { talk } }));
+			const talks = TALK_STYLES.map((talk) => total({ ...plan, pinnedPace: { talk } }));
 			expect([...talks].sort((a, b) => a - b)).toEqual(talks);
 			const slower: PaceChanges[] = [
 				{ heldBreathSeconds: 9 },
@@ -77,13 +77,14 @@ describe('the clock', () => {
 				{ changeSidesWithPropSeconds: 40 },
 				{ moveSeconds: 20 }
 			];
-			for (const pace of slower) expect(total({ ...plan, pace })).toBeGreaterThanOrEqual(total(plan) - 1e-9);
+			for (const pace of slower)
+				expect(total({ ...plan, pinnedPace: pace })).toBeGreaterThanOrEqual(total(plan) - 1e-9);
 		}));
 
 	it('works only for the pace of what it holds: talking less changes no second of work', () =>
 		forAny((plan) => {
 			const work = (talk: (typeof TALK_STYLES)[number]) =>
-				phaseSeconds(clock({ ...plan, pace: { talk } }, findMovement)).work;
+				phaseSeconds(clock({ ...plan, pinnedPace: { talk } }, findMovement)).work;
 			expect(work('brief')).toBeCloseTo(work('detailed'), 6);
 		}));
 
@@ -128,7 +129,10 @@ describe('the orbit', () => {
 
 	it('counts no talk, no set-up and no changing of sides', () =>
 		forAny((plan) => {
-			const slow = read({ ...plan, pace: { talk: 'detailed', setUpSeconds: 30, changeSidesSeconds: 60 } });
+			const slow = read({
+				...plan,
+				pinnedPace: { talk: 'detailed', setUpSeconds: 30, changeSidesSeconds: 60 }
+			});
 			expect(slow.orbit.workSeconds).toBeCloseTo(read(plan).orbit.workSeconds, 6);
 		}));
 

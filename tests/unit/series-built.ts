@@ -10,6 +10,7 @@ import {
 	type SeriesSetting,
 	type SeriesSettings
 } from '../../src/lib/core/series';
+import type { RunNotes } from '../../src/lib/core/run';
 import { styleOf } from '../../src/lib/core/style';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 
@@ -56,4 +57,12 @@ export function filled(planned: PlannedSeries, plan: (index: number) => ClassPla
 export const daysOf = ({ series }: PlannedSeries) => series.classes.map(({ on }) => on);
 
 /** How a class went, written down. */
-export const run = { effort: 4, minutes: 50, leftOut: [], note: '' };
+export const run: RunNotes = { effort: 4, minutes: 50, attendance: null, leftOut: [], note: '' };
+
+/** A series in which a class was written down as taught; null: it is taken back. */
+export function logged(planned: PlannedSeries, classId: string, notes: RunNotes | null): PlannedSeries {
+	const { [classId]: _before, ...others } = planned.runs;
+	const { on, startsAt } = planned.series.classes.find(({ id }) => id === classId)!;
+	const runs = notes ? { ...others, [classId]: { ...notes, planId: classId, on, startsAt } } : others;
+	return { ...planned, runs };
+}

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { ClassPlan } from '../../src/lib/core/plan';
 import {
-	logged,
 	readSeries,
 	SERIES_CHECKS,
 	seriesFindings,
@@ -9,9 +8,8 @@ import {
 	type PlannedSeries,
 	type SeriesSettings
 } from '../../src/lib/core/series';
-import { classWith, CLIMBERS, filled, ladder, seriesOf, settingFor } from './series-built';
+import { classWith, CLIMBERS, filled, ladder, logged, run, seriesOf, settingFor } from './series-built';
 
-const run = { effort: 4, minutes: 50, leftOut: [] as string[], note: '' };
 const named = (slugs: string[], change: Partial<ClassPlan> = {}) => ({ ...classWith(slugs), ...change });
 
 /** A sound series of so many weeks: the same three movements, and a test where one is due. */

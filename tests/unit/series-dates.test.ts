@@ -5,20 +5,22 @@ import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { addDays, isIsoDay, weekOfDay } from '../../src/lib/core/calendar';
 import {
 	comesBack,
+	fallsOut,
 	goalDates,
 	ladderTo,
-	logged,
+	metByClass,
 	momentOf,
+	type PlannedSeries,
 	rungWords,
 	schedule,
 	seriesFaults,
 	tierForms,
 	timesEach,
 	withOneMoreDay,
-	type PlannedSeries
+	withSettings
 } from '../../src/lib/core/series';
 import { styleOf } from '../../src/lib/core/style';
-import { classWith, CLIMBERS, daysOf, filled, ladder, run, seriesOf } from './series-built';
+import { classWith, CLIMBERS, daysOf, filled, ids, ladder, logged, run, seriesOf } from './series-built';
 
 describe('dates of a series', () => {
 	it('lie on its days, week by week, without those that are left out', () => {
@@ -197,6 +199,45 @@ describe('the schedule of rungs', () => {
 		// the third gave it; left out there once more, it goes on
 		expect([...comesBack(logged(twice, c!, run))]).toEqual([]);
 		expect([...comesBack(logged(twice, c!, { ...run, leftOut: ['clam'] }))]).toEqual([[d, ['clam']]]);
+	});
+
+	it('may be told of runs in any order: a class passed by was only planned, and gives nothing', () => {
+		const base = filled(seriesOf({ ladders: [two[0]!], weeks: 6, easierEvery: 0 }), () =>
+			classWith(['seated-knee-wipers:supported', 'clam'])
+		);
+		const [a, b, c, d] = base.series.classes.map(({ id }) => id);
+		expect(rungsOf(base, 0)).toEqual([0, 0, 1, 1, 2, 2]);
+		const third = logged(base, c!, run);
+		// neither the first nor the second counts, so the third is the first time
+		expect(rungsOf(third, 0)).toEqual([0, 0, 0, 0, 1, 1]);
+		expect([...metByClass(third, 2, ['frog'])]).toEqual(['frog']);
+		expect([...metByClass(third, 3, [])].sort()).toEqual(['clam', 'seated-knee-wipers']);
+		// the earlier ones are written down afterwards, the later one first; the third did not give the second rung
+		expect(rungsOf(logged(logged(third, b!, run), a!, run), 0)).toEqual([0, 0, 1, 1, 1, 2]);
+		expect([...comesBack(logged(third, a!, { ...run, leftOut: ['clam'] }))]).toEqual([]);
+		expect([...comesBack(logged(third, c!, { ...run, leftOut: ['clam'] }))]).toEqual([[d, ['clam']]]);
+	});
+
+	it('goes on after the last class that was taught, whatever lies open before it', () => {
+		const base = filled(seriesOf({ weeks: 4 }), (i) => ({ ...classWith(['clam']), title: `class ${i}` }));
+		const [first, second, third, fourth] = base.series.classes;
+		const taught = logged(base, third!.id, run);
+		const later = withSettings(taught, { meetings: [{ weekday: 4, startsAt: '18:00' }] }, ids());
+		expect(later.series.classes.slice(0, 3)).toEqual([first, second, third]);
+		expect(later.series.classes[3]).toMatchObject({ id: fourth!.id, startsAt: '18:00' });
+		// the second did not take place: what it was to give comes after what was taught
+		const out = fallsOut(taught, second!.id, 'storm', 'one more date');
+		if (!out.ok) throw new Error(out.message);
+		expect(out.value.series.classes.map(({ id }) => id)).toEqual(
+			[first, third, second, fourth].map((c) => c!.id)
+		);
+		expect(out.value.series.classes.map(({ on }) => on)).toEqual([...daysOf(out.value)].sort());
+		// letting the last go never lets go what was taught
+		const end = logged(base, fourth!.id, run);
+		const short = fallsOut(end, first!.id, 'storm', 'let the last go');
+		expect(short.ok && short.value.series.classes.map(({ id }) => id)).toEqual(
+			[first, second, fourth].map((c) => c!.id)
+		);
 	});
 
 	it('names the earliest date for a goal that is out of reach', () => {

@@ -5,7 +5,6 @@ import { readPlan } from '../../src/lib/core/checks';
 import { blocksOf, firstSideOf, itemsOf } from '../../src/lib/core/plan';
 import { seededRandom } from '../../src/lib/core/propose';
 import {
-	logged,
 	missingIn,
 	neglected,
 	proposeSeries,
@@ -17,15 +16,15 @@ import {
 	type PlannedSeries
 } from '../../src/lib/core/series';
 import { newGroup, PRESETS } from '../../src/lib/core/group';
-import { classWith, CLIMBERS, filled, ladder, seriesOf, settingFor } from './series-built';
+import { classWith, CLIMBERS, filled, ladder, logged, run, seriesOf, settingFor } from './series-built';
 
 /** Little work: what is asked here holds whatever the search finds. */
 const effort = { roughSteps: 0, starts: 2, steps: 2000, crossings: 2, refineSteps: 500, settleSteps: 500 };
-const taught = { choices: {}, pace: {} };
+const choices = {};
 
 function proposed(planned: PlannedSeries, only?: string[], seed = 5): PlannedSeries {
 	let after = planned;
-	const ask = { planned, setting: settingFor(), taught, seed, effort, ...(only ? { only } : {}) };
+	const ask = { planned, setting: settingFor(), choices, seed, effort, ...(only ? { only } : {}) };
 	for (const { classId, plan } of proposeSeries(ask)) after = withProposed(after, { [classId]: plan });
 	return after;
 }
@@ -95,7 +94,6 @@ describe('proposing a series', () => {
 
 	it('leaves alone what was taught or changed by hand', () => {
 		const [first, second, third] = whole.series.classes;
-		const run = { effort: 4, minutes: 50, leftOut: [], note: '' };
 		const hand = { ...whole.plans[second!.id]!, sections: classWith(['clam']).sections };
 		const mixed = logged({ ...whole, plans: { ...whole.plans, [second!.id]: hand } }, first!.id, run);
 		const after = proposed(
@@ -118,7 +116,7 @@ describe('proposing a series', () => {
 					!itemsOf(whole.plans[second!.id]!).some(({ movement }) => movement === slug) &&
 					!whole.series.ladders.some(({ rungs }) => rungs.some(({ movement }) => movement === slug))
 			)!;
-		const missed = logged(whole, first!.id, { effort: 4, minutes: 50, leftOut: [out], note: '' });
+		const missed = logged(whole, first!.id, { ...run, leftOut: [out] });
 		const waits = waiting(readSeries(missed, settingFor()));
 		expect(waits).toContain(second!.id);
 		const after = proposed(missed);
@@ -171,9 +169,10 @@ describe('the demo’s series', () => {
 			const empty = {
 				series: {
 					...planned.series,
-					classes: planned.series.classes.map(({ run: _run, proposedAs: _mark, ...c }) => c)
+					classes: planned.series.classes.map(({ proposedAs: _mark, ...c }) => c)
 				},
-				plans: {}
+				plans: {},
+				runs: {}
 			};
 			const setting = {
 				group: DEMO_GROUPS[group],
@@ -181,7 +180,7 @@ describe('the demo’s series', () => {
 				catalogue: CATALOGUE,
 				knownBefore: []
 			};
-			const [made] = proposeSeries({ planned: empty, setting, taught, seed: 11, only: [first.id] });
+			const [made] = proposeSeries({ planned: empty, setting, choices, seed: 11, only: [first.id] });
 			expect(made!.plan).toEqual(planned.plans[first.id]);
 		}
 	});

@@ -8,12 +8,13 @@ import { itemsOf } from '../../src/lib/core/plan';
 import {
 	markOf,
 	momentOf,
+	type PlannedSeries,
 	readSeries,
 	rungOf,
 	rungWords,
+	type SeriesDocument,
 	withNewIds,
-	withProposed,
-	type PlannedSeries
+	withProposed
 } from '../../src/lib/core/series';
 import { seriesCalendar } from '../../src/lib/server/calendar-file';
 import { TASKS } from '../../src/lib/server/compute/tasks';
@@ -46,6 +47,7 @@ let db: Db;
 let loft: string;
 let shed: string;
 let group: string;
+const imke = { studioId: '', teacherId: 'imke' };
 
 beforeAll(async () => {
 	server = await startMariadb();
@@ -55,6 +57,7 @@ beforeAll(async () => {
 	for (const id of ['imke', 'tamsin'])
 		await db.insert(teacher).values({ id, name: id, email: `${id}@wick-hollow.example` });
 	loft = (await createStudio(db, 'imke', 'Saltmarsh Loft', 'Europe/London')).id;
+	imke.studioId = loft;
 	shed = (await createStudio(db, 'tamsin', 'Boat shed', 'Europe/London')).id;
 	await recordCatalogue(db);
 	group = await createGroup(db, loft, CLIMBERS);
@@ -71,7 +74,7 @@ const fresh = (): PlannedSeries =>
 	);
 
 async function kept(planned = fresh()) {
-	const id = await createSeries(db, loft, group, planned);
+	const id = await createSeries(db, imke, group, planned);
 	return { id, stored: (await getSeries(db, loft, id))! };
 }
 
@@ -82,7 +85,7 @@ describe('a series', () => {
 		expect(stored).toMatchObject({ version: 1, groupId: group, linked: false });
 		expect(stored.planned).toEqual(planned);
 		const first = planned.series.classes[0]!;
-		expect(await getPlan(db, loft, first.id)).toMatchObject({ taughtOn: first.on, seriesId: id });
+		expect(await getPlan(db, loft, first.id)).toMatchObject({ plannedOn: first.on, seriesId: id });
 		expect((await listSeries(db, loft)).map((s) => s.id)).toContain(id);
 	});
 
@@ -182,7 +185,7 @@ describe('a series', () => {
 		};
 		expect(await saveSeries(db, loft, id, 1, stored.planVersions, fewer)).toMatchObject({ kind: 'saved' });
 		expect(await getPlan(db, loft, b!.id)).toBeNull();
-		expect(await getPlan(db, loft, c!.id)).toMatchObject({ taughtOn: null, seriesId: null });
+		expect(await getPlan(db, loft, c!.id)).toMatchObject({ plannedOn: null, seriesId: null });
 		// undone: both are there again under their ids
 		expect(await saveSeries(db, loft, id, 2, stored.planVersions, stored.planned)).toMatchObject({
 			kind: 'saved'
@@ -220,7 +223,7 @@ describe('a series', () => {
 	it('knows what the group met before it began', async () => {
 		const earlier = await createGroup(db, loft, { ...CLIMBERS, name: 'Earlier' });
 		await createPlan(db, loft, earlier, '2026-10-01', classWith(['happy-baby']));
-		const id = await createSeries(db, loft, earlier, fresh());
+		const id = await createSeries(db, imke, earlier, fresh());
 		const setting = (await seriesSetting(db, loft, id))!;
 		expect(setting.knownBefore).toEqual(['happy-baby']);
 		const reading = readSeries(setting.stored.planned, settingOfSeries(setting));
@@ -250,7 +253,7 @@ describe('the dates of a series for other calendars', () => {
 		const slugs = ['clam', 'cat-cow', 'seated-knee-wipers'];
 		await createPlan(db, loft, veterans, '2026-10-01', classWith(slugs));
 		const ladders = [ladder('90-90-switch', 'full'), ladder('low-lunge-knee-lift', 'full')];
-		const id = await createSeries(db, loft, veterans, withNewIds(seriesOf({ ladders }), newId));
+		const id = await createSeries(db, imke, veterans, withNewIds(seriesOf({ ladders }), newId));
 		const setting = (await seriesSetting(db, loft, id))!;
 		const shown = readSeries(setting.stored.planned, settingOfSeries(setting));
 		const words = shown.classes.map((c) =>
@@ -298,7 +301,7 @@ describe('a series as a client sends it', () => {
 		const foreign = await createPlan(db, shed, theirs, null, classWith(['clam']));
 		const { id, stored: own } = await kept();
 		const [c] = own.planned.series.classes;
-		const swapped = (planId: string): PlannedSeries => ({
+		const swapped = (planId: string): SeriesDocument => ({
 			series: {
 				...own.planned.series,
 				classes: own.planned.series.classes.map((x) => (x.id === c!.id ? { ...x, id: planId } : x))

@@ -1,10 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { upTo } from '../../src/lib/core/validation';
+import { notesAsPlanned } from '../../src/lib/core/run';
+import { metBefore, usedBetween, saveRunOfPlan, runOfPlan, removeRunOfPlan } from '../../src/lib/server/runs';
+import { USUAL_PACE, withPaceSaid } from '../../src/lib/core/pace';
 import { startMariadb } from '../../scripts/mariadb.mjs';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { newGroup, type Group } from '../../src/lib/core/group';
 import type { Movement } from '../../src/lib/core/movement';
 import type { Student } from '../../src/lib/core/group';
-import { applyEdit, emptyPlan, itemsOf, newItem, type ClassPlan } from '../../src/lib/core/plan';
+import { applyEdit, type ClassPlan, emptyPlan, itemsOf, newItem, PLAN } from '../../src/lib/core/plan';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import { teacher } from '../../src/lib/server/db/schema';
@@ -20,9 +24,7 @@ import {
 	groupsWithPlans,
 	plansBetween,
 	plansOfGroup,
-	savePlan,
-	taughtBefore,
-	usedBetween
+	savePlan
 } from '../../src/lib/server/plans';
 import { readSave, saveAnswer } from '../../src/lib/server/scope';
 import {
@@ -57,6 +59,8 @@ let db: Db;
 /** Two studios with a teacher each: what is one's must never be the other's. */
 let loft: string;
 let shed: string;
+let imke: { studioId: string; teacherId: string };
+let tamsin: typeof imke;
 
 beforeAll(async () => {
 	server = await startMariadb();
@@ -69,7 +73,9 @@ beforeAll(async () => {
 	] as const)
 		await db.insert(teacher).values({ id, name, email: `${id}@wick-hollow.example` });
 	loft = (await createStudio(db, 'imke', 'Saltmarsh Loft', 'Europe/London')).id;
+	imke = { studioId: loft, teacherId: 'imke' };
 	shed = (await createStudio(db, 'tamsin', 'Boat shed', 'Europe/London')).id;
+	tamsin = { studioId: shed, teacherId: 'tamsin' };
 	await recordCatalogue(db);
 });
 afterAll(async () => {
@@ -146,7 +152,7 @@ describe('plans', () => {
 		// brought back by its own studio, once
 		expect(await restorePlan(db, shed, id)).toBeNull();
 		expect(await restorePlan(db, loft, id)).toBe(id);
-		expect(await getPlan(db, loft, id)).toMatchObject({ taughtOn: '2026-11-24', version: 2 });
+		expect(await getPlan(db, loft, id)).toMatchObject({ plannedOn: '2026-11-24', version: 2 });
 		expect(await restorePlan(db, loft, id)).toBeNull();
 	});
 
@@ -160,14 +166,56 @@ describe('plans', () => {
 		expect(await savePlan(db, shed, id, 2, planOf('plank'))).toEqual({ kind: 'missing' });
 	});
 
-	it('tell what a group has met before a day, and what was used lately', async () => {
+	it('that were only planned are told as planned, and as nothing at all once a class was taught', async () => {
 		const id = await createGroup(db, loft, group('History'));
-		await createPlan(db, loft, id, '2026-10-01', planOf('clam'));
+		const first = await createPlan(db, loft, id, '2026-10-01', planOf('clam', 'cobra'));
 		await createPlan(db, loft, id, '2026-11-20', planOf('cobra', 'frog'));
 		await createPlan(db, loft, id, '2026-12-01', planOf('plank'));
-		expect((await taughtBefore(db, loft, id, '2026-11-24')).sort()).toEqual(['clam', 'cobra', 'frog']);
-		expect((await usedBetween(db, loft, '2026-11-01', '2026-11-30', id)).sort()).toEqual(['cobra', 'frog']);
-		expect(await usedBetween(db, shed, '2026-01-01', '2026-12-31')).toEqual([]);
+		const known = async (day: string) => {
+			const { from, slugs } = (await metBefore(db, loft, id, day, day)).known;
+			return [from, ...[...slugs].sort()];
+		};
+		const lately = async (day: string, from: string) =>
+			[...(await metBefore(db, loft, id, day, from)).lately.slugs].sort();
+		const used = async (from: string, to: string) => (await usedBetween(db, loft, from, to, id)).slugs;
+		expect(await known('2026-11-24')).toEqual(['planned', 'clam', 'cobra', 'frog']);
+		expect([...(await used('2026-11-01', '2026-11-30'))].sort()).toEqual(['cobra', 'frog']);
+		expect(await lately('2026-11-24', '2026-11-01')).toEqual(['cobra', 'frog']);
+		const notes = { ...notesAsPlanned(4, 60), leftOut: ['cobra'] };
+		expect(await saveRunOfPlan(db, imke, first, 0, notes, '2026-11-24')).toMatchObject({ kind: 'saved' });
+		expect(await known('2026-11-24')).toEqual(['taught', 'clam']);
+		expect(await lately('2026-11-24', '2026-10-01')).toEqual(['clam']);
+		expect(await lately('2026-11-24', '2026-10-02')).toEqual([]);
+		// before the first class that was taught nothing but plans is known
+		expect(await known('2026-10-01')).toEqual(['planned']);
+		expect(await used('2026-11-01', '2026-11-30')).toEqual([]);
+		expect(await used('2026-10-01', '2026-10-01')).toEqual(['clam']);
+		expect((await usedBetween(db, shed, '2026-01-01', '2026-12-31')).slugs).toEqual([]);
+	});
+
+	it('keep what was written down of their class by version, also when the plan is gone', async () => {
+		const id = await createGroup(db, loft, group('Runs'));
+		const planId = await createPlan(db, loft, id, null, planOf('clam'));
+		const notes = notesAsPlanned(4, 60);
+		const both = await Promise.all([1, 2].map(() => saveRunOfPlan(db, imke, planId, 0, notes, '2026-11-24')));
+		expect(both.map(({ kind }) => kind).sort()).toEqual(['saved', 'stale']);
+		expect(await runOfPlan(db, loft, planId)).toMatchObject({
+			version: 1,
+			groupId: id,
+			run: { planId, on: '2026-11-24', startsAt: '18:30', minutes: 60 }
+		});
+		expect(await saveRunOfPlan(db, tamsin, planId, 1, notes, '2026-11-24')).toEqual({ kind: 'missing' });
+		expect(await removeRunOfPlan(db, shed, planId, 1)).toBe('missing');
+		const longer = { ...notes, minutes: 70 };
+		expect(await saveRunOfPlan(db, imke, planId, 1, longer, '2026-11-24')).toMatchObject({ version: 2 });
+		expect(await saveRunOfPlan(db, imke, planId, 1, notes, '2026-11-24')).toMatchObject({ kind: 'stale' });
+		expect(await removePlan(db, loft, planId, 1)).toBe('removed');
+		expect((await metBefore(db, loft, id, '2026-12-24', '2026-12-01')).known.slugs).toEqual(['clam']);
+		expect(await saveRunOfPlan(db, imke, planId, 2, notes, '2026-11-24')).toMatchObject({ version: 3 });
+		expect((await metBefore(db, loft, id, '2026-12-24', '2026-12-01')).known.slugs).toEqual(['clam']);
+		expect(await removeRunOfPlan(db, loft, planId, 2)).toBe('stale');
+		expect(await removeRunOfPlan(db, loft, planId, 3)).toBe('removed');
+		expect(await runOfPlan(db, loft, planId)).toBeNull();
 	});
 
 	it('are read against their group, its history and the side that went first last time', async () => {
@@ -175,12 +223,12 @@ describe('plans', () => {
 		const before = applyEdit(planOf('clam', 'low-lunge'), { do: 'mirror' });
 		await createPlan(db, loft, id, '2026-11-17', before);
 		const planId = await createPlan(db, loft, id, '2026-11-24', planOf('clam'));
-		const setting = await planSetting(db, loft, planId, '2026-11-24');
+		const setting = await planSetting(db, imke, planId, '2026-11-24');
 		expect(setting?.lastFirstSide).toBe('right');
-		expect(setting?.taughtBefore.sort()).toEqual(['clam', 'low-lunge']);
-		expect(setting?.usedLately.sort()).toEqual(['clam', 'low-lunge']);
+		expect([...setting!.known.slugs].sort()).toEqual(['clam', 'low-lunge']);
+		expect([...setting!.usedLately.slugs].sort()).toEqual(['clam', 'low-lunge']);
 		expect(planToRead(setting!).group.name).toBe('Setting');
-		expect(await planSetting(db, shed, planId, '2026-11-24')).toBeNull();
+		expect(await planSetting(db, tamsin, planId, '2026-11-24')).toBeNull();
 	});
 });
 
@@ -328,11 +376,17 @@ describe('the teacher’s own', () => {
 	});
 
 	it('style begins empty, is saved by version, and is each teacher’s own', async () => {
-		expect(await getStyle(db, 'imke')).toEqual({ version: 0, style: { choices: {}, pace: {} } });
-		const style = { choices: { counting: 'seconds' as const }, pace: { heldBreathSeconds: 8 } };
+		expect(await getStyle(db, 'imke')).toEqual({ version: 0, style: { choices: {}, pace: USUAL_PACE } });
+		const style = {
+			choices: { counting: 'seconds' as const },
+			pace: withPaceSaid(USUAL_PACE, { heldBreathSeconds: 8 })
+		};
 		expect(await saveStyle(db, 'imke', 0, style)).toEqual({ kind: 'saved', version: 1 });
 		expect((await saveStyle(db, 'imke', 0, style)).kind).toBe('stale');
-		expect(await saveStyle(db, 'imke', 1, { ...style, pace: {} })).toEqual({ kind: 'saved', version: 2 });
+		expect(await saveStyle(db, 'imke', 1, { ...style, pace: USUAL_PACE })).toEqual({
+			kind: 'saved',
+			version: 2
+		});
 		expect((await getStyle(db, 'tamsin')).version).toBe(0);
 	});
 });
@@ -361,7 +415,7 @@ describe('answers to a save', () => {
 		['no version', '{"document":{}}', 'the version that the change began from is missing'],
 		['half a version', '{"version":1.5,"document":{}}', 'the version that the change began from is missing']
 	])('a request with %s says what is wrong', async (_what, body, message) => {
-		const read = await readSave(new Request('http://127.0.0.1/', { method: 'PUT', body }));
+		const read = await readSave(new Request('http://127.0.0.1/', { method: 'PUT', body }), upTo(PLAN));
 		expect('faults' in read && read.faults[0]?.message).toBe(message);
 	});
 });

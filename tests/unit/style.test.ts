@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { clock } from '../../src/lib/core/clock';
 import { fit } from '../../src/lib/core/fit';
@@ -37,7 +38,7 @@ import {
 
 const movement = (slug: string) => findMovement(slug) as Movement;
 const form = (slug: string, id: Form['id'] = 'full') => formOf(movement(slug), id)!;
-const empty = (choices: StyleChoices = {}) => emptyPlan('A class', '18:30', 1800, { choices, pace: {} });
+const empty = (choices: StyleChoices = {}) => emptyPlan('A class', '18:30', 1800, choices);
 const withItem = (plan: ClassPlan, slug: string, change = {}) =>
 	applyEdit(plan, {
 		do: 'insert',
@@ -156,7 +157,7 @@ describe('a hold in the other unit', () => {
 		const work = clock(plan, findMovement).entries.filter((e) => e.phase === 'work');
 		expect(work.map((e) => e.toSeconds - e.fromSeconds)).toEqual([40, 40]);
 		const now = clock(plan, findMovement).totalSeconds;
-		const fitted = fit(plan, findMovement, now + 10);
+		const fitted = fit(plan, findMovement, USUAL_PACE, now + 10);
 		expect(fitted.ok && fitted.doses[itemsOf(plan)[0]!.id]).toBe(45);
 	});
 
@@ -191,7 +192,7 @@ describe('more on one side', () => {
 
 	it('is kept by the fit, which still reaches the length exactly', () => {
 		const now = clock(plan, findMovement).totalSeconds;
-		const fitted = fit(plan, findMovement, now + 28);
+		const fitted = fit(plan, findMovement, USUAL_PACE, now + 28);
 		expect(fitted.ok).toBe(true);
 		if (!fitted.ok) return;
 		const after = applyEdit(plan, { do: 'setDoses', doses: fitted.doses });

@@ -214,7 +214,10 @@ describe('the room sheet', () => {
 });
 
 describe('finding', () => {
-	const setting = { group: DEMO_GROUPS.tide as Group, usedLately: new Set(['clam', 'frog']) };
+	const setting = {
+		group: DEMO_GROUPS.tide as Group,
+		usedLately: { slugs: ['clam', 'frog'], from: 'taught' as const }
+	};
 	const filters: fc.Arbitrary<Filters> = fc.record(
 		{
 			search: fc.constantFrom('', 'a', 'pig', 'lying'),

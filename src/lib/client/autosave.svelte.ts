@@ -1,5 +1,6 @@
 import type { Fault } from '$lib/core/validation';
 import { send } from './api';
+import type { DocumentForm } from './documents';
 import { newId } from './ids';
 import { openOutbox, type Begun, type Entry, type Outbox } from './outbox';
 import * as windows from './windows';
@@ -23,8 +24,6 @@ interface SaveAnswer extends Begun {
 
 /** What the saving of a document needs from its surroundings; tests hand in their own. */
 export interface AutosaveOptions {
-	/** What is wrong with a document that this browser kept; nothing: it is opened. */
-	faultsOf?: (document: unknown) => readonly unknown[];
 	outbox?: Promise<Outbox>;
 	ownWindow?: () => Promise<string>;
 	isOpen?: (entry: Entry) => Promise<boolean>;
@@ -71,6 +70,7 @@ export class Autosave<T> {
 		begun: Begun,
 		/** Whose document it is: two teachers may use one browser. */
 		private readonly owner: string,
+		private readonly form: DocumentForm<T>,
 		private readonly options: AutosaveOptions = {}
 	) {
 		this.begun = begun;
@@ -102,19 +102,19 @@ export class Autosave<T> {
 		if (!first || !last) return this.fromBefore();
 		if (this.tail !== null || this.busy) {
 			// typing was quicker than reading: what was found stays at hand
-			this.aside = last.body as T;
+			this.aside = last.document;
 			for (const { id } of left) void this.write((box) => box.confirm(id));
 			return null;
 		}
 		this.begun = first.begun;
-		this.head = { id: first.id, begun: first.begun, document: first.body as T };
-		if (last !== first) this.tail = { id: last.id, document: last.body as T };
+		this.head = { id: first.id, begun: first.begun, document: first.document };
+		if (last !== first) this.tail = { id: last.id, document: last.document };
 		// what was left between the two was overtaken by the last
 		for (const { id } of left.slice(1, -1)) void this.write((box) => box.confirm(id));
 		this.recovered = true;
 		this.state = 'waiting';
 		this.schedule(0);
-		return last.body as T;
+		return last.document;
 	}
 
 	/** What the version before kept for this document, in another store and without its owner; once. */
@@ -125,13 +125,13 @@ export class Autosave<T> {
 		if (text === null) return null;
 		localStorage.removeItem(key);
 		try {
-			const { version, document } = JSON.parse(text) as { version: number; document: T };
-			if (!Number.isInteger(version) || this.options.faultsOf?.(document).length)
-				throw new Error('unreadable');
+			const { version, document } = JSON.parse(text) as { version: number; document: unknown };
+			const read = this.form.read(document);
+			if (!Number.isInteger(version) || !read.ok) throw new Error('unreadable');
 			this.begun = { ...this.begun, version };
 			this.recovered = true;
-			this.changed(document);
-			return document;
+			this.changed(read.value);
+			return read.value;
 		} catch {
 			this.said = UNREADABLE;
 			return null;
@@ -139,15 +139,17 @@ export class Autosave<T> {
 	}
 
 	/** Of what waits: what this window left before a reload, or the newest of what a closed one did. Faulty ones go. */
-	private async leftBehind(entries: Entry[]): Promise<Entry[]> {
+	private async leftBehind(entries: Entry[]): Promise<(Entry & { document: T })[]> {
 		const isOpen = this.options.isOpen ?? windows.isOpen;
-		const left: Entry[] = [];
+		const left: (Entry & { document: T })[] = [];
 		for (const entry of entries) {
 			if (await isOpen(entry)) continue;
-			if (this.options.faultsOf?.(entry.body).length) {
+			const read = this.form.read(entry.body);
+			if (read.ok) left.push({ ...entry, document: read.value });
+			else {
 				this.said = UNREADABLE;
 				void this.write((box) => box.confirm(entry.id));
-			} else left.push(entry);
+			}
 		}
 		const newest = left.at(-1)?.window;
 		return left.filter(({ window }) => window === newest);
@@ -170,7 +172,7 @@ export class Autosave<T> {
 				subject,
 				window,
 				begun,
-				body: document,
+				body: this.form.asSent(document),
 				at: Date.now()
 			};
 			this.kept = await outbox.append(entry, insteadOf);
@@ -256,7 +258,11 @@ export class Autosave<T> {
 		this.busy = true;
 		this.state = 'saving';
 		try {
-			const response = await send(this.url, { ...head.begun, document: head.document }, head.id);
+			const response = await send(
+				this.url,
+				{ ...head.begun, document: this.form.asSent(head.document) },
+				head.id
+			);
 			this.busy = false;
 			await this.answered(response, head);
 		} catch {

@@ -3,7 +3,8 @@ import type { Leg } from '$lib/core/anatomy';
 import { fit, type FitResult } from '$lib/core/fit';
 import type { Group } from '$lib/core/group';
 import { shelfOf, type Movement } from '$lib/core/movement';
-import type { PaceChanges } from '$lib/core/pace';
+import type { PaceModel } from '$lib/core/pace';
+import type { Known } from '$lib/core/run';
 import type { ClassPlan } from '$lib/core/plan';
 import {
 	alternativesFor,
@@ -17,7 +18,7 @@ import {
 } from '$lib/core/propose';
 import { calmOrder, type Calmed } from '$lib/core/ordering';
 import { proposeSeries, type PlannedSeries } from '$lib/core/series';
-import type { StyleChoices } from '$lib/core/style';
+import type { TeacherStyle } from '$lib/core/style';
 import { expose } from 'comlink';
 
 /**
@@ -31,7 +32,8 @@ export interface Ask {
 	wishes: Wishes;
 	seed: number;
 	group: Group;
-	taughtBefore: string[];
+	known: Known;
+	pace: PaceModel;
 	lastFirstSide: Leg | null;
 	/** Movements that the catalogue does not have, or not so, and those left out of planning. */
 	own: Movement[];
@@ -49,26 +51,26 @@ export interface AskSeries {
 	own: Movement[];
 	leftOut: string[];
 	kept: Movement[];
-	knownBefore: string[];
-	taught: { choices: StyleChoices; pace: PaceChanges };
+	knownBefore: readonly string[];
+	style: TeacherStyle;
 	seed: number;
 	/** Which classes; left out: those that wait for one. */
 	only?: string[];
 }
 
-function settingOf({ group, taughtBefore, lastFirstSide, own, leftOut, kept }: Ask): ProposeSetting {
+function settingOf({ group, known, pace, lastFirstSide, own, leftOut, kept }: Ask): ProposeSetting {
 	const { offered, find } = shelfOf(CATALOGUE, own, leftOut, kept);
-	return { catalogue: offered, find, targets: group.targets, group, taughtBefore, lastFirstSide };
+	return { catalogue: offered, find, targets: group.targets, group, known, pace, lastFirstSide };
 }
 
 const api = {
 	/** `besides`: movements that the catalogue does not have, or not so. */
-	fit(plan: ClassPlan, besides: Movement[]): FitResult {
-		return fit(plan, shelfOf(CATALOGUE, [], [], besides).find);
+	fit(plan: ClassPlan, besides: Movement[], pace: PaceModel): FitResult {
+		return fit(plan, shelfOf(CATALOGUE, [], [], besides).find, pace);
 	},
 
-	calm(plan: ClassPlan, besides: Movement[]): Calmed {
-		return calmOrder(plan, shelfOf(CATALOGUE, [], [], besides).find);
+	calm(plan: ClassPlan, besides: Movement[], pace: PaceModel): Calmed {
+		return calmOrder(plan, shelfOf(CATALOGUE, [], [], besides).find, pace);
 	},
 
 	alternatives(ask: Ask, itemId: string): Alternative[] {
@@ -93,12 +95,13 @@ const api = {
 
 	/** Tells each class of a series as it comes. */
 	async proposeSeries(
-		{ planned, group, own, leftOut, kept, knownBefore, taught, seed, only }: AskSeries,
+		{ planned, group, own, leftOut, kept, knownBefore, style, seed, only }: AskSeries,
 		tell: (classId: string, plan: ClassPlan, done: number, of: number) => unknown
 	): Promise<void> {
 		const { offered, find } = shelfOf(CATALOGUE, own, leftOut, kept);
-		const setting = { group, find, catalogue: offered, knownBefore };
-		const steps = proposeSeries({ planned, setting, taught, seed, ...(only ? { only } : {}) });
+		const { choices, pace } = style;
+		const setting = { group, find, catalogue: offered, knownBefore, pace };
+		const steps = proposeSeries({ planned, setting, choices, seed, ...(only ? { only } : {}) });
 		for (const { classId, plan, done, of } of steps) await tell(classId, plan, done, of);
 	}
 };

@@ -1,6 +1,9 @@
 import { findMovement } from '$lib/catalogue';
-import { readPlanFile, readSeriesFile, type Read } from '$lib/core/formats';
-import { withNewIds } from '$lib/core/series';
+import { readPlanFile, readSeriesFile, writeMovements } from '$lib/core/formats';
+import { PLAN } from '$lib/core/plan';
+import { notesOf } from '$lib/core/run';
+import { seriesAsSent, withNewIds } from '$lib/core/series';
+import { withVersion, type Read } from '$lib/core/validation';
 import { newId } from './ids';
 
 /** A kind of file that can be brought in: how it is read, and what is sent to keep it. */
@@ -22,7 +25,10 @@ export const PLAN_FILE: OpenableFile = {
 		const read = readPlanFile(text, findMovement);
 		if (!read.ok) return read;
 		const { plan, movements } = read.value;
-		return { ok: true, value: { taughtOn: null, plan, movements } };
+		return {
+			ok: true,
+			value: { plannedOn: null, plan: withVersion(PLAN, plan), ...writeMovements(movements) }
+		};
 	},
 	api: '/api/plans',
 	page: '/plan'
@@ -36,7 +42,11 @@ export const SERIES_FILE: OpenableFile = {
 		const read = readSeriesFile(text, findMovement);
 		if (!read.ok) return read;
 		const { planned, movements } = read.value;
-		return { ok: true, value: { planned: withNewIds(planned, newId), movements } };
+		const fresh = withNewIds(planned, newId);
+		return {
+			ok: true,
+			value: { planned: seriesAsSent(fresh), runs: notesOf(fresh.runs), ...writeMovements(movements) }
+		};
 	},
 	api: '/api/series',
 	page: '/series'

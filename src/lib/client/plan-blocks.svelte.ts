@@ -95,7 +95,11 @@ export class PlanBlocks extends PlanDesk {
 		const passes = this.reading.timeline.entries.filter(
 			(e) => e.itemId === itemId && e.phase === 'work'
 		).length;
-		const unit = secondsPerUnit(doseRange(form, item.mode, item.unit), item.mode, paceOf(this.plan.pace));
+		const unit = secondsPerUnit(
+			doseRange(form, item.mode, item.unit),
+			item.mode,
+			paceOf(this.setting.pace, this.plan.pinnedPace)
+		);
 		const edit = doseDragged(this.plan, item, this.shelf.find, seconds / Math.max(1, passes), unit);
 		if (edit) this.edit(edit, 'Dose changed');
 		else this.message = 'This form goes no further';

@@ -16,6 +16,8 @@ import type { Group } from '$lib/core/group';
 import type { Calmed } from '$lib/core/ordering';
 import type { Alternative, Conflict } from '$lib/core/propose';
 import { shelfOf, type Difference, type Movement } from '$lib/core/movement';
+import type { PaceModel } from '$lib/core/pace';
+import type { Known } from '$lib/core/run';
 import { styleOf } from '$lib/core/style';
 import {
 	advance,
@@ -75,8 +77,10 @@ export interface DeskSetting {
 	own: Movement[];
 	leftOut: string[];
 	moved: Moved[];
-	taughtBefore: string[];
-	usedLately: string[];
+	known: Known;
+	usedLately: Known;
+	/** The pace of who teaches. */
+	pace: PaceModel;
 	lastFirstSide: Leg | null;
 	/** Slugs of that class. */
 	lastMovements: string[];
@@ -136,7 +140,10 @@ export class PlanDesk {
 	readonly ring = $derived(classRing(this.reading.orbit, this.reading.balance));
 	/** When the class is likely to end. */
 	readonly spread = $derived.by(() =>
-		spread(stretches(this.reading.timeline, this.shelf.find, this.itemOf), this.plan.lengthSeconds)
+		spread(
+			stretches(this.reading.timeline, this.shelf.find, this.itemOf, this.setting.pace),
+			this.plan.lengthSeconds
+		)
 	);
 	readonly totalParts = $derived(phaseParts(this.reading.timeline));
 	/** Items of the plan by their ids. */
@@ -160,7 +167,8 @@ export class PlanDesk {
 			find: this.shelf.find,
 			targets: this.setting.group.targets,
 			group: this.setting.group,
-			taughtBefore: this.setting.taughtBefore,
+			known: this.setting.known,
+			pace: this.setting.pace,
 			lastFirstSide: this.setting.lastFirstSide
 		});
 	}

@@ -135,8 +135,9 @@ export class PlanEditor extends PlanBlocks {
 	async fit(): Promise<void> {
 		const plan = this.plan;
 		this.fitting = true;
-		const besides = this.besides;
-		const outcome = await inWorker((core) => core.fit(plan, besides) as Promise<FitResult>).result;
+		const { besides } = this;
+		const { pace } = this.setting;
+		const outcome = await inWorker((core) => core.fit(plan, besides, pace) as Promise<FitResult>).result;
 		this.fitting = false;
 		if (outcome.how === 'failed') this.message = outcome.sentence;
 		if (outcome.how !== 'done' || plan !== this.plan) return; // edited meanwhile: it is out of date
@@ -180,8 +181,9 @@ export class PlanEditor extends PlanBlocks {
 	/** Looks for the calmest order of the same blocks; the result waits to be taken. */
 	async calm(): Promise<void> {
 		const plan = this.plan;
-		const besides = this.besides;
-		this.ordering = inWorker((core) => core.calm(plan, besides));
+		const { besides } = this;
+		const { pace } = this.setting;
+		this.ordering = inWorker((core) => core.calm(plan, besides, pace));
 		const outcome = await this.ordering.result;
 		this.ordering = null;
 		if (outcome.how === 'failed') this.message = outcome.sentence;
@@ -232,9 +234,9 @@ export class PlanEditor extends PlanBlocks {
 	}
 
 	private ask(wishes: Wishes, seed: number): Ask {
-		const { group, taughtBefore, lastFirstSide, own, leftOut } = this.setting;
+		const { group, known, pace, lastFirstSide, own, leftOut } = this.setting;
 		const kept = this.moved.map((moved) => moved.kept);
-		return { base: this.plan, wishes, seed, group, taughtBefore, lastFirstSide, own, leftOut, kept };
+		return { base: this.plan, wishes, seed, group, known, pace, lastFirstSide, own, leftOut, kept };
 	}
 
 	/** Looks for something else in the place of an item: three, each with what it would change. */

@@ -12,7 +12,7 @@ import {
 } from '$lib/core/view-models';
 import type { Group } from '$lib/core/group';
 import { shelfOf, type FormId, type Movement, type FindMovement } from '$lib/core/movement';
-import type { PaceChanges } from '$lib/core/pace';
+import { RUN_NOTES, type RunNotes, type Runs } from '$lib/core/run';
 import {
 	advance,
 	amend,
@@ -26,7 +26,6 @@ import {
 import {
 	fallsOut,
 	ladderTo,
-	logged,
 	movedTo,
 	readSeries,
 	renewable,
@@ -37,15 +36,17 @@ import {
 	withProposed,
 	withSettings,
 	type Changed,
-	type ClassRun,
 	type PlannedSeries,
 	type ReadClass,
+	type SeriesDocument,
 	type SeriesSettings,
 	type Slot,
 	type Theme
 } from '$lib/core/series';
-import { styleOf, type StyleChoices } from '$lib/core/style';
+import { styleOf, type TeacherStyle } from '$lib/core/style';
+import { withVersion } from '$lib/core/validation';
 import { proxy } from 'comlink';
+import { remove, save } from './api';
 import type { Autosave } from './autosave.svelte';
 import { newId } from './ids';
 import { inWorker } from './worker';
@@ -56,8 +57,8 @@ export interface SeriesDeskSetting {
 	own: Movement[];
 	leftOut: string[];
 	kept: Movement[];
-	knownBefore: string[];
-	style: { choices: StyleChoices; pace: PaceChanges };
+	knownBefore: readonly string[];
+	style: TeacherStyle;
 }
 
 /** A change that is shown before it is taken. */
@@ -74,14 +75,20 @@ export class SeriesDesk {
 	proposing = $state.raw<{ done: number; of: number; stop: () => void } | null>(null);
 	pending = $state.raw<PendingChange | null>(null);
 
-	private history = $state.raw<History<PlannedSeries>>({ past: [], present: null as never, future: [] });
+	private history = $state.raw<History<SeriesDocument>>({ past: [], present: null as never, future: [] });
 	private lastField = '';
 	private readonly shelf;
 	/** What may be chosen, by name. */
 	readonly movements: readonly Movement[];
 	private readonly within;
 
-	readonly planned = $derived(this.history.present);
+	/** What is written down of its classes, with the version of each: saved at once, and no step of undo. */
+	private runs = $state.raw<Runs>({});
+	private runVersions: Record<string, number>;
+
+	/** What is edited and saved. */
+	readonly document = $derived(this.history.present);
+	readonly planned = $derived<PlannedSeries>({ ...this.history.present, runs: this.runs });
 	readonly series = $derived(this.planned.series);
 	readonly canUndo = $derived(this.history.past.length > 0);
 	readonly canRedo = $derived(this.history.future.length > 0);
@@ -107,25 +114,23 @@ export class SeriesDesk {
 	readonly inClass = $derived.by(() =>
 		this.class?.plan ? slugsOf(this.class.plan).map((slug) => ({ slug, english: this.nameOf(slug) })) : []
 	);
-	/** Classes are written down in their order: whether the one before the selected one is. */
-	readonly mayLog = $derived.by(() => {
-		const before = this.class && this.reading.classes[this.class.number - 2];
-		return !before || before.class.run !== undefined;
-	});
-
 	constructor(
-		planned: PlannedSeries,
+		{ runs, ...document }: PlannedSeries,
+		runVersions: Readonly<Record<string, number>>,
 		readonly setting: SeriesDeskSetting,
-		private readonly autosave: Autosave<PlannedSeries>
+		private readonly autosave: Autosave<SeriesDocument>
 	) {
-		this.history = startHistory(planned);
+		this.history = startHistory<SeriesDocument>(document);
+		this.runs = runs;
+		this.runVersions = { ...runVersions };
 		this.shelf = shelfOf(CATALOGUE, setting.own, setting.leftOut, setting.kept);
 		this.movements = [...this.shelf.offered].sort((a, b) => a.english.localeCompare(b.english, 'en'));
 		this.within = {
 			group: setting.group,
 			find: this.shelf.find,
 			catalogue: this.shelf.offered,
-			knownBefore: setting.knownBefore
+			knownBefore: setting.knownBefore,
+			pace: setting.style.pace
 		};
 	}
 
@@ -143,9 +148,10 @@ export class SeriesDesk {
 	}
 
 	/** Another state as one step; typing on in the same field is one step of undo. */
-	set(after: PlannedSeries, said = '', field = ''): void {
-		if (after === this.planned) return;
+	set({ series, plans }: SeriesDocument, said = '', field = ''): void {
+		if (series === this.document.series && plans === this.document.plans) return;
 		const goesOn = field !== '' && field === this.lastField;
+		const after = { series, plans };
 		this.history = goesOn ? amend(this.history, after) : advance(this.history, after);
 		this.changed(said);
 		this.lastField = field;
@@ -164,8 +170,8 @@ export class SeriesDesk {
 	}
 
 	/** Another document in the place of this one (a newer one from the server); undo leads back. */
-	replace(planned: PlannedSeries): void {
-		this.history = advance(this.history, planned);
+	replace({ series, plans }: SeriesDocument): void {
+		this.history = advance(this.history, { series, plans });
 		this.lastField = '';
 		this.pending = null;
 	}
@@ -176,7 +182,7 @@ export class SeriesDesk {
 		if (said) this.message = said;
 		if (this.selected !== null && !this.series.classes.some(({ id }) => id === this.selected))
 			this.selected = null;
-		this.autosave.changed(this.planned);
+		this.autosave.changed(this.document);
 	}
 
 	/** Other settings; where a planned class would lose its date by them, what changes is shown first. */
@@ -226,9 +232,28 @@ export class SeriesDesk {
 		);
 	}
 
-	log(run: ClassRun | null): void {
-		if (this.selected !== null)
-			this.set(logged(this.planned, this.selected, run), run ? 'Written down' : 'Taken back');
+	/** Writes down how the selected class went; null takes it back. Whatever order classes are written down in. */
+	async log(notes: RunNotes | null): Promise<void> {
+		const c = this.class?.class;
+		if (!c) return;
+		const path = `/api/plans/${c.id}/run`;
+		const version = this.runVersions[c.id] ?? 0;
+		const answer = notes
+			? await save(path, version, withVersion(RUN_NOTES, notes))
+			: await remove(path, version);
+		if (!answer.ok) {
+			this.message =
+				answer.status === 409
+					? 'It was written down in another window meanwhile; load the page again.'
+					: answer.messages.join(' ');
+			return;
+		}
+		const { [c.id]: _before, ...others } = this.runs;
+		this.runs = notes
+			? { ...others, [c.id]: { ...notes, planId: c.id, on: c.on, startsAt: c.startsAt } }
+			: others;
+		this.runVersions[c.id] = notes ? version + 1 : 0;
+		this.message = notes ? 'Written down' : 'Taken back';
 	}
 
 	/** Shows what a date that falls out does to what follows; both ways of ending are offered. */
@@ -279,7 +304,7 @@ export class SeriesDesk {
 		else if (refused && !refused.ok) this.message = `It cannot be: ${refused.message}.`;
 	}
 
-	take(after: PlannedSeries): void {
+	take(after: SeriesDocument): void {
 		this.set(after, 'Taken');
 	}
 
@@ -307,7 +332,7 @@ export class SeriesDesk {
 			leftOut,
 			kept,
 			knownBefore,
-			taught: style,
+			style,
 			seed,
 			only
 		});
@@ -324,7 +349,7 @@ export class SeriesDesk {
 		if (count === 0 || outcome.how === 'failed') return;
 		// the series may have been edited meanwhile: what was proposed goes into it as it is now
 		const here = Object.fromEntries(
-			Object.entries(found).filter(([id]) => this.series.classes.some((c) => c.id === id && !c.run))
+			Object.entries(found).filter(([id]) => this.series.classes.some((c) => c.id === id) && !this.runs[id])
 		);
 		const after = withProposed(this.planned, here);
 		const classes = count === 1 ? '1 class' : `${count} classes`;

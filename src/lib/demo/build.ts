@@ -85,7 +85,6 @@ export class PlanWriter {
 			title,
 			lengthSeconds,
 			startsAt,
-			pace: {},
 			sections: SECTION_KINDS.map((kind) => ({ id: kind, kind, blocks: this.blocks[kind] }))
 		};
 	}

@@ -1,4 +1,5 @@
 import { CATALOGUE, findMovement } from '../catalogue';
+import { notesAsPlanned, type RunNotes } from '../core/run';
 import { writeSeriesFile } from '../core/formats';
 import type { Group } from '../core/group';
 import type { FormId } from '../core/movement';
@@ -6,13 +7,12 @@ import type { ClassPlan } from '../core/plan';
 import {
 	begunSeries,
 	ladderTo,
-	logged,
 	newSeries,
 	proposeSeries,
 	sameRung,
 	withProposed,
+	withRunNotes,
 	withSettings,
-	type ClassRun,
 	type Ladder,
 	type PlannedSeries,
 	type SeriesSettings
@@ -29,7 +29,7 @@ interface Written {
 	settings: Partial<SeriesSettings> & { startsOn: string };
 	goals: { movement: string; form: FormId }[];
 	/** What was written down of the classes that are over. */
-	runs: ClassRun[];
+	runs: (Partial<RunNotes> & { effort: number; minutes: number })[];
 	/** Classes (from 0) that the teacher put together by hand: the group's plan of that week of the demo. */
 	byHand: { at: number; title: string }[];
 }
@@ -97,18 +97,20 @@ function made({ group: key, letters, settings, goals, runs, byHand }: Written): 
 	const whole = { ...newSeries(group, settings.startsOn, 'Europe/London'), ...settings, ladders };
 	let planned = withSettings(begunSeries(whole, newId), {}, newId);
 	const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [] };
-	const taught = { choices: {}, pace: {} };
 	const hand = new Map(byHand.map(({ at, title }) => [planned.series.classes[at]!.id, planOf(title)]));
 	for (const c of planned.series.classes) {
 		if (hand.has(c.id)) {
 			planned = { ...planned, plans: { ...planned.plans, [c.id]: hand.get(c.id)! } };
 			continue;
 		}
-		for (const { classId, plan } of proposeSeries({ planned, setting, taught, seed: 11, only: [c.id] }))
+		for (const { classId, plan } of proposeSeries({ planned, setting, choices: {}, seed: 11, only: [c.id] }))
 			planned = withProposed(planned, { [classId]: plan });
 	}
-	for (const [i, run] of runs.entries()) planned = logged(planned, planned.series.classes[i]!.id, run);
-	return planned;
+	const notes = runs.map((run, i) => [
+		planned.series.classes[i]!.id,
+		{ ...notesAsPlanned(run.effort, run.minutes), ...run }
+	]);
+	return withRunNotes(planned, Object.fromEntries(notes));
 }
 
 /** The shorter way that the demo's teacher chose: each form once, without more of it before the next. */

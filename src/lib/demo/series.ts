@@ -1,6 +1,8 @@
 import chalk from '../../../examples/dropped-knee-in-eight-weeks.series.json';
 import lamp from '../../../examples/out-of-the-chair-for-eight-weeks.series.json';
+import { findMovement } from '../catalogue';
 import { daysBetween } from '../core/calendar';
+import { faultLines, readSeriesFile } from '../core/formats';
 import { shiftedBy, type PlannedSeries } from '../core/series';
 import type { DemoGroupKey } from './groups';
 
@@ -16,8 +18,9 @@ const FILES: { group: DemoGroupKey; file: unknown }[] = [
 export function demoSeries(monday: string): { group: DemoGroupKey; planned: PlannedSeries }[] {
 	const days = daysBetween(DEMO_MONDAY, monday);
 	return FILES.map(({ group, file }) => {
-		const { series, plans } = file as PlannedSeries;
-		return { group, planned: shiftedBy({ series, plans }, days) };
+		const read = readSeriesFile(JSON.stringify(file), findMovement);
+		if (!read.ok) throw new Error(`${group}: ${faultLines(read.faults).join('; ')}`);
+		return { group, planned: shiftedBy(read.value.planned, days) };
 	});
 }
 

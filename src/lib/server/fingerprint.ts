@@ -7,7 +7,17 @@ export function sameContent(a: unknown, b: unknown): boolean {
 	return contentText(a) === contentText(b);
 }
 
-/** 16 hexadecimal digits of the SHA-256 of a movement's content: the same content, the same fingerprint. */
+/**
+ * 16 hexadecimal digits of the SHA-256 of a movement's content: the same content, the same fingerprint. Where kit is drawn
+ * does not count: how it is said does, and what was recorded before there was such a field keeps its fingerprint.
+ */
 export function fingerprint(movement: Movement): string {
-	return createHash('sha256').update(contentText(movement)).digest('hex').slice(0, 16);
+	const forms = movement.forms.map((form) => ({
+		...form,
+		props: form.props.map(({ site: _site, ...prop }) => prop)
+	}));
+	return createHash('sha256')
+		.update(contentText({ ...movement, forms }))
+		.digest('hex')
+		.slice(0, 16);
 }

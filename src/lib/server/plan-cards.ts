@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import type { Group } from '../core/group';
-import type { ClassPlan } from '../core/plan';
+import type { PaceModel } from '../core/pace';
+import { contentText, type ClassPlan } from '../core/plan';
 import type { PlanCard } from './compute/plan-card';
 import { compute } from './compute/pool';
 import type { Db } from './db/open';
@@ -10,7 +11,7 @@ interface PlanOfCard {
 	id: string;
 	version: number;
 	groupId: string;
-	taughtOn: string | null;
+	plannedOn: string | null;
 	plan: ClassPlan;
 }
 
@@ -23,13 +24,14 @@ interface GroupOfCard {
 /** Cards that were worked out, by everything that they follow from; some 3 kB each. */
 const known = new LRUCache<string, PlanCard>({ max: 2000 });
 
-/** Plans as cards show them, each against its group. Each state of a plan is worked out once. */
+/** Plans as cards show them to who has this pace, each against its group. Each state of a plan is worked out once. */
 export async function planCards(
 	db: Db,
 	studioId: string,
 	today: StudioShelf,
 	plans: readonly PlanOfCard[],
 	groupOf: (plan: PlanOfCard) => GroupOfCard,
+	pace: PaceModel,
 	givenUp: AbortSignal
 ): Promise<PlanCard[]> {
 	const moved = await movedOn(
@@ -46,18 +48,20 @@ export async function planCards(
 			plan.groupId,
 			groupOf(plan).version,
 			today.state,
+			contentText(pace),
 			...moved[i]!.map(({ slug, now }) => `${slug} ${now}`)
 		].join('/')
 	);
 	const missing = plans.flatMap((plan, i) => (known.has(keys[i]!) ? [] : [{ plan, i }]));
 	if (missing.length) {
-		const input = missing.map(({ plan: { id, groupId, taughtOn, plan }, i }) => ({
+		const input = missing.map(({ plan: { id, groupId, plannedOn, plan }, i }) => ({
 			id,
 			groupId,
-			taughtOn,
+			plannedOn,
 			plan,
 			group: groupOf(plans[i]!).group,
-			movements: movementsFor(today, moved[i] ?? [])
+			movements: movementsFor(today, moved[i] ?? []),
+			pace
 		}));
 		const cards = await compute('cards', input, givenUp);
 		missing.forEach(({ i }, n) => known.set(keys[i]!, cards[n]!));
@@ -65,5 +69,5 @@ export async function planCards(
 	}
 	const fresh = new Map(missing.map(({ i }) => [i, known.get(keys[i]!)]));
 	// the day is not part of a plan's version: a series may have moved it
-	return plans.map(({ taughtOn }, i) => ({ ...(fresh.get(i) ?? known.get(keys[i]!))!, taughtOn }));
+	return plans.map(({ plannedOn }, i) => ({ ...(fresh.get(i) ?? known.get(keys[i]!))!, plannedOn }));
 }

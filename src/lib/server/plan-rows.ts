@@ -5,7 +5,7 @@ import { plan, planMovement } from './db/schema';
 import { clearRows, updateFrom } from './db/versioned';
 
 /** Where a plan stands: its day, its series, its group. */
-type Place = Partial<Pick<typeof plan.$inferInsert, 'taughtOn' | 'seriesId' | 'version'>>;
+type Place = Partial<Pick<typeof plan.$inferInsert, 'plannedOn' | 'seriesId' | 'version'>>;
 type NewPlace = Place & Pick<typeof plan.$inferInsert, 'id' | 'studioId' | 'groupId'>;
 
 /** The columns that follow from a document. */

@@ -3,10 +3,14 @@ import { addDays } from '../core/calendar';
 import type { PlanToRead } from './compute/tasks';
 import type { Group } from '../core/group';
 import type { Shelf } from '../core/movement';
+import type { PaceModel } from '../core/pace';
 import { firstSideOf, slugsOf } from '../core/plan';
+import type { Known } from '../core/run';
 import type { Db } from './db/open';
 import { getGroup } from './groups';
-import { getPlan, lastPlanOfGroup, taughtBefore, usedBetween, type StoredPlan } from './plans';
+import { getPlan, lastPlanOfGroup, type StoredPlan } from './plans';
+import { metBefore } from './runs';
+import { getStyle } from './styles';
 import { movedOn, movementsFor, shelfWith, studioShelf, type MovedOn, type StudioShelf } from './shelves';
 
 /** Days that "the last four weeks" are. */
@@ -21,30 +25,33 @@ export interface PlanSetting {
 	/** Movements that are not what they were when the plan was made. */
 	moved: MovedOn[];
 	shelf: Shelf;
-	taughtBefore: string[];
-	usedLately: string[];
+	/** What the group met before this class, and what it did in the weeks before it. */
+	known: Known;
+	usedLately: Known;
+	/** The pace of who teaches. */
+	pace: PaceModel;
 	/** The leg that led in the group's class before this one; null when there was none. */
 	lastFirstSide: Leg | null;
 	/** Slugs of that class. */
 	lastMovements: string[];
 }
 
-/** Loads a plan of this studio with its setting; null for another studio's and for none at all. `day`: today. */
+/** Loads a plan of this studio with its setting, as this teacher teaches it; null for another studio's and for none at all. `day`: today. */
 export async function planSetting(
 	db: Db,
-	studioId: string,
+	{ studioId, teacherId }: { studioId: string; teacherId: string },
 	planId: string,
 	day: string
 ): Promise<PlanSetting | null> {
 	const stored = await getPlan(db, studioId, planId);
 	const group = stored && (await getGroup(db, studioId, stored.groupId));
 	if (!stored || !group) return null;
-	const taughtOn = stored.taughtOn ?? day;
-	const [today, earlier, met, usedLately] = await Promise.all([
+	const on = stored.plannedOn ?? day;
+	const [today, earlier, { known, lately }, { style }] = await Promise.all([
 		studioShelf(db, studioId),
-		lastPlanOfGroup(db, studioId, group.id, { day: taughtOn, not: planId }),
-		taughtBefore(db, studioId, group.id, taughtOn),
-		usedBetween(db, studioId, addDays(taughtOn, -LATELY_DAYS), addDays(taughtOn, -1), group.id)
+		lastPlanOfGroup(db, studioId, group.id, { day: on, not: planId }),
+		metBefore(db, studioId, group.id, on, latelyFrom(on)),
+		getStyle(db, teacherId)
 	]);
 	const [moved = []] = await movedOn(db, studioId, today, [stored.plan]);
 	return {
@@ -54,10 +61,11 @@ export async function planSetting(
 		today,
 		moved,
 		shelf: shelfWith(today, moved),
-		taughtBefore: met,
+		known,
+		pace: style.pace,
 		lastMovements: earlier ? slugsOf(earlier.plan) : [],
 		lastFirstSide: earlier ? firstSideOf(earlier.plan) : null,
-		usedLately
+		usedLately: lately
 	};
 }
 
@@ -67,14 +75,16 @@ export function planToRead({
 	group,
 	today,
 	moved,
-	taughtBefore,
+	known,
+	pace,
 	lastFirstSide
 }: PlanSetting): PlanToRead {
 	return {
 		plan: stored.plan,
 		group,
 		movements: movementsFor(today, moved),
-		taughtBefore,
+		known,
+		pace,
 		lastFirstSide
 	};
 }

@@ -1,4 +1,4 @@
-import { and, asc, between, desc, eq, lt, ne, type SQL } from 'drizzle-orm';
+import { and, asc, between, desc, eq, lt, max, ne, type SQL } from 'drizzle-orm';
 import type { ClassPlan } from '../core/plan';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
@@ -12,7 +12,7 @@ import type { Removal, Saved } from './saved';
 export interface StoredPlan {
 	id: string;
 	groupId: string;
-	taughtOn: string | null;
+	plannedOn: string | null;
 	/** The series that it is a class of. */
 	seriesId: string | null;
 	version: number;
@@ -34,8 +34,8 @@ export async function plansBetween(
 		.select({ plan, groupName: classGroup.name })
 		.from(plan)
 		.innerJoin(classGroup, eq(plan.groupId, classGroup.id))
-		.where(and(eq(plan.studioId, studioId), between(plan.taughtOn, from, to)))
-		.orderBy(asc(plan.taughtOn), asc(classGroup.startsAt));
+		.where(and(eq(plan.studioId, studioId), between(plan.plannedOn, from, to)))
+		.orderBy(asc(plan.plannedOn), asc(classGroup.startsAt));
 	return rows.map((row) => ({ ...stored(row.plan), groupName: row.groupName }));
 }
 
@@ -56,7 +56,7 @@ export async function plansOfGroup(
 		.select()
 		.from(plan)
 		.where(and(eq(plan.studioId, studioId), eq(plan.groupId, groupId)))
-		.orderBy(desc(plan.taughtOn), desc(plan.updatedAt), asc(plan.id))
+		.orderBy(desc(plan.plannedOn), desc(plan.updatedAt), asc(plan.id))
 		.limit(page?.size ?? QUOTAS.classes)
 		.offset(page?.from ?? 0);
 	return rows.map(stored);
@@ -67,12 +67,12 @@ export function planTitlesOfGroup(
 	db: Db,
 	studioId: string,
 	groupId: string
-): Promise<{ id: string; title: string; taughtOn: string | null }[]> {
+): Promise<{ id: string; title: string; plannedOn: string | null }[]> {
 	return db
-		.select({ id: plan.id, title: plan.title, taughtOn: plan.taughtOn })
+		.select({ id: plan.id, title: plan.title, plannedOn: plan.plannedOn })
 		.from(plan)
 		.where(and(eq(plan.studioId, studioId), eq(plan.groupId, groupId)))
-		.orderBy(desc(plan.taughtOn), desc(plan.updatedAt), asc(plan.id));
+		.orderBy(desc(plan.plannedOn), desc(plan.updatedAt), asc(plan.id));
 }
 
 /** The plan of a group with the newest day, or with the newest one before a day; null when it has none. */
@@ -82,14 +82,19 @@ export async function lastPlanOfGroup(
 	groupId: string,
 	before?: { day: string; not: string }
 ): Promise<StoredPlan | null> {
-	const earlier = before && and(lt(plan.taughtOn, before.day), ne(plan.id, before.not));
+	const earlier = before && and(lt(plan.plannedOn, before.day), ne(plan.id, before.not));
 	const [row] = await db
 		.select()
 		.from(plan)
 		.where(and(eq(plan.studioId, studioId), eq(plan.groupId, groupId), earlier))
-		.orderBy(desc(plan.taughtOn), desc(plan.updatedAt))
+		.orderBy(desc(plan.plannedOn), desc(plan.updatedAt))
 		.limit(1);
 	return row ? stored(row) : null;
+}
+
+/** Holds a plan until the end of the transaction, so that what belongs to it is written once; false when it is not there. */
+export async function lockPlan(tx: Db, studioId: string, id: string): Promise<boolean> {
+	return (await tx.select({ id: plan.id }).from(plan).where(onePlan(studioId, id)).for('update')).length > 0;
 }
 
 /** One plan of this studio; null for another studio's and for none at all. */
@@ -106,12 +111,12 @@ export async function createPlan(
 	db: Db,
 	studioId: string,
 	groupId: string,
-	taughtOn: string | null,
+	plannedOn: string | null,
 	document: ClassPlan
 ): Promise<string> {
 	const id = newId();
 	await holdQuota(db, 'classes', plan, eq(plan.studioId, studioId));
-	await db.transaction((tx) => addPlanRow(tx, { id, studioId, groupId, taughtOn }, document));
+	await db.transaction((tx) => addPlanRow(tx, { id, studioId, groupId, plannedOn }, document));
 	return id;
 }
 
@@ -157,14 +162,14 @@ export function restorePlan(db: Db, studioId: string, id: string): Promise<strin
 		if (!row) return null;
 		const groups = and(eq(classGroup.id, row.groupId), eq(classGroup.studioId, studioId));
 		if ((await tx.select({ id: classGroup.id }).from(classGroup).where(groups)).length === 0) return null;
-		const { groupId, taughtOn, document, version } = row;
+		const { groupId, plannedOn, document, version } = row;
 		const kept = row.seriesId === null ? null : await lockSeries(tx, studioId, row.seriesId);
 		const taken = (await tx.select({ id: plan.id }).from(plan).where(onePlan(studioId, id))).length > 0;
 		const back = {
 			id: taken ? newId() : id,
 			studioId,
 			groupId,
-			taughtOn,
+			plannedOn,
 			version: version + 1,
 			seriesId: taken ? null : kept
 		};
@@ -202,20 +207,30 @@ function stored(row: typeof plan.$inferSelect): StoredPlan {
 	return {
 		id: row.id,
 		groupId: row.groupId,
-		taughtOn: row.taughtOn,
+		plannedOn: row.plannedOn,
 		seriesId: row.seriesId,
 		version: row.version,
 		plan: row.document
 	};
 }
 
-/** Slugs in the classes of a group on earlier days: what the group has met. */
-export function taughtBefore(db: Db, studioId: string, groupId: string, before: string): Promise<string[]> {
-	return slugsIn(db, and(eq(plan.studioId, studioId), eq(plan.groupId, groupId), lt(plan.taughtOn, before))!);
+/** Slugs in the classes that were planned for a group for earlier days, each with the last of them. */
+export function plannedBefore(
+	db: Db,
+	studioId: string,
+	groupId: string,
+	before: string
+): Promise<{ slug: string; last: string | null }[]> {
+	return db
+		.select({ slug: planMovement.slug, last: max(plan.plannedOn) })
+		.from(plan)
+		.innerJoin(planMovement, and(eq(planMovement.studioId, plan.studioId), eq(planMovement.planId, plan.id)))
+		.where(and(eq(plan.studioId, studioId), eq(plan.groupId, groupId), lt(plan.plannedOn, before)))
+		.groupBy(planMovement.slug);
 }
 
-/** Slugs used in classes from one day to another, of one group or of the whole studio. */
-export function usedBetween(
+/** Slugs in the classes planned from one day to another, for one group or the whole studio. */
+export function plannedBetween(
 	db: Db,
 	studioId: string,
 	from: string,
@@ -223,7 +238,7 @@ export function usedBetween(
 	groupId?: string
 ): Promise<string[]> {
 	const ofGroup = groupId ? eq(plan.groupId, groupId) : undefined;
-	return slugsIn(db, and(eq(plan.studioId, studioId), between(plan.taughtOn, from, to), ofGroup)!);
+	return slugsIn(db, and(eq(plan.studioId, studioId), between(plan.plannedOn, from, to), ofGroup)!);
 }
 
 async function slugsIn(db: Db, plans: SQL): Promise<string[]> {

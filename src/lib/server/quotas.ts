@@ -7,6 +7,7 @@ import type { Db } from './db/open';
 export const QUOTAS = {
 	classes: 5000,
 	groups: 100,
+	runs: 5000,
 	series: 300,
 	templates: 500,
 	'own movements': 500,

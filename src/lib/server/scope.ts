@@ -1,5 +1,5 @@
 import { error, json } from '@sveltejs/kit';
-import type { Fault } from '../core/validation';
+import type { Fault, Read } from '../core/validation';
 import { readJson } from './requests';
 import { sameContent } from './fingerprint';
 import type { Removal, Saved } from './saved';
@@ -34,17 +34,22 @@ export interface SaveRequest {
 	token: string | null;
 }
 
-/** The body of a save, or the faults that it has. */
-export async function readSave(request: Request): Promise<SaveRequest | { faults: Fault[] }> {
+/** The body of a save with its document in today's shape, or the faults that it has. What the document holds is not looked at. */
+export async function readSave(
+	request: Request,
+	broughtUp: (document: unknown) => Read<unknown>
+): Promise<SaveRequest | { faults: Fault[] }> {
 	const no = (path: string, message: string) => ({ faults: [{ path, message }] });
 	const body = await readJson(request);
 	if (typeof body !== 'object' || body === null) return no('', 'the request must be an object');
 	const { version, document, planVersions } = body as Partial<SaveRequest>;
 	if (!Number.isInteger(version) || Math.abs(version as number) > 2 ** 31 - 1)
 		return no('version', 'the version that the change began from is missing');
+	const up = broughtUp(document);
+	if (!up.ok) return up;
 	return {
 		version: version as number,
-		document,
+		document: up.value,
 		planVersions,
 		token: request.headers.get('idempotency-key')
 	};

@@ -42,12 +42,15 @@ async function isUsable(tx: Db, teacherId: string): Promise<boolean> {
 async function fill(db: Db, now: Date): Promise<void> {
 	const teacherId = await addTeacher(db, 'Imke Oyelaran', DEMO_SIGN_IN.email, DEMO_SIGN_IN.password);
 	const studio = await createStudio(db, teacherId, 'Saltmarsh Loft', DEMO_TIME_ZONE);
+	const owner = { studioId: studio.id, teacherId };
 	const ids = {} as Record<DemoGroupKey, string>;
 	for (const [key, group] of Object.entries(DEMO_GROUPS) as [DemoGroupKey, Group][])
 		ids[key] = await createGroup(db, studio.id, group);
 	const monday = weekOfDay(dayInZone(now, DEMO_TIME_ZONE)).days[0] as string;
-	for (const { group, planned } of demoSeries(monday))
-		await createSeries(db, studio.id, ids[group], withNewIds(planned, newId));
+	for (const { group, planned } of demoSeries(monday)) {
+		const fresh = withNewIds(planned, newId);
+		await createSeries(db, owner, ids[group], fresh, fresh.runs);
+	}
 	for (const { group, week, plan } of DEMO_PLANS) {
 		if (titlesInSeries.has(plan.title)) continue;
 		const day = addDays(monday, 7 * week + DEMO_GROUPS[group].weekday - 1);

@@ -1,7 +1,7 @@
 import { readMovements } from '../core/formats';
 import type { Movement } from '../core/movement';
-import { planFaults, type ClassPlan } from '../core/plan';
-import { type Fault } from '../core/validation';
+import { PLAN, planFaults, type ClassPlan } from '../core/plan';
+import { broughtUp, type Fault } from '../core/validation';
 import type { Db } from './db/open';
 import { fingerprintsOf, movedOn, shelfWith, studioShelf, withStates } from './shelves';
 
@@ -23,7 +23,9 @@ export async function readSentPlan(
 	const today = await studioShelf(db, studioId);
 	const brought = readMovements(body?.movements ?? [], today.shelf.find);
 	if (!brought.ok) return { faults: brought.faults };
-	const plan = body?.plan as ClassPlan | undefined;
+	const up = broughtUp(PLAN, body?.plan);
+	if (!up.ok) return up;
+	const plan = up.value as ClassPlan | undefined;
 	const isObject = typeof plan === 'object' && plan !== null && !Array.isArray(plan);
 	const asked = isObject ? { ...plan, madeWith: madeWithOf(plan, fingerprintsOf(brought.value)) } : plan;
 	const kept = isObject ? await movedOn(db, studioId, today, [asked as ClassPlan], brought.value) : [];

@@ -2,7 +2,7 @@ import { readMovements } from '../core/formats';
 import type { Movement } from '../core/movement';
 import type { ClassPlan } from '../core/plan';
 import type { Fault } from '../core/validation';
-import { seriesFaults, type PlannedSeries } from '../core/series';
+import { seriesFaults, type SeriesDocument } from '../core/series';
 import type { Db } from './db/open';
 import { madeWithOf } from './sent-plan';
 import { foreignPlans } from './series';
@@ -10,7 +10,7 @@ import { fingerprintsOf, movedOn, shelfWith, studioShelf, withStates } from './s
 
 /** A series as it is to be stored, with the movements that it brings along and that have to be kept with it. */
 export interface SentSeries {
-	planned: PlannedSeries;
+	planned: SeriesDocument;
 	movements: Movement[];
 }
 
@@ -21,8 +21,9 @@ export interface SentSeries {
 export async function readSentSeries(
 	db: Db,
 	studioId: string,
+	/** Brought up to today's shape. */
 	sent: unknown,
-	stored: { id: string; planned: PlannedSeries } | null,
+	stored: { id: string; planned: SeriesDocument } | null,
 	movements: unknown = []
 ): Promise<SentSeries | { faults: Fault[] }> {
 	const today = await studioShelf(db, studioId);
@@ -45,7 +46,7 @@ export async function readSentSeries(
 	const whole = withPlans(sent, Object.fromEntries(asked.map(({ id, plan }) => [id, plan])));
 	const faults = seriesFaults(whole, (id) => finds.get(id) ?? today.shelf.find);
 	if (faults.length) return { faults };
-	const planned = whole as PlannedSeries;
+	const planned = whole as SeriesDocument;
 	const foreign = await foreignPlans(db, studioId, stored?.id ?? null, Object.keys(planned.plans));
 	if (foreign[0])
 		return { faults: [{ path: `plans.${foreign[0]}`, message: 'this class belongs somewhere else' }] };

@@ -1,7 +1,8 @@
+import { USUAL_PACE, type PaceModel } from '../core/pace';
 import type { SeriesToRead } from './compute/tasks';
-import { taughtBefore } from './plans';
 import type { Db } from './db/open';
 import { getGroup, type StoredGroup } from './groups';
+import { metBefore } from './runs';
 import { getSeries, type StoredSeries } from './series';
 import { movedOn, movementsFor, studioShelf, type MovedOn, type StudioShelf } from './shelves';
 
@@ -13,11 +14,18 @@ export interface StoredSetting {
 	/** Movements that are not what they were when its plans were made. */
 	moved: MovedOn[];
 	/** What the group met before the series began. */
-	knownBefore: string[];
+	knownBefore: readonly string[];
+	/** The pace of who teaches; the usual one where nobody is signed in (a calendar that subscribes). */
+	pace: PaceModel;
 }
 
 /** Loads a series of this studio with its setting; null for another studio's and for none at all. */
-export async function seriesSetting(db: Db, studioId: string, id: string): Promise<StoredSetting | null> {
+export async function seriesSetting(
+	db: Db,
+	studioId: string,
+	id: string,
+	pace: PaceModel = USUAL_PACE
+): Promise<StoredSetting | null> {
 	const stored = await getSeries(db, studioId, id);
 	const group = stored && (await getGroup(db, studioId, stored.groupId));
 	if (!stored || !group) return null;
@@ -29,16 +37,25 @@ export async function seriesSetting(db: Db, studioId: string, id: string): Promi
 		group,
 		today,
 		moved: [...new Map(moved.map((m) => [m.slug, m])).values()],
-		knownBefore: await taughtBefore(db, studioId, group.id, startsOn)
+		knownBefore: (await metBefore(db, studioId, group.id, startsOn, startsOn)).known.slugs,
+		pace
 	};
 }
 
 /** The same as plain data, for what is worked out in threads. */
-export function seriesToRead({ stored, group, today, moved, knownBefore }: StoredSetting): SeriesToRead {
+export function seriesToRead({
+	stored,
+	group,
+	today,
+	moved,
+	knownBefore,
+	pace
+}: StoredSetting): SeriesToRead {
 	return {
 		planned: stored.planned,
 		group: group.group,
 		movements: movementsFor(today, moved),
-		knownBefore
+		knownBefore,
+		pace
 	};
 }

@@ -1,7 +1,16 @@
 import { createHash, randomBytes } from 'node:crypto';
+import { type Runs } from '../core/run';
 import { and, asc, desc, eq, inArray, isNotNull } from 'drizzle-orm';
-import { dueIn, markOf, withTimesOfPlans, type Due, type PlannedSeries, type Series } from '../core/series';
-import { PLAN_LIMITS } from '../core/plan';
+import {
+	type Due,
+	dueIn,
+	markOf,
+	type PlannedSeries,
+	type Series,
+	type SeriesDocument,
+	withTimesOfPlans
+} from '../core/series';
+import { PLAN_LIMITS, slugsOf } from '../core/plan';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
 import { classGroup, plan, series, studio } from './db/schema';
@@ -9,6 +18,7 @@ import { deleteFrom, moveFrom, setSwitch, updateFrom } from './db/versioned';
 import { sameContent } from './fingerprint';
 import { addPlanRow, changePlanRow, onePlan } from './plan-rows';
 import { holdQuota } from './quotas';
+import { addRun, runsOfPlans, taughtPlans } from './runs';
 import { keepRemoved, takeRemoved } from './removed';
 import type { Removal, Saved } from './saved';
 
@@ -19,8 +29,9 @@ export interface StoredSeries {
 	/** Whether a calendar may subscribe. */
 	linked: boolean;
 	planned: PlannedSeries;
-	/** The version of each of its plans. */
+	/** The version of each of its plans, and of what is written down of each of its classes. */
 	planVersions: Record<string, number>;
+	runVersions: Record<string, number>;
 }
 
 export interface SeriesSummary {
@@ -44,8 +55,9 @@ export async function seriesDue(
 		.from(plan)
 		.where(and(eq(plan.studioId, studioId), isNotNull(plan.seriesId)));
 	const planned = new Set(rows.map((row) => row.id));
+	const taught = await taughtPlans(db, studioId);
 	return all
-		.map(({ id, series: s }) => ({ id, title: s.title, due: dueIn(s, planned, days, today) }))
+		.map(({ id, series: s }) => ({ id, title: s.title, due: dueIn(s, planned, taught, days, today) }))
 		.filter(({ due }) => due.length > 0);
 }
 
@@ -101,6 +113,11 @@ export async function getSeries(db: Db, studioId: string, id: string): Promise<S
 		.select()
 		.from(plan)
 		.where(and(eq(plan.studioId, studioId), eq(plan.seriesId, row.id)));
+	const runs = await runsOfPlans(
+		db,
+		studioId,
+		row.document.classes.map(({ id }) => id)
+	);
 	return {
 		id: row.id,
 		groupId: row.groupId,
@@ -108,24 +125,46 @@ export async function getSeries(db: Db, studioId: string, id: string): Promise<S
 		linked: row.linkHash !== null,
 		planned: withTimesOfPlans({
 			series: row.document,
-			plans: Object.fromEntries(plans.map((p) => [p.id, p.document]))
+			plans: Object.fromEntries(plans.map((p) => [p.id, p.document])),
+			runs: Object.fromEntries(runs.map(({ run }) => [run.planId, run]))
 		}),
-		planVersions: Object.fromEntries(plans.map((p) => [p.id, p.version]))
+		planVersions: Object.fromEntries(plans.map((p) => [p.id, p.version])),
+		runVersions: Object.fromEntries(runs.map(({ run, version }) => [run.planId, version]))
 	};
 }
 
-/** The group must belong to the studio: check that first. */
+/**
+ * The group must belong to the studio: check that first. What is written down of classes comes along as taught by
+ * `teacherId`.
+ */
 export async function createSeries(
 	db: Db,
-	studioId: string,
+	{ studioId, teacherId }: { studioId: string; teacherId: string },
 	groupId: string,
-	planned: PlannedSeries
+	planned: SeriesDocument,
+	runs: Runs = {}
 ): Promise<string> {
 	const id = newId();
 	await db.transaction(async (tx) => {
 		await holdQuota(tx, 'series', series, eq(series.studioId, studioId));
 		await tx.insert(series).values({ id, studioId, groupId, ...columns(planned.series) });
 		await writePlans(tx, { id, studioId, groupId }, planned, {}, null);
+		for (const c of planned.series.classes) {
+			const run = runs[c.id];
+			if (!run) continue;
+			const { planId, on: taughtOn, startsAt, ...notes } = run;
+			const document = planned.plans[c.id];
+			const place = {
+				studioId,
+				groupId,
+				teacherId,
+				planId,
+				taughtOn,
+				startsAt,
+				title: document?.title ?? ''
+			};
+			await addRun(tx, place, notes, document ? slugsOf(document) : []);
+		}
 	});
 	return id;
 }
@@ -150,7 +189,7 @@ export async function saveSeries(
 	id: string,
 	fromVersion: number,
 	planVersions: Readonly<Record<string, number>>,
-	planned: PlannedSeries
+	planned: SeriesDocument
 ): Promise<SavedSeries | Exclude<Saved<StoredSeries>, { kind: 'saved' }>> {
 	try {
 		return await db.transaction(async (tx): Promise<SavedSeries> => {
@@ -203,7 +242,7 @@ async function plansById(db: Db, studioId: string, ids: readonly string[]) {
 async function writePlans(
 	tx: Db,
 	of: { id: string; studioId: string; groupId: string },
-	{ series: { classes }, plans }: PlannedSeries,
+	{ series: { classes }, plans }: SeriesDocument,
 	known: Readonly<Record<string, number>>,
 	before: StoredSeries | null
 ): Promise<string[]> {
@@ -225,12 +264,12 @@ async function writePlans(
 		const document = Object.hasOwn(plans, c.id) ? plans[c.id] : undefined;
 		if (!document) continue;
 		const row = byId.get(c.id);
-		const place = { taughtOn: c.on, seriesId: of.id };
+		const place = { plannedOn: c.on, seriesId: of.id };
 		if (!row) {
 			const { studioId, groupId } = of;
 			await addPlanRow(tx, { id: c.id, studioId, groupId, ...place }, document);
 		} else if (sameContent(row.document, document)) {
-			if (row.taughtOn !== c.on || row.seriesId !== of.id)
+			if (row.plannedOn !== c.on || row.seriesId !== of.id)
 				held(await moveFrom(tx, plan, one(c.id), row.version, place));
 		} else {
 			const begunFrom = Object.hasOwn(known, c.id) ? known[c.id] : undefined;
@@ -247,7 +286,7 @@ async function writePlans(
 		if (Object.hasOwn(plans, id)) continue;
 		const version = before.planVersions[id] as number;
 		if (markOf(document) === proposed.get(id)) held(await deleteFrom(tx, plan, one(id), version));
-		else held(await moveFrom(tx, plan, one(id), version, { seriesId: null, taughtOn: null }));
+		else held(await moveFrom(tx, plan, one(id), version, { seriesId: null, plannedOn: null }));
 	}
 	return keptApart;
 }
@@ -255,8 +294,8 @@ async function writePlans(
 /** Puts what a plan holds into a plan of its own; its title. */
 async function keepApart(tx: Db, row: typeof plan.$inferSelect): Promise<string> {
 	const title = `${row.title || 'Untitled class'} (other version)`.slice(0, PLAN_LIMITS.titleCharacters);
-	const { studioId, groupId, taughtOn } = row;
-	await addPlanRow(tx, { id: newId(), studioId, groupId, taughtOn }, { ...row.document, title });
+	const { studioId, groupId, plannedOn } = row;
+	await addPlanRow(tx, { id: newId(), studioId, groupId, plannedOn }, { ...row.document, title });
 	return title;
 }
 

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import type { TeacherStyle } from '../core/style';
+import { NO_STYLE, type TeacherStyle } from '../core/style';
 import type { Db } from './db/open';
 import { teacherStyle } from './db/schema';
 import { updateFrom } from './db/versioned';
@@ -13,7 +13,7 @@ export interface StoredStyle {
 /** A teacher's style; version 0 and nothing chosen where they never set one. */
 export async function getStyle(db: Db, teacherId: string): Promise<StoredStyle> {
 	const [row] = await db.select().from(teacherStyle).where(eq(teacherStyle.teacherId, teacherId));
-	if (!row) return { version: 0, style: { choices: {}, pace: {} } };
+	if (!row) return { version: 0, style: NO_STYLE };
 	return { version: row.version, style: { choices: row.choices, pace: row.pace } };
 }
 

@@ -3,6 +3,7 @@
 	import { movementRing } from '$lib/core/view-models';
 	import type { Group } from '$lib/core/group';
 	import { POSITION_NAME, type Movement } from '$lib/core/movement';
+	import type { Known } from '$lib/core/run';
 	import Figure from './Figure.svelte';
 	import FinderFilters from './FinderFilters.svelte';
 	import Ring from './Ring.svelte';
@@ -11,7 +12,7 @@
 	interface Props {
 		movements: readonly Movement[];
 		group: Group;
-		usedLately: ReadonlySet<string>;
+		usedLately: Known;
 		onadd: (movement: Movement) => void;
 		onleave: () => void;
 	}
@@ -69,7 +70,7 @@
 		<button type="button" onclick={onleave}>Close</button>
 	</div>
 	<div class="narrow">
-		<FinderFilters {filters} counts={found.counts} {group} onchange={look} />
+		<FinderFilters {filters} counts={found.counts} {group} lately={usedLately} onchange={look} />
 	</div>
 	<ul role="listbox" id="{id}-list" aria-label="Movements">
 		{#each found.movements as movement, index (movement.slug)}

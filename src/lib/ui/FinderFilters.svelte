@@ -2,6 +2,7 @@
 	import { DIRECTION_NAME, DIRECTIONS, TISSUES } from '$lib/core/anatomy';
 	import { SERVES, type Counts, type Filters } from '$lib/core/substitution';
 	import { TIERS, type Group } from '$lib/core/group';
+	import type { Known } from '$lib/core/run';
 	import { MODES, POSITION_NAME, POSITIONS } from '$lib/core/movement';
 
 	/** The filters of the catalogue, each with how many it would leave. */
@@ -9,9 +10,11 @@
 		filters: Filters;
 		counts: Counts;
 		group: Group | null;
+		/** What was used in the last four weeks. */
+		lately: Known;
 		onchange: (filters: Filters) => void;
 	}
-	let { filters, counts, group, onchange }: Props = $props();
+	let { filters, counts, group, lately, onchange }: Props = $props();
 
 	type Choice = 'direction' | 'serves' | 'tissue' | 'position' | 'mode' | 'tier';
 	type Switch = 'kitAtHand' | 'cautionSafe' | 'rested';
@@ -31,11 +34,14 @@
 		{ key: 'tissue', label: 'Lengthens', any: 'any', options: named(TISSUES) },
 		{ key: 'tier', label: 'Has a form for', any: 'anybody', options: named(TIERS) }
 	];
-	const switches: { key: Switch; label: string }[] = [
+	const switches: { key: Switch; label: string }[] = $derived([
 		{ key: 'kitAtHand', label: 'kit at hand' },
 		{ key: 'cautionSafe', label: 'safe for all in the room' },
-		{ key: 'rested', label: 'not in the last four weeks' }
-	];
+		{
+			key: 'rested',
+			label: lately.from === 'taught' ? 'not in the last four weeks' : 'not planned in the last four weeks'
+		}
+	]);
 	const set = (change: Filters) => onchange({ ...filters, ...change });
 	const any = $derived(
 		[...choices, ...switches].some(({ key }) => filters[key] !== undefined && filters[key] !== false)

@@ -1,20 +1,24 @@
 <script lang="ts">
 	import {
-		DEFAULT_PACE,
 		PACE_LIMITS,
 		paceChangesSchema,
-		paceOf,
 		TALK_STYLES,
+		type Pace,
 		type PaceChanges,
-		type PaceFigure
+		type PaceFigure,
+		type PaceSaid
 	} from '$lib/core/pace';
 
-	/** How long the things take that are not the work itself; empty fields have the observed median. */
+	/** How long the things take that are not the work itself: what is set here, over what holds otherwise. */
 	interface Props {
-		pace: PaceChanges;
-		onchange: (change: PaceChanges) => void;
+		own: PaceChanges;
+		usual: Pace;
+		/** Whose the other figures are, as in "observed median". */
+		usualWords: string;
+		/** A figure left undefined is taken back. */
+		onchange: (change: PaceSaid) => void;
 	}
-	let { pace, onchange }: Props = $props();
+	let { own, usual, usualWords, onchange }: Props = $props();
 
 	const figures: { key: PaceFigure; label: string; step: number }[] = [
 		{ key: 'heldBreathSeconds', label: 'A slow held breath', step: 0.5 },
@@ -25,12 +29,12 @@
 		{ key: 'changeSidesWithPropSeconds', label: 'Changing sides with kit', step: 1 },
 		{ key: 'moveSeconds', label: 'Changing body position, usually', step: 1 }
 	];
-	const known = $derived(paceOf(pace));
+	const known = $derived({ ...usual, ...own });
 	const id = $props.id();
 
 	function set(key: PaceFigure, text: string) {
-		const change = { [key]: text.trim() === '' ? DEFAULT_PACE[key] : Number(text) };
-		if (paceChangesSchema.isValidSync(change)) onchange(change);
+		if (text.trim() === '') onchange({ [key]: undefined });
+		else if (paceChangesSchema.isValidSync({ [key]: Number(text) })) onchange({ [key]: Number(text) });
 	}
 </script>
 
@@ -43,7 +47,7 @@
 			onchange={(event) => onchange({ talk: event.currentTarget.value as PaceChanges['talk'] })}
 		>
 			{#each TALK_STYLES as talk (talk)}
-				<option value={talk}>{talk}: {DEFAULT_PACE.explainSeconds[talk]} s a new shape</option>
+				<option value={talk}>{talk}: {usual.explainSeconds[talk]} s a new shape</option>
 			{/each}
 		</select>
 	</span>
@@ -59,9 +63,7 @@
 				value={known[key]}
 				onchange={(event) => set(key, event.currentTarget.value)}
 			/>
-			<span class="quiet"
-				>{known[key] === DEFAULT_PACE[key] ? 'observed median' : `median ${DEFAULT_PACE[key]}`}</span
-			>
+			<span class="quiet">{own[key] === undefined ? usualWords : `${usualWords} ${usual[key]}`}</span>
 		</span>
 	{/each}
 </div>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { ClassCard } from '$lib/core/view-models';
-	import { draftOfRun, type ClassRun, type ReadClass } from '$lib/core/series';
+	import type { RunNotes } from '$lib/core/run';
+	import { draftOfRun, type ReadClass } from '$lib/core/series';
 	import { Button } from 'carbon-components-svelte';
 	import Ring from './Ring.svelte';
 
@@ -11,16 +12,14 @@
 		/** What is in it, for the list of what was left out. */
 		movements: { slug: string; english: string }[];
 		busy: boolean;
-		/** Whether the class before it is written down: runs are logged in their order. */
-		mayLog: boolean;
-		onlog: (run: ClassRun | null) => void;
+		onlog: (notes: RunNotes | null) => void;
 		onmove: (on: string, startsAt: string) => void;
 		onfallout: (why: string) => void;
 		onrenew: () => void;
 	}
-	let { card, read, movements, busy, mayLog, onlog, onmove, onfallout, onrenew }: Props = $props();
+	let { card, read, movements, busy, onlog, onmove, onfallout, onrenew }: Props = $props();
 
-	const run = $derived(read.class.run);
+	const run = $derived(read.run);
 	let on = $derived(card.on);
 	let startsAt = $derived(card.startsAt);
 	let why = $state('');
@@ -70,11 +69,11 @@
 		<p class="quiet">Changed by hand: it stays as it is when the series is proposed anew.</p>
 	{/if}
 
-	{#if card.planned && (run || mayLog)}
+	{#if card.planned}
 		<form
 			onsubmit={(event) => {
 				event.preventDefault();
-				onlog({ effort, minutes, leftOut, note });
+				onlog({ effort, minutes, attendance: draft.attendance, leftOut, note });
 			}}
 		>
 			<fieldset>
@@ -113,8 +112,6 @@
 				</div>
 			</fieldset>
 		</form>
-	{:else if card.planned}
-		<p class="quiet">How it went can be written down once the class before it is.</p>
 	{/if}
 
 	{#if !run}

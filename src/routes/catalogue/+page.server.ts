@@ -2,7 +2,7 @@ import { addDays, dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
 import { getGroup, groupNames } from '$lib/server/groups';
 import { latelyFrom } from '$lib/server/plan-setting';
-import { usedBetween } from '$lib/server/plans';
+import { usedBetween } from '$lib/server/runs';
 import { studioOfRequest } from '$lib/server/scope';
 import { studioShelf } from '$lib/server/shelves';
 import type { PageServerLoad } from './$types';

@@ -16,7 +16,7 @@
 	const shelf = $derived(shelfOf(CATALOGUE, data.own));
 	const out = $derived(new Set(data.leftOut));
 	const found = $derived(
-		findInCatalogue(shelf.all, filters, { group: data.group, usedLately: new Set(data.usedLately) })
+		findInCatalogue(shelf.all, filters, { group: data.group, usedLately: data.usedLately })
 	);
 
 	/** Cards that the server draws; the rest come as soon as the page is alive. */
@@ -68,7 +68,13 @@
 			</select>
 		</span>
 	</div>
-	<FinderFilters {filters} counts={found.counts} group={data.group} onchange={(next) => (filters = next)} />
+	<FinderFilters
+		{filters}
+		counts={found.counts}
+		group={data.group}
+		lately={data.usedLately}
+		onchange={(next) => (filters = next)}
+	/>
 </section>
 
 <ul class="cards">

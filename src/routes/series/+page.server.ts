@@ -1,4 +1,5 @@
 import { dayInZone, isIsoDay } from '$lib/core/calendar';
+import { taughtPlans } from '$lib/server/runs';
 import { seriesInShort } from '$lib/core/view-models';
 import { begunSeries, newSeries, SERIES_LIMITS } from '$lib/core/series';
 import { once } from '$lib/server/accepted';
@@ -8,7 +9,7 @@ import { formErrors } from '$lib/server/forms';
 import { getGroup, groupNames } from '$lib/server/groups';
 import { KEPT_DAYS, removedTitle } from '$lib/server/removed';
 import { readForm, tokenOf } from '$lib/server/requests';
-import { found, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { createSeries, listSeries, restoreSeries } from '$lib/server/series';
 import { studioShelf } from '$lib/server/shelves';
 import { fail, redirect } from '@sveltejs/kit';
@@ -19,13 +20,18 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const studio = studioOfRequest(locals);
 	const all = await listSeries(db(), studio.id);
 	const { shelf } = await studioShelf(db(), studio.id);
+	const taught = await taughtPlans(db(), studio.id);
 	const gone = url.searchParams.get('removed');
 	const title = gone ? await removedTitle(db(), studio.id, 'series', gone) : null;
 	return {
 		removed: gone && title !== null ? { id: gone, title, days: KEPT_DAYS } : null,
 		today: dayInZone(new Date(), studio.timeZone),
 		groups: await groupNames(db(), studio.id),
-		series: all.map(({ id, groupName, series }) => ({ id, groupName, ...seriesInShort(series, shelf.find) }))
+		series: all.map(({ id, groupName, series }) => ({
+			id,
+			groupName,
+			...seriesInShort(series, taught, shelf.find)
+		}))
 	};
 };
 
@@ -43,6 +49,7 @@ const begin = object({
 export const actions: Actions = {
 	create: async ({ request, locals }) => {
 		const studio = studioOfRequest(locals);
+		const owner = ownerOfRequest(locals);
 		const values = await readForm(request);
 		const token = tokenOf(values.token);
 		const errors = formErrors(begin, values);
@@ -50,7 +57,7 @@ export const actions: Actions = {
 		const { id, group } = found(await getGroup(db(), studio.id, String(values.group)));
 		const settings = newSeries(group, String(values.startsOn), studio.timeZone, Number(values.weeks));
 		const seriesId = await once(db(), studio.id, token, (tx) =>
-			createSeries(tx, studio.id, id, begunSeries(settings, newId))
+			createSeries(tx, owner, id, begunSeries(settings, newId))
 		);
 		redirect(303, `/series/${seriesId}`);
 	},

@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { Autosave } from '$lib/client/autosave.svelte';
-	import { teacherStyleFaults, type TeacherStyle } from '$lib/core/style';
+	import { styleForm } from '$lib/client/documents';
+	import { paceChangesOf, paceOf, withPaceSaid } from '$lib/core/pace';
+	import type { TeacherStyle } from '$lib/core/style';
 	import KeepSaved from '$lib/ui/KeepSaved.svelte';
 	import PacePanel from '$lib/ui/PacePanel.svelte';
 	import SaveMark from '$lib/ui/SaveMark.svelte';
@@ -13,7 +15,7 @@
 		'/api/style',
 		{ version: stored.version },
 		untrack(() => data.owner),
-		{ faultsOf: teacherStyleFaults }
+		styleForm
 	);
 	let style = $state.raw<TeacherStyle>(stored.style);
 
@@ -23,7 +25,7 @@
 	}
 	const inShort = (s: TeacherStyle) => [
 		`${Object.keys(s.choices).length} questions answered`,
-		`${Object.keys(s.pace).length} figures of your own`
+		`${Object.keys(paceChangesOf(s.pace)).length} figures of your own`
 	];
 </script>
 
@@ -53,8 +55,10 @@
 		Medians of about four and a half hours of observed teaching. Empty a field to go back to its median.
 	</p>
 	<PacePanel
-		pace={style.pace}
-		onchange={(figure) => change({ ...style, pace: { ...style.pace, ...figure } })}
+		own={paceChangesOf(style.pace)}
+		usual={paceOf()}
+		usualWords="observed median"
+		onchange={(said) => change({ ...style, pace: withPaceSaid(style.pace, said) })}
 	/>
 </section>
 

@@ -1,7 +1,8 @@
 import { newGroup } from '$lib/core/group';
+import { getStyle } from '$lib/server/styles';
 import { db } from '$lib/server/db';
 import { formErrors } from '$lib/server/forms';
-import { found, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { readForm, versionOf } from '$lib/server/requests';
 import { studioShelf } from '$lib/server/shelves';
 import { planCards } from '$lib/server/plan-cards';
@@ -23,8 +24,9 @@ export const load: PageServerLoad = async ({ locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const templates = await listTemplates(db(), studio.id);
 	const shelf = await studioShelf(db(), studio.id);
-	const plans = templates.map((stored) => ({ ...stored, groupId: '', taughtOn: null }));
-	const cards = await planCards(db(), studio.id, shelf, plans, () => ANYBODY, request.signal);
+	const plans = templates.map((stored) => ({ ...stored, groupId: '', plannedOn: null }));
+	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
+	const cards = await planCards(db(), studio.id, shelf, plans, () => ANYBODY, pace, request.signal);
 	return { templates: cards.map((card, i) => ({ ...card, version: templates[i]!.version })) };
 };
 

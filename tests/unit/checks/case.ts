@@ -45,7 +45,7 @@ export const read = (plan: ClassPlan, given: Given = {}): Reading => {
 		find: findMovement,
 		targets: given.targets ?? ANY,
 		group: given.group ?? null,
-		taughtBefore: given.taughtBefore ?? null,
+		known: given.taughtBefore ? { slugs: given.taughtBefore, from: 'taught' } : null,
 		lastFirstSide: given.lastFirstSide ?? null
 	};
 	return readPlan(plan, setting);

@@ -35,7 +35,7 @@ interface GroupSlot {
 
 interface DatedPlan {
 	groupId: string;
-	taughtOn: string | null;
+	plannedOn: string | null;
 	startsAt: string;
 	lengthSeconds: number;
 }
@@ -54,7 +54,7 @@ export function weekBoard<P extends DatedPlan>(
 	});
 	return week.days.map((iso, index) => {
 		const planned = plans
-			.filter((plan) => plan.taughtOn === iso)
+			.filter((plan) => plan.plannedOn === iso)
 			.map((plan) => ({
 				groupId: plan.groupId,
 				groupName: byId.get(plan.groupId)?.name ?? '',

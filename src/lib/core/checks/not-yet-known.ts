@@ -9,9 +9,11 @@ export const notYetKnown: Check = {
 		source: 'common practice',
 		canRepair: false
 	},
-	check({ items, taughtBefore, find }) {
-		if (!taughtBefore?.length) return [];
-		const met = new Set(taughtBefore);
+	check({ items, known, find }) {
+		if (!known?.slugs.length) return [];
+		const met = new Set(known.slugs);
+		const how =
+			known.from === 'taught' ? 'what this group has not met' : 'what was not planned for this group yet';
 		return items.flatMap(({ item, movement, blockId, startSeconds }) => {
 			const missing = met.has(movement.slug) ? [] : movement.prerequisites.filter((slug) => !met.has(slug));
 			met.add(movement.slug);
@@ -19,7 +21,7 @@ export const notYetKnown: Check = {
 			const names = missing.map((slug) => find(slug)?.english ?? slug).join(', ');
 			return [
 				{
-					message: `${movement.english} builds on what this group has not met: ${names}`,
+					message: `${movement.english} builds on ${how}: ${names}`,
 					where: { itemId: item.id, blockId, atSeconds: startSeconds },
 					data: { movement: movement.slug, missing: missing.join(', ') }
 				}

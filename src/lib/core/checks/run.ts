@@ -29,8 +29,8 @@ export interface Reading {
  * @throws Error when the plan names a movement or form that the catalogue does not have
  */
 export function readPlan(plan: ClassPlan, setting: Setting, only?: ReadonlySet<string>): Reading {
-	const { find, targets } = setting;
-	const timeline = clock(plan, find);
+	const { find, targets, pace } = setting;
+	const timeline = clock(plan, find, pace);
 	const items = new Map<string, Item>(
 		blocksOf(plan).flatMap(({ block }) => itemsAsDone(block).map((item) => [item.id, item] as const))
 	);
@@ -115,11 +115,11 @@ export function previewRepair(finding: Finding, context: CheckContext): Preview 
 }
 
 /** A class that was on time stays on time: what a repair adds or takes is fitted away, where the doses can give it. */
-function keptOnTime(repair: Repair, { plan, timeline, find }: CheckContext): Repair {
+function keptOnTime(repair: Repair, { plan, timeline, find, pace }: CheckContext): Repair {
 	if (timeline.totalSeconds !== plan.lengthSeconds) return repair;
 	const after = repair.edits.reduce(applyEdit, plan);
-	if (clock(after, find).totalSeconds === plan.lengthSeconds) return repair;
-	const fitted = fit(after, find);
+	if (clock(after, find, pace).totalSeconds === plan.lengthSeconds) return repair;
+	const fitted = fit(after, find, pace);
 	return fitted.ok
 		? { ...repair, edits: [...repair.edits, { do: 'setDoses', doses: fitted.doses }] }
 		: repair;

@@ -1,4 +1,5 @@
 import { phaseSeconds } from '../clock';
+import { paceOf } from '../pace';
 import { percent } from './help';
 import type { Check } from './types';
 
@@ -26,9 +27,10 @@ export const talkShare: Check = {
 			}
 		];
 	},
-	repair(_finding, { plan }) {
-		if (plan.pace.talk === 'brief') return null;
-		const talk = plan.pace.talk === 'detailed' ? ('ordinary' as const) : ('brief' as const);
+	repair(_finding, { plan, pace }) {
+		const now = paceOf(pace, plan.pinnedPace).talk;
+		if (now === 'brief') return null;
+		const talk = now === 'detailed' ? ('ordinary' as const) : ('brief' as const);
 		return { label: `Explain in the ${talk} way`, edits: [{ do: 'setPace', change: { talk } }] };
 	}
 };

@@ -25,8 +25,8 @@ export const timeOverOrUnder: Check = {
 			}
 		];
 	},
-	repair(_finding, { plan, find }) {
-		const result = fit(plan, find);
+	repair(_finding, { plan, find, pace }) {
+		const result = fit(plan, find, pace);
 		if (!result.ok) return null;
 		return {
 			label: `Fit to ${formatDuration(plan.lengthSeconds)}`,

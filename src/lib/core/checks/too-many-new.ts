@@ -12,10 +12,12 @@ export const tooManyNew: Check = {
 		source: 'common practice',
 		canRepair: false
 	},
-	check({ items, taughtBefore }) {
+	check({ items, known: before }) {
 		// a group that was never taught knows nothing yet: then everything is new, and nothing is said
-		if (!taughtBefore?.length) return [];
-		const known = new Set(taughtBefore);
+		if (!before?.slugs.length) return [];
+		const known = new Set(before.slugs);
+		const words =
+			before.from === 'taught' ? 'are new to this group' : 'were not planned for this group before';
 		const fresh = [
 			...new Map(
 				items.filter(({ movement }) => !known.has(movement.slug)).map((t) => [t.movement.slug, t])
@@ -25,7 +27,7 @@ export const tooManyNew: Check = {
 		const second = fresh[MOST_NEW]!;
 		return [
 			{
-				message: `${fresh.length} movements are new to this group: ${fresh.map((t) => t.movement.english).join(', ')}`,
+				message: `${fresh.length} movements ${words}: ${fresh.map((t) => t.movement.english).join(', ')}`,
 				where: { itemId: second.item.id, blockId: second.blockId, atSeconds: second.startSeconds },
 				data: { count: fresh.length, movements: fresh.map((t) => t.movement.slug).join(', ') }
 			}

@@ -1,8 +1,10 @@
 import type { Leg } from '../anatomy';
+import { type Known } from '../run';
 import type { Balance, Orbit, Targets } from '../orbit';
 import type { TimedItem, Timeline } from '../clock';
 import type { FindMovement, Movement } from '../movement';
 import type { Group } from '../group';
+import type { PaceModel } from '../pace';
 import type { TeachingStyle } from '../style';
 import type { ClassPlan, PlanEdit } from '../plan';
 
@@ -19,10 +21,12 @@ export interface Setting {
 	catalogue: readonly Movement[];
 	find: FindMovement;
 	targets: Targets;
+	/** The pace of who teaches; left out: the usual one. */
+	pace?: PaceModel;
 	/** The people, where they are known: the checks that are about people ask for them. */
 	group?: Group | null;
-	/** Slugs that this group has met before; null or missing where nobody knows. */
-	taughtBefore?: readonly string[] | null;
+	/** What this group has met before; null or missing where nobody knows. */
+	known?: Known | null;
 	/** The leg that led in the group's class before this one. */
 	lastFirstSide?: Leg | null;
 }

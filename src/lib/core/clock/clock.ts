@@ -8,7 +8,7 @@ import {
 	type Movement,
 	type Position
 } from '../movement';
-import { moveSeconds, paceOf, type Pace } from '../pace';
+import { moveSeconds, type Pace, type PaceModel, paceOf, USUAL_PACE } from '../pace';
 import { HIP_TESTS } from '../measure';
 import type { Block, ClassPlan, Flow, Item, PinnedPhase, Section, TestBlock } from '../plan';
 import { doseSeconds } from './dose';
@@ -81,8 +81,8 @@ interface Known {
  * People are in the first position when it begins. A movement taught before is explained more shortly.
  * @throws Error when the plan names a movement or form that `find` does not know (check it by planFaults first)
  */
-export function clock(plan: ClassPlan, find: FindMovement): Timeline {
-	const writer = new TimelineWriter(paceOf(plan.pace), find);
+export function clock(plan: ClassPlan, find: FindMovement, pace: PaceModel = USUAL_PACE): Timeline {
+	const writer = new TimelineWriter(paceOf(pace, plan.pinnedPace), find);
 	for (const section of plan.sections) for (const block of section.blocks) writer.block(section, block);
 	return { entries: writer.entries, totalSeconds: writer.now };
 }

@@ -1,30 +1,37 @@
 import { doseRange, formOf, type DoseUnit, type FindMovement } from '../movement';
+import { USUAL_PACE, variesOf, type PaceFigure, type PaceModel } from '../pace';
 import type { Item } from '../plan';
 import type { Phase, Timeline } from './clock';
 
 /**
- * How much the stretches of a class vary, as standard deviations in shares of their planned time. From the spread of
- * the timings that the pace comes from (middle half of position changes 8-16 s, side changes 2-32 s, props 8-38 s,
- * slow breaths 6-8 s): common practice, no published source.
+ * How much the stretches vary for which a pace has no figure, as standard deviations in shares of their planned time.
+ * From the spread of the timings that the pace comes from (props 8-38 s): common practice, no published source.
  */
-export const VARIES: Record<Exclude<Phase, 'work'>, number> = {
-	move: 0.4,
-	fetch: 0.45,
-	setUp: 0.4,
-	explain: 0.4,
-	change: 0.45,
-	notice: 0.3,
-	leave: 0.3,
-	talk: 0.25,
-	test: 0.3
+const VARIES = { fetch: 0.45, explain: 0.4, notice: 0.3, leave: 0.3, talk: 0.25, test: 0.3 };
+const WORK_VARIES = { seconds: 0.03, repetitions: 0.12 };
+
+/** The figure of a pace that says how much a stretch of such a phase, or of work in such a unit, varies. */
+const FIGURE_OF_PHASE: Partial<Record<Phase, PaceFigure>> = {
+	move: 'moveSeconds',
+	setUp: 'setUpSeconds',
+	change: 'changeSidesSeconds'
 };
-export const WORK_VARIES: Record<DoseUnit, number> = {
-	seconds: 0.03,
-	counts: 0.2,
-	breaths: 0.1,
-	repetitions: 0.12,
-	rounds: 0.1
+const FIGURE_OF_UNIT: Partial<Record<DoseUnit, PaceFigure>> = {
+	counts: 'countSeconds',
+	breaths: 'heldBreathSeconds',
+	rounds: 'movingBreathSeconds'
 };
+
+function phaseVaries(phase: Exclude<Phase, 'work'>, pace: PaceModel): number {
+	const figure = FIGURE_OF_PHASE[phase];
+	return figure ? variesOf(pace, figure) : VARIES[phase as keyof typeof VARIES];
+}
+
+function workVaries(unit: DoseUnit, pace: PaceModel): number {
+	const figure = FIGURE_OF_UNIT[unit];
+	return figure ? variesOf(pace, figure) : WORK_VARIES[unit as keyof typeof WORK_VARIES];
+}
+
 /** What is the same all evening: how slowly this teacher breathes today, and how much they talk. */
 export const BREATH_VARIES = 0.06;
 export const TALK_VARIES = 0.15;
@@ -52,13 +59,14 @@ export interface Spread {
 export function stretches(
 	timeline: Timeline,
 	find: FindMovement,
-	itemOf: (itemId: string) => Item | undefined
+	itemOf: (itemId: string) => Item | undefined,
+	pace: PaceModel = USUAL_PACE
 ): Stretch[] {
 	return timeline.entries.map(({ phase, itemId, byBreath, fromSeconds, toSeconds }) => {
 		const seconds = toSeconds - fromSeconds;
 		if (phase !== 'work') {
 			const common = phase === 'explain' || phase === 'talk' ? ('talk' as const) : null;
-			return { seconds, varies: VARIES[phase], common };
+			return { seconds, varies: phaseVaries(phase, pace), common };
 		}
 		const item = itemId === null ? undefined : itemOf(itemId);
 		const movement = item && find(item.movement);
@@ -66,7 +74,7 @@ export function stretches(
 		const own = form && item ? doseRange(form, item.mode, item.unit).unit : 'seconds';
 		const unit = byBreath ? 'breaths' : own;
 		const common = unit === 'breaths' || unit === 'rounds' ? ('breath' as const) : null;
-		return { seconds, varies: WORK_VARIES[unit], common };
+		return { seconds, varies: workVaries(unit, pace), common };
 	});
 }
 

@@ -1,5 +1,5 @@
 import type { Leg } from '../anatomy';
-import { keptWith, type Form, type Movement, type PropUse } from '../movement';
+import { keptWith, type Form, type Movement, type PropSite, type PropUse } from '../movement';
 import { arm } from './arms';
 import { posture } from './posture';
 import type { Skeleton } from './skeleton';
@@ -151,8 +151,8 @@ function floorAndWall(
 	if (!wall) return lines;
 	const ahead = Math.max(...[s.lead.toe, s.trail.toe, s.lead.ankle, s.trail.ankle].map((v) => v[0])) + 0.02;
 	const behind = Math.min(...[s.lead.toe, s.trail.toe, s.lead.ankle, s.trail.ankle].map((v) => v[0])) - 0.02;
-	const x = /behind/.test(wall.place) && movement.position !== 'wall-supine' ? behind : ahead;
-	if (!/beside/.test(wall.place))
+	const x = wall.site === 'behind' ? behind : ahead;
+	if (wall.site !== 'beside')
 		lines.push([
 			[at([x, 0, 0])[0], top],
 			[at([x, 0, 0])[0], floorY]
@@ -174,7 +174,7 @@ function mat(s: Skeleton, at: (v: Vec) => [number, number]): [number, number][] 
 	return corners.map(at);
 }
 
-/** Kit where it lies, by the words of its place; what is only held in the hand is drawn as a line. */
+/** Kit where it lies; what is only held in the hand is drawn as a line. */
 function kit(
 	prop: PropUse,
 	s: Skeleton,
@@ -197,31 +197,41 @@ function kit(
 			],
 			prop.kit === 'blanket' ? 3 : 5
 		);
-	const { place } = prop;
+	const { site } = prop;
 	if (prop.kit === 'wall space') return [];
 	if (prop.kit === 'strap' || prop.kit === 'belt') {
-		const foot = /back foot/.test(place) ? s.trail.ankle : s.lead.ankle;
+		const foot = site === 'trail foot' ? s.trail.ankle : s.lead.ankle;
 		return [make([hands[0] as Vec, foot], 1.4)];
 	}
-	if (prop.kit === 'chair') return chair(place, s, make);
-	if (/under the hands?|under the forearms/.test(place))
-		return hands.slice(0, prop.count).map((h) => flat(h, 0.03));
-	if (/knees/.test(place)) return [flat(s.lead.knee, 0.03), flat(s.trail.knee, 0.03)];
-	if (/back knee|dropping knee|the knee$/.test(place) && !/open knee/.test(place))
-		return [flat(s.trail.knee, 0.03)];
-	if (/knee|thigh/.test(place)) return [flat(s.lead.knee, 0.04)];
-	if (/foot|heel/.test(place)) return [flat(s.lead.ankle, 0.03)];
-	if (/head/.test(place)) return [flat(s.head, 0.06)];
-	if (/chest/.test(place)) return [flat(s.chest, 0.07, 0.1)];
-	return [flat(s.pelvis, 0.05, 0.05)];
+	if (prop.kit === 'chair') return chair(site, s, make);
+	switch (site) {
+		case 'hands':
+			return hands.slice(0, prop.count).map((h) => flat(h, 0.03));
+		case 'knees':
+			return [flat(s.lead.knee, 0.03), flat(s.trail.knee, 0.03)];
+		case 'trail knee':
+			return [flat(s.trail.knee, 0.03)];
+		case 'lead knee':
+			return [flat(s.lead.knee, 0.04)];
+		case 'lead foot':
+			return [flat(s.lead.ankle, 0.03)];
+		case 'trail foot':
+			return [flat(s.trail.ankle, 0.03)];
+		case 'head':
+			return [flat(s.head, 0.06)];
+		case 'chest':
+			return [flat(s.chest, 0.07, 0.1)];
+		default:
+			return [flat(s.pelvis, 0.05, 0.05)];
+	}
 }
 
-function chair<T>(place: string, s: Skeleton, make: (points: Vec[], width: number) => T): T[] {
+function chair<T>(site: PropSite, s: Skeleton, make: (points: Vec[], width: number) => T): T[] {
 	const seatHeight = 0.25;
-	const sits = /to sit on|behind/.test(place);
+	const sits = site === 'hips' || site === 'behind';
 	const x = sits
 		? s.pelvis[0] - 0.02
-		: /calves/.test(place)
+		: site === 'calves'
 			? s.lead.ankle[0] - 0.05
 			: Math.max(s.lead.ankle[0], s.trail.ankle[0]) + 0.1;
 	const height = sits && s.pelvis[1] > seatHeight ? Math.min(s.pelvis[1] - 0.06, seatHeight) : seatHeight;

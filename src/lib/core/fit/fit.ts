@@ -9,7 +9,7 @@ import {
 } from '../clock';
 import { doseRange, formOf, type FindMovement } from '../movement';
 import { styledRange, styleOf } from '../style';
-import { paceOf } from '../pace';
+import { type Pace, type PaceModel, paceOf, USUAL_PACE } from '../pace';
 import { itemsIn, itemsOf, type ClassPlan, type Item } from '../plan';
 import { chooseAmounts, type Knob } from './choose';
 
@@ -56,9 +56,14 @@ const HELD_STEP_SECONDS = 5;
  * above all. Among all exact ways the one with the least weighted change, to the optimum.
  * The plan is not changed: apply `doses` by a `setDoses` edit.
  */
-export function fit(plan: ClassPlan, find: FindMovement, lengthSeconds = plan.lengthSeconds): FitResult {
-	const timeline = clock(plan, find);
-	const knobs = knobsOf(plan, find, timeline);
+export function fit(
+	plan: ClassPlan,
+	find: FindMovement,
+	pace: PaceModel = USUAL_PACE,
+	lengthSeconds = plan.lengthSeconds
+): FitResult {
+	const timeline = clock(plan, find, pace);
+	const knobs = knobsOf(plan, find, timeline, paceOf(pace, plan.pinnedPace));
 	const free = knobs.reduce((sum, k) => sum + (k.seconds[k.current - k.min] ?? 0), 0);
 	const fixedSeconds = timeline.totalSeconds - free;
 	const inSteps = chooseAmounts(knobs, lengthSeconds - fixedSeconds);
@@ -88,8 +93,12 @@ export function fit(plan: ClassPlan, find: FindMovement, lengthSeconds = plan.le
 }
 
 /** The items whose dose may change, each with the seconds that every amount takes (all passes together). */
-export function knobsOf(plan: ClassPlan, find: FindMovement, timeline: Timeline): Knob[] {
-	const pace = paceOf(plan.pace);
+export function knobsOf(
+	plan: ClassPlan,
+	find: FindMovement,
+	timeline: Timeline,
+	pace: Pace = paceOf(USUAL_PACE, plan.pinnedPace)
+): Knob[] {
 	const items = itemsOf(plan);
 	const byId = new Map(items.map((item) => [item.id, item]));
 	// for each pass of an item what that side gets on top of the dose

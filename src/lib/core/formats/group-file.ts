@@ -1,27 +1,23 @@
-import { groupFaults, type Group } from '../group';
-import { readEnvelope, unknownKeys, type Read } from './envelope';
+import { GROUP, groupFaults, type Group } from '../group';
+import { readWith, withVersion, type Read } from '../validation';
+import { fileSchema, part, readEnvelope, writeEnvelope, type FileFormat } from './envelope';
+import { inFile } from './versions';
 
-export const GROUP_FORMAT = 'humble-orbit/group';
-export const GROUP_FORMAT_VERSION = 1;
+export const GROUP_FILE: FileFormat = {
+	format: 'humble-orbit/group',
+	version: 1,
+	schemaPath: '/schemas/group-1.schema.json'
+};
+
+export const groupFileSchema = fileSchema(GROUP_FILE, { group: inFile(GROUP).required() });
 
 export function writeGroupFile(group: Group): string {
-	const file = {
-		$schema: '/schemas/group-1.schema.json',
-		format: GROUP_FORMAT,
-		version: GROUP_FORMAT_VERSION,
-		group
-	};
-	return `${JSON.stringify(file, null, 2)}\n`;
+	return writeEnvelope(GROUP_FILE, { group: withVersion(GROUP, group) });
 }
 
 /** Reads a group file. A wrong one gives everything that is wrong and where. */
 export function readGroupFile(text: string): Read<Group> {
-	const envelope = readEnvelope(text, GROUP_FORMAT, GROUP_FORMAT_VERSION);
+	const envelope = readEnvelope(text, GROUP_FILE, ['group']);
 	if (!envelope.ok) return envelope;
-	const { group } = envelope.value;
-	const faults = [
-		...unknownKeys(envelope.value, ['$schema', 'format', 'version', 'group']),
-		...groupFaults(group).map(({ path, message }) => ({ path: path ? `group.${path}` : 'group', message }))
-	];
-	return faults.length ? { ok: false, faults } : { ok: true, value: group as Group };
+	return part('group', readWith<Group>(GROUP, envelope.value.group, groupFaults));
 }

@@ -1,6 +1,6 @@
 export * from './blocks-file';
-export * from './envelope';
-export * from './group-file';
-export * from './json-schema';
-export * from './plan-file';
-export * from './series-file';
+export { faultLines } from './envelope';
+export { groupFileSchema, readGroupFile, writeGroupFile } from './group-file';
+export { readMovements, writeMovements } from './movements';
+export { planFileSchema, readPlanFile, writePlanFile, type PlanFile } from './plan-file';
+export { readRuns, readSeriesFile, seriesFileSchema, writeSeriesFile, type SeriesFile } from './series-file';

@@ -1,14 +1,41 @@
-import { groupFaults, type Group } from '../group';
+import { object } from 'yup';
+import { GROUP, groupFaults, type Group } from '../group';
 import type { FindMovement, Movement } from '../movement';
-import type { ClassPlan } from '../plan';
-import type { Fault } from '../validation';
-import { seriesFaults, type PlannedSeries } from '../series';
-import { readEnvelope, unknownKeys, type Read } from './envelope';
-import { readMovements } from './plan-file';
+import { PLAN, type ClassPlan } from '../plan';
+import { notesOf, RUN_NOTES, runNotesFaults, type RunNotes } from '../run';
+import {
+	runsOfVersion1,
+	SERIES,
+	seriesAsSent,
+	seriesBroughtUp,
+	seriesFaults,
+	withRunNotes,
+	type PlannedSeries,
+	type SeriesDocument
+} from '../series';
+import { isObject, readWith, withVersion, type Fault, type Read } from '../validation';
+import { faultsOf, fileSchema, part, readEnvelope, writeEnvelope, type FileFormat } from './envelope';
+import { movementsInFile, readMovements, writeMovements } from './movements';
+import { inFile } from './versions';
 
-export const SERIES_FORMAT = 'humble-orbit/series';
-export const SERIES_FORMAT_VERSION = 1;
-export const SERIES_SCHEMA_PATH = '/schemas/series-1.schema.json';
+/** 2: how classes went stands beside the series, and each part of the file says which version of its own it has. */
+export const SERIES_FILE: FileFormat = {
+	format: 'humble-orbit/series',
+	version: 2,
+	schemaPath: '/schemas/series-2.schema.json'
+};
+
+export const seriesFileSchema = fileSchema(SERIES_FILE, {
+	series: inFile(SERIES).required(),
+	plans: object()
+		.required()
+		.meta({ each: inFile(PLAN) }),
+	runs: object()
+		.required()
+		.meta({ each: inFile(RUN_NOTES) }),
+	group: inFile(GROUP).required(),
+	movements: movementsInFile
+});
 
 /** What a series file holds: the series with its plans, the group, and movements that do not come with Humble Orbit. */
 export interface SeriesFile {
@@ -19,41 +46,59 @@ export interface SeriesFile {
 
 export function writeSeriesFile({ planned, group, movements }: SeriesFile): string {
 	const plans = Object.fromEntries(
-		Object.entries(planned.plans).map(([id, { madeWith: _states, ...plan }]) => [id, plan])
+		Object.entries(planned.plans).map(([id, { madeWith: _states, ...plan }]) => [id, plan as ClassPlan])
 	);
-	const file = {
-		$schema: SERIES_SCHEMA_PATH,
-		format: SERIES_FORMAT,
-		version: SERIES_FORMAT_VERSION,
-		series: planned.series,
-		plans,
-		group,
-		...(movements.length ? { movements } : {})
-	};
-	return `${JSON.stringify(file, null, 1)}\n`;
+	return writeEnvelope(
+		SERIES_FILE,
+		{
+			...seriesAsSent({ series: planned.series, plans }),
+			runs: notesOf(planned.runs),
+			group: withVersion(GROUP, group),
+			...writeMovements(movements)
+		},
+		1
+	);
 }
 
 /** Reads a series file. A wrong one gives everything that is wrong and where. */
 export function readSeriesFile(text: string, find: FindMovement): Read<SeriesFile> {
-	const envelope = readEnvelope(text, SERIES_FORMAT, SERIES_FORMAT_VERSION);
+	const envelope = readEnvelope(text, SERIES_FILE, ['series', 'plans', 'runs', 'group', 'movements']);
 	if (!envelope.ok) return envelope;
-	const { series, plans, group, movements = [] } = envelope.value;
-	const own = readMovements(movements, find);
+	const { series, plans } = envelope.value;
+	const own = readMovements(envelope.value.movements ?? [], find);
 	if (!own.ok) return own;
 	const bySlug = new Map(own.value.map((movement) => [movement.slug, movement]));
 	const known: FindMovement = (slug) => bySlug.get(slug) ?? find(slug);
-	const faults: Fault[] = [
-		...unknownKeys(envelope.value, ['$schema', 'format', 'version', 'series', 'plans', 'group', 'movements']),
-		...seriesFaults({ series, plans }, () => known),
-		...groupFaults(group).map(({ path, message }) => ({ path: path ? `group.${path}` : 'group', message }))
-	];
-	if (faults.length) return { ok: false, faults };
+	const planned = readPlanned({ series, plans }, () => known);
+	const runs = readRuns(envelope.value.runs ?? runsOfVersion1(series));
+	const group = part('group', readWith<Group>(GROUP, envelope.value.group, groupFaults));
+	if (!planned.ok || !runs.ok || !group.ok) return { ok: false, faults: faultsOf(planned, runs, group) };
 	return {
 		ok: true,
 		value: {
-			planned: { series: series as PlannedSeries['series'], plans: plans as Record<string, ClassPlan> },
-			group: group as Group,
+			planned: withRunNotes(planned.value, runs.value),
+			group: group.value,
 			movements: own.value
 		}
 	};
+}
+
+function readPlanned(value: unknown, find: (classId: string) => FindMovement): Read<SeriesDocument> {
+	const up = seriesBroughtUp(value);
+	if (!up.ok) return up;
+	const faults = seriesFaults(up.value, find);
+	return faults.length ? { ok: false, faults } : { ok: true, value: up.value as SeriesDocument };
+}
+
+/** What is written down of classes by their ids, as a file or a request brings it. */
+export function readRuns(value: unknown): Read<Record<string, RunNotes>> {
+	if (!isObject(value)) return { ok: false, faults: [{ path: 'runs', message: 'must be an object' }] };
+	const faults: Fault[] = [];
+	const runs: Record<string, RunNotes> = {};
+	for (const [id, kept] of Object.entries(value)) {
+		const read = part(`runs.${id}`, readWith<RunNotes>(RUN_NOTES, kept, runNotesFaults));
+		if (read.ok) runs[id] = read.value;
+		else faults.push(...read.faults);
+	}
+	return faults.length ? { ok: false, faults } : { ok: true, value: runs };
 }

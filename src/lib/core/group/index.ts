@@ -2,3 +2,4 @@ export * from './presets';
 export * from './schema';
 export * from './student';
 export * from './types';
+export * from './versions';

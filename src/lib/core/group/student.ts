@@ -13,7 +13,7 @@ export interface Student {
 	tighterSide: Leg | null;
 }
 
-const studentSchema = object({
+export const studentSchema = object({
 	name: string()
 		.required('a first name and an initial are needed')
 		.matches(/^\p{L}[\p{L}’'-]{0,28}( \p{L}\.?)?$/u, 'a first name and an initial, as in "Oda F."')

@@ -6,5 +6,6 @@ export * from './notation';
 export * from './schema';
 export * from './shelf';
 export * from './types';
+export * from './versions';
 export * from './find';
 export * from './kept-with';

@@ -1,22 +1,14 @@
-import {
-	DOSE_UNITS,
-	KIT_KINDS,
-	TEMPOS,
-	type DoseRange,
-	type KitKind,
-	type PropUse,
-	type Tempo
-} from './types';
+import { DOSE_UNITS, KIT_KINDS, PROP_SITES, TEMPOS, type DoseRange, type PropUse, type Tempo } from './types';
 
 /**
  * The short notation in which doses and kit are written down, beside that of hip angles: the catalogue's files
  * and the form for own movements use it.
  *   dose: `20-30-45 seconds`, `3-5-8 breaths`, `8-10-12 sweep repetitions`, `2-3-4 rounds of 2 breaths`
- *   kit:  `2 blanket: under the knees`
+ *   kit:  `2 blanket at knees: under the knees`
  */
 const DOSE =
 	/^(\d+)-(\d+)-(\d+) (?:([a-z-]+) )?(breaths|seconds|repetitions|rounds|counts)(?: of (\d+) breaths)?$/;
-const PROP = /^(\d+) ([a-z ]+): (.+)$/;
+const PROP = /^(\d+) ([a-z ]+) at ([a-z ]+): (.+)$/;
 
 /** @throws Error that says how a dose is written */
 export function readDose(text: string): DoseRange {
@@ -44,13 +36,14 @@ export function writeDose({ unit, min, usual, max, tempo, breathsPerRound }: Dos
 export function readProp(text: string): PropUse {
 	const match = PROP.exec(text.trim());
 	const kit = KIT_KINDS.find((kind) => kind === match?.[2]);
-	if (!match || !kit)
+	const site = PROP_SITES.find((known) => known === match?.[3]);
+	if (!match || !kit || !site)
 		throw new Error(
-			`"${text}" is not kit such as "2 blanket: under the knees"; kit is ${KIT_KINDS.join(', ')}`
+			`"${text}" is not kit such as "2 blanket at knees: under the knees"; kit is ${KIT_KINDS.join(', ')}; it lies at ${PROP_SITES.join(', ')}`
 		);
-	return { kit: kit as KitKind, count: Number(match[1]), place: match[3] as string };
+	return { kit, count: Number(match[1]), site, place: match[4] as string };
 }
 
-export function writeProp({ kit, count, place }: PropUse): string {
-	return `${count} ${kit}: ${place}`;
+export function writeProp({ kit, count, site, place }: PropUse): string {
+	return `${count} ${kit} at ${site}: ${place}`;
 }

@@ -10,6 +10,7 @@ import {
 import { eachOnce, isPropertyOfAll, oneLine, textOfLines } from '../validation';
 import {
 	ARMS,
+	PROP_SITES,
 	CAUTIONS,
 	CROSSINGS,
 	DOSE_UNITS,
@@ -83,6 +84,7 @@ export const doseRangeSchema = object({
 const propUse = object({
 	kit: string().oneOf(KIT_KINDS).required(),
 	count: number().integer().min(1).max(6).required(),
+	site: string().oneOf(PROP_SITES).required(),
 	place: oneLine(200).required()
 });
 

@@ -72,10 +72,30 @@ export const KIT_KINDS = [
 ] as const;
 export type KitKind = (typeof KIT_KINDS)[number];
 
+/** Where kit lies or stands, for the drawing: at a part of the body, or beside it. */
+export const PROP_SITES = [
+	'hips',
+	'hands',
+	'knees',
+	'lead knee',
+	'trail knee',
+	'lead foot',
+	'trail foot',
+	'calves',
+	'head',
+	'chest',
+	'in front',
+	'behind',
+	'beside'
+] as const;
+export type PropSite = (typeof PROP_SITES)[number];
+
 /** Kit of one person, both sides counted: a block under each knee is 2. */
 export interface PropUse {
 	kit: KitKind;
 	count: number;
+	site: PropSite;
+	/** How it is said: "under the back knee". */
 	place: string;
 }
 

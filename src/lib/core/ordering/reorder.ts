@@ -1,5 +1,5 @@
 import type { FindMovement } from '../movement';
-import { paceOf } from '../pace';
+import { type PaceModel, paceOf, USUAL_PACE } from '../pace';
 import type { Block, ClassPlan } from '../plan';
 import { betweenSeconds, stopOf, type Here } from './cost';
 import { rulesOf, type Rules } from './rules';
@@ -25,8 +25,13 @@ export interface Calmed {
  * so the sections are chained: for each possible last block the best way to it is kept.
  * @param stop asked between steps; when it answers true the best so far is given
  */
-export function calmOrder(plan: ClassPlan, find: FindMovement, stop: () => boolean = () => false): Calmed {
-	const pace = paceOf(plan.pace);
+export function calmOrder(
+	plan: ClassPlan,
+	find: FindMovement,
+	model: PaceModel = USUAL_PACE,
+	stop: () => boolean = () => false
+): Calmed {
+	const pace = paceOf(model, plan.pinnedPace);
 	let entries: Entry[] = [{ here: null, cost: 0, order: {} }];
 	let exact = true;
 	const earlier: Block[] = [];
@@ -34,7 +39,7 @@ export function calmOrder(plan: ClassPlan, find: FindMovement, stop: () => boole
 	for (const section of plan.sections) {
 		if (section.blocks.length === 0) continue;
 		const stops = section.blocks.map((block) => stopOf(block, find));
-		const rules = keepable(rulesOf(plan, section, earlier, find), warm);
+		const rules = keepable(rulesOf(plan, section, earlier, find, model), warm);
 		const cost = (from: Here, to: number) => betweenSeconds(from, stops[to]!, pace);
 		const small = section.blocks.length <= EXACT_BLOCKS;
 		exact &&= small;
@@ -58,8 +63,8 @@ function keepable(rules: Rules, warm: number): Rules {
 }
 
 /** Seconds lost between the blocks of a plan as it stands. */
-export function lostSeconds(plan: ClassPlan, find: FindMovement): number {
-	const pace = paceOf(plan.pace);
+export function lostSeconds(plan: ClassPlan, find: FindMovement, model: PaceModel = USUAL_PACE): number {
+	const pace = paceOf(model, plan.pinnedPace);
 	let here: Here = null;
 	let sum = 0;
 	for (const section of plan.sections)

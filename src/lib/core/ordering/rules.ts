@@ -1,3 +1,4 @@
+import { type PaceModel } from '../pace';
 import { formOf, type FindMovement, type Form, type Mode, type Movement } from '../movement';
 import { itemsIn, type Block } from '../plan';
 import { clock } from '../clock';
@@ -61,7 +62,8 @@ export function rulesOf(
 	plan: ClassPlan,
 	section: ClassPlan['sections'][number],
 	earlier: readonly Block[],
-	find: FindMovement
+	find: FindMovement,
+	pace: PaceModel
 ): Rules {
 	const blocks = section.blocks;
 	const parts = blocks.map((block) => partsOf(block, find));
@@ -70,7 +72,7 @@ export function rulesOf(
 	for (let a = 0; a < blocks.length; a++)
 		for (let b = 0; b < blocks.length; b++)
 			if (a !== b && mustPrecede(parts[a]!, parts[b]!, a, b, seen)) before[b]!.push(a);
-	const work = workSeconds(plan, find);
+	const work = workSeconds(plan, find, pace);
 	return {
 		before,
 		place: blocks.map((block, i) => (block.kind === 'talk' ? i : -1)),
@@ -103,9 +105,9 @@ function mustPrecede(
 	return visit || strength || prepares;
 }
 
-export function workSeconds(plan: ClassPlan, find: FindMovement): Map<string, number> {
+export function workSeconds(plan: ClassPlan, find: FindMovement, pace: PaceModel): Map<string, number> {
 	const sums = new Map<string, number>();
-	for (const { phase, itemId, fromSeconds, toSeconds } of clock(plan, find).entries)
+	for (const { phase, itemId, fromSeconds, toSeconds } of clock(plan, find, pace).entries)
 		if (phase === 'work' && itemId !== null)
 			sums.set(itemId, (sums.get(itemId) ?? 0) + toSeconds - fromSeconds);
 	return sums;

@@ -105,7 +105,7 @@ export function moveSeconds(pace: Pace, from: Position, to: Position): number {
 	return (MOVE_SECONDS[`${from}>${to}`] ?? DEFAULT_PACE.moveSeconds) * scale;
 }
 
-/** What a plan or a teacher changes of the usual pace. */
+/** Figures that are set for one class by hand. */
 export interface PaceChanges {
 	talk?: TalkStyle;
 	heldBreathSeconds?: number;
@@ -138,11 +138,6 @@ export const paceChangesSchema = object({
 })
 	.noUnknown()
 	.required();
-
-/** The whole pace of a plan: the usual figures with its changes. */
-export function paceOf(changes: PaceChanges): Pace {
-	return { ...DEFAULT_PACE, ...changes };
-}
 
 /** Every pair of different positions has a figure; used by tests and by the settings screen. */
 export function moveTable(pace: Pace): { from: Position; to: Position; seconds: number }[] {

@@ -8,7 +8,7 @@ import {
 	type Mode,
 	type Movement
 } from '../movement';
-import type { PaceChanges } from '../pace';
+import type { PaceSaid } from '../pace';
 import { firstForm, holdUnit, styledRange, styleOf, type StyleChoices } from '../style';
 import type { Block, ClassPlan, Flow, Item, Link, Place, TestBlock } from './types';
 import { insertBlock, mapAllItems, mapBlock, mapItems, moveBlock, removeBlock } from './blocks';
@@ -39,7 +39,8 @@ export type PlanEdit =
 	| { do: 'reorder'; order: Record<string, string[]> }
 	| { do: 'fill'; sections: ClassPlan['sections'] }
 	| { do: 'remake'; slug: string; fingerprint: string }
-	| { do: 'setPace'; change: PaceChanges };
+	/** Figures for this class; undefined takes one back. */
+	| { do: 'setPace'; change: PaceSaid };
 
 /** What may change of a flow: `breathsEach` undefined lets each item keep its own dose. */
 export type FlowChange = Partial<Pick<Flow, 'rounds' | 'sides' | 'breathsEach'>>;
@@ -110,7 +111,7 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit): ClassPlan {
 		case 'setPlan':
 			return { ...plan, ...edit.change };
 		case 'setPace':
-			return { ...plan, pace: { ...plan.pace, ...edit.change } };
+			return withPinnedPace(plan, edit.change);
 		case 'setStyle':
 			return { ...plan, style: { ...plan.style, ...edit.change } };
 		case 'replace':
@@ -132,6 +133,13 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit): ClassPlan {
 }
 
 /** Blocks of a section in another order; what the order does not name stays behind it. */
+function withPinnedPace({ pinnedPace: before, ...plan }: ClassPlan, change: PaceSaid): ClassPlan {
+	const pinnedPace = Object.fromEntries(
+		Object.entries({ ...before, ...change }).filter(([, figure]) => figure !== undefined)
+	);
+	return Object.keys(pinnedPace).length ? { ...plan, pinnedPace } : plan;
+}
+
 function reorder(plan: ClassPlan, order: Record<string, string[]>): ClassPlan {
 	return {
 		...plan,

@@ -9,3 +9,4 @@ export * from './start';
 export * from './steps';
 export * from './types';
 export * from './walk';
+export * from './versions';

@@ -1,9 +1,17 @@
-import { array, boolean, lazy, mixed, number, object, string, type Schema } from 'yup';
+import { array, boolean, lazy, number, object, string, type Schema } from 'yup';
 import { isSymmetrical, LEGS } from '../anatomy';
 import { paceChangesSchema } from '../pace';
 import { CAUTIONS, FORM_IDS, formOf, HOLD_UNITS, MODES, SLUG, type FindMovement } from '../movement';
 import { styleSchema, widestRange } from '../style';
-import { eachOnce, isPropertyOfAll, oneLine, textOfLines, schemaFaults, type Fault } from '../validation';
+import {
+	eachOnce,
+	isPropertyOfAll,
+	means,
+	oneLine,
+	schemaFaults,
+	textOfLines,
+	type Fault
+} from '../validation';
 import { TEST_IDS } from '../measure';
 import {
 	FLOW_SIDES,
@@ -54,6 +62,7 @@ export function wholeUpTo(most: number, text: string): number {
 export const minutesOfLength = (seconds: number): number => seconds / 60;
 
 const ID = /^[A-Za-z0-9_-]{1,40}$/;
+const FINGERPRINT = /^[0-9a-f]{16}$/;
 const id = string()
 	.matches(ID, '${path} must be a short id of letters, digits, - and _')
 	.test('own', '${path}: this word cannot be an id', (value) => !isPropertyOfAll(value ?? ''))
@@ -65,10 +74,10 @@ const itemSchema = object({
 	movement: string().matches(SLUG, '${path} must be a slug of the catalogue').required(),
 	form: string().oneOf(FORM_IDS).required(),
 	mode: string().oneOf(MODES).required(),
-	dose: number().integer().min(1).max(10_000).required(),
-	lead: string().oneOf(LEGS).required(),
-	link: string().oneOf(LINKS),
-	unit: string().oneOf(HOLD_UNITS),
+	dose: number().integer().min(1).max(10_000).required().meta(means('in the unit of the form, per side')),
+	lead: string().oneOf(LEGS).required().meta(means('the leg that leads on the first side')),
+	link: string().oneOf(LINKS).meta(means('in a chain or flow: why another leg leads than before')),
+	unit: string().oneOf(HOLD_UNITS).meta(means('a hold counted another way than the catalogue does')),
 	moreOn: object({
 		leg: string().oneOf(LEGS).required(),
 		dose: number().integer().min(1).max(PLAN_LIMITS.moreDose).required()
@@ -116,7 +125,11 @@ const flowSchema = object({
 	items: array().of(itemSchema).min(1).max(PLAN_LIMITS.itemsInChain).required(),
 	rounds: number().integer().min(1).max(PLAN_LIMITS.rounds).required(),
 	sides: string().oneOf(FLOW_SIDES).required(),
-	breathsEach: number().integer().min(1).max(PLAN_LIMITS.breathsEach)
+	breathsEach: number()
+		.integer()
+		.min(1)
+		.max(PLAN_LIMITS.breathsEach)
+		.meta(means('breaths joined to each movement; left out: its own dose'))
 }).noUnknown();
 
 const testSchema = object({
@@ -158,7 +171,7 @@ export const planSchema = object({
 	startsAt: string()
 		.matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} must be a time such as 18:30')
 		.required(),
-	pace: paceChangesSchema,
+	pinnedPace: paceChangesSchema.optional().default(undefined),
 	style: styleSchema.default(undefined),
 	firstSide: string().oneOf(LEGS),
 	silenced: array()
@@ -179,28 +192,28 @@ export const planSchema = object({
 			'once',
 			eachOnce(({ check, itemId }) => [check, itemId], 'this is silenced already')
 		),
-	madeWith: lazy((value: unknown): Schema =>
-		value === undefined
-			? mixed().notRequired()
-			: object()
-					.required()
-					.test(
-						'fingerprints',
-						'${path} must give a fingerprint of 16 digits for each slug',
-						(given) =>
-							Object.keys(given).length <= PLAN_LIMITS.blocks &&
-							Object.entries(given).every(
-								([slug, print]) =>
-									SLUG.test(slug) && typeof print === 'string' && /^[0-9a-f]{16}$/.test(print)
-							)
-					)
-	),
+	madeWith: object()
+		.default(undefined)
+		.meta({ each: string().matches(FINGERPRINT) })
+		.test(
+			'fingerprints',
+			'${path} must give a fingerprint of 16 digits for each slug',
+			(given) =>
+				given === undefined ||
+				(Object.keys(given).length <= PLAN_LIMITS.blocks &&
+					Object.entries(given).every(
+						([slug, print]) => SLUG.test(slug) && typeof print === 'string' && FINGERPRINT.test(print)
+					))
+		),
 	sections: array()
 		.of(
 			object({
 				id,
 				kind: string().oneOf(SECTION_KINDS).required(),
-				blocks: array().of(block).defined()
+				blocks: array()
+					.of(block)
+					.meta({ oneOf: Object.values(BLOCK_SCHEMAS) })
+					.defined()
 			}).noUnknown()
 		)
 		.min(1)

@@ -1,5 +1,4 @@
 import { otherLeg, type Leg } from '../anatomy';
-import type { PaceChanges } from '../pace';
 import { styleOf, type StyleChoices } from '../style';
 import { itemsOf, withItems } from './walk';
 import { SECTION_KINDS, type ClassPlan, type SectionKind } from './types';
@@ -9,14 +8,13 @@ export function emptyPlan(
 	title: string,
 	startsAt: string,
 	lengthSeconds: number,
-	taught: { choices: StyleChoices; pace: PaceChanges } = { choices: {}, pace: {} }
+	choices: StyleChoices = {}
 ): ClassPlan {
 	return {
 		title,
 		startsAt,
 		lengthSeconds,
-		pace: taught.pace,
-		...(Object.keys(taught.choices).length ? { style: taught.choices } : {}),
+		...(Object.keys(choices).length ? { style: choices } : {}),
 		sections: SECTION_KINDS.map((kind) => ({ id: kind, kind, blocks: [] }))
 	};
 }

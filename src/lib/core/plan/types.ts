@@ -128,8 +128,8 @@ export interface ClassPlan {
 	lengthSeconds: number;
 	/** On the studio's clock, "HH:MM". */
 	startsAt: string;
-	/** What differs from the usual pace. */
-	pace: PaceChanges;
+	/** Figures of the pace that were set for this class by hand; everything else is the pace of who teaches it. */
+	pinnedPace?: PaceChanges;
 	/** Where the schools differ: what is chosen for this class. */
 	style?: StyleChoices;
 	/** The leg that leads the first side of what is added; left where nothing is said. */

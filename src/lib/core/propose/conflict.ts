@@ -148,5 +148,5 @@ function possible({ base, wishes, setting }: Asked): boolean {
 		if (wishes.lengthen.some((tissue) => !held.has(tissue) && !all.some((o) => o.lengthens.has(tissue))))
 			return false;
 	}
-	return seconds + clock(base, setting.find).totalSeconds <= base.lengthSeconds;
+	return seconds + clock(base, setting.find, setting.pace).totalSeconds <= base.lengthSeconds;
 }

@@ -66,7 +66,7 @@ export class Objective {
 		this.weights = { ...USUAL_WEIGHTS, ...wishes.weights };
 		const { slugs, places, options } = facts;
 		this.draft = new Draft(this.facts);
-		this.between = places.between(paceOf(base.pace));
+		this.between = places.between(paceOf(setting.pace, base.pinnedPace));
 		this.elsewhere = Float64Array.from(
 			slugs,
 			(slug) => POINTS.elsewhere * others.filter((other) => other.has(slug)).length

@@ -144,11 +144,12 @@ function asWished(usual: ReadonlySet<SectionKind>, slug: string, wishes: Wishes)
 }
 
 function alone(base: ClassPlan, block: Block): ClassPlan {
-	const empty = emptyPlan('', base.startsAt, base.lengthSeconds, {
-		choices: base.style ?? {},
-		pace: base.pace
-	});
-	return { ...empty, sections: [{ id: 'build', kind: 'build', blocks: [block] }] };
+	const { startsAt, lengthSeconds, style, pinnedPace } = base;
+	return {
+		...emptyPlan('', startsAt, lengthSeconds, style),
+		...(pinnedPace ? { pinnedPace } : {}),
+		sections: [{ id: 'build', kind: 'build', blocks: [block] }]
+	};
 }
 
 function readItem(
@@ -170,7 +171,7 @@ function readItem(
 	const amounts: number[] = [];
 	for (let dose = range.min; dose <= range.max; dose++)
 		if (dose % step === 0 || dose === range.usual) amounts.push(dose);
-	const pace = paceOf(base.pace);
+	const pace = paceOf(setting.pace, base.pinnedPace);
 	const passes = reading.timeline.entries.filter((e) => e.phase === 'work').length;
 	return {
 		...readAlone(reading, item, setting, index),
@@ -238,8 +239,6 @@ function readAlone(reading: Reading, block: Block, setting: ProposeSetting, inde
 		heavy: items.some(({ form, item }) => isHeavy(form, item.mode)),
 		strong: items.some(({ form, item }) => isStrong(form, item.mode)),
 		preparations: items.filter(({ form }) => isDeep(form)).flatMap(({ movement }) => movement.preparations),
-		isNew: setting.taughtBefore
-			? items.some(({ movement }) => !setting.taughtBefore!.includes(movement.slug))
-			: false
+		isNew: setting.known ? items.some(({ movement }) => !setting.known!.slugs.includes(movement.slug)) : false
 	};
 }

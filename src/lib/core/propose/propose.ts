@@ -162,6 +162,6 @@ function finished(
 		parts: objective.parts(pieces),
 		cost: objective.cost(pieces),
 		reasons: reasonsFor(plan, reading, pieces, objective, pool, wishes, base),
-		lostSeconds: lostSeconds(plan, setting.find)
+		lostSeconds: lostSeconds(plan, setting.find, setting.pace)
 	};
 }

@@ -81,7 +81,7 @@ export function keepsAll(base: ClassPlan, plan: ClassPlan): boolean {
 
 /** In the calmest order, where that saves time and raises no finding that the order before did not have. */
 function calmed(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): ClassPlan {
-	const { order, beforeSeconds, afterSeconds } = calmOrder(plan, setting.find);
+	const { order, beforeSeconds, afterSeconds } = calmOrder(plan, setting.find, setting.pace);
 	if (afterSeconds >= beforeSeconds) return plan;
 	const after = applyEdit(plan, { do: 'reorder', order });
 	const grave = (p: ClassPlan) => gravity(readPlan({ ...p, lengthSeconds: 0 }, setting));
@@ -97,7 +97,7 @@ function onTime(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): Clas
 	const closing = itemsOf(plan).at(-1)?.id;
 	for (const held of [there, there.filter((id) => id !== closing)]) {
 		const pinned = held.map((itemId): PlanEdit => ({ do: 'setItem', itemId, change: { pinned: true } }));
-		const fitted = fit(pinned.reduce(applyEdit, plan), setting.find);
+		const fitted = fit(pinned.reduce(applyEdit, plan), setting.find, setting.pace);
 		if (fitted.ok) return applyEdit(plan, { do: 'setDoses', doses: fitted.doses });
 	}
 	return plan;
@@ -132,7 +132,9 @@ export function mended(
 	keep: (plan: ClassPlan) => boolean
 ): ClassPlan {
 	const worth = (reading: Reading, p: ClassPlan) =>
-		gravity(reading) + balance * unbalance(reading) + flow * POINTS.lostSecond * lostSeconds(p, setting.find);
+		gravity(reading) +
+		balance * unbalance(reading) +
+		flow * POINTS.lostSecond * lostSeconds(p, setting.find, setting.pace);
 	let now = plan;
 	let reading = readPlan(now, setting);
 	let points = worth(reading, now);

@@ -12,11 +12,13 @@ export interface Due {
 
 /**
  * What a series waits for: classes up to yesterday that nobody wrote down (those before the week that is looked at too),
- * and of the days of the week those without a plan and those with a test. `planned`: ids of the classes with a plan.
+ * and of the days of the week those without a plan and those with a test. `planned`, `taught`: ids of the
+ * classes with a plan, and of those that were written down.
  */
 export function dueIn(
 	series: Series,
 	planned: ReadonlySet<string>,
+	taught: ReadonlySet<string>,
 	days: readonly string[],
 	today: string
 ): Due[] {
@@ -24,7 +26,7 @@ export function dueIn(
 	const last = days.at(-1) ?? today;
 	return series.classes.flatMap((c, i): Due[] => {
 		const due = (kind: Due['kind']): Due => ({ kind, number: i + 1, classId: c.id, on: c.on });
-		if (c.run) return [];
+		if (taught.has(c.id)) return [];
 		if (c.on < today) return c.on <= last ? [due('write down')] : [];
 		if (!inWeek(c)) return [];
 		if (!planned.has(c.id)) return [due('plan')];

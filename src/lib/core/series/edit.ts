@@ -6,14 +6,7 @@ import { styleOf } from '../style';
 import { allSlots, slotAfter, slotKey, sortedSlots, weekNumber, type Slot } from './dates';
 import { ladderTo } from './ladder';
 import { markOf } from './mark';
-import {
-	SERIES_LIMITS,
-	type ClassRun,
-	type PlannedSeries,
-	type Series,
-	type SeriesClass,
-	type Theme
-} from './types';
+import { SERIES_LIMITS, type PlannedSeries, type Series, type SeriesClass, type Theme } from './types';
 
 /** Makes the id of a new class; random, so handed in. */
 export type NewId = () => string;
@@ -32,7 +25,7 @@ export type SeriesSettings = Omit<Series, 'classes' | 'missed'>;
 /** A new series with its dates and without plans. */
 export function begunSeries(settings: SeriesSettings, newId: NewId): PlannedSeries {
 	const series: Series = { ...settings, classes: [], missed: [] };
-	return redealt({ series, plans: {} }, newId);
+	return redealt({ series, plans: {}, runs: {} }, newId);
 }
 
 /** Other settings; where they move dates, classes that are not taught yet are dealt out anew in their order. */
@@ -46,35 +39,43 @@ export function withSettings(
 	return moves ? redealt(after, newId) : timed(after);
 }
 
+/** Everything up to the last class that was taught is over, also what nobody wrote down between; the rest is ahead. */
+function overAndAhead({
+	series: { classes },
+	runs
+}: PlannedSeries): [over: SeriesClass[], ahead: SeriesClass[]] {
+	const last = classes.findLastIndex(({ id }) => runs[id]);
+	return [classes.slice(0, last + 1), classes.slice(last + 1)];
+}
+
 function redealt(planned: PlannedSeries, newId: NewId): PlannedSeries {
 	const { series } = planned;
-	const taught = series.classes.filter((c) => c.run);
-	const last = taught.at(-1);
+	const [over, ahead] = overAndAhead(planned);
+	const last = over.at(-1);
 	const gone = new Set(series.missed.map(({ on }) => on));
 	const slots = allSlots(series).filter(
 		(slot) => !gone.has(slot.on) && (!last || slotKey(slot) > slotKey(last))
 	);
-	const waiting = series.classes.filter((c) => !c.run);
 	const dealt = slots.map((slot, i): SeriesClass => ({
-		...(waiting[i] ?? { id: newId() }),
+		...(ahead[i] ?? { id: newId() }),
 		...slot,
 		week: weekNumber(series, slot.on)
 	}));
-	return timed({ ...planned, series: { ...series, classes: [...taught, ...dealt] } });
+	return timed({ ...planned, series: { ...series, classes: [...over, ...dealt] } });
 }
 
 /** Plans begin when their class does, and those without a class are let go. */
-function timed({ series, plans }: PlannedSeries): PlannedSeries {
+function timed({ series, plans, runs }: PlannedSeries): PlannedSeries {
 	const kept: Record<string, ClassPlan> = {};
 	for (const { id, startsAt } of series.classes) {
 		const plan = plans[id];
 		if (plan) kept[id] = plan.startsAt === startsAt ? plan : { ...plan, startsAt };
 	}
-	return { series, plans: kept };
+	return { series, plans: kept, runs };
 }
 
 /** The series with the times that its plans were given at the desk. */
-export function withTimesOfPlans({ series, plans }: PlannedSeries): PlannedSeries {
+export function withTimesOfPlans({ series, plans, runs }: PlannedSeries): PlannedSeries {
 	const classes = series.classes.map((c) => {
 		const startsAt = plans[c.id]?.startsAt ?? c.startsAt;
 		return startsAt === c.startsAt ? c : { ...c, startsAt };
@@ -82,19 +83,21 @@ export function withTimesOfPlans({ series, plans }: PlannedSeries): PlannedSerie
 	const sorted = [...classes].sort((a, b) => slotKey(a).localeCompare(slotKey(b)));
 	const distinct = new Set(sorted.map(slotKey)).size === sorted.length;
 	// two classes at one time would be no series: then the times of the series hold
-	return distinct ? { series: { ...series, classes: sorted }, plans } : timed({ series, plans });
+	return distinct ? { series: { ...series, classes: sorted }, plans, runs } : timed({ series, plans, runs });
 }
 
 /** Classes that are not taught yet get these dates in their order. */
 function onDates(planned: PlannedSeries, slots: readonly Slot[]): PlannedSeries {
 	const sorted = sortedSlots(slots);
 	let next = 0;
-	const classes = planned.series.classes.map((c) => (c.run ? c : { ...c, ...sorted[next++] }));
+	const dated = planned.series.classes.map((c) => (planned.runs[c.id] ? c : { ...c, ...sorted[next++] }));
+	// what was not taught on its date may come after classes that were
+	const classes = dated.sort((a, b) => slotKey(a).localeCompare(slotKey(b)));
 	return timed({ ...planned, series: { ...planned.series, classes } });
 }
 
-const waitingSlots = ({ series }: PlannedSeries): Slot[] =>
-	series.classes.filter((c) => !c.run).map(({ on, startsAt }) => ({ on, startsAt }));
+const waitingSlots = ({ series, runs }: PlannedSeries): Slot[] =>
+	series.classes.filter(({ id }) => !runs[id]).map(({ on, startsAt }) => ({ on, startsAt }));
 
 /**
  * A date falls out: what it was to give moves on to the next one, and so on. At the end either one more date comes by
@@ -109,7 +112,7 @@ export function fallsOut(
 	const { series } = planned;
 	const c = series.classes.find(({ id }) => id === classId);
 	if (!c) return cannot('there is no such class in this series');
-	if (c.run) return cannot('this class was taught; its date cannot fall out');
+	if (planned.runs[c.id]) return cannot('this class was taught; its date cannot fall out');
 	const missed = [...series.missed, { on: c.on, why }];
 	const slots = waitingSlots(planned).filter((slot) => slotKey(slot) !== slotKey(c));
 	if (atEnd === 'one more date') {
@@ -121,7 +124,8 @@ export function fallsOut(
 		const value = { ...planned, series: { ...series, missed } };
 		return { ok: true, value: onDates(value, [...slots, more]) };
 	}
-	const classes = series.classes.slice(0, -1);
+	const letGo = series.classes.findLast(({ id }) => !planned.runs[id]);
+	const classes = series.classes.filter((other) => other !== letGo);
 	return { ok: true, value: onDates({ ...planned, series: { ...series, classes, missed } }, slots) };
 }
 
@@ -133,8 +137,8 @@ export function movedTo(planned: PlannedSeries, classId: string, to: Slot): Chan
 	const { series } = planned;
 	const c = series.classes.find(({ id }) => id === classId);
 	if (!c) return cannot('there is no such class in this series');
-	if (c.run) return cannot('this class was taught; it stays where it was');
-	const last = series.classes.findLast(({ run }) => run);
+	if (planned.runs[c.id]) return cannot('this class was taught; it stays where it was');
+	const last = series.classes.findLast(({ id }) => planned.runs[id]);
 	if (last && slotKey(to) <= slotKey(last))
 		return cannot(`that is before the class of ${last.on}, which was taught already`);
 	if (to.on < series.startsOn) return cannot('that is before the series begins');
@@ -153,7 +157,7 @@ export function weekInserted(planned: PlannedSeries, before: number, newId: NewI
 	if (series.weeks >= SERIES_LIMITS.weeks) return cannot(`a series has at most ${SERIES_LIMITS.weeks} weeks`);
 	const from = series.classes.findIndex((c) => weekNumber(series, c.on) >= before);
 	const at = from === -1 ? series.classes.length : from;
-	if (series.classes.slice(at).some((c) => c.run))
+	if (series.classes.slice(at).some(({ id }) => planned.runs[id]))
 		return cannot(`week ${before} was taught already; a week can only be put in after what was taught`);
 	const slots = waitingSlots(planned);
 	const fresh: SeriesClass[] = [];
@@ -182,16 +186,6 @@ export function weekInserted(planned: PlannedSeries, before: number, newId: NewI
 	return { ok: true, value: onDates(value, slots) };
 }
 
-/** Writes down how a class went; null takes it back. */
-export function logged(planned: PlannedSeries, classId: string, run: ClassRun | null): PlannedSeries {
-	const classes = planned.series.classes.map((c) => {
-		if (c.id !== classId) return c;
-		const { run: _before, ...rest } = c;
-		return run ? { ...rest, run } : rest;
-	});
-	return { ...planned, series: { ...planned.series, classes } };
-}
-
 /** Puts proposed plans in; each class remembers what was proposed. */
 export function withProposed(
 	planned: PlannedSeries,
@@ -201,6 +195,7 @@ export function withProposed(
 		plans[c.id] ? { ...c, proposedAs: markOf(plans[c.id]!) } : c
 	);
 	return timed({
+		...planned,
 		series: { ...planned.series, classes },
 		plans: { ...planned.plans, ...plans }
 	});
@@ -239,13 +234,19 @@ export function copiedTo(
 }
 
 /** The same series under new ids, so that it can stand beside itself. */
-export function withNewIds({ series, plans }: PlannedSeries, newId: NewId): PlannedSeries {
+export function withNewIds({ series, plans, runs }: PlannedSeries, newId: NewId): PlannedSeries {
 	const ids = new Map(series.classes.map(({ id }) => [id, newId()]));
+	const renamed = <T>(byId: Readonly<Record<string, T>>, change: (value: T, id: string) => T) =>
+		Object.fromEntries(
+			Object.entries(byId).flatMap(([old, value]) => {
+				const id = ids.get(old);
+				return id === undefined ? [] : [[id, change(value, id)]];
+			})
+		);
 	return {
 		series: { ...series, classes: series.classes.map((c) => ({ ...c, id: ids.get(c.id)! })) },
-		plans: Object.fromEntries(
-			Object.entries(plans).flatMap(([id, plan]) => (ids.has(id) ? [[ids.get(id)!, plan]] : []))
-		)
+		plans: renamed(plans, (plan) => plan),
+		runs: renamed(runs, (run, planId) => ({ ...run, planId }))
 	};
 }
 
@@ -260,7 +261,7 @@ export function slugsOfSeries({ series, plans }: PlannedSeries): string[] {
 }
 
 /** The same series so many days later (or earlier). */
-export function shiftedBy({ series, plans }: PlannedSeries, days: number): PlannedSeries {
+export function shiftedBy({ series, plans, runs }: PlannedSeries, days: number): PlannedSeries {
 	const later = <T extends { on: string }>(dated: T): T => ({ ...dated, on: addDays(dated.on, days) });
 	return {
 		series: {
@@ -270,6 +271,7 @@ export function shiftedBy({ series, plans }: PlannedSeries, days: number): Plann
 			classes: series.classes.map(later),
 			missed: series.missed.map(later)
 		},
-		plans
+		plans,
+		runs: Object.fromEntries(Object.entries(runs).map(([id, run]) => [id, later(run)]))
 	};
 }

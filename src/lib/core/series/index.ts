@@ -14,3 +14,4 @@ export * from './types';
 export * from './schema';
 export * from './compare';
 export * from './due';
+export * from './versions';

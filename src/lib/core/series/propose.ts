@@ -1,6 +1,6 @@
 import { otherLeg, type Leg } from '../anatomy';
+import { metByClass } from './schedule';
 import { formOf } from '../movement';
-import type { PaceChanges } from '../pace';
 import {
 	emptyPlan,
 	itemsOf,
@@ -32,7 +32,8 @@ import type { PlannedSeries, Rung } from './types';
 export interface SeriesAsk {
 	planned: PlannedSeries;
 	setting: SeriesSetting;
-	taught: { choices: StyleChoices; pace: PaceChanges };
+	/** The schools of who teaches. */
+	choices: StyleChoices;
 	seed: number;
 	/** Ids of the classes to propose; taught ones and those changed by hand are never among them. */
 	only?: readonly string[];
@@ -89,7 +90,7 @@ export function* proposeSeries(
 function classFor(
 	reading: SeriesReading,
 	at: number,
-	{ setting, taught }: SeriesAsk,
+	{ setting, choices }: SeriesAsk,
 	seed: number,
 	effort: Effort
 ): Proposal {
@@ -97,7 +98,7 @@ function classFor(
 	const c = reading.classes[at]!;
 	const before = reading.classes.slice(0, at).filter(({ plan }) => plan && itemsOf(plan).length > 0);
 	const last = before.at(-1) ?? null;
-	const known = [...setting.knownBefore, ...before.flatMap(({ plan }) => slugsOf(plan!))];
+	const known = metByClass(reading.planned, at, setting.knownBefore);
 	const weeksBefore = reading.weeks.filter(({ monday }) => monday < c.class.on);
 	const theme = series.themes[c.class.week - 1];
 	const more = [...neglected(weeksBefore), ...(theme?.more ? [theme.more] : [])];
@@ -107,11 +108,12 @@ function classFor(
 		find: setting.find,
 		targets: group.targets,
 		group,
-		...(known.length ? { taughtBefore: [...new Set(known)] } : {}),
+		...(setting.pace ? { pace: setting.pace } : {}),
+		...(known.size ? { known: { slugs: [...known], from: 'planned' as const } } : {}),
 		lastFirstSide: last?.firstSide ?? null
 	};
-	const base = baseFor(c, reading, taught, last?.firstSide ?? null);
-	const wishes = wishesFor(c, reading, base, within, last, known.length > 0);
+	const base = baseFor(c, reading, choices, last?.firstSide ?? null);
+	const wishes = wishesFor(c, reading, base, within, last, known.size > 0);
 	let best: Proposal | null = null;
 	for (const { proposal } of propose({ base, wishes, setting: within, seed, count: 1, effort }))
 		best = proposal;
@@ -122,14 +124,14 @@ function classFor(
 function baseFor(
 	c: ReadClass,
 	{ planned: { series }, setting }: SeriesReading,
-	taught: SeriesAsk['taught'],
+	choices: StyleChoices,
 	lastSide: Leg | null
 ): ClassPlan {
 	const theme = series.themes[c.class.week - 1]?.words.trim();
 	const title = theme ? `${series.title}, class ${c.number}: ${theme}` : `${series.title}, class ${c.number}`;
 	const empty: ClassPlan = {
-		...emptyPlan(title.slice(0, 200), c.class.startsAt, series.lengthSeconds, taught),
-		firstSide: lastSide && taught.choices.firstSide !== 'same' ? otherLeg(lastSide) : 'left'
+		...emptyPlan(title.slice(0, 200), c.class.startsAt, series.lengthSeconds, choices),
+		firstSide: lastSide && choices.firstSide !== 'same' ? otherLeg(lastSide) : 'left'
 	};
 	let plan = empty;
 	const put = (kind: SectionKind, make: (id: string) => Block) => {
@@ -182,7 +184,7 @@ function wishesFor(
 	const offered = new Set(optionsFor(base, {}, setting).map((option) => option.movements[0]));
 	const back = c.comesBack.filter((slug) => offered.has(slug) && !there.has(slug));
 	const toward = series.themes[c.class.week - 1]?.toward;
-	const known = new Set(setting.taughtBefore);
+	const known = new Set(setting.known?.slugs);
 	const fresh = c.given.filter(({ isNew }) => isNew).length;
 	const wishes: Wishes = {
 		must: back,

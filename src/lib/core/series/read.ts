@@ -1,8 +1,10 @@
 import { readPlan, stillSeconds, type Reading } from '../checks';
+import { type ClassRun, notesAsPlanned, type RunNotes } from '../run';
 import type { Leg, Tissue } from '../anatomy';
 import type { Group } from '../group';
 import { changePercent, monotony, plannedEffort, sessionLoad, strain, weeklyLoad } from '../training-load';
 import type { FindMovement, Movement } from '../movement';
+import type { PaceModel } from '../pace';
 import { balance, sumOfOrbits, type Balance, type Orbit } from '../orbit';
 import { blocksOf, firstSideOf, itemsOf, type ClassPlan } from '../plan';
 import { addDays } from '../calendar';
@@ -19,12 +21,14 @@ import {
 	type Given,
 	type Reached
 } from './schedule';
-import type { ClassRun, PlannedSeries, Series, SeriesClass } from './types';
+import type { PlannedSeries, Series, SeriesClass } from './types';
 
 /** What a series is read against. */
 export interface SeriesSetting {
 	group: Group;
 	find: FindMovement;
+	/** The pace of who teaches; left out: the usual one. */
+	pace?: PaceModel;
 	/** What may be proposed. */
 	catalogue: readonly Movement[];
 	/** Slugs that the group met before the series began. */
@@ -39,6 +43,8 @@ export type ClassState = 'taught' | 'unplanned' | 'proposed' | 'edited' | 'behin
 
 export interface ReadClass {
 	class: SeriesClass;
+	/** What was written down of it; null while nothing is. */
+	run: ClassRun | null;
 	/** From 1. */
 	number: number;
 	plan: ClassPlan | null;
@@ -92,6 +98,7 @@ export interface SeriesReading {
 interface PlanFacts {
 	find: FindMovement;
 	group: Group;
+	pace: PaceModel | undefined;
 	reading: Reading;
 	effort: number;
 	tissues: ReadonlyMap<Tissue, number>;
@@ -99,13 +106,20 @@ interface PlanFacts {
 }
 const knownFacts = new WeakMap<ClassPlan, PlanFacts>();
 
-function factsOf(plan: ClassPlan, { find, group, catalogue }: SeriesSetting): PlanFacts {
+function factsOf(plan: ClassPlan, { find, group, catalogue, pace }: SeriesSetting): PlanFacts {
 	const before = knownFacts.get(plan);
-	if (before && before.find === find && before.group === group) return before;
-	const reading = readPlan(plan, { find, catalogue, group, targets: group.targets });
+	if (before && before.find === find && before.group === group && before.pace === pace) return before;
+	const reading = readPlan(plan, {
+		find,
+		catalogue,
+		group,
+		targets: group.targets,
+		...(pace ? { pace } : {})
+	});
 	const facts = {
 		find,
 		group,
+		pace,
 		reading,
 		effort: effortOfReading(reading),
 		tissues: stillSeconds(reading.context.items),
@@ -115,9 +129,12 @@ function factsOf(plan: ClassPlan, { find, group, catalogue }: SeriesSetting): Pl
 	return facts;
 }
 
-/** How a class went as it is written down first: as it was planned, in whole figures; or as it was written before. */
-export function draftOfRun({ class: { run }, effort, minutes }: ReadClass): ClassRun {
-	return run ?? { effort: Math.round(effort), minutes: Math.round(minutes), leftOut: [], note: '' };
+/** What is written down of a class first: as it was planned; or what was written down before. */
+export function draftOfRun({ run, effort, minutes }: ReadClass): RunNotes {
+	const planned = notesAsPlanned(effort, minutes);
+	if (!run) return planned;
+	const { attendance, leftOut, note } = run;
+	return { effort: run.effort ?? planned.effort, minutes: run.minutes, attendance, leftOut, note };
 }
 
 /** How hard a class is planned to be, 0-10. */
@@ -151,21 +168,23 @@ export function readSeries(planned: PlannedSeries, setting: SeriesSetting): Seri
 function readClass(
 	c: SeriesClass,
 	number: number,
-	{ series, plans }: PlannedSeries,
+	{ series, plans, runs }: PlannedSeries,
 	setting: SeriesSetting,
 	given: readonly Given[],
 	back: readonly string[]
 ): ReadClass {
 	const plan = plans[c.id] ?? null;
+	const run = runs[c.id] ?? null;
 	const facts = plan && factsOf(plan, setting);
-	const minutes = c.run?.minutes ?? (facts ? facts.reading.timeline.totalSeconds / 60 : 0);
-	const effort = c.run?.effort ?? facts?.effort ?? 0;
+	const minutes = run?.minutes ?? (facts ? facts.reading.timeline.totalSeconds / 60 : 0);
+	const effort = run?.effort ?? facts?.effort ?? 0;
 	return {
 		class: c,
+		run,
 		number,
 		plan,
 		reading: facts?.reading ?? null,
-		state: stateOf(c, plan, facts?.mark ?? null, given, back, series),
+		state: stateOf(c, run, plan, facts?.mark ?? null, given, back, series),
 		given,
 		comesBack: back,
 		easier: isEasier(series, c.week),
@@ -180,13 +199,14 @@ function readClass(
 
 function stateOf(
 	c: SeriesClass,
+	run: ClassRun | null,
 	plan: ClassPlan | null,
 	mark: string | null,
 	given: readonly Given[],
 	back: readonly string[],
 	series: Series
 ): ClassState {
-	if (c.run) return 'taught';
+	if (run) return 'taught';
 	if (!plan) return 'unplanned';
 	if (mark !== c.proposedAs) return 'edited';
 	const behind =

@@ -21,9 +21,27 @@ export const isEasier = ({ easierEvery }: Series, week: number): boolean =>
 	easierEvery > 0 && week % easierEvery === 0;
 export const isRetest = ({ retest }: Series, week: number): boolean => retest.weeks.includes(week);
 
-/** Slugs in a plan that were really taught. */
-function taught(plan: ClassPlan, c: SeriesClass): Set<string> {
-	const out = new Set(c.run?.leftOut);
+/**
+ * What became of a class, as far as it is known: taught, with what was left out; still ahead, where the plan is what
+ * counts; or passed by, since a later one was taught and nobody wrote this one down: it was only planned.
+ */
+type Fate = { kind: 'taught'; leftOut: readonly string[] } | { kind: 'ahead' } | { kind: 'passed by' };
+
+function fatesOf({ series: { classes }, runs }: PlannedSeries): Map<string, Fate> {
+	const last = classes.findLastIndex(({ id }) => runs[id]);
+	return new Map(
+		classes.map(({ id }, i): [string, Fate] => {
+			const run = runs[id];
+			if (run) return [id, { kind: 'taught', leftOut: run.leftOut }];
+			return [id, { kind: i < last ? 'passed by' : 'ahead' }];
+		})
+	);
+}
+
+/** Slugs that a class gives: of one that was taught without what was left out, of one that was passed by none. */
+function givenBy(plan: ClassPlan | undefined, fate: Fate): Set<string> {
+	if (!plan || fate.kind === 'passed by') return new Set();
+	const out = new Set(fate.kind === 'taught' ? fate.leftOut : []);
 	return new Set(
 		itemsOf(plan)
 			.map((item) => item.movement)
@@ -31,10 +49,24 @@ function taught(plan: ClassPlan, c: SeriesClass): Set<string> {
 	);
 }
 
-/** Whether a rung was given: in a class that was taught it must have been in the plan, and not left out. */
-function wasGiven(rung: Rung, c: SeriesClass, plan: ClassPlan | undefined): boolean {
-	if (!c.run) return true;
-	if (!plan || c.run.leftOut.includes(rung.movement)) return false;
+/** What a group has met by the time of a class of the series (by its index), as far as it is known or planned. */
+export function metByClass(
+	planned: PlannedSeries,
+	index: number,
+	knownBefore: readonly string[]
+): Set<string> {
+	const fates = fatesOf(planned);
+	const earlier = planned.series.classes.slice(0, index);
+	return new Set([
+		...knownBefore,
+		...earlier.flatMap(({ id }) => [...givenBy(planned.plans[id], fates.get(id)!)])
+	]);
+}
+
+/** Whether a rung is given: in a class that was taught it must have been in the plan, and not left out. */
+function isGiven(rung: Rung, fate: Fate, plan: ClassPlan | undefined): boolean {
+	if (fate.kind === 'ahead') return true;
+	if (fate.kind === 'passed by' || !plan || fate.leftOut.includes(rung.movement)) return false;
 	return itemsOf(plan).some((item) => sameRung(rung, item));
 }
 
@@ -57,21 +89,25 @@ export function timesEach(series: Series, ladder: number): number {
 
 /**
  * What each class gives of each ladder. A rung comes at least twice before the next; in an easier week nobody climbs; no
- * class has more new movements than the series says; what a taught class left out does not count as given.
+ * class has more new movements than the series says. What a taught class left out does not count as given, and neither
+ * does a class that nobody wrote down although a later one was taught.
  */
 export function schedule(
-	{ series, plans }: PlannedSeries,
+	planned: PlannedSeries,
 	knownBefore: readonly string[],
 	/** Classes as if there were more of them after the last. */
 	later: readonly SeriesClass[] = []
 ): Map<string, Given[]> {
+	const { series, plans } = planned;
+	const fates = fatesOf(planned);
 	const times = series.ladders.map((_, ladder) => timesEach(series, ladder));
 	const climbs = series.ladders.map((): Climb => ({ at: 0, given: 0, begun: false }));
 	const known = new Set(knownBefore);
 	const result = new Map<string, Given[]>();
 	for (const c of [...series.classes, ...later]) {
-		result.set(c.id, climbedIn(series, c, climbs, times, known, plans[c.id]));
-		for (const slug of plans[c.id] ? taught(plans[c.id]!, c) : []) known.add(slug);
+		const fate = fates.get(c.id) ?? { kind: 'ahead' };
+		result.set(c.id, climbedIn(series, c, climbs, times, known, fate, plans[c.id]));
+		for (const slug of givenBy(plans[c.id], fate)) known.add(slug);
 	}
 	return result;
 }
@@ -82,6 +118,7 @@ function climbedIn(
 	climbs: Climb[],
 	times: readonly number[],
 	known: Set<string>,
+	fate: Fate,
 	plan?: ClassPlan
 ): Given[] {
 	// a group of which nothing is known yet cannot be spared new things
@@ -98,7 +135,7 @@ function climbedIn(
 		const rung = rungs[climb.at]!;
 		if (isNew(climb.at)) left -= 1;
 		given.push({ ladder, rung: climb.at, time: climb.given + 1, isNew: isNew(climb.at) });
-		if (!wasGiven(rung, c, plan)) continue;
+		if (!isGiven(rung, fate, plan)) continue;
 		climb.given += 1;
 		known.add(rung.movement);
 	}
@@ -114,13 +151,17 @@ function stepTo({ at, given, begun }: Climb, last: number, times: number): numbe
  * Movements that come back: what a taught class left out is owed until a class really gives it; the next one that is not
  * taught yet is to bring it.
  */
-export function comesBack({ series, plans }: PlannedSeries): Map<string, string[]> {
+export function comesBack(planned: PlannedSeries): Map<string, string[]> {
+	const { series, plans } = planned;
+	const fates = fatesOf(planned);
 	const back = new Map<string, string[]>();
 	let owed: string[] = [];
 	for (const c of series.classes) {
-		if (c.run) {
-			const given = plans[c.id] ? taught(plans[c.id]!, c) : new Set<string>();
-			owed = [...new Set([...owed, ...c.run.leftOut])].filter((slug) => !given.has(slug));
+		const fate = fates.get(c.id)!;
+		if (fate.kind === 'passed by') continue;
+		if (fate.kind === 'taught') {
+			const given = givenBy(plans[c.id], fate);
+			owed = [...new Set([...owed, ...fate.leftOut])].filter((slug) => !given.has(slug));
 			continue;
 		}
 		if (owed.length) back.set(c.id, owed);

@@ -37,13 +37,6 @@ const zone = string()
 		}
 	});
 
-const run = object({
-	effort: number().min(0).max(10).required(),
-	minutes: number().min(0).max(600).required(),
-	leftOut: array().of(slug.required()).max(200).defined(),
-	note: textOfLines(PLAN_LIMITS.noteCharacters)
-}).noUnknown();
-
 /** Whether two ladders lead to the same goal: the same movement in the same form at their tops. */
 export const sameGoal = (a: Ladder, b: Ladder): boolean =>
 	goalOf(a).every((part, i) => part === goalOf(b)[i]);
@@ -130,8 +123,7 @@ export const seriesSchema = object({
 				on: day,
 				startsAt: time,
 				week: whole(1, SERIES_LIMITS.weeks + 1),
-				proposedAs: string().matches(/^[0-9a-f]{8}$/),
-				run: run.default(undefined)
+				proposedAs: string().matches(/^[0-9a-f]{8}$/)
 			}).noUnknown()
 		)
 		.max(SERIES_LIMITS.weeks * SERIES_LIMITS.meetings + SERIES_LIMITS.missed)
@@ -180,8 +172,6 @@ function classFaults({ classes }: Series): Fault[] {
 		const before = classes[i - 1];
 		if (before && slotKey(before) >= slotKey(c))
 			faults.push({ path: `${path}.on`, message: 'the classes must stand in the order of their dates' });
-		if (c.run && i > 0 && !before!.run)
-			faults.push({ path: `${path}.run`, message: 'a class before it is not written down as taught' });
 	}
 	return faults;
 }

@@ -2,6 +2,7 @@ import type { Direction } from '../anatomy';
 import type { TestId } from '../measure';
 import type { FormId, Mode } from '../movement';
 import type { ClassPlan } from '../plan';
+import type { Runs } from '../run';
 
 /** When a group meets: ISO weekday (1 Monday to 7 Sunday) and time on the studio's clock, "HH:MM". */
 export interface Meeting {
@@ -31,16 +32,6 @@ export interface Theme {
 	toward?: string;
 }
 
-/** How a class went, written down afterwards. */
-export interface ClassRun {
-	/** How hard it was, 0-10, as the group says it. */
-	effort: number;
-	minutes: number;
-	/** Slugs of what was left out. */
-	leftOut: string[];
-	note: string;
-}
-
 /** A class of the series; its plan stands beside the series under the same id. */
 export interface SeriesClass {
 	id: string;
@@ -51,7 +42,6 @@ export interface SeriesClass {
 	week: number;
 	/** Mark of what was proposed: a plan with another one was changed by hand. */
 	proposedAs?: string;
-	run?: ClassRun;
 }
 
 /** A date that fell out. */
@@ -94,10 +84,15 @@ export interface Series {
 	missed: Missed[];
 }
 
-/** A series with its plans by the id of the class: one value, edited and undone as a whole. */
-export interface PlannedSeries {
+/** A series with its plans by the id of the class: one document, edited, undone and saved as a whole. */
+export interface SeriesDocument {
 	series: Series;
 	plans: Record<string, ClassPlan>;
+}
+
+/** A series with its plans, and what was written down of classes that were taught: no edit of it changes that. */
+export interface PlannedSeries extends SeriesDocument {
+	runs: Runs;
 }
 
 /** Limits that keep a series a series. */

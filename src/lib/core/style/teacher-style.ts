@@ -1,15 +1,18 @@
 import { object } from 'yup';
-import { paceChangesSchema, type PaceChanges } from '../pace';
-import { schemaFaults, type Fault } from '../validation';
+import { PACE_MODEL, paceModelSchema, USUAL_PACE, type PaceModel } from '../pace';
+import { isObject, schemaFaults, type DocumentKind, type Fault } from '../validation';
 import { styleSchema, type StyleChoices } from './style';
 
 /** How a teacher teaches: the schools they follow and the pace they have. */
 export interface TeacherStyle {
 	choices: StyleChoices;
-	pace: PaceChanges;
+	pace: PaceModel;
 }
 
-const teacherStyleSchema = object({ choices: styleSchema.required(), pace: paceChangesSchema })
+/** Nothing chosen and nothing known. */
+export const NO_STYLE: TeacherStyle = { choices: {}, pace: USUAL_PACE };
+
+const teacherStyleSchema = object({ choices: styleSchema.required(), pace: paceModelSchema })
 	.noUnknown()
 	.required();
 
@@ -17,3 +20,13 @@ const teacherStyleSchema = object({ choices: styleSchema.required(), pace: paceC
 export function teacherStyleFaults(value: unknown): Fault[] {
 	return schemaFaults(teacherStyleSchema, value);
 }
+
+/** A style as it is sent and kept in a browser: its parts are kept apart in the database. 2: as {@link PACE_MODEL}. */
+export const TEACHER_STYLE: DocumentKind = {
+	name: 'style',
+	schema: teacherStyleSchema,
+	steps: PACE_MODEL.steps.map((step) => ({ pace, ...style }) => ({
+		...style,
+		pace: isObject(pace) ? step(pace) : pace
+	}))
+};

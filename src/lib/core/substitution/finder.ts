@@ -1,4 +1,5 @@
 import { DIRECTIONS, TISSUES, type Direction, type Tissue } from '../anatomy';
+import { type Known } from '../run';
 import { TIERS, type Group, type Tier } from '../group';
 import { MODES, POSITIONS, searchMovements, type Mode, type Movement, type Position } from '../movement';
 import { kitAtHand, kitNeeds } from './kit';
@@ -29,8 +30,8 @@ export interface Filters {
 
 export interface FinderSetting {
 	group: Group | null;
-	/** Slugs used in the last four weeks. */
-	usedLately: ReadonlySet<string>;
+	/** What was used in the last four weeks. */
+	usedLately: Known;
 }
 
 /** How many would be found with each choice, all other filters as they are. */
@@ -94,7 +95,7 @@ function passes(movement: Movement, facet: Facet, f: Filters, setting: FinderSet
 		case 'cautionSafe':
 			return !f.cautionSafe || safe(movement, setting.group);
 		case 'rested':
-			return !f.rested || !setting.usedLately.has(movement.slug);
+			return !f.rested || !setting.usedLately.slugs.includes(movement.slug);
 	}
 }
 
@@ -141,7 +142,7 @@ function count(counts: Counts, movement: Movement, facet: Facet, f: Filters, set
 			if (safe(movement, setting.group)) counts.cautionSafe += 1;
 			return;
 		case 'rested':
-			if (!setting.usedLately.has(movement.slug)) counts.rested += 1;
+			if (!setting.usedLately.slugs.includes(movement.slug)) counts.rested += 1;
 	}
 }
 

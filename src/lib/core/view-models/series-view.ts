@@ -184,14 +184,14 @@ function contentWords(c: ReadClass, { planned, setting }: SeriesReading): string
 }
 
 /** A series in a few words, for a list of them. */
-export function seriesInShort(series: Series, find: FindMovement) {
+export function seriesInShort(series: Series, taught: ReadonlySet<string>, find: FindMovement) {
 	return {
 		title: series.title,
 		goal: series.goal,
 		from: shortDay(series.startsOn),
 		weeks: series.weeks,
 		days: series.meetings.map((m) => `${WEEKDAY_NAMES[m.weekday - 1]} ${m.startsAt}`).join(', '),
-		taught: series.classes.filter((c) => c.run).length,
+		taught: series.classes.filter(({ id }) => taught.has(id)).length,
 		classes: series.classes.length,
 		goals: series.ladders.map(({ rungs }) => find(rungs.at(-1)!.movement)?.english ?? '')
 	};

@@ -1,4 +1,5 @@
 import { readPlan, waits } from '../../core/checks';
+import { type PaceModel } from '../../core/pace';
 import { classRing, type RingSector } from '../../core/view-models';
 import type { Group } from '../../core/group';
 import type { Shelf } from '../../core/movement';
@@ -8,7 +9,7 @@ import type { ClassPlan } from '../../core/plan';
 export interface Which {
 	id: string;
 	groupId: string;
-	taughtOn: string | null;
+	plannedOn: string | null;
 }
 
 /** A plan as a card shows it. */
@@ -22,11 +23,18 @@ export interface PlanCard extends Which {
 	ring: RingSector[];
 }
 
-export function planCard(which: Which, plan: ClassPlan, group: Group, shelf: Shelf): PlanCard {
+export function planCard(
+	which: Which,
+	plan: ClassPlan,
+	group: Group,
+	shelf: Shelf,
+	pace: PaceModel
+): PlanCard {
 	const reading = readPlan(plan, {
 		catalogue: shelf.offered,
 		find: shelf.find,
 		targets: group.targets,
+		pace,
 		group
 	});
 	return {

@@ -1,4 +1,6 @@
 import { roomSheet, type RoomSheet } from '../../core/substitution';
+import { type Known } from '../../core/run';
+import { type PaceModel } from '../../core/pace';
 import { CATALOGUE } from '../../catalogue';
 import { readPlan, type Reading, type Setting } from '../../core/checks';
 import {
@@ -44,7 +46,8 @@ export interface PlanToRead {
 	plan: ClassPlan;
 	group: Group;
 	movements: Movements;
-	taughtBefore: readonly string[];
+	known: Known;
+	pace: PaceModel;
 	lastFirstSide: Leg | null;
 }
 
@@ -54,11 +57,12 @@ export interface SeriesToRead {
 	group: Group;
 	movements: Movements;
 	knownBefore: readonly string[];
+	pace: PaceModel;
 }
 
 const shelfFor = ({ own, leftOut, kept }: Movements): Shelf => shelfOf(CATALOGUE, own, leftOut, kept);
 
-function reading({ plan, group, movements, taughtBefore, lastFirstSide }: PlanToRead): {
+function reading({ plan, group, movements, known, pace, lastFirstSide }: PlanToRead): {
 	reading: Reading;
 	shelf: Shelf;
 } {
@@ -68,21 +72,24 @@ function reading({ plan, group, movements, taughtBefore, lastFirstSide }: PlanTo
 		find: shelf.find,
 		targets: group.targets,
 		group,
-		taughtBefore: [...taughtBefore],
+		known,
+		pace,
 		lastFirstSide
 	};
 	return { reading: readPlan(plan, setting), shelf };
 }
 
-function readingOfSeries({ planned, group, movements, knownBefore }: SeriesToRead): SeriesReading {
+function readingOfSeries({ planned, group, movements, knownBefore, pace }: SeriesToRead): SeriesReading {
 	const { find, offered } = shelfFor(movements);
-	return readSeries(planned, { group, find, catalogue: offered, knownBefore: [...knownBefore] });
+	return readSeries(planned, { group, find, catalogue: offered, knownBefore, pace });
 }
 
 /** What each plan looks like on a card. */
-function cards(plans: (Which & { plan: ClassPlan; group: Group; movements: Movements })[]): PlanCard[] {
-	return plans.map(({ plan, group, movements, id, groupId, taughtOn }) =>
-		planCard({ id, groupId, taughtOn }, plan, group, shelfFor(movements))
+function cards(
+	plans: (Which & { plan: ClassPlan; group: Group; movements: Movements; pace: PaceModel })[]
+): PlanCard[] {
+	return plans.map(({ plan, group, movements, pace, id, groupId, plannedOn }) =>
+		planCard({ id, groupId, plannedOn }, plan, group, shelfFor(movements), pace)
 	);
 }
 

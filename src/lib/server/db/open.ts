@@ -13,6 +13,8 @@ export function openDb(url: string, connectionLimit = 10) {
 		uri: url,
 		connectionLimit,
 		timezone: 'Z',
+		// documents are parsed where they are validated
+		jsonStrings: true,
 		charset: 'utf8mb4',
 		connectTimeout: QUERY_SECONDS * 1000
 	});

@@ -1,23 +1,24 @@
 import {
 	date,
+	datetime,
 	foreignKey,
 	index,
 	int,
-	json,
 	mysqlTable,
 	primaryKey,
 	text,
 	timestamp,
 	varchar
 } from 'drizzle-orm/mysql-core';
-import type { Group } from '../../core/group';
-import type { KitKind, Movement } from '../../core/movement';
-import type { PaceChanges } from '../../core/pace';
-import type { Student } from '../../core/group';
+import { GROUP, groupSchema, STUDENT, type Group, type Student } from '../../core/group';
+import { MOVEMENT, type KitKind, type Movement } from '../../core/movement';
+import { PACE_MODEL, type PaceModel } from '../../core/pace';
 import type { StyleChoices } from '../../core/style';
-import type { ClassPlan } from '../../core/plan';
-import type { Series } from '../../core/series';
+import { PLAN, type ClassPlan } from '../../core/plan';
+import { RUN_NOTES, type RunNotes } from '../../core/run';
+import { SERIES, type Series } from '../../core/series';
 import { teacher } from './auth-schema';
+import { documentColumn, jsonColumn } from './document-column';
 import { exactText } from './exact-text';
 
 export * from './auth-schema';
@@ -54,6 +55,7 @@ export const membership = mysqlTable(
 
 /** A group without its kit, which is counted in a table of its own. */
 export type GroupDocument = Omit<Group, 'kit'>;
+const GROUP_ROW = { ...GROUP, schema: groupSchema.omit(['kit']).noUnknown() };
 
 export const classGroup = mysqlTable(
 	'class_group',
@@ -63,7 +65,7 @@ export const classGroup = mysqlTable(
 		name: varchar('name', { length: 80 }).notNull(),
 		weekday: int('weekday').notNull(),
 		startsAt: varchar('starts_at', { length: 5 }).notNull(),
-		document: json('document').$type<GroupDocument>().notNull(),
+		document: documentColumn<GroupDocument>('document', GROUP_ROW).notNull(),
 		...changes
 	},
 	(t) => [index('class_group_studio').on(t.studioId)]
@@ -92,7 +94,7 @@ export const series = mysqlTable(
 			.references(() => classGroup.id, { onDelete: 'cascade' }),
 		title: varchar('title', { length: 120 }).notNull(),
 		startsOn: date('starts_on', { mode: 'string' }).notNull(),
-		document: json('document').$type<Series>().notNull(),
+		document: documentColumn<Series>('document', SERIES).notNull(),
 		/** SHA-256 of the secret of the link by which a calendar subscribes; null where there is no link. */
 		linkHash: exactText('link_hash', { length: 64 }).unique(),
 		...changes
@@ -112,15 +114,15 @@ export const plan = mysqlTable(
 		title: varchar('title', { length: 200 }).notNull(),
 		lengthSeconds: int('length_seconds').notNull(),
 		/** The studio's calendar day on which it shall be taught; null while it has none. */
-		taughtOn: date('taught_on', { mode: 'string' }),
-		document: json('document').$type<ClassPlan>().notNull(),
+		plannedOn: date('planned_on', { mode: 'string' }),
+		document: documentColumn<ClassPlan>('document', PLAN).notNull(),
 		/** The series that it is a class of; it has the id of that class. */
 		seriesId: exactText('series_id', { length: 24 }).references(() => series.id, { onDelete: 'set null' }),
 		...changes
 	},
 	(t) => [
 		primaryKey({ columns: [t.studioId, t.id] }),
-		index('plan_studio_day').on(t.studioId, t.taughtOn),
+		index('plan_studio_day').on(t.studioId, t.plannedOn),
 		index('plan_group').on(t.groupId)
 	]
 );
@@ -143,6 +145,47 @@ export const planMovement = mysqlTable(
 	]
 );
 
+/** Classes that were taught, from a plan or without one. */
+export const classRun = mysqlTable(
+	'class_run',
+	{
+		id: id(),
+		studioId: studioId(),
+		groupId: exactText('group_id', { length: 24 })
+			.notNull()
+			.references(() => classGroup.id, { onDelete: 'cascade' }),
+		/** Who taught it; null when they have left. */
+		teacherId: exactText('teacher_id', { length: 36 }).references(() => teacher.id, { onDelete: 'set null' }),
+		/** The plan that it was taught from. What was taught stays written down when the plan goes. */
+		planId: exactText('plan_id', { length: 24 }),
+		title: varchar('title', { length: 200 }).notNull(),
+		/** The studio's calendar day, and when it was to begin on the studio's clock, "HH:MM". */
+		taughtOn: date('taught_on', { mode: 'string' }).notNull(),
+		startsAt: varchar('starts_at', { length: 5 }).notNull(),
+		/** The moments at which it really began and ended, where they are known. */
+		startedAt: datetime('started_at', { fsp: 3 }),
+		endedAt: datetime('ended_at', { fsp: 3 }),
+		document: documentColumn<RunNotes>('document', RUN_NOTES).notNull(),
+		...changes
+	},
+	(t) => [
+		index('class_run_group').on(t.studioId, t.groupId, t.taughtOn),
+		index('class_run_plan').on(t.studioId, t.planId)
+	]
+);
+
+/** The movements that each run really gave, so that "when did they last do this" is told without reading documents. */
+export const runMovement = mysqlTable(
+	'run_movement',
+	{
+		runId: exactText('run_id', { length: 24 })
+			.notNull()
+			.references(() => classRun.id, { onDelete: 'cascade' }),
+		slug: exactText('slug', { length: 60 }).notNull()
+	},
+	(t) => [primaryKey({ columns: [t.runId, t.slug] })]
+);
+
 /** Classes kept to begin others with: of no group and no day. */
 export const template = mysqlTable(
 	'template',
@@ -150,7 +193,7 @@ export const template = mysqlTable(
 		id: id(),
 		studioId: studioId(),
 		title: varchar('title', { length: 200 }).notNull(),
-		document: json('document').$type<ClassPlan>().notNull(),
+		document: documentColumn<ClassPlan>('document', PLAN).notNull(),
 		...changes
 	},
 	(t) => [index('template_studio').on(t.studioId)]
@@ -162,7 +205,7 @@ export const ownMovement = mysqlTable(
 	{
 		studioId: studioId(),
 		slug: exactText('slug', { length: 60 }).notNull(),
-		document: json('document').$type<Movement>().notNull(),
+		document: documentColumn<Movement>('document', MOVEMENT).notNull(),
 		...changes
 	},
 	(t) => [primaryKey({ columns: [t.studioId, t.slug] })]
@@ -185,7 +228,7 @@ export const movementState = mysqlTable(
 		scope: exactText('scope', { length: 24 }).notNull(),
 		fingerprint: exactText('fingerprint', { length: 16 }).notNull(),
 		slug: exactText('slug', { length: 60 }).notNull(),
-		document: json('document').$type<Movement>().notNull()
+		document: documentColumn<Movement>('document', MOVEMENT).notNull()
 	},
 	(t) => [primaryKey({ columns: [t.scope, t.fingerprint] })]
 );
@@ -195,8 +238,8 @@ export const teacherStyle = mysqlTable('teacher_style', {
 	teacherId: exactText('teacher_id', { length: 36 })
 		.primaryKey()
 		.references(() => teacher.id, { onDelete: 'cascade' }),
-	choices: json('choices').$type<StyleChoices>().notNull(),
-	pace: json('pace').$type<PaceChanges>().notNull(),
+	choices: jsonColumn<StyleChoices>('choices').notNull(),
+	pace: documentColumn<PaceModel>('pace', PACE_MODEL).notNull(),
 	...changes
 });
 
@@ -212,7 +255,7 @@ export const student = mysqlTable(
 		teacherId: exactText('teacher_id', { length: 36 })
 			.notNull()
 			.references(() => teacher.id, { onDelete: 'cascade' }),
-		document: json('document').$type<Student>().notNull(),
+		document: documentColumn<Student>('document', STUDENT).notNull(),
 		...changes
 	},
 	(t) => [index('student_group').on(t.groupId, t.teacherId)]
@@ -241,7 +284,7 @@ export const removed = mysqlTable(
 		studioId: studioId(),
 		kind: varchar('kind', { length: 10 }).$type<RemovedKind>().notNull(),
 		id: exactText('id', { length: 24 }).notNull(),
-		document: json('document').$type<unknown>().notNull(),
+		document: jsonColumn<unknown>('document').notNull(),
 		removedAt: timestamp('removed_at', { fsp: 3 }).notNull().defaultNow()
 	},
 	(t) => [primaryKey({ columns: [t.studioId, t.kind, t.id] }), index('removed_at').on(t.removedAt)]

@@ -1,4 +1,5 @@
-import type { Movement } from '$lib/core/movement';
+import { MOVEMENT, type Movement } from '$lib/core/movement';
+import { broughtUp } from '$lib/core/validation';
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownFaults, ownSlug } from '$lib/server/own-movements';
@@ -12,7 +13,9 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ request, locals }) => {
 	const studio = studioOfRequest(locals);
 	const token = tokenOf(request.headers.get('idempotency-key'));
-	const { document } = await readJsonObject(request);
+	const up = broughtUp(MOVEMENT, (await readJsonObject(request)).document);
+	if (!up.ok) return json({ faults: up.faults }, { status: 422 });
+	const document = up.value;
 	const english = (document as { english?: unknown } | null | undefined)?.english;
 	const slugOf = (taken: (slug: string) => boolean) =>
 		ownSlug(typeof english === 'string' ? english : '', taken);

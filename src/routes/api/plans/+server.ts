@@ -18,13 +18,13 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	const studio = studioOfRequest(locals);
 	const token = tokenOf(request.headers.get('idempotency-key'));
 	const body = await readJsonObject(request);
-	const taughtOn = typeof body.taughtOn === 'string' && isIsoDay(body.taughtOn) ? body.taughtOn : null;
+	const plannedOn = typeof body.plannedOn === 'string' && isIsoDay(body.plannedOn) ? body.plannedOn : null;
 	const sent = await readSentPlan(db(), studio.id, body);
 	if ('faults' in sent) return json(sent, { status: 422 });
 	const group = found(await getGroup(db(), studio.id, String(body.groupId)));
 	const id = await once(db(), studio.id, token, async (tx) => {
 		await keepMovements(tx, studio.id, sent.movements, [sent.plan]);
-		return createPlan(tx, studio.id, group.id, taughtOn, sent.plan);
+		return createPlan(tx, studio.id, group.id, plannedOn, sent.plan);
 	});
 	return json({ id }, { status: 201 });
 };

@@ -1,8 +1,10 @@
 import { once } from '$lib/server/accepted';
+import { readRuns } from '$lib/core/formats';
+import { seriesBroughtUp, withRunNotes } from '$lib/core/series';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { found, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { readSentSeries } from '$lib/server/sent-series';
 import { createSeries } from '$lib/server/series';
 import { keepMovements } from '$lib/server/shelves';
@@ -14,12 +16,22 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	const studio = studioOfRequest(locals);
 	const token = tokenOf(request.headers.get('idempotency-key'));
 	const body = await readJsonObject(request);
-	const sent = await readSentSeries(db(), studio.id, body.planned, null, body.movements ?? []);
+	const up = seriesBroughtUp(body.planned);
+	if (!up.ok) return json({ faults: up.faults }, { status: 422 });
+	const runs = readRuns(body.runs ?? {});
+	if (!runs.ok) return json({ faults: runs.faults }, { status: 422 });
+	const sent = await readSentSeries(db(), studio.id, up.value, null, body.movements ?? []);
 	if ('faults' in sent) return json(sent, { status: 422 });
 	const group = found(await getGroup(db(), studio.id, String(body.groupId)));
 	const id = await once(db(), studio.id, token, async (tx) => {
 		await keepMovements(tx, studio.id, sent.movements, Object.values(sent.planned.plans));
-		return createSeries(tx, studio.id, group.id, sent.planned);
+		return createSeries(
+			tx,
+			ownerOfRequest(locals),
+			group.id,
+			sent.planned,
+			withRunNotes(sent.planned, runs.value).runs
+		);
 	});
 	return json({ id }, { status: 201 });
 };

@@ -1,4 +1,5 @@
-import { teacherStyleFaults, type TeacherStyle } from '$lib/core/style';
+import { TEACHER_STYLE, type TeacherStyle, teacherStyleFaults } from '$lib/core/style';
+import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownerOfRequest, readSave, saveAnswer } from '$lib/server/scope';
@@ -9,7 +10,7 @@ import type { RequestHandler } from './$types';
 /** Saves how the teacher teaches: 200, 409 with what is stored, 422 with the faults. */
 export const PUT: RequestHandler = async ({ request, locals }) => {
 	const { studioId, teacherId } = ownerOfRequest(locals);
-	const body = await readSave(request);
+	const body = await readSave(request, upTo(TEACHER_STYLE));
 	if ('faults' in body) return json(body, { status: 422 });
 	const faults = teacherStyleFaults(body.document);
 	if (faults.length) return json({ faults }, { status: 422 });

@@ -1,4 +1,5 @@
 import { dayName } from '$lib/core/calendar';
+import { getStyle } from '$lib/server/styles';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { plansOfGroup } from '$lib/server/plans';
@@ -26,6 +27,7 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 		shelf,
 		plans.slice(0, PAGE_OF_PLANS),
 		() => stored,
+		(await getStyle(db(), ownerOfRequest(locals).teacherId)).style.pace,
 		request.signal
 	);
 	return {
@@ -39,7 +41,7 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 				weeks: series.weeks
 			})),
 		students: await listStudents(db(), ownerOfRequest(locals), params.id),
-		plans: cards.map((card) => ({ ...card, day: card.taughtOn ? dayName(card.taughtOn) : 'no day yet' })),
+		plans: cards.map((card) => ({ ...card, day: card.plannedOn ? dayName(card.plannedOn) : 'no day yet' })),
 		/** Where the older and the newer classes begin; null where there are none. */
 		older: plans.length > PAGE_OF_PLANS ? from + PAGE_OF_PLANS : null,
 		newer: from > 0 ? Math.max(0, from - PAGE_OF_PLANS) : null

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { Autosave } from '$lib/client/autosave.svelte';
-	import { groupFaults, type Group } from '$lib/core/group';
+	import { groupForm } from '$lib/client/documents';
+	import type { Group } from '$lib/core/group';
 	import KeepSaved from '$lib/ui/KeepSaved.svelte';
 	import GroupForm from '$lib/ui/GroupForm.svelte';
 	import Ring from '$lib/ui/Ring.svelte';
@@ -15,7 +16,7 @@
 		`/api/groups/${stored.id}`,
 		{ version: stored.version },
 		untrack(() => data.owner),
-		{ faultsOf: groupFaults }
+		groupForm
 	);
 	let group = $state.raw(stored.group);
 

@@ -12,8 +12,8 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
 	const day = dayInZone(new Date(), studio.timeZone);
-	const { stored, groupId, group, today, moved, taughtBefore, usedLately, lastFirstSide, lastMovements } =
-		found(await planSetting(db(), studio.id, params.id, day));
+	const { stored, groupId, group, today, moved, known, usedLately, pace, lastFirstSide, lastMovements } =
+		found(await planSetting(db(), ownerOfRequest(locals), params.id, day));
 	return {
 		stored,
 		groupId,
@@ -23,7 +23,8 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			own: today.own.map((o) => o.movement),
 			leftOut: today.leftOut,
 			moved,
-			taughtBefore,
+			known,
+			pace,
 			usedLately,
 			lastFirstSide,
 			lastMovements,

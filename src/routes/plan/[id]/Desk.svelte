@@ -2,12 +2,15 @@
 	import { beforeNavigate } from '$app/navigation';
 	import { create } from '$lib/client/api';
 	import { Autosave } from '$lib/client/autosave.svelte';
+	import { planForm } from '$lib/client/documents';
 	import { deskKey } from '$lib/client/desk-keys';
 	import { PlanEditor } from '$lib/client/plan-editor.svelte';
 	import { dayName } from '$lib/core/calendar';
 	import { formatDuration } from '$lib/core/clock';
 	import { directionParts, phaseParts, strengthParts } from '$lib/core/view-models';
-	import { copyOf, itemsOf, planFaults, type ClassPlan } from '$lib/core/plan';
+	import { copyOf, itemsOf, PLAN, type ClassPlan } from '$lib/core/plan';
+	import { paceOf } from '$lib/core/pace';
+	import { withVersion } from '$lib/core/validation';
 	import { Button } from 'carbon-components-svelte';
 	import AddMovement from '$lib/ui/AddMovement.svelte';
 	import CalmPanel from '$lib/ui/CalmPanel.svelte';
@@ -31,12 +34,12 @@
 
 	// one editor for the life of the page: what comes from the server later goes through its history
 	const { stored, groupId, setting, owner } = untrack(() => data);
-	const usedLately = new Set(setting.usedLately);
+	const usedLately = setting.usedLately;
 	const autosave: Autosave<ClassPlan> = new Autosave(
 		`/api/plans/${stored.id}`,
 		{ version: stored.version },
 		owner,
-		{ faultsOf: (kept) => planFaults(kept, editor.shelf.find) }
+		planForm((slug) => editor.shelf.find(slug))
 	);
 	const editor = new PlanEditor(stored.plan, setting, autosave);
 
@@ -96,26 +99,26 @@
 	}
 
 	/** Adds a plan beside this one; its id, null when the server did not take it. */
-	async function addPlan(plan: ClassPlan, suffix: string, taughtOn: string | null): Promise<string | null> {
+	async function addPlan(plan: ClassPlan, suffix: string, plannedOn: string | null): Promise<string | null> {
 		const title = `${plan.title} (${suffix})`.slice(0, 200);
 		const answer = await create<{ id: string }>('/api/plans', {
 			groupId: stored.groupId,
-			taughtOn,
-			plan: { ...plan, title }
+			plannedOn,
+			plan: withVersion(PLAN, { ...plan, title })
 		});
 		return answer.ok ? answer.value.id : null;
 	}
 
 	/** Puts a plan in safety as a copy of its own; false when the server did not take it. */
 	async function keepCopy(plan: ClassPlan): Promise<boolean> {
-		if (await addPlan(plan, 'other version', stored.taughtOn)) return true;
+		if (await addPlan(plan, 'other version', stored.plannedOn)) return true;
 		editor.message = 'The other version could not be kept just now, so nothing was decided. Try again.';
 		return false;
 	}
 
 	/** The class was removed in another window: as a new one it can go on. */
 	async function keepAsNew(): Promise<string | null> {
-		const id = await addPlan(editor.plan, 'kept', stored.taughtOn);
+		const id = await addPlan(editor.plan, 'kept', stored.plannedOn);
 		return id && `/plan/${id}`;
 	}
 
@@ -127,7 +130,7 @@
 
 	async function keepAsTemplate() {
 		const plan = copyOf(editor.plan);
-		const answer = await create('/api/templates', { plan });
+		const answer = await create('/api/templates', { plan: withVersion(PLAN, plan) });
 		editor.message = answer.ok
 			? `Kept as a template: ${plan.title || 'Untitled class'}`
 			: 'It could not be kept just now. Try again.';
@@ -175,7 +178,7 @@
 		groupName={setting.group.name}
 		series={data.series}
 		planId={stored.id}
-		day={stored.taughtOn ? dayName(stored.taughtOn) : ''}
+		day={stored.plannedOn ? dayName(stored.plannedOn) : ''}
 		totalParts={() => phaseParts(editor.reading.timeline)}
 		onkeys={() => (keys = true)}
 		onduplicate={duplicate}
@@ -306,7 +309,9 @@
 	/>
 	<h3>Pace</h3>
 	<PacePanel
-		pace={editor.plan.pace}
+		own={editor.plan.pinnedPace ?? {}}
+		usual={paceOf(setting.pace)}
+		usualWords="your usual"
 		onchange={(change) => editor.edit({ do: 'setPace', change }, 'Pace of this class changed')}
 	/>
 </details>

@@ -22,7 +22,10 @@ import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
-	const { stored, group, today, moved, knownBefore } = found(await seriesSetting(db(), studio.id, params.id));
+	const { style } = await getStyle(db(), ownerOfRequest(locals).teacherId);
+	const { stored, group, today, moved, knownBefore } = found(
+		await seriesSetting(db(), studio.id, params.id, style.pace)
+	);
 	return {
 		stored,
 		group: { id: group.id, name: group.group.name },
@@ -37,7 +40,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			leftOut: today.leftOut,
 			kept: moved.map(({ kept }) => kept),
 			knownBefore,
-			style: (await getStyle(db(), ownerOfRequest(locals).teacherId)).style
+			style
 		}
 	};
 };
@@ -63,7 +66,9 @@ export const actions: Actions = {
 		const to = found(await getGroup(db(), studio.id, form.group ?? ''));
 		const { shelf } = await studioShelf(db(), studio.id);
 		const copy = copiedTo(stored.planned, to.group, startsOn, shelf.find, newId);
-		const id = await once(db(), studio.id, token, (tx) => createSeries(tx, studio.id, to.id, copy));
+		const id = await once(db(), studio.id, token, (tx) =>
+			createSeries(tx, ownerOfRequest(locals), to.id, copy)
+		);
 		redirect(303, `/series/${id}`);
 	},
 	/** The series goes; its classes stay as classes of the group. */

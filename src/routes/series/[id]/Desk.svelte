@@ -4,7 +4,8 @@
 	import { newId } from '$lib/client/ids';
 	import { SeriesDesk } from '$lib/client/series-desk.svelte';
 	import { dayName } from '$lib/core/calendar';
-	import { seriesFaults, withNewIds, type PlannedSeries } from '$lib/core/series';
+	import { seriesForm } from '$lib/client/documents';
+	import { seriesAsSent, withNewIds, type SeriesDocument } from '$lib/core/series';
 	import KeepSaved from '$lib/ui/KeepSaved.svelte';
 	import Ring from '$lib/ui/Ring.svelte';
 	import SaveMark from '$lib/ui/SaveMark.svelte';
@@ -24,26 +25,26 @@
 
 	// one desk for the life of the page: what comes from the server later goes through its history
 	const { stored, setting, group, owner } = untrack(() => data);
-	const autosave: Autosave<PlannedSeries> = new Autosave(
+	const autosave: Autosave<SeriesDocument> = new Autosave(
 		`/api/series/${stored.id}`,
 		{ version: stored.version, planVersions: stored.planVersions },
 		owner,
-		{ faultsOf: (kept) => seriesFaults(kept, () => desk.find) }
+		seriesForm((slug) => desk.find(slug))
 	);
-	const desk = new SeriesDesk(stored.planned, setting, autosave);
+	const desk = new SeriesDesk(stored.planned, stored.runVersions, setting, autosave);
 
 	let settings = $state(Object.keys(stored.planned.plans).length === 0);
 	let seed = $state(1);
 
-	const inShort = ({ series, plans }: PlannedSeries) => [
+	const inShort = ({ series, plans }: SeriesDocument) => [
 		series.title,
 		`${series.weeks} weeks, ${series.classes.length} classes, ${Object.keys(plans).length} of them planned`
 	];
 	/** The series was removed in another window: as a new one, with its classes, it can go on. */
-	async function keepAsNew(planned: PlannedSeries): Promise<string | null> {
+	async function keepAsNew(document: SeriesDocument): Promise<string | null> {
 		const answer = await create<{ id: string }>('/api/series', {
 			groupId: stored.groupId,
-			planned: withNewIds(planned, newId)
+			planned: seriesAsSent(withNewIds({ ...document, runs: {} }, newId))
 		});
 		return answer.ok ? `/series/${answer.value.id}` : null;
 	}
@@ -136,7 +137,7 @@
 
 <KeepSaved
 	{autosave}
-	mine={desk.planned}
+	mine={desk.document}
 	what="This series"
 	{inShort}
 	ontake={(other) => desk.replace(other)}
@@ -194,8 +195,7 @@
 						read={desk.class}
 						movements={desk.inClass}
 						busy={desk.proposing !== null}
-						mayLog={desk.mayLog}
-						onlog={(run) => desk.log(run)}
+						onlog={(notes) => void desk.log(notes)}
 						onmove={(on, startsAt) => desk.move(desk.selected!, { on, startsAt })}
 						onfallout={(why) => desk.fallOut(why)}
 						onrenew={() => {

@@ -1,4 +1,5 @@
 import { itemsOf } from '../../plan';
+import { metByClass } from '../schedule';
 import type { SeriesCheck, SeriesReport } from './types';
 
 export const newTooFast: SeriesCheck = {
@@ -10,12 +11,11 @@ export const newTooFast: SeriesCheck = {
 		source: 'common practice'
 	},
 	check({ classes, planned, setting }) {
-		const known = new Set(setting.knownBefore);
 		return classes.flatMap((c): SeriesReport[] => {
+			const known = metByClass(planned, c.number - 1, setting.knownBefore);
 			const slugs = new Set(c.plan ? itemsOf(c.plan).map((item) => item.movement) : []);
 			// to a group of which nothing is known everything is new
 			const fresh = known.size === 0 ? [] : [...slugs].filter((slug) => !known.has(slug));
-			for (const slug of slugs) known.add(slug);
 			if (fresh.length <= planned.series.mostNew) return [];
 			return [
 				{

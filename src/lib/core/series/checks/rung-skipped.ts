@@ -15,7 +15,7 @@ export const rungSkipped: SeriesCheck = {
 	check({ classes, planned, setting }) {
 		const { series } = planned;
 		return classes.flatMap((c): SeriesReport[] => {
-			if (!c.plan || c.class.run) return [];
+			if (!c.plan || c.run) return [];
 			const name = (slug: string) => setting.find(slug)?.english ?? slug;
 			const ahead = c.given.flatMap((given) => {
 				const now = rungOf(series, given);

@@ -1,4 +1,5 @@
-import { groupFaults, type Group } from '$lib/core/group';
+import { GROUP, type Group, groupFaults } from '$lib/core/group';
+import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { saveGroup } from '$lib/server/groups';
@@ -9,7 +10,7 @@ import type { RequestHandler } from './$types';
 /** Saves over the version that the change began from: 200, 409 with what is stored, 422 with the faults, 404. */
 export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const studio = studioOfRequest(locals);
-	const body = await readSave(request);
+	const body = await readSave(request, upTo(GROUP));
 	if ('faults' in body) return json(body, { status: 422 });
 	const faults = groupFaults(body.document);
 	if (faults.length) return json({ faults }, { status: 422 });

@@ -1,4 +1,5 @@
-import type { Movement } from '$lib/core/movement';
+import { type Movement, MOVEMENT } from '$lib/core/movement';
+import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownFaults } from '$lib/server/own-movements';
@@ -10,7 +11,7 @@ import type { RequestHandler } from './$types';
 /** Saves an own movement: 200, 409 with what is stored, 422 with the faults, 404. Plans keep what they were made with. */
 export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const studio = studioOfRequest(locals);
-	const body = await readSave(request);
+	const body = await readSave(request, upTo(MOVEMENT));
 	if ('faults' in body) return json(body, { status: 422 });
 	found(await getOwn(db(), studio.id, params.slug));
 	const movement = { ...(body.document as Movement), slug: params.slug };

@@ -1,4 +1,5 @@
-import { planFaults, type ClassPlan } from '$lib/core/plan';
+import { type ClassPlan, PLAN, planFaults } from '$lib/core/plan';
+import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getPlan, savePlan } from '$lib/server/plans';
@@ -10,7 +11,7 @@ import type { RequestHandler } from './$types';
 /** Saves over the version that the change began from: 200, 409 with what is stored, 422 with the faults, 404. */
 export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const studio = studioOfRequest(locals);
-	const body = await readSave(request);
+	const body = await readSave(request, upTo(PLAN));
 	if ('faults' in body) return json(body, { status: 422 });
 	const stored = found(await getPlan(db(), studio.id, params.id));
 	const today = await studioShelf(db(), studio.id);

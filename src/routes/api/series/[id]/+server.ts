@@ -1,4 +1,5 @@
 import { saveOnce } from '$lib/server/accepted';
+import { seriesBroughtUp } from '$lib/core/series';
 import { db } from '$lib/server/db';
 import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
 import { readSentSeries } from '$lib/server/sent-series';
@@ -9,7 +10,7 @@ import type { RequestHandler } from './$types';
 /** Saves a series with its plans over the version that the change began from: 200, 409, 422 with the faults, 404. */
 export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const studio = studioOfRequest(locals);
-	const body = await readSave(request);
+	const body = await readSave(request, seriesBroughtUp);
 	if ('faults' in body) return json(body, { status: 422 });
 	const stored = found(await getSeries(db(), studio.id, params.id));
 	const sent = await readSentSeries(db(), studio.id, body.document, stored);

@@ -1,4 +1,5 @@
-import { studentFaults, type Student } from '$lib/core/group';
+import { STUDENT, type Student, studentFaults } from '$lib/core/group';
+import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/scope';
@@ -10,7 +11,7 @@ import type { RequestHandler } from './$types';
 /** Changes what is written down of somebody: 200, 409 with what is stored, 422 with the faults, 404. */
 export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
-	const body = await readSave(request);
+	const body = await readSave(request, upTo(STUDENT));
 	if ('faults' in body) return json(body, { status: 422 });
 	const faults = studentFaults(body.document);
 	if (faults.length) return json({ faults }, { status: 422 });

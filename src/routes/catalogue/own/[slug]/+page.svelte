@@ -1,14 +1,8 @@
 <script lang="ts">
 	import { CATALOGUE } from '$lib/catalogue';
 	import { Autosave } from '$lib/client/autosave.svelte';
-	import {
-		draftOf,
-		movementFaults,
-		readDraft,
-		shelfOf,
-		type Movement,
-		type MovementDraft
-	} from '$lib/core/movement';
+	import { movementForm } from '$lib/client/documents';
+	import { draftOf, readDraft, shelfOf, type Movement, type MovementDraft } from '$lib/core/movement';
 	import KeepSaved from '$lib/ui/KeepSaved.svelte';
 	import MovementForm from '$lib/ui/MovementForm.svelte';
 	import SaveMark from '$lib/ui/SaveMark.svelte';
@@ -20,13 +14,7 @@
 		`/api/own-movements/${movement.slug}`,
 		{ version },
 		untrack(() => data.owner),
-		{
-			faultsOf: (kept) =>
-				movementFaults(
-					[kept as Movement],
-					shelf.all.map(({ slug }) => slug)
-				)
-		}
+		movementForm(() => shelf.all.map(({ slug }) => slug))
 	);
 	let base = $state.raw(movement);
 	/** The last state that could be read: what is half written is not saved and not set aside. */

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { CATALOGUE } from '$lib/catalogue';
-	import { draftOf, emptyDraft, readDraft, shelfOf, type MovementDraft } from '$lib/core/movement';
+	import { draftOf, emptyDraft, MOVEMENT, readDraft, shelfOf, type MovementDraft } from '$lib/core/movement';
+	import { withVersion } from '$lib/core/validation';
 	import { create } from '$lib/client/api';
 	import MovementForm from '$lib/ui/MovementForm.svelte';
 	import { Button } from 'carbon-components-svelte';
@@ -23,7 +24,9 @@
 			return;
 		}
 		busy = true;
-		const answer = await create<{ slug: string }>('/api/own-movements', { document: read.movement });
+		const answer = await create<{ slug: string }>('/api/own-movements', {
+			document: withVersion(MOVEMENT, read.movement)
+		});
 		if (answer.ok) await goto(`/catalogue/${answer.value.slug}`);
 		else faults = answer.messages;
 		busy = false;

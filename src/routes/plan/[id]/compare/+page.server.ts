@@ -3,24 +3,24 @@ import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { planSetting, planToRead } from '$lib/server/plan-setting';
 import { planTitlesOfGroup } from '$lib/server/plans';
-import { found, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import type { PageServerLoad } from './$types';
 
 /** Two classes of a group side by side: the one at this address, and an earlier or other one (`?with=`). */
 export const load: PageServerLoad = async ({ params, locals, url, request }) => {
 	const studio = studioOfRequest(locals);
 	const today = dayInZone(new Date(), studio.timeZone);
-	const setting = found(await planSetting(db(), studio.id, params.id, today));
+	const setting = found(await planSetting(db(), ownerOfRequest(locals), params.id, today));
 	const all = await planTitlesOfGroup(db(), studio.id, setting.groupId);
 	const others = all.filter(({ id }) => id !== params.id);
-	const named = ({ id, title, taughtOn }: (typeof all)[number]) => ({
+	const named = ({ id, title, plannedOn }: (typeof all)[number]) => ({
 		id,
 		title: title || 'Untitled class',
-		day: taughtOn ? dayName(taughtOn) : ''
+		day: plannedOn ? dayName(plannedOn) : ''
 	});
-	const { taughtOn } = setting.stored;
+	const { plannedOn } = setting.stored;
 	const isEarlier = (other: (typeof all)[number]) =>
-		other.taughtOn !== null && taughtOn !== null && other.taughtOn < taughtOn;
+		other.plannedOn !== null && plannedOn !== null && other.plannedOn < plannedOn;
 	const wanted = url.searchParams.get('with');
 	const chosen = wanted
 		? found(others.find(({ id }) => id === wanted) ?? null)
@@ -34,7 +34,7 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 		others: others.map(named)
 	};
 	if (!chosen) return { ...base, against: null };
-	const against = found(await planSetting(db(), studio.id, chosen.id, today));
+	const against = found(await planSetting(db(), ownerOfRequest(locals), chosen.id, today));
 	const compared = await compute(
 		'compare',
 		{ earlier: planToRead(against), later: planToRead(setting) },

@@ -1,6 +1,7 @@
 import { compute } from '$lib/server/compute/pool';
+import { getStyle } from '$lib/server/styles';
 import { db } from '$lib/server/db';
-import { found, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { seriesTitles } from '$lib/server/series';
 import { seriesSetting, seriesToRead } from '$lib/server/series-setting';
 import type { PageServerLoad } from './$types';
@@ -10,8 +11,9 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 	const studio = studioOfRequest(locals);
 	const others = (await seriesTitles(db(), studio.id)).filter(({ id }) => id !== params.id);
 	const withId = url.searchParams.get('with') ?? others[0]?.id ?? '';
-	const here = found(await seriesSetting(db(), studio.id, params.id));
-	const there = found(await seriesSetting(db(), studio.id, withId));
+	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
+	const here = found(await seriesSetting(db(), studio.id, params.id, pace));
+	const there = found(await seriesSetting(db(), studio.id, withId, pace));
 	const input = { a: seriesToRead(here), b: seriesToRead(there) };
 	const compared = await compute('compareTwoSeries', input, request.signal);
 	const side = (s: typeof here, ladders: typeof compared.a) => ({

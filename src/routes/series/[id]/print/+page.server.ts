@@ -1,14 +1,16 @@
 import { HIP_TESTS } from '$lib/core/measure';
+import { getStyle } from '$lib/server/styles';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { found, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
 import { seriesSetting, seriesToRead } from '$lib/server/series-setting';
 import type { PageServerLoad } from './$types';
 
 /** One page for the studio wall: dates, themes and ladders, and nothing of the people. */
 export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
-	const setting = found(await seriesSetting(db(), studio.id, params.id));
+	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
+	const setting = found(await seriesSetting(db(), studio.id, params.id, pace));
 	const { series } = setting.stored.planned;
 	return {
 		id: setting.stored.id,

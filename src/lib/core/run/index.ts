@@ -1,0 +1,2 @@
+export * from './known';
+export * from './run';

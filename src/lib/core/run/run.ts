@@ -1,0 +1,87 @@
+import { array, number, object, string } from 'yup';
+import { SLUG } from '../movement';
+import { PLAN_LIMITS } from '../plan';
+import {
+	eachOnce,
+	schemaFaults,
+	textOfLines,
+	withVersion,
+	type DocumentKind,
+	type Fault
+} from '../validation';
+
+/** What is written down of a class after it was taught. */
+export interface RunNotes {
+	/** How hard it was, 0-10, as the group says it; null where nobody asked. */
+	effort: number | null;
+	minutes: number;
+	/** How many people came; null where nobody counted. */
+	attendance: number | null;
+	/** Slugs of what was left out. */
+	leftOut: string[];
+	note: string;
+}
+
+/** A class that was taught: by whom it was given and when stands beside it, where it is stored. */
+export interface ClassRun extends RunNotes {
+	/** The plan it was taught from, which is also the id of a class of a series; null where there was none. */
+	planId: string | null;
+	/** The studio's calendar day, and the time on its clock at which it began, "HH:MM". */
+	on: string;
+	startsAt: string;
+}
+
+/** Runs by the id of the plan that they were taught from. */
+export type Runs = Readonly<Record<string, ClassRun>>;
+
+export const RUN_LIMITS = { minutes: 600, attendance: 200, leftOut: 200 } as const;
+
+const slug = string().matches(SLUG, '${path} must be a slug of the catalogue').required();
+
+export const runNotesSchema = object({
+	effort: number().min(0).max(10).nullable().defined(),
+	minutes: number().min(0).max(RUN_LIMITS.minutes).required(),
+	attendance: number().integer().min(0).max(RUN_LIMITS.attendance).nullable().defined(),
+	leftOut: array()
+		.of(slug)
+		.max(RUN_LIMITS.leftOut)
+		.defined()
+		.test(
+			'once',
+			eachOnce((given) => given, 'this is left out already')
+		),
+	note: textOfLines(PLAN_LIMITS.noteCharacters)
+}).noUnknown();
+
+/** How runs are kept: the notes as a document; day, time, plan and teacher are columns. */
+export const RUN_NOTES: DocumentKind = {
+	name: 'notes of a taught class',
+	schema: runNotesSchema,
+	steps: []
+};
+
+/** Everything wrong with what is written down of a class; empty: it can be used as {@link RunNotes}. */
+export function runNotesFaults(value: unknown): Fault[] {
+	return schemaFaults(runNotesSchema, value);
+}
+
+/** What is written down first: as it was planned, in whole figures. */
+export function notesAsPlanned(effort: number, minutes: number): RunNotes {
+	return {
+		effort: Math.round(effort),
+		minutes: Math.round(minutes),
+		attendance: null,
+		leftOut: [],
+		note: ''
+	};
+}
+
+/** What is written down of runs, as it is sent and kept in files: where and when they were stands beside it there. */
+export function notesOf(runs: Runs): Record<string, RunNotes & { version: number }> {
+	return Object.fromEntries(
+		Object.entries(runs).map(([id, { planId: _plan, on: _on, startsAt: _at, ...notes }]) => [
+			id,
+			withVersion(RUN_NOTES, notes)
+		])
+	);
+}

@@ -1,0 +1,65 @@
+import { createHash } from 'node:crypto';
+import { customType } from 'drizzle-orm/mysql-core';
+import { LRUCache } from 'lru-cache';
+import { readDocument, withVersion, type DocumentKind, type Fault } from '../../core/validation';
+
+/** A stored document that this program cannot read: written by a newer one, or changed by hand. */
+export class DamagedDocument extends Error {
+	constructor(
+		readonly kind: string,
+		readonly faults: readonly Fault[]
+	) {
+		const [first] = faults;
+		super(`A stored ${kind} cannot be read: ${first?.path ? `${first.path}: ` : ''}${first?.message ?? ''}`);
+	}
+}
+
+/**
+ * Documents that were read, by their text: validating one takes milliseconds, and most are read again and again. They are
+ * frozen, for everybody who asks gets the same object.
+ */
+const read = new LRUCache<string, object>({
+	max: 5000,
+	maxSize: 64_000_000,
+	sizeCalculation: (_, key) => key.length
+});
+
+/**
+ * A JSON column for documents of a kind: written with the version of their shape, brought up to today's shape and
+ * validated when they are read.
+ * @throws DamagedDocument when a row is read that is not such a document
+ */
+export const documentColumn = <T extends object>(name: string, kind: DocumentKind) =>
+	customType<{ data: T; driverData: string }>({
+		dataType: () => 'json',
+		toDriver: (document) => JSON.stringify(withVersion(kind, document)),
+		fromDriver: (stored) => fromText<T>(stored, kind)
+	})(name);
+
+function fromText<T extends object>(stored: unknown, kind: DocumentKind): T {
+	const text = typeof stored === 'string' ? stored : JSON.stringify(stored);
+	const key = `${kind.name} ${text.length > LONG ? createHash('sha256').update(text).digest('base64') : text}`;
+	const before = read.get(key);
+	if (before) return before as T;
+	const document = readDocument<T>(kind, JSON.parse(text));
+	if (!document.ok) throw new DamagedDocument(kind.name, document.faults);
+	read.set(key, frozen(document.value));
+	return document.value;
+}
+
+/** Longer texts are known by their hash, so that the cache does not hold them twice. */
+const LONG = 200;
+
+function frozen<T extends object>(value: T): T {
+	for (const part of Object.values(value))
+		if (typeof part === 'object' && part !== null) frozen(part as object);
+	return Object.freeze(value);
+}
+
+/** A JSON column for what has no versions of its own. */
+export const jsonColumn = <T>(name: string) =>
+	customType<{ data: T; driverData: string }>({
+		dataType: () => 'json',
+		toDriver: (value) => JSON.stringify(value),
+		fromDriver: (stored) => (typeof stored === 'string' ? JSON.parse(stored) : stored) as T
+	})(name);

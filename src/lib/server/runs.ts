@@ -1,0 +1,198 @@
+import { and, between, count, eq, inArray, lt, max, type SQL } from 'drizzle-orm';
+import { slugsOf } from '../core/plan';
+import type { ClassRun, Known, RunNotes } from '../core/run';
+import { newId } from './db/ids';
+import type { Db } from './db/open';
+import { classRun, runMovement } from './db/schema';
+import { clearRows, deleteFrom, updateFrom } from './db/versioned';
+import { getPlan, lockPlan, plannedBefore, plannedBetween } from './plans';
+import { holdQuota } from './quotas';
+import type { Removal, Saved } from './saved';
+
+export interface StoredRun {
+	id: string;
+	version: number;
+	groupId: string;
+	run: ClassRun;
+}
+
+/** Who teaches, and where. */
+interface Owner {
+	studioId: string;
+	teacherId: string;
+}
+
+/** A class that was taught, as it is written down: with its place beside what is said of it. */
+type NewRun = Pick<
+	typeof classRun.$inferInsert,
+	'studioId' | 'groupId' | 'teacherId' | 'planId' | 'title' | 'taughtOn' | 'startsAt'
+>;
+
+/** Writes a run down, with the movements that it gave. Every run that is added comes through here. */
+export async function addRun(
+	tx: Db,
+	place: NewRun,
+	notes: RunNotes,
+	slugs: readonly string[]
+): Promise<string> {
+	const id = newId();
+	await holdQuota(tx, 'runs', classRun, eq(classRun.studioId, place.studioId));
+	await tx.insert(classRun).values({ id, ...place, document: notes });
+	await indexMovements(tx, id, notes, slugs);
+	return id;
+}
+
+async function indexMovements(tx: Db, runId: string, { leftOut }: RunNotes, slugs: readonly string[]) {
+	const rows = slugs.filter((slug) => !leftOut.includes(slug)).map((slug) => ({ runId, slug }));
+	if (rows.length) await tx.insert(runMovement).values(rows);
+}
+
+/**
+ * Writes down how the class of a plan went, for the first time (from version 0) or anew. Its day and time are those of
+ * the plan; a plan without a day was taught on `today`.
+ */
+export function saveRunOfPlan(
+	db: Db,
+	{ studioId, teacherId }: Owner,
+	planId: string,
+	fromVersion: number,
+	notes: RunNotes,
+	today: string
+): Promise<Saved<StoredRun>> {
+	return db.transaction(async (tx): Promise<Saved<StoredRun>> => {
+		const plan = (await lockPlan(tx, studioId, planId)) ? await getPlan(tx, studioId, planId) : null;
+		const before = await runOfPlan(tx, studioId, planId);
+		if (!before && !plan) return { kind: 'missing' };
+		if ((before?.version ?? 0) !== fromVersion)
+			return before ? { kind: 'stale', current: before } : { kind: 'missing' };
+		const slugs = plan ? slugsOf(plan.plan) : [];
+		if (!before) {
+			const { groupId, plannedOn, plan: document } = plan!;
+			const { title, startsAt } = document;
+			const taughtOn = plannedOn ?? today;
+			await addRun(tx, { studioId, groupId, teacherId, planId, title, taughtOn, startsAt }, notes, slugs);
+			return { kind: 'saved', version: 1 };
+		}
+		const changed = await updateFrom(tx, classRun, one(studioId, before.id), fromVersion, {
+			document: notes
+		});
+		if (!changed) return { kind: 'stale', current: before };
+		// of a plan that is gone, what was given stays as it was written down
+		if (plan) {
+			await clearRows(tx, runMovement, eq(runMovement.runId, before.id));
+			await indexMovements(tx, before.id, notes, slugs);
+		}
+		return { kind: 'saved', version: fromVersion + 1 };
+	});
+}
+
+/** Takes back what was written down of a plan's class, in the version that was looked at. */
+export async function removeRunOfPlan(
+	db: Db,
+	studioId: string,
+	planId: string,
+	fromVersion: number
+): Promise<Removal> {
+	const run = await runOfPlan(db, studioId, planId);
+	if (!run) return 'missing';
+	return (await deleteFrom(db, classRun, one(studioId, run.id), fromVersion)) ? 'removed' : 'stale';
+}
+
+/** What was written down of a plan's class; null while nothing is. */
+export async function runOfPlan(db: Db, studioId: string, planId: string): Promise<StoredRun | null> {
+	const [run] = await runsOfPlans(db, studioId, [planId]);
+	return run ?? null;
+}
+
+/** What was written down of the classes of plans. */
+export async function runsOfPlans(
+	db: Db,
+	studioId: string,
+	planIds: readonly string[]
+): Promise<StoredRun[]> {
+	if (planIds.length === 0) return [];
+	const rows = await db
+		.select()
+		.from(classRun)
+		.where(and(eq(classRun.studioId, studioId), inArray(classRun.planId, [...planIds])));
+	return rows.map(stored);
+}
+
+/** Ids of the plans of a studio whose class was written down as taught. */
+export async function taughtPlans(db: Db, studioId: string): Promise<Set<string>> {
+	const rows = await db
+		.select({ planId: classRun.planId })
+		.from(classRun)
+		.where(eq(classRun.studioId, studioId));
+	return new Set(rows.flatMap(({ planId }) => (planId === null ? [] : [planId])));
+}
+
+/** What a group met on earlier days, and which of it from a day on: in classes that were taught, or else planned. */
+export interface Met {
+	known: Known;
+	lately: Known;
+}
+
+/**
+ * What a group met before a day, and what of it from `lately` on. Where no class before that day is written down as taught,
+ * what was planned is told as planned.
+ */
+export async function metBefore(
+	db: Db,
+	studioId: string,
+	groupId: string,
+	day: string,
+	lately: string
+): Promise<Met> {
+	const taught = await db
+		.select({ slug: runMovement.slug, last: max(classRun.taughtOn) })
+		.from(classRun)
+		.innerJoin(runMovement, eq(runMovement.runId, classRun.id))
+		.where(and(eq(classRun.studioId, studioId), eq(classRun.groupId, groupId), lt(classRun.taughtOn, day)))
+		.groupBy(runMovement.slug);
+	const from = taught.length ? 'taught' : 'planned';
+	const met = taught.length ? taught : await plannedBefore(db, studioId, groupId, day);
+	const slugs = (rows: typeof met) => rows.map(({ slug }) => slug);
+	return {
+		known: { from, slugs: slugs(met) },
+		lately: { from, slugs: slugs(met.filter(({ last }) => last !== null && last >= lately)) }
+	};
+}
+
+/** What was used from one day to another, by one group or the whole studio; where no class was taught, what was planned. */
+export async function usedBetween(
+	db: Db,
+	studioId: string,
+	from: string,
+	to: string,
+	groupId?: string
+): Promise<Known> {
+	const whose = and(
+		eq(classRun.studioId, studioId),
+		groupId === undefined ? undefined : eq(classRun.groupId, groupId)
+	)!;
+	if (await any(db, whose))
+		return { from: 'taught', slugs: await slugsIn(db, and(whose, between(classRun.taughtOn, from, to))!) };
+	return { from: 'planned', slugs: await plannedBetween(db, studioId, from, to, groupId) };
+}
+
+const one = (studioId: string, id: string) => and(eq(classRun.studioId, studioId), eq(classRun.id, id))!;
+
+async function any(db: Db, runs: SQL): Promise<boolean> {
+	const [row] = await db.select({ n: count() }).from(classRun).where(runs);
+	return (row?.n ?? 0) > 0;
+}
+
+async function slugsIn(db: Db, runs: SQL): Promise<string[]> {
+	const rows = await db
+		.selectDistinct({ slug: runMovement.slug })
+		.from(classRun)
+		.innerJoin(runMovement, eq(runMovement.runId, classRun.id))
+		.where(runs);
+	return rows.map((row) => row.slug);
+}
+
+function stored(row: typeof classRun.$inferSelect): StoredRun {
+	const { id, version, groupId, planId, taughtOn, startsAt, document } = row;
+	return { id, version, groupId, run: { ...document, planId, on: taughtOn, startsAt } };
+}

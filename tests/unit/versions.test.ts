@@ -1,0 +1,172 @@
+/** Documents of earlier versions: they open, and mean what they meant. */
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { clock } from '../../src/lib/core/clock';
+import {
+	readBlocks,
+	readGroupFile,
+	readMovements,
+	readPlanFile,
+	readSeriesFile
+} from '../../src/lib/core/formats';
+import { GROUP, STUDENT } from '../../src/lib/core/group';
+import { MOVEMENT } from '../../src/lib/core/movement';
+import { PACE_MODEL, paceOf, USUAL_PACE } from '../../src/lib/core/pace';
+import { PLAN } from '../../src/lib/core/plan';
+import { RUN_NOTES } from '../../src/lib/core/run';
+import { SERIES, seriesBroughtUp } from '../../src/lib/core/series';
+import { TEACHER_STYLE } from '../../src/lib/core/style';
+import {
+	broughtUp,
+	newestVersion,
+	readDocument,
+	withVersion,
+	type DocumentKind
+} from '../../src/lib/core/validation';
+
+const OLD = 'tests/fixtures/version-1';
+const oldFile = (name: string) => readFileSync(`${OLD}/${name}`, 'utf8');
+const oldFiles = (kind: string) => readdirSync(OLD).filter((name) => name.endsWith(`.${kind}.json`));
+const KINDS = { GROUP, MOVEMENT, PACE_MODEL, PLAN, RUN_NOTES, SERIES, STUDENT, TEACHER_STYLE };
+
+describe('every kind of document', () => {
+	it.each(Object.entries(KINDS))('%s refuses a version that it does not know, with a sentence', (_, kind) => {
+		const newer = { version: newestVersion(kind) + 1 };
+		expect(broughtUp(kind, newer)).toMatchObject({
+			ok: false,
+			faults: [{ path: 'version', message: expect.stringMatching(/this program reads up to version/) }]
+		});
+		for (const odd of ['2', 0, -1, 1.5, null])
+			expect(broughtUp(kind, { version: odd })).toMatchObject({ ok: false, faults: [{ path: 'version' }] });
+	});
+
+	it.each(Object.entries(KINDS))('%s of version 1 that is anything at all stops no step', (_, kind) => {
+		for (const odd of [
+			null,
+			7,
+			'text',
+			[],
+			{},
+			{ forms: 3 },
+			{ forms: [4, { props: [5, {}] }] },
+			{ pace: 'x' }
+		])
+			expect(() => readDocument(kind, odd)).not.toThrow();
+	});
+});
+
+describe('files of version 1', () => {
+	it.each(oldFiles('plan'))('%s opens, and lasts as long as it did', (name) => {
+		const read = readPlanFile(oldFile(name), findMovement);
+		if (!read.ok) throw new Error(JSON.stringify(read.faults));
+		const { plan } = read.value;
+		const written = JSON.parse(oldFile(name)) as { plan: { pace: object } };
+		expect(plan).not.toHaveProperty('pace');
+		expect(plan.pinnedPace ?? {}).toEqual(written.plan.pace);
+		const now = readPlanFile(readFileSync(`examples/${name}`, 'utf8'), findMovement);
+		expect(read).toEqual(now);
+		expect(clock(plan, findMovement).totalSeconds).toBeGreaterThan(0);
+	});
+
+	it('keep the figures of a pace that were set for their class', () => {
+		const file = JSON.parse(oldFile('after-the-headland-run.plan.json'));
+		file.plan.pace = { heldBreathSeconds: 9, talk: 'brief' };
+		const read = readPlanFile(JSON.stringify(file), findMovement);
+		expect(read.ok && read.value.plan.pinnedPace).toEqual({ heldBreathSeconds: 9, talk: 'brief' });
+		file.plan.pace.heldBreathSeconds = 900;
+		expect(readPlanFile(JSON.stringify(file), findMovement)).toMatchObject({
+			ok: false,
+			faults: [{ path: 'plan.pinnedPace.heldBreathSeconds' }]
+		});
+	});
+
+	it.each(oldFiles('group'))('%s opens', (name) => {
+		expect(readGroupFile(oldFile(name))).toMatchObject({ ok: true });
+	});
+
+	it.each(oldFiles('series'))('%s opens, with what was written down of its classes beside it', (name) => {
+		const read = readSeriesFile(oldFile(name), findMovement);
+		if (!read.ok) throw new Error(JSON.stringify(read.faults));
+		const { series, runs } = read.value.planned;
+		const written = JSON.parse(oldFile(name)) as {
+			series: { classes: { id: string; on: string; startsAt: string; run?: { effort: number } }[] };
+		};
+		const taught = written.series.classes.filter(({ run }) => run);
+		expect(taught.length).toBeGreaterThan(0);
+		expect(Object.keys(runs)).toEqual(taught.map(({ id }) => id));
+		for (const { id, on, startsAt, run } of taught)
+			expect(runs[id]).toMatchObject({ ...run, on, startsAt, planId: id, attendance: null });
+		expect(series.classes.every((c) => !('run' in c))).toBe(true);
+		expect(read).toEqual(readSeriesFile(readFileSync(`examples/${name}`, 'utf8'), findMovement));
+	});
+});
+
+/** A movement as version 1 wrote it: where kit lies is only said. */
+const oldMovement = (slug: string) => {
+	const movement = structuredClone(findMovement(slug)!);
+	return {
+		...movement,
+		forms: movement.forms.map((form) => ({
+			...form,
+			props: form.props.map(({ site: _site, ...prop }) => prop)
+		}))
+	};
+};
+
+describe('movements of version 1', () => {
+	it('are drawn with their kit where it was drawn before', () => {
+		for (const { slug } of CATALOGUE)
+			expect(readDocument(MOVEMENT, oldMovement(slug)), slug).toEqual({
+				ok: true,
+				value: findMovement(slug)
+			});
+	});
+
+	it('come in a file, and say so when they are of a version to come', () => {
+		const read = readMovements([oldMovement('low-lunge')], findMovement);
+		expect(read).toEqual({ ok: true, value: [findMovement('low-lunge')] });
+		expect(readMovements([{ ...oldMovement('low-lunge'), version: 9 }], findMovement)).toMatchObject({
+			ok: false,
+			faults: [{ message: expect.stringMatching(/\[0\].*version 9/) }]
+		});
+	});
+});
+
+it('a pace of version 1 means the same figures', () => {
+	const read = readDocument(PACE_MODEL, { talk: 'brief', heldBreathSeconds: 8 });
+	if (!read.ok) throw new Error(JSON.stringify(read.faults));
+	expect(paceOf(read.value as typeof USUAL_PACE)).toEqual(
+		paceOf(USUAL_PACE, { talk: 'brief', heldBreathSeconds: 8 })
+	);
+	expect(readDocument(TEACHER_STYLE, { choices: {}, pace: { countSeconds: 2 } })).toMatchObject({
+		ok: true,
+		value: { pace: { figures: { countSeconds: { meanSeconds: 2, observations: 0 } } } }
+	});
+});
+
+it('a series with plans of both versions is brought up part by part', () => {
+	const { plan } = JSON.parse(oldFile('a-wave-at-noon.plan.json'));
+	const now = { ...plan, version: 2, pace: undefined };
+	expect(seriesBroughtUp({ series: { classes: [] }, plans: { a: plan, b: now } })).toMatchObject({
+		ok: true,
+		value: { plans: { a: { title: plan.title }, b: { title: plan.title } } }
+	});
+	expect(seriesBroughtUp({ series: {}, plans: { a: { version: 77 } } })).toMatchObject({
+		ok: false,
+		faults: [{ path: 'plans.a.version' }]
+	});
+});
+
+it('blocks on a clipboard of version 1 can still be put in', () => {
+	const { plan } = JSON.parse(oldFile('a-wave-at-noon.plan.json'));
+	const blocks = plan.sections.flatMap((section: { blocks: object[] }) => section.blocks).slice(0, 2);
+	const text = JSON.stringify({ format: 'humble-orbit/blocks', version: 1, blocks });
+	expect(readBlocks(text, findMovement)).toEqual({ ok: true, value: { blocks, movements: [] } });
+});
+
+it('what is written comes back, whatever its version is', () => {
+	const kind: DocumentKind = { ...GROUP, steps: [(old) => ({ ...old, name: `${String(old.name)}!` })] };
+	expect(broughtUp(kind, { name: 'Tide' })).toEqual({ ok: true, value: { name: 'Tide!' } });
+	expect(broughtUp(kind, withVersion(kind, { name: 'Tide' }))).toEqual({ ok: true, value: { name: 'Tide' } });
+});
