@@ -95,6 +95,11 @@ INSERT IGNORE INTO `class_run`
 	LEFT JOIN `plan` ON `plan`.`studio_id` = `s`.`studio_id` AND `plan`.`id` = `c`.`id` COLLATE utf8mb4_nopad_bin
 	WHERE JSON_EXTRACT(JSON_EXTRACT(`s`.`document`, '$.row.document'), CONCAT('$.classes[', `c`.`number` - 1, '].run')) IS NOT NULL
 		AND `s`.`kind` = 'series';--> statement-breakpoint
+-- a class that was removed and may be brought back has a planned day too
+UPDATE `removed`
+	SET `document` = JSON_REMOVE(JSON_SET(`document`, '$.plannedOn', JSON_EXTRACT(`document`, '$.taughtOn')), '$.taughtOn'),
+		`removed_at` = `removed_at`
+	WHERE `kind` = 'plan' AND JSON_EXISTS(`document`, '$.taughtOn');--> statement-breakpoint
 INSERT IGNORE INTO `run_movement` (`run_id`, `slug`)
 	SELECT `class_run`.`id`, `plan_movement`.`slug`
 	FROM `class_run`

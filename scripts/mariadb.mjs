@@ -98,17 +98,20 @@ async function initialise(dataDir) {
 	const fresh = `${dataDir}.new`; // renamed when complete: an interrupted run leaves no half-made data directory
 	fs.rmSync(fresh, { recursive: true, force: true });
 	fs.mkdirSync(dirname(dataDir), { recursive: true });
+	// of its own: two that are made in the same moment clear away each other's temporary tables
+	const temporary = fs.mkdtempSync(join(tmpdir(), `${RUN_PREFIX}new-`));
 	await run('mariadb-install-db', [
 		'--no-defaults', // must come first; keeps /etc/mysql out
 		...asUser,
 		`--datadir=${fresh}`,
+		`--tmpdir=${temporary}`,
 		'--auth-root-authentication-method=socket', // root: by the socket only, never over TCP; and no anonymous user
 		`--auth-root-socket-user=${userInfo().username}`,
 		'--skip-test-db',
 		'--skip-name-resolve',
 		'--force', // do not resolve the host's name
 		'--innodb-log-file-size=16M' // 34 MB on disk instead of 114
-	]);
+	]).finally(() => fs.rmSync(temporary, { recursive: true, force: true }));
 	fs.renameSync(fresh, dataDir);
 }
 
@@ -186,6 +189,7 @@ async function startOnce(opts = {}) {
 			...asUser,
 			`--datadir=${dataDir}`,
 			`--socket=${socket}`,
+			`--tmpdir=${runDir}`,
 			`--pid-file=${join(runDir, 'pid')}`,
 			`--tmpdir=${runDir}`,
 			`--init-file=${initFile}`,

@@ -1,5 +1,7 @@
 import { and, asc, between, desc, eq, lt, max, ne, type SQL } from 'drizzle-orm';
-import type { ClassPlan } from '../core/plan';
+import { keptDocument } from './db/document-column';
+import { withVersion } from '../core/validation';
+import { type ClassPlan, PLAN } from '../core/plan';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
 import { classGroup, plan, planMovement, series } from './db/schema';
@@ -146,7 +148,7 @@ export function removePlan(db: Db, studioId: string, id: string, fromVersion: nu
 		const [row] = await tx.select().from(plan).where(onePlan(studioId, id)).for('update');
 		if (!row) return 'missing';
 		if (!(await deleteFrom(tx, plan, onePlan(studioId, id), fromVersion))) return 'stale';
-		await keepRemoved(tx, studioId, 'plan', id, row);
+		await keepRemoved(tx, studioId, 'plan', id, { ...row, document: withVersion(PLAN, row.document) });
 		await touchSeries(tx, seriesId);
 		return 'removed';
 	});
@@ -162,7 +164,8 @@ export function restorePlan(db: Db, studioId: string, id: string): Promise<strin
 		if (!row) return null;
 		const groups = and(eq(classGroup.id, row.groupId), eq(classGroup.studioId, studioId));
 		if ((await tx.select({ id: classGroup.id }).from(classGroup).where(groups)).length === 0) return null;
-		const { groupId, plannedOn, document, version } = row;
+		const { groupId, plannedOn, version } = row;
+		const document = keptDocument<ClassPlan>(PLAN, row.document);
 		const kept = row.seriesId === null ? null : await lockSeries(tx, studioId, row.seriesId);
 		const taken = (await tx.select({ id: plan.id }).from(plan).where(onePlan(studioId, id))).length > 0;
 		const back = {

@@ -1,4 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
+import { keptDocument } from './db/document-column';
+import { withVersion } from '../core/validation';
 import { type Runs } from '../core/run';
 import { and, asc, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import {
@@ -6,6 +8,7 @@ import {
 	dueIn,
 	markOf,
 	type PlannedSeries,
+	SERIES,
 	type Series,
 	type SeriesDocument,
 	withTimesOfPlans
@@ -317,7 +320,11 @@ export function removeSeries(db: Db, studioId: string, id: string, fromVersion: 
 			.from(plan)
 			.where(and(eq(plan.studioId, studioId), eq(plan.seriesId, id)));
 		if (!(await deleteFrom(tx, series, one, fromVersion))) return 'stale';
-		const kept: RemovedSeries = { title: row.title, row, planIds: classes.map((c) => c.id) };
+		const kept: RemovedSeries = {
+			title: row.title,
+			row: { ...row, document: withVersion(SERIES, row.document) },
+			planIds: classes.map((c) => c.id)
+		};
 		await keepRemoved(tx, studioId, 'series', id, kept);
 		return 'removed';
 	});
@@ -328,7 +335,8 @@ export function restoreSeries(db: Db, studioId: string, id: string): Promise<boo
 	return db.transaction(async (tx) => {
 		const kept = await takeRemoved<RemovedSeries>(tx, studioId, 'series', id);
 		if (!kept) return false;
-		const { groupId, document, version } = kept.row;
+		const { groupId, version } = kept.row;
+		const document = keptDocument<Series>(SERIES, kept.row.document);
 		const groups = and(eq(classGroup.id, groupId), eq(classGroup.studioId, studioId));
 		if ((await tx.select({ id: classGroup.id }).from(classGroup).where(groups)).length === 0) return false;
 		await holdQuota(tx, 'series', series, eq(series.studioId, studioId));

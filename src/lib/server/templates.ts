@@ -1,5 +1,7 @@
 import { and, asc, eq } from 'drizzle-orm';
-import type { ClassPlan } from '../core/plan';
+import { keptDocument } from './db/document-column';
+import { withVersion } from '../core/validation';
+import { type ClassPlan, PLAN } from '../core/plan';
 import { newId } from './db/ids';
 import type { Db } from './db/open';
 import { template } from './db/schema';
@@ -61,7 +63,8 @@ export function removeTemplate(db: Db, studioId: string, id: string, fromVersion
 		const [row] = await tx.select().from(template).where(one(studioId, id)).for('update');
 		if (!row) return 'missing';
 		if (!(await deleteFrom(tx, template, one(studioId, id), fromVersion))) return 'stale';
-		await keepRemoved(tx, studioId, 'template', id, row);
+		const kept = { ...row, document: withVersion(PLAN, row.document) };
+		await keepRemoved(tx, studioId, 'template', id, kept);
 		return 'removed';
 	});
 }
@@ -72,7 +75,8 @@ export function restoreTemplate(db: Db, studioId: string, id: string): Promise<s
 		const row = await takeRemoved<typeof template.$inferSelect>(tx, studioId, 'template', id);
 		if (!row) return null;
 		await holdQuota(tx, 'templates', template, eq(template.studioId, studioId));
-		const { title, document, version } = row;
+		const { title, version } = row;
+		const document = keptDocument<ClassPlan>(PLAN, row.document);
 		await tx.insert(template).values({ id, studioId, title, document, version: version + 1 });
 		return title;
 	});

@@ -1,26 +1,26 @@
 <script lang="ts">
-	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import type { Ordering } from '$lib/client/plan/ordering.svelte';
 	import { formatDuration } from '$lib/core/clock';
 
 	/** A calmer order: under way, or found and waiting to be taken. */
 	interface Props {
-		editor: PlanEditor;
+		ordering: Ordering;
 	}
-	let { editor }: Props = $props();
-	const found = $derived(editor.calmed);
+	let { ordering }: Props = $props();
+	const found = $derived(ordering.found);
 </script>
 
 <div class="calm" role="group" aria-label="A calmer order">
-	{#if editor.ordering}
+	{#if ordering.work}
 		<p role="status">Looking for the calmest order …</p>
-		<button type="button" class="pill" onclick={() => editor.ordering?.stop()}>Stop</button>
+		<button type="button" class="pill" onclick={() => ordering.work?.stop()}>Stop</button>
 	{:else if found}
 		<p role="status">
 			Between blocks {formatDuration(found.beforeSeconds)} → <b>{formatDuration(found.afterSeconds)}</b>, the
 			same content, no rule of order broken{found.exact ? '; no order loses less' : ''}.
 		</p>
-		<button type="button" class="pill" onclick={() => editor.takeCalm()}>Take it</button>
-		<button type="button" class="pill" onclick={() => (editor.calmed = null)}>Leave it</button>
+		<button type="button" class="pill" onclick={() => ordering.take()}>Take it</button>
+		<button type="button" class="pill" onclick={() => ordering.leave()}>Leave it</button>
 	{/if}
 </div>
 

@@ -1,27 +1,31 @@
 <script lang="ts">
-	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
+	import type { Repairs } from '$lib/client/plan/repairs';
+	import type { ItemCommands } from '$lib/client/plan/item-commands';
 	import { waits, type Finding } from '$lib/core/checks';
 	import { keyed } from '$lib/core/view-models';
 	import FindingItem from './FindingItem.svelte';
 
 	/** What the checks find, the gravest first; notes and what is on purpose are folded away. */
 	interface Props {
-		editor: PlanEditor;
+		document: PlanDocument;
+		repairs: Repairs;
+		items: ItemCommands;
 		ongo: (itemId: string) => void;
 	}
-	let { editor, ongo }: Props = $props();
+	let { document, repairs, items, ongo }: Props = $props();
 
-	const findings = $derived(editor.reading.findings);
+	const findings = $derived(document.reading.findings);
 	const toMend = $derived(findings.filter(waits));
 	const notes = $derived(findings.filter((finding) => !waits(finding)));
-	const silenced = $derived(editor.reading.silenced);
+	const silenced = $derived(document.reading.silenced);
 	const words = ({ checkId, where, message }: Finding) => `${checkId} ${where.itemId ?? ''} ${message}`;
 </script>
 
 {#snippet list(shown: Finding[])}
 	<ul>
 		{#each keyed(shown, words) as { key, value } (key)}
-			<FindingItem finding={value} {editor} {ongo} />
+			<FindingItem finding={value} {document} {repairs} {items} {ongo} />
 		{/each}
 	</ul>
 {/snippet}
@@ -30,7 +34,7 @@
 	<h2 id="checks-title">
 		Checks <span class="quiet">{toMend.length ? `${toMend.length} to look at` : ''}</span>
 	</h2>
-	{#if editor.reading.context.items.length === 0}
+	{#if document.reading.context.items.length === 0}
 		<p class="quiet">Nothing to look at yet.</p>
 	{:else if toMend.length === 0}
 		<p class="ready">Nothing to mend. This class can be taught as it stands.</p>
@@ -50,7 +54,7 @@
 					<li>
 						<p>{finding.message}</p>
 						<p class="quiet">{reason}</p>
-						<button type="button" onclick={() => editor.unsilence(finding)}>Ask again</button>
+						<button type="button" onclick={() => repairs.unsilence(finding)}>Ask again</button>
 					</li>
 				{/each}
 			</ul>

@@ -1,5 +1,7 @@
 <script lang="ts">
-	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
+	import type { Repairs } from '$lib/client/plan/repairs';
+	import type { ItemCommands } from '$lib/client/plan/item-commands';
 	import { CHECKS, type Finding, type Preview } from '$lib/core/checks';
 	import { formatDuration } from '$lib/core/clock';
 	import { beforeAfter } from '$lib/core/view-models';
@@ -9,27 +11,29 @@
 	/** One finding: why, where, what would mend it and what that would change, or the reason to leave it. */
 	interface Props {
 		finding: Finding;
-		editor: PlanEditor;
+		document: PlanDocument;
+		repairs: Repairs;
+		items: ItemCommands;
 		ongo: (itemId: string) => void;
 	}
-	let { finding, editor, ongo }: Props = $props();
+	let { finding, document, repairs, items, ongo }: Props = $props();
 
 	const meta = $derived(CHECKS.find((check) => check.meta.id === finding.checkId)?.meta);
 	let preview = $state.raw<Preview | null>(null);
 	let silencing = $state(false);
 	let reason = $state('');
-	const change = $derived(preview && beforeAfter(editor.reading, preview));
+	const change = $derived(preview && beforeAfter(document.reading, preview));
 
 	function show() {
-		preview = editor.preview(finding);
+		preview = repairs.preview(finding);
 	}
 	function take() {
-		if (preview) editor.edit(preview.repair.edits, preview.repair.label);
+		if (preview) repairs.take(preview);
 		preview = null;
 	}
 	function silence(event: SubmitEvent) {
 		event.preventDefault();
-		if (reason.trim()) editor.silence(finding, reason.trim());
+		if (reason.trim()) repairs.silence(finding, reason.trim());
 	}
 </script>
 
@@ -44,7 +48,7 @@
 			{#if finding.checkId === 'caution-conflict' && finding.severity === 'stop'}
 				<button
 					type="button"
-					onclick={() => editor.confirm(finding.where.itemId ?? '', finding.data.caution as Caution)}
+					onclick={() => items.confirm(finding.where.itemId ?? '', finding.data.caution as Caution)}
 					>Keep it, I answer for it</button
 				>
 			{/if}

@@ -1,5 +1,8 @@
 <script lang="ts">
-	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
+	import type { ItemCommands } from '$lib/client/plan/item-commands';
+	import type { BlockCommands } from '$lib/client/plan/block-commands';
+	import type { Alternatives } from '$lib/client/plan/alternatives.svelte';
 	import { PHASE_NAME } from '$lib/core/clock';
 	import { LINKS, PINNED_PHASES, PLAN_LIMITS, wholeUpTo, type Link, type PinnedPhase } from '$lib/core/plan';
 	import { percentOf, type OrderRow } from '$lib/core/view-models';
@@ -10,20 +13,23 @@
 	/** What a teacher may want to know and change of one item beyond its dose. */
 	interface Props {
 		row: OrderRow;
-		editor: PlanEditor;
+		document: PlanDocument;
+		items: ItemCommands;
+		blocks: BlockCommands;
+		alternatives: Alternatives;
 	}
-	let { row, editor }: Props = $props();
+	let { row, document, items, blocks, alternatives }: Props = $props();
 
 	const { item, movement } = $derived(row);
-	const room = $derived(editor.roomRow(item.id));
-	const others = $derived(editor.substitutesFor(item));
+	const room = $derived(document.roomRow(item.id));
+	const others = $derived(items.substitutesFor(item));
 	const held = $derived(isHold(doseRange(row.form, item.mode)));
 	const id = $props.id();
 	function pin(phase: PinnedPhase, text: string) {
 		const { [phase]: _before, ...others } = item.phases ?? {};
 		const phases =
 			text.trim() === '' ? others : { ...others, [phase]: wholeUpTo(PLAN_LIMITS.phaseSeconds, text) };
-		editor.change(
+		items.change(
 			item,
 			{ phases },
 			`${PHASE_NAME[phase]}: ${text.trim() === '' ? 'as the pace has it' : `${text} s`}`
@@ -53,12 +59,12 @@
 		{#if movement.mirrored}<p><span class="quiet">Facing the group</span> {movement.mirrored}</p>{/if}
 		{#if room?.shortages.length}<p class="short">{room.shortages.join('; ')}</p>{/if}
 		{#if room?.cautions.length}
-			<CautionLines lines={room.cautions} onconfirm={(caution) => editor.confirm(item.id, caution)} />
+			<CautionLines lines={room.cautions} onconfirm={(caution) => items.confirm(item.id, caution)} />
 		{/if}
 		<p class="swaps">
 			<span class="quiet">Instead <kbd>X</kbd></span>
 			{#each others as other (other.movement.slug)}
-				<button type="button" class="pill" onclick={() => editor.swapFor(item, other.movement)}>
+				<button type="button" class="pill" onclick={() => items.swapFor(item, other.movement)}>
 					{other.movement.english} <span class="quiet">{percentOf(other.score)} alike</span>
 				</button>
 			{:else}
@@ -66,12 +72,12 @@
 			{/each}
 		</p>
 		<div class="swaps">
-			<button type="button" class="pill" onclick={() => void editor.somethingElse(item)}
+			<button type="button" class="pill" onclick={() => void alternatives.look(item)}
 				>Something else here</button
 			>
-			{#if editor.elsewhere?.itemId === item.id}
-				{#each editor.elsewhere.found ?? [] as shown, index (index)}
-					<button type="button" class="pill" onclick={() => editor.takeElse(shown)}>
+			{#if alternatives.shown?.itemId === item.id}
+				{#each alternatives.shown.found ?? [] as shown, index (index)}
+					<button type="button" class="pill" onclick={() => alternatives.take(shown)}>
 						{shown.name}
 						<span class="quiet">
 							{shown.totalAfter}{#each shown.shifts as shift, index (index)}, {shift.sign || shift.name}
@@ -79,7 +85,9 @@
 						</span>
 					</button>
 				{:else}
-					<span role="status">{editor.elsewhere.found ? 'Nothing else suits this place.' : 'Looking …'}</span>
+					<span role="status"
+						>{alternatives.shown.found ? 'Nothing else suits this place.' : 'Looking …'}</span
+					>
 				{/each}
 			{:else}
 				<span class="quiet">what serves the class best in this place</span>
@@ -109,7 +117,7 @@
 					max={PLAN_LIMITS.noticeSeconds}
 					value={item.noticeSeconds ?? 0}
 					onchange={(event) =>
-						editor.change(
+						items.change(
 							item,
 							{ noticeSeconds: wholeUpTo(PLAN_LIMITS.noticeSeconds, event.currentTarget.value) },
 							'Pause for noticing changed'
@@ -122,7 +130,7 @@
 					<select
 						id="{id}-unit"
 						value={row.range.unit}
-						onchange={(event) => editor.setUnit(item, event.currentTarget.value as HoldUnit)}
+						onchange={(event) => items.setUnit(item, event.currentTarget.value as HoldUnit)}
 					>
 						<option value="breaths">breaths</option>
 						<option value="seconds">the clock</option>
@@ -136,7 +144,7 @@
 						aria-label="How the leg changes before {movement.english}"
 						value={item.link ?? ''}
 						onchange={(event) =>
-							editor.link(item, (event.currentTarget.value || undefined) as Link | undefined)}
+							blocks.link(item, (event.currentTarget.value || undefined) as Link | undefined)}
 					>
 						<option value="">leads on</option>
 						{#each LINKS as link (link)}<option value={link}>{link}</option>{/each}
@@ -152,7 +160,7 @@
 						max={PLAN_LIMITS.moreDose}
 						value={item.moreOn?.dose ?? 0}
 						onchange={(event) =>
-							editor.change(
+							items.change(
 								item,
 								{
 									moreOn: {
@@ -170,7 +178,7 @@
 						class="pill"
 						onclick={() =>
 							item.moreOn &&
-							editor.change(
+							items.change(
 								item,
 								{ moreOn: { ...item.moreOn, leg: item.moreOn.leg === 'left' ? 'right' : 'left' } },
 								'The other side gets more'

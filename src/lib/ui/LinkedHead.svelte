@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import type { BlockCommands } from '$lib/client/plan/block-commands';
 	import { formatDuration } from '$lib/core/clock';
 	import { unitWord, type OrderBlock } from '$lib/core/view-models';
 	import { PLAN_LIMITS, type FlowSides } from '$lib/core/plan';
@@ -7,9 +7,9 @@
 	/** What stands above the rows of a chain or a flow: how it goes round, and how it is taken apart. */
 	interface Props {
 		block: OrderBlock;
-		editor: PlanEditor;
+		blocks: BlockCommands;
 	}
-	let { block, editor }: Props = $props();
+	let { block, blocks }: Props = $props();
 
 	const flow = $derived(block.block.kind === 'flow' ? block.block : null);
 
@@ -33,7 +33,7 @@
 				value={flow.rounds}
 				onchange={(event) =>
 					count(event.currentTarget, PLAN_LIMITS.rounds, flow.rounds, (rounds) =>
-						editor.setFlow(flow, { rounds }, `${rounds} ${unitWord('rounds', rounds)}`)
+						blocks.setFlow(flow, { rounds }, `${rounds} ${unitWord('rounds', rounds)}`)
 					)}
 			/>
 			{unitWord('rounds', flow.rounds)}
@@ -42,7 +42,7 @@
 			aria-label="How the flow serves both sides"
 			value={flow.sides}
 			onchange={(event) =>
-				editor.setFlow(flow, { sides: event.currentTarget.value as FlowSides }, 'Sides of the flow changed')}
+				blocks.setFlow(flow, { sides: event.currentTarget.value as FlowSides }, 'Sides of the flow changed')}
 		>
 			<option value="alternate">the other side each round</option>
 			<option value="mirror">one side, then the other</option>
@@ -51,7 +51,7 @@
 			aria-label="What times the flow"
 			value={flow.breathsEach ? 'breath' : 'dose'}
 			onchange={(event) =>
-				editor.setFlow(
+				blocks.setFlow(
 					flow,
 					{ breathsEach: event.currentTarget.value === 'breath' ? 1 : undefined },
 					'What times the flow changed'
@@ -70,7 +70,7 @@
 					value={flow.breathsEach}
 					onchange={(event) =>
 						count(event.currentTarget, PLAN_LIMITS.breathsEach, flow.breathsEach ?? 1, (breathsEach) =>
-							editor.setFlow(flow, { breathsEach }, `${breathsEach} to each movement`)
+							blocks.setFlow(flow, { breathsEach }, `${breathsEach} to each movement`)
 						)}
 				/>
 				{unitWord('breaths', flow.breathsEach)} each
@@ -80,7 +80,7 @@
 		<span><b>Chain:</b> all of it on one side, then the other</span>
 	{/if}
 	<b>{formatDuration(block.seconds)}</b>
-	<button type="button" onclick={() => editor.unchain(block.rows[0]?.item.id ?? '')}>Take apart</button>
+	<button type="button" onclick={() => blocks.unchain(block.rows[0]?.item.id ?? '')}>Take apart</button>
 </div>
 
 <style>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Moved } from '$lib/client/plan-editor.svelte';
+	import type { Moved } from '$lib/client/plan/plan-document.svelte';
 
 	/** Movements that have changed since the plan was made: it keeps what it was made with until told otherwise. */
 	interface Props {

@@ -5,7 +5,11 @@
 	import ChevronDown from 'carbon-icons-svelte/lib/ChevronDown.svelte';
 	import Locked from 'carbon-icons-svelte/lib/Locked.svelte';
 	import TrashCan from 'carbon-icons-svelte/lib/TrashCan.svelte';
-	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
+	import type { Selection } from '$lib/client/plan/selection.svelte';
+	import type { ItemCommands } from '$lib/client/plan/item-commands';
+	import type { BlockCommands } from '$lib/client/plan/block-commands';
+	import type { Alternatives } from '$lib/client/plan/alternatives.svelte';
 	import Figure from './Figure.svelte';
 	import ItemDetail from './ItemDetail.svelte';
 	import Why from './Why.svelte';
@@ -13,16 +17,20 @@
 	/** One item of the running order, edited in place. */
 	interface Props {
 		row: OrderRow;
-		editor: PlanEditor;
+		document: PlanDocument;
+		selection: Selection;
+		items: ItemCommands;
+		blocks: BlockCommands;
+		alternatives: Alternatives;
 		startsAt: string;
 	}
-	let { row, editor, startsAt }: Props = $props();
+	let { row, document, selection, items, blocks, alternatives, startsAt }: Props = $props();
 
 	const VISIT: Record<number, string> = { 1: 'second visit', 2: 'third visit' };
 	// each on its own: the drawing is worked out again only when its form is another one
 	const { item, movement, form, range } = $derived(row);
-	const open = $derived(editor.detail === item.id);
-	const selected = $derived(editor.selected === item.id);
+	const open = $derived(selection.detail === item.id);
+	const selected = $derived(selection.selected === item.id);
 	let typed = $state<string | null>(null);
 	const outside = $derived(
 		typed !== null &&
@@ -33,7 +41,7 @@
 		typed = value;
 		const dose = Number(value);
 		if (value !== '' && Number.isInteger(dose) && dose >= range.min && dose <= range.max)
-			editor.change(item, { dose }, '', `dose ${item.id}`);
+			items.change(item, { dose }, '', `dose ${item.id}`);
 	}
 </script>
 
@@ -42,18 +50,18 @@
 <div
 	class="row"
 	class:selected
-	class:marked={editor.marked.includes(item.id)}
+	class:marked={selection.marked.includes(item.id)}
 	role="group"
 	tabindex="0"
 	id="row-{item.id}"
 	aria-label="{movement.english}, {item.dose} {row.unit}, {formatDuration(row.seconds)}{selected
 		? ', selected'
-		: ''}{editor.marked.includes(item.id) ? ', marked' : ''}"
-	onfocusin={() => editor.select(item.id)}
+		: ''}{selection.marked.includes(item.id) ? ', marked' : ''}"
+	onfocusin={() => selection.select(item.id)}
 	onpointerdown={(event) => {
 		if (!event.shiftKey && !event.ctrlKey && !event.metaKey) return;
 		event.preventDefault();
-		editor.mark(item.id, event.shiftKey ? 'to here' : 'this too');
+		selection.mark(item.id, event.shiftKey ? 'to here' : 'this too');
 	}}
 >
 	<span class="time">
@@ -70,7 +78,7 @@
 			<select
 				aria-label="Form of {movement.english}"
 				value={item.form}
-				onchange={(event) => editor.setForm(item, movement, { form: event.currentTarget.value as FormId })}
+				onchange={(event) => items.setForm(item, movement, { form: event.currentTarget.value as FormId })}
 			>
 				{#each movement.forms as f (f.id)}<option value={f.id}>{f.id}</option>{/each}
 			</select>
@@ -78,7 +86,7 @@
 				<select
 					aria-label="Mode of {movement.english}"
 					value={item.mode}
-					onchange={(event) => editor.setForm(item, movement, { mode: event.currentTarget.value as Mode })}
+					onchange={(event) => items.setForm(item, movement, { mode: event.currentTarget.value as Mode })}
 				>
 					{#each movement.modes as mode, index (index)}<option value={mode}>{mode}</option>{/each}
 				</select>
@@ -106,13 +114,13 @@
 	</span>
 	<span class="side">
 		{#if row.sided}
-			<button type="button" title="Swap the leading side" onclick={() => editor.swapLead(item)}>
+			<button type="button" title="Swap the leading side" onclick={() => items.swapLead(item)}>
 				{item.lead === 'left' ? 'left first' : 'right first'}
 			</button>
 			{#if item.oneSided}<span class="quiet">one side</span>{/if}
 			{#if item.link}<span class="quiet">{item.link}</span>{/if}
 		{:else if movement.crosses}
-			<button type="button" title="The other one in front" onclick={() => editor.swapLead(item)}>
+			<button type="button" title="The other one in front" onclick={() => items.swapLead(item)}>
 				{item.lead}
 				{movement.crosses === 'shins' ? 'shin' : 'thumb'}
 			</button>
@@ -130,7 +138,7 @@
 			aria-expanded={open}
 			aria-label="More of {movement.english}"
 			title="Cues, cautions, swaps (D)"
-			onclick={() => editor.toggleDetail(item.id)}
+			onclick={() => selection.toggleDetail(item.id)}
 		>
 			<span class:turned={open}><ChevronDown size={16} /></span>
 		</button>
@@ -141,7 +149,7 @@
 			aria-label="Keep the dose of {movement.english} when the class is fitted"
 			title="Pin the dose"
 			onclick={() =>
-				editor.change(item, { pinned: !item.pinned }, item.pinned ? 'Dose unpinned' : 'Dose pinned')}
+				items.change(item, { pinned: !item.pinned }, item.pinned ? 'Dose unpinned' : 'Dose pinned')}
 		>
 			<Locked size={16} />
 		</button>
@@ -150,14 +158,14 @@
 			class="icon"
 			aria-label="Remove {movement.english}"
 			title="Remove"
-			onclick={() => editor.remove(item.id)}
+			onclick={() => blocks.remove(item.id)}
 		>
 			<TrashCan size={16} />
 		</button>
 	</span>
 </div>
 {#if open}
-	<ItemDetail {row} {editor} />
+	<ItemDetail {row} {document} {items} {blocks} {alternatives} />
 {/if}
 
 <style>

@@ -1,5 +1,7 @@
 <script lang="ts">
-	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
+	import type { Selection } from '$lib/client/plan/selection.svelte';
+	import type { BlockCommands } from '$lib/client/plan/block-commands';
 	import { clockTime, formatDuration } from '$lib/core/clock';
 	import { HIP_TESTS, TEST_IDS, type TestId } from '$lib/core/measure';
 	import { PLAN_LIMITS, type Talk, type TestBlock } from '$lib/core/plan';
@@ -9,9 +11,11 @@
 	interface Props {
 		block: Talk | TestBlock;
 		fromSeconds: number;
-		editor: PlanEditor;
+		document: PlanDocument;
+		selection: Selection;
+		blocks: BlockCommands;
 	}
-	let { block, fromSeconds, editor }: Props = $props();
+	let { block, fromSeconds, document, selection, blocks }: Props = $props();
 
 	const name = $derived(
 		block.kind === 'talk' ? `Talk: ${block.label}` : `Test: ${HIP_TESTS[block.test].name}`
@@ -26,8 +30,8 @@
 		const seconds = input.valueAsNumber;
 		if (!(Number.isInteger(seconds) && seconds >= limits.min && seconds <= limits.max))
 			input.valueAsNumber = block.seconds;
-		else if (block.kind === 'talk') editor.edit({ do: 'setTalk', blockId: block.id, seconds });
-		else editor.setTest(block, { seconds });
+		else if (block.kind === 'talk') document.edit({ do: 'setTalk', blockId: block.id, seconds });
+		else blocks.setTest(block, { seconds });
 	}
 </script>
 
@@ -39,18 +43,18 @@
 	tabindex="0"
 	id="row-{block.id}"
 	aria-label={name}
-	class:selected={editor.selected === block.id}
-	class:marked={editor.marked.includes(block.id)}
-	onfocusin={() => editor.select(block.id)}
+	class:selected={selection.selected === block.id}
+	class:marked={selection.marked.includes(block.id)}
+	onfocusin={() => selection.select(block.id)}
 	onpointerdown={(event) => {
 		if (!event.shiftKey && !event.ctrlKey && !event.metaKey) return;
 		event.preventDefault();
-		editor.mark(block.id, event.shiftKey ? 'to here' : 'this too');
+		selection.mark(block.id, event.shiftKey ? 'to here' : 'this too');
 	}}
 >
 	<span class="time">
 		<b>{formatDuration(fromSeconds)}</b>
-		<span class="quiet">{clockTime(editor.plan.startsAt, fromSeconds)}</span>
+		<span class="quiet">{clockTime(document.plan.startsAt, fromSeconds)}</span>
 	</span>
 	{#if block.kind === 'talk'}
 		<input
@@ -59,7 +63,7 @@
 			value={block.label}
 			maxlength={PLAN_LIMITS.titleCharacters}
 			oninput={(event) =>
-				editor.edit(
+				document.edit(
 					{ do: 'setTalk', blockId: block.id, label: event.currentTarget.value },
 					'',
 					`talk ${block.id}`
@@ -70,7 +74,7 @@
 			<select
 				aria-label="Which test"
 				value={block.test}
-				onchange={(event) => editor.setTest(block, { test: event.currentTarget.value as TestId })}
+				onchange={(event) => blocks.setTest(block, { test: event.currentTarget.value as TestId })}
 			>
 				{#each TEST_IDS as id (id)}<option value={id}>Test: {HIP_TESTS[id].name}</option>{/each}
 			</select>
@@ -96,7 +100,7 @@
 		type="button"
 		class="icon"
 		aria-label={block.kind === 'talk' ? 'Remove this talk' : 'Remove this test'}
-		onclick={() => editor.remove(block.id)}
+		onclick={() => blocks.remove(block.id)}
 	>
 		<TrashCan size={16} />
 	</button>

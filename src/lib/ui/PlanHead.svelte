@@ -2,7 +2,8 @@
 	import { roomTime } from '$lib/core/calendar';
 	import { waits } from '$lib/core/checks';
 	import type { Autosave } from '$lib/client/autosave.svelte';
-	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
+	import type { Fitting } from '$lib/client/plan/fitting.svelte';
 	import { clockTime, formatDuration, readTime, timesOutOfTen, wholeMinutes } from '$lib/core/clock';
 	import type { Part } from '$lib/core/view-models';
 	import { lengthOfMinutes, minutesOfLength, PLAN_LIMITS, type ClassPlan } from '$lib/core/plan';
@@ -15,7 +16,8 @@
 	import Why from './Why.svelte';
 
 	interface Props {
-		editor: PlanEditor;
+		document: PlanDocument;
+		fitting: Fitting;
 		autosave: Autosave<ClassPlan>;
 		planId: string;
 		groupId: string;
@@ -30,7 +32,8 @@
 		ontemplate: () => void;
 	}
 	let {
-		editor,
+		document,
+		fitting,
 		autosave,
 		planId,
 		groupId,
@@ -43,47 +46,47 @@
 		ontemplate
 	}: Props = $props();
 
-	const total = $derived(editor.reading.timeline.totalSeconds);
-	const found = $derived(editor.reading.findings.filter(waits));
+	const total = $derived(document.reading.timeline.totalSeconds);
+	const found = $derived(document.reading.findings.filter(waits));
 	const room = $derived(
-		editor.setting.group.changeover &&
+		document.setting.group.changeover &&
 			roomTime({
-				startsAt: editor.plan.startsAt,
-				lengthSeconds: editor.plan.lengthSeconds,
-				changeover: editor.setting.group.changeover
+				startsAt: document.plan.startsAt,
+				lengthSeconds: document.plan.lengthSeconds,
+				changeover: document.setting.group.changeover
 			})
 	);
-	const off = $derived(total - editor.plan.lengthSeconds);
+	const off = $derived(total - document.plan.lengthSeconds);
 
 	function setMinutes(input: HTMLInputElement) {
 		const lengthSeconds = lengthOfMinutes(input.valueAsNumber);
 		if (lengthSeconds !== null)
-			editor.edit({ do: 'setPlan', change: { lengthSeconds } }, `Length ${formatDuration(lengthSeconds)}`);
+			document.edit({ do: 'setPlan', change: { lengthSeconds } }, `Length ${formatDuration(lengthSeconds)}`);
 		else {
-			editor.message = 'A class lasts from 5 to 240 minutes';
-			input.valueAsNumber = minutesOfLength(editor.plan.lengthSeconds);
+			document.session.message = 'A class lasts from 5 to 240 minutes';
+			input.valueAsNumber = minutesOfLength(document.plan.lengthSeconds);
 		}
 	}
 
 	function setStart(input: HTMLInputElement) {
 		const startsAt = readTime(input.value);
-		if (startsAt) editor.edit({ do: 'setPlan', change: { startsAt } }, `Starts at ${startsAt}`);
-		else editor.message = 'A time on the studio’s clock, such as 18:30';
-		input.value = startsAt ?? editor.plan.startsAt;
+		if (startsAt) document.edit({ do: 'setPlan', change: { startsAt } }, `Starts at ${startsAt}`);
+		else document.session.message = 'A time on the studio’s clock, such as 18:30';
+		input.value = startsAt ?? document.plan.startsAt;
 	}
 </script>
 
 <header class="head">
 	<div class="name">
-		<h1 class="visually-hidden">{editor.plan.title || 'Untitled class'}</h1>
+		<h1 class="visually-hidden">{document.plan.title || 'Untitled class'}</h1>
 		<input
 			class="title"
 			aria-label="Title of the class"
 			placeholder="Untitled class"
 			maxlength={PLAN_LIMITS.titleCharacters}
-			value={editor.plan.title}
+			value={document.plan.title}
 			oninput={(event) =>
-				editor.edit({ do: 'setPlan', change: { title: event.currentTarget.value } }, '', 'title')}
+				document.edit({ do: 'setPlan', change: { title: event.currentTarget.value } }, '', 'title')}
 		/>
 		<p class="quiet">
 			<a href="/group/{groupId}">{groupName}</a>{#if series}, <a href="/series/{series.id}">{series.title}</a
@@ -92,10 +95,10 @@
 				class="start"
 				aria-label="Starts at, on the studio’s clock"
 				maxlength="5"
-				value={editor.plan.startsAt}
+				value={document.plan.startsAt}
 				onchange={(event) => setStart(event.currentTarget)}
 			/>
-			ends {clockTime(editor.plan.startsAt, total)}{#if room}, room {room.from}–{room.to}{/if}
+			ends {clockTime(document.plan.startsAt, total)}{#if room}, room {room.from}–{room.to}{/if}
 		</p>
 	</div>
 	<div class="total">
@@ -110,7 +113,7 @@
 				aria-label="Length asked for, minutes"
 				min="5"
 				max="240"
-				value={minutesOfLength(editor.plan.lengthSeconds)}
+				value={minutesOfLength(document.plan.lengthSeconds)}
 				onchange={(event) => setMinutes(event.currentTarget)}
 			/>
 			min{off === 0
@@ -124,33 +127,33 @@
 				<Why
 					label="When it is likely to end"
 					parts={() => [
-						{ label: 'two classes of three end after', seconds: editor.spread.likelyFromSeconds },
-						{ label: 'and before', seconds: editor.spread.likelyToSeconds }
+						{ label: 'two classes of three end after', seconds: document.spread.likelyFromSeconds },
+						{ label: 'and before', seconds: document.spread.likelyToSeconds }
 					]}
-					>likely {wholeMinutes(editor.spread.likelyFromSeconds)}–{wholeMinutes(
-						editor.spread.likelyToSeconds
+					>likely {wholeMinutes(document.spread.likelyFromSeconds)}–{wholeMinutes(
+						document.spread.likelyToSeconds
 					)} min</Why
-				>; in time {timesOutOfTen(editor.spread.onTime)} of 10
+				>; in time {timesOutOfTen(document.spread.onTime)} of 10
 			</p>
 		{/if}
 	</div>
-	<Button size="field" disabled={editor.fitting || off === 0} on:click={() => void editor.fit()}>
-		Fit to {formatDuration(editor.plan.lengthSeconds)}
+	<Button size="field" disabled={fitting.busy || off === 0} on:click={() => void fitting.fit()}>
+		Fit to {formatDuration(document.plan.lengthSeconds)}
 	</Button>
 	<div class="tools">
 		<button
 			type="button"
 			aria-label="Undo"
 			title="Undo (Ctrl Z)"
-			disabled={!editor.canUndo}
-			onclick={() => editor.undo()}><Undo size={20} /></button
+			disabled={!document.session.canUndo}
+			onclick={() => document.session.undo()}><Undo size={20} /></button
 		>
 		<button
 			type="button"
 			aria-label="Do again"
 			title="Do again (Ctrl Y)"
-			disabled={!editor.canRedo}
-			onclick={() => editor.redo()}><Redo size={20} /></button
+			disabled={!document.session.canRedo}
+			onclick={() => document.session.redo()}><Redo size={20} /></button
 		>
 		<button type="button" aria-label="Keys" title="Keys (?)" onclick={onkeys}><Keyboard size={20} /></button>
 	</div>
@@ -159,7 +162,7 @@
 			{#if found.length}
 				<SeverityMark severity={found[0]?.severity ?? 'note'} />
 				<a href="#checks-title">{found.length} to look at</a>
-			{:else if editor.reading.context.items.length}
+			{:else if document.reading.context.items.length}
 				<span class="ready">Ready to teach</span>
 			{/if}
 		</p>
@@ -174,7 +177,7 @@
 	</div>
 </header>
 <p class="message" role="status" aria-live="polite">
-	{editor.message ||
+	{document.session.message ||
 		autosave.said ||
 		(autosave.recovered
 			? 'Changes that had not reached the server were found in this browser and are back'

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
+	import type { Proposals } from '$lib/client/plan/proposals.svelte';
 	import { TISSUES, type Tissue } from '$lib/core/anatomy';
 	import { POSITION_NAME, POSITIONS, type Position } from '$lib/core/movement';
 	import { itemsOf, SECTION_NAME, type Renewal } from '$lib/core/plan';
@@ -8,10 +9,11 @@
 
 	/** Asks for a class and shows what is proposed; what is in the plan already is kept. */
 	interface Props {
-		editor: PlanEditor;
+		document: PlanDocument;
+		proposals: Proposals;
 		onleave: () => void;
 	}
-	let { editor, onleave }: Props = $props();
+	let { document, proposals, onleave }: Props = $props();
 
 	let toward = $state('');
 	let must = $state('');
@@ -25,8 +27,8 @@
 	let renew = $state<Renewal>('nothing');
 	let open = $state<number | null>(null);
 
-	const kept = $derived(itemsOf(editor.plan).length);
-	const movements = $derived([...editor.shelf.offered].sort((a, b) => a.english.localeCompare(b.english)));
+	const kept = $derived(itemsOf(document.plan).length);
+	const movements = $derived([...document.shelf.offered].sort((a, b) => a.english.localeCompare(b.english)));
 	const wishes = $derived<Wishes>({
 		weights,
 		without,
@@ -34,15 +36,15 @@
 		...(must ? { must: [must] } : {}),
 		...(never ? { never: [never] } : {}),
 		...(lengthen.length ? { lengthen } : {}),
-		...(likeShare ? { like: { movements: editor.setting.lastMovements, share: likeShare } } : {}),
+		...(likeShare ? { like: { movements: document.setting.lastMovements, share: likeShare } } : {}),
 		...(mostNew === null ? {} : { mostNew })
 	});
-	const proposed = $derived(editor.proposed);
+	const proposed = $derived(proposals.found);
 
 	function ask(next: number) {
 		seed = next;
 		open = null;
-		void editor.propose($state.snapshot(wishes), seed, renew);
+		void proposals.propose($state.snapshot(wishes), seed, renew);
 	}
 	const LIKE: [share: number, words: string][] = [
 		[0, 'as it comes'],
@@ -69,7 +71,7 @@
 				<select bind:value={renew}>
 					<option value="nothing">stays, the rest is filled</option>
 					<option value="everything">makes room for another class</option>
-					{#each editor.plan.sections.filter((s) => s.blocks.length) as { id, kind } (id)}
+					{#each document.plan.sections.filter((s) => s.blocks.length) as { id, kind } (id)}
 						<option value={kind}>stays, but {SECTION_NAME[kind]} is made anew</option>
 					{/each}
 				</select>
@@ -97,7 +99,7 @@
 				{#each movements as { slug, english } (slug)}<option value={slug}>{english}</option>{/each}
 			</select>
 		</label>
-		{#if editor.setting.lastMovements.length}
+		{#if document.setting.lastMovements.length}
 			<label>
 				The last class of the group
 				<select bind:value={likeShare}>
@@ -135,19 +137,19 @@
 		</fieldset>
 	</div>
 	<p class="act">
-		<button type="button" class="pill strong" disabled={editor.proposing !== null} onclick={() => ask(seed)}
+		<button type="button" class="pill strong" disabled={proposals.work !== null} onclick={() => ask(seed)}
 			>Propose three</button
 		>
-		{#if proposed.length && !editor.proposing}
+		{#if proposed.length && !proposals.work}
 			<button type="button" class="pill" onclick={() => ask(seed + 1)}>Three others</button>
 		{/if}
-		{#if editor.proposing}
+		{#if proposals.work}
 			<span role="status">Looking, {proposed.filter((p) => p.done).length} of 3 ready …</span>
-			<button type="button" class="pill" onclick={() => editor.stopProposing()}>Stop</button>
+			<button type="button" class="pill" onclick={() => proposals.stop()}>Stop</button>
 		{/if}
 	</p>
-	{#if editor.conflict}
-		<p class="conflict" role="alert">{editor.conflict.message}.</p>
+	{#if proposals.conflict}
+		<p class="conflict" role="alert">{proposals.conflict.message}.</p>
 	{/if}
 	{#if proposed.length}
 		<div class="cards">
@@ -163,7 +165,7 @@
 								type="button"
 								class="pill"
 								onclick={() => {
-									editor.takeProposal(proposal);
+									proposals.take(proposal);
 									onleave();
 								}}>Take this one</button
 							>

@@ -2,7 +2,11 @@
 	import { formatDuration } from '$lib/core/clock';
 	import type { OrderBlock } from '$lib/core/view-models';
 	import { isLinked } from '$lib/core/plan';
-	import type { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
+	import type { Selection } from '$lib/client/plan/selection.svelte';
+	import type { ItemCommands } from '$lib/client/plan/item-commands';
+	import type { BlockCommands } from '$lib/client/plan/block-commands';
+	import type { Alternatives } from '$lib/client/plan/alternatives.svelte';
 	import Draggable from 'carbon-icons-svelte/lib/Draggable.svelte';
 	import { dragHandle, dragHandleZone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
 	import LinkedHead from './LinkedHead.svelte';
@@ -11,14 +15,18 @@
 
 	/** The class as a list, section by section; blocks are moved by the pointer here and by keys at the desk. */
 	interface Props {
-		editor: PlanEditor;
+		document: PlanDocument;
+		selection: Selection;
+		items: ItemCommands;
+		blocks: BlockCommands;
+		alternatives: Alternatives;
 	}
-	let { editor }: Props = $props();
+	let { document, selection, items, blocks, alternatives }: Props = $props();
 
 	/** While something is dragged the lists show where it would land; the plan changes when it is let go. */
 	let dragged = $state.raw<Record<string, OrderBlock[]> | null>(null);
 	const sections = $derived(
-		editor.order.map((section) => ({ ...section, blocks: dragged?.[section.id] ?? section.blocks }))
+		document.order.map((section) => ({ ...section, blocks: dragged?.[section.id] ?? section.blocks }))
 	);
 
 	function consider(sectionId: string, event: CustomEvent<DndEvent<OrderBlock>>) {
@@ -30,7 +38,7 @@
 		const index = items.findIndex((block) => block.id === info.id);
 		dragged = { ...dragged, [sectionId]: items };
 		// of the two lists that are told, the one that holds the block now makes the move
-		if (index >= 0 && info.trigger !== TRIGGERS.DROPPED_INTO_ANOTHER) editor.drop(info.id, sectionId, index);
+		if (index >= 0 && info.trigger !== TRIGGERS.DROPPED_INTO_ANOTHER) blocks.drop(info.id, sectionId, index);
 		queueMicrotask(() => (dragged = null));
 	}
 </script>
@@ -52,17 +60,25 @@
 					<span
 						class="handle"
 						use:dragHandle
-						aria-label="Drag {editor.nameOf(block.rows[0]?.item.id ?? block.id)}"
+						aria-label="Drag {document.nameOf(block.rows[0]?.item.id ?? block.id)}"
 					>
 						<Draggable size={16} />
 					</span>
 					<div class="content">
-						{#if isLinked(block.block)}<LinkedHead {block} {editor} />{/if}
+						{#if isLinked(block.block)}<LinkedHead {block} {blocks} />{/if}
 						{#if block.block.kind === 'talk' || block.block.kind === 'test'}
-							<PlainRow block={block.block} fromSeconds={block.fromSeconds} {editor} />
+							<PlainRow block={block.block} fromSeconds={block.fromSeconds} {document} {selection} {blocks} />
 						{/if}
 						{#each block.rows as row (row.item.id)}
-							<OrderItem {row} {editor} startsAt={editor.plan.startsAt} />
+							<OrderItem
+								{row}
+								{document}
+								{selection}
+								{items}
+								{blocks}
+								{alternatives}
+								startsAt={document.plan.startsAt}
+							/>
 						{/each}
 					</div>
 				</div>

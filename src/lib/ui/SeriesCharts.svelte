@@ -5,7 +5,7 @@
 		loadChart,
 		monotonyChart,
 		tissueChart
-	} from '$lib/client/series-charts';
+	} from '$lib/client/series/series-charts';
 	import type { BalanceBars, LadderLines, TissueCells, WeekLines } from '$lib/core/view-models';
 	import Chart from './Chart.svelte';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SeriesDesk } from '$lib/client/series-desk.svelte';
+	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
 	import type { FormId } from '$lib/core/movement';
 	import { SERIES_LIMITS } from '$lib/core/series';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { PendingChange } from '$lib/client/series-desk.svelte';
+	import type { PendingChange } from '$lib/client/series/series-desk.svelte';
 	import type { PlannedSeries } from '$lib/core/series';
 	import { Button } from 'carbon-components-svelte';
 	import { onMount } from 'svelte';

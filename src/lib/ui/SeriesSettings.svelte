@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SeriesDesk } from '$lib/client/series-desk.svelte';
+	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
 	import { dayName, isIsoDay, WEEKDAY_NAMES } from '$lib/core/calendar';
 	import { HIP_TESTS, TEST_IDS, type TestId } from '$lib/core/measure';
 	import { lengthOfMinutes, minutesOfLength, wholeUpTo } from '$lib/core/plan';
@@ -31,7 +31,7 @@
 	function setLength(event: Event) {
 		const lengthSeconds = lengthOfMinutes(Number(text(event)));
 		if (lengthSeconds !== null) desk.settings({ lengthSeconds });
-		else desk.message = 'A class lasts between 5 minutes and 4 hours.';
+		else desk.say('A class lasts between 5 minutes and 4 hours.');
 	}
 	function setStart(event: Event) {
 		const startsOn = text(event);

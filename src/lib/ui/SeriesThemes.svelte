@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SeriesDesk } from '$lib/client/series-desk.svelte';
+	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
 	import { DIRECTION_NAME, DIRECTIONS, type Direction } from '$lib/core/anatomy';
 	import { SERIES_LIMITS } from '$lib/core/series';
 
@@ -16,7 +16,7 @@
 	function lead(week: number, event: Event) {
 		const name = value(event).trim();
 		const found = movements.find(({ english }) => english.toLowerCase() === name.toLowerCase());
-		if (name && !found) desk.message = `There is no movement called ${name}.`;
+		if (name && !found) desk.say(`There is no movement called ${name}.`);
 		else desk.theme(week, { toward: found?.slug });
 	}
 	const value = (event: Event) => (event.currentTarget as HTMLInputElement).value;

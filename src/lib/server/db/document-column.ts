@@ -41,9 +41,18 @@ function fromText<T extends object>(stored: unknown, kind: DocumentKind): T {
 	const key = `${kind.name} ${text.length > LONG ? createHash('sha256').update(text).digest('base64') : text}`;
 	const before = read.get(key);
 	if (before) return before as T;
-	const document = readDocument<T>(kind, JSON.parse(text));
+	const document = frozen(keptDocument<T>(kind, JSON.parse(text)));
+	read.set(key, document);
+	return document;
+}
+
+/**
+ * A document that was kept somewhere else than in a column of its own, brought up to today's shape.
+ * @throws DamagedDocument
+ */
+export function keptDocument<T>(kind: DocumentKind, kept: unknown): T {
+	const document = readDocument<T>(kind, kept);
 	if (!document.ok) throw new DamagedDocument(kind.name, document.faults);
-	read.set(key, frozen(document.value));
 	return document.value;
 }
 

@@ -3,8 +3,8 @@
 	import { create } from '$lib/client/api';
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { planForm } from '$lib/client/documents';
-	import { deskKey } from '$lib/client/desk-keys';
-	import { PlanEditor } from '$lib/client/plan-editor.svelte';
+	import { deskKey } from '$lib/client/plan/desk-keys';
+	import { PlanDesk } from '$lib/client/plan/plan-desk';
 	import { dayName } from '$lib/core/calendar';
 	import { formatDuration } from '$lib/core/clock';
 	import { directionParts, phaseParts, strengthParts } from '$lib/core/view-models';
@@ -32,16 +32,28 @@
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
-	// one editor for the life of the page: what comes from the server later goes through its history
+	// one desk for the life of the page: what comes from the server later goes through its history
 	const { stored, groupId, setting, owner } = untrack(() => data);
 	const usedLately = setting.usedLately;
 	const autosave: Autosave<ClassPlan> = new Autosave(
 		`/api/plans/${stored.id}`,
 		{ version: stored.version },
 		owner,
-		planForm((slug) => editor.shelf.find(slug))
+		planForm((slug) => doc.shelf.find(slug))
 	);
-	const editor = new PlanEditor(stored.plan, setting, autosave);
+	const desk = new PlanDesk(stored.plan, setting, autosave);
+	const {
+		document: doc,
+		session,
+		selection,
+		items,
+		blocks,
+		repairs,
+		fitting,
+		ordering,
+		proposals,
+		alternatives
+	} = desk;
 
 	let adding = $state(false);
 	let keys = $state(false);
@@ -50,7 +62,7 @@
 
 	onMount(async () => {
 		const kept = await autosave.recover();
-		if (kept) editor.replace(kept);
+		if (kept) session.replace(kept);
 	});
 	beforeNavigate(() => autosave.flush());
 
@@ -60,7 +72,7 @@
 
 	async function toSelected() {
 		await tick();
-		if (editor.selected) document.getElementById(`row-${editor.selected}`)?.focus();
+		if (selection.selected) document.getElementById(`row-${selection.selected}`)?.focus();
 	}
 
 	async function closeAdd() {
@@ -69,7 +81,7 @@
 	}
 
 	function onkeydown(event: KeyboardEvent) {
-		const act = deskKey(event, editor, {
+		const act = deskKey(event, desk, {
 			add: openAdd,
 			propose: () => (asking = true),
 			keys: () => (keys = true)
@@ -94,7 +106,7 @@
 	function onpaste(event: ClipboardEvent) {
 		if (inField(event.target)) return;
 		event.preventDefault();
-		editor.paste(event.clipboardData?.getData('text/plain') ?? '');
+		blocks.paste(event.clipboardData?.getData('text/plain') ?? '');
 		void toSelected();
 	}
 
@@ -112,26 +124,26 @@
 	/** Puts a plan in safety as a copy of its own; false when the server did not take it. */
 	async function keepCopy(plan: ClassPlan): Promise<boolean> {
 		if (await addPlan(plan, 'other version', stored.plannedOn)) return true;
-		editor.message = 'The other version could not be kept just now, so nothing was decided. Try again.';
+		session.message = 'The other version could not be kept just now, so nothing was decided. Try again.';
 		return false;
 	}
 
 	/** The class was removed in another window: as a new one it can go on. */
 	async function keepAsNew(): Promise<string | null> {
-		const id = await addPlan(editor.plan, 'kept', stored.plannedOn);
+		const id = await addPlan(doc.plan, 'kept', stored.plannedOn);
 		return id && `/plan/${id}`;
 	}
 
 	async function duplicate() {
-		const id = await addPlan(copyOf(editor.plan), 'copy', null);
+		const id = await addPlan(copyOf(doc.plan), 'copy', null);
 		if (id) location.assign(`/plan/${id}`);
-		else editor.message = 'The copy could not be made just now. Try again.';
+		else session.message = 'The copy could not be made just now. Try again.';
 	}
 
 	async function keepAsTemplate() {
-		const plan = copyOf(editor.plan);
+		const plan = copyOf(doc.plan);
 		const answer = await create('/api/templates', { plan: withVersion(PLAN, plan) });
-		editor.message = answer.ok
+		session.message = answer.ok
 			? `Kept as a template: ${plan.title || 'Untitled class'}`
 			: 'It could not be kept just now. Try again.';
 	}
@@ -140,10 +152,10 @@
 		const theirs = autosave.theirs;
 		if (!theirs) return;
 		settling = true;
-		if (await keepCopy(take === 'mine' ? theirs.document : editor.plan)) {
-			if (take === 'mine') autosave.keepMine(editor.plan);
-			else editor.replace(autosave.takeTheirs(editor.plan) ?? editor.plan);
-			editor.message = 'The other version is kept as a plan of its own, on the same day';
+		if (await keepCopy(take === 'mine' ? theirs.document : doc.plan)) {
+			if (take === 'mine') autosave.keepMine(doc.plan);
+			else session.replace(autosave.takeTheirs(doc.plan) ?? doc.plan);
+			session.message = 'The other version is kept as a plan of its own, on the same day';
 		}
 		settling = false;
 	}
@@ -157,10 +169,10 @@
 	});
 </script>
 
-<svelte:head><title>{editor.plan.title || 'Untitled class'} · Humble Orbit</title></svelte:head>
+<svelte:head><title>{doc.plan.title || 'Untitled class'} · Humble Orbit</title></svelte:head>
 <svelte:document
-	oncopy={(e) => clip(e, () => editor.copy())}
-	oncut={(e) => clip(e, () => editor.cut())}
+	oncopy={(e) => clip(e, () => blocks.copy())}
+	oncut={(e) => clip(e, () => blocks.cut())}
 	{onpaste}
 />
 <svelte:window
@@ -170,16 +182,17 @@
 	onbeforeunload={() => autosave.flush()}
 />
 
-<Bounded what="The head of the class" shows={editor.plan} onundo={() => editor.undo()}>
+<Bounded what="The head of the class" shows={doc.plan} onundo={() => session.undo()}>
 	<PlanHead
-		{editor}
+		document={doc}
+		{fitting}
 		{autosave}
 		{groupId}
 		groupName={setting.group.name}
 		series={data.series}
 		planId={stored.id}
 		day={stored.plannedOn ? dayName(stored.plannedOn) : ''}
-		totalParts={() => phaseParts(editor.reading.timeline)}
+		totalParts={() => phaseParts(doc.reading.timeline)}
 		onkeys={() => (keys = true)}
 		onduplicate={duplicate}
 		ontemplate={keepAsTemplate}
@@ -189,7 +202,7 @@
 {#if autosave.state === 'conflict' && autosave.theirs}
 	<Conflict
 		what="This class"
-		mine={inShort('In this window', editor.plan)}
+		mine={inShort('In this window', doc.plan)}
 		theirs={inShort('From the other window', autosave.theirs.document)}
 		kept="The one that you do not take is kept as a plan of its own on the same day."
 		busy={settling}
@@ -202,29 +215,29 @@
 	<Gone what="This class" keep={keepAsNew} onkept={() => autosave.settled()} />
 {/if}
 
-<Bounded what="What has moved on" shows={editor.plan}>
-	{#if editor.moved.length}
-		<MovedOn moved={editor.moved} ontake={(moved) => editor.remake(moved)} />
+<Bounded what="What has moved on" shows={doc.plan}>
+	{#if doc.moved.length}
+		<MovedOn moved={doc.moved} ontake={(moved) => doc.remake(moved)} />
 	{/if}
 </Bounded>
 
 <section class="sheet score" aria-label="Score">
-	<Bounded what="The score" shows={editor.plan}>
+	<Bounded what="The score" shows={doc.plan}>
 		<ScoreView
-			score={editor.score}
-			selected={editor.selected}
-			marked={editor.marked}
+			score={doc.score}
+			selected={selection.selected}
+			marked={selection.marked}
 			onselect={(id, event) => {
 				if (event.shiftKey || event.ctrlKey || event.metaKey)
-					editor.mark(id, event.shiftKey ? 'to here' : 'this too');
-				else editor.select(id);
+					selection.mark(id, event.shiftKey ? 'to here' : 'this too');
+				else selection.select(id);
 				void toSelected();
 			}}
 			ondrop={(id, second) => {
-				editor.dropAt(id, second);
+				blocks.dropAt(id, second);
 				void toSelected();
 			}}
-			onstretch={(id, seconds) => editor.dragDose(id, seconds)}
+			onstretch={(id, seconds) => items.dragDose(id, seconds)}
 		/>
 	</Bounded>
 </section>
@@ -236,62 +249,66 @@
 			<div class="actions">
 				<button type="button" class="pill" onclick={openAdd}>Add a movement <kbd>A</kbd></button>
 				<button type="button" class="pill" onclick={() => (asking = true)}>Propose <kbd>G</kbd></button>
-				<button type="button" class="pill" onclick={() => editor.addTalk()}>Add words <kbd>T</kbd></button>
-				<button type="button" class="pill" onclick={() => editor.addTest()}>Add a test <kbd>M</kbd></button>
+				<button type="button" class="pill" onclick={() => blocks.addTalk()}>Add words <kbd>T</kbd></button>
+				<button type="button" class="pill" onclick={() => blocks.addTest()}>Add a test <kbd>M</kbd></button>
 				<button
 					type="button"
 					class="pill"
-					disabled={editor.ordering !== null}
-					onclick={() => void editor.calm()}>Calm the order <kbd>O</kbd></button
+					disabled={ordering.work !== null}
+					onclick={() => void ordering.look()}>Calm the order <kbd>O</kbd></button
 				>
 			</div>
 		</header>
-		<Bounded what="This panel" shows={editor.plan}>
+		<Bounded what="This panel" shows={doc.plan}>
 			{#if asking}
-				<ProposePanel {editor} onleave={() => (asking = false)} />
+				<ProposePanel document={doc} {proposals} onleave={() => (asking = false)} />
 			{/if}
-			{#if editor.ordering || editor.calmed}
-				<CalmPanel {editor} />
+			{#if ordering.work || ordering.found}
+				<CalmPanel {ordering} />
 			{/if}
 			{#if adding}
 				<AddMovement
-					movements={editor.shelf.offered}
+					movements={doc.shelf.offered}
 					group={setting.group}
 					{usedLately}
 					onadd={(movement) => {
-						editor.add(movement);
+						items.add(movement);
 						void closeAdd();
 					}}
 					onleave={closeAdd}
 				/>
 			{/if}
 		</Bounded>
-		{#if editor.reading.context.items.length === 0 && !adding}
+		{#if doc.reading.context.items.length === 0 && !adding}
 			<p class="start">
 				An empty class. <button type="button" class="pill" onclick={openAdd}>Add the first movement</button>:
 				press A, type a few letters, press Enter. Or let one be
 				<button type="button" class="pill" onclick={() => (asking = true)}>proposed</button>.
 			</p>
 		{/if}
-		<Bounded what="The running order" shows={editor.plan}><RunningOrder {editor} /></Bounded>
+		<Bounded what="The running order" shows={doc.plan}
+			><RunningOrder document={doc} {selection} {items} {blocks} {alternatives} /></Bounded
+		>
 	</section>
 	<aside>
 		<div class="sheet">
-			<Bounded what="The orbit" shows={editor.plan}>
+			<Bounded what="The orbit" shows={doc.plan}>
 				<OrbitPanel
-					ring={editor.ring}
-					balance={editor.reading.balance}
-					partsOf={(direction) => directionParts(editor.reading, direction)}
-					strengthParts={() => strengthParts(editor.reading)}
+					ring={doc.ring}
+					balance={doc.reading.balance}
+					partsOf={(direction) => directionParts(doc.reading, direction)}
+					strengthParts={() => strengthParts(doc.reading)}
 				/>
 			</Bounded>
 		</div>
 		<div class="sheet">
-			<Bounded what="What the desk says" shows={editor.plan}>
+			<Bounded what="What the desk says" shows={doc.plan}>
 				<CheckList
-					{editor}
+					document={doc}
+					{repairs}
+					{items}
 					ongo={(id) => {
-						editor.select(id);
+						selection.select(id);
 						void toSelected();
 					}}
 				/>
@@ -303,16 +320,16 @@
 <details class="sheet style">
 	<summary>Style and pace of this class</summary>
 	<StylePanel
-		choices={editor.plan.style ?? {}}
+		choices={doc.plan.style ?? {}}
 		usual={data.usual.choices}
-		onchange={(change) => editor.setStyle(change)}
+		onchange={(change) => doc.setStyle(change)}
 	/>
 	<h3>Pace</h3>
 	<PacePanel
-		own={editor.plan.pinnedPace ?? {}}
+		own={doc.plan.pinnedPace ?? {}}
 		usual={paceOf(setting.pace)}
 		usualWords="your usual"
-		onchange={(change) => editor.edit({ do: 'setPace', change }, 'Pace of this class changed')}
+		onchange={(change) => doc.edit({ do: 'setPace', change }, 'Pace of this class changed')}
 	/>
 </details>
 

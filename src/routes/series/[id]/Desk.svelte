@@ -2,7 +2,7 @@
 	import { create } from '$lib/client/api';
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { newId } from '$lib/client/ids';
-	import { SeriesDesk } from '$lib/client/series-desk.svelte';
+	import { SeriesDesk } from '$lib/client/series/series-desk.svelte';
 	import { dayName } from '$lib/core/calendar';
 	import { seriesForm } from '$lib/client/documents';
 	import { seriesAsSent, withNewIds, type SeriesDocument } from '$lib/core/series';
@@ -67,8 +67,8 @@
 		const target = event.target as HTMLElement | null;
 		if (target?.closest('input, textarea, select, [role="dialog"]')) return;
 		const control = event.ctrlKey || event.metaKey;
-		if (control && event.key === 'z' && !event.shiftKey) desk.undo();
-		else if (control && (event.key === 'y' || event.key === 'z' || event.key === 'Z')) desk.redo();
+		if (control && event.key === 'z' && !event.shiftKey) desk.session.undo();
+		else if (control && (event.key === 'y' || event.key === 'z' || event.key === 'Z')) desk.session.redo();
 		else if (control || event.altKey) return;
 		else if (event.key === 'ArrowRight') void go(1);
 		else if (event.key === 'ArrowLeft') void go(-1);
@@ -94,8 +94,12 @@
 		</p>
 	</div>
 	<div class="acts">
-		<button type="button" class="pill" disabled={!desk.canUndo} onclick={() => desk.undo()}>Undo</button>
-		<button type="button" class="pill" disabled={!desk.canRedo} onclick={() => desk.redo()}>Redo</button>
+		<button type="button" class="pill" disabled={!desk.session.canUndo} onclick={() => desk.session.undo()}
+			>Undo</button
+		>
+		<button type="button" class="pill" disabled={!desk.session.canRedo} onclick={() => desk.session.redo()}
+			>Redo</button
+		>
 		<button
 			type="button"
 			class="pill"
@@ -132,7 +136,7 @@
 {#if desk.proposing}
 	<progress max={desk.proposing.of} value={desk.proposing.done} aria-label="Classes proposed"></progress>
 {/if}
-<p class="said" role="status">{desk.message}</p>
+<p class="said" role="status">{desk.session.message}</p>
 {#if form?.message}<p class="wrong" role="alert">{form.message}</p>{/if}
 
 <KeepSaved
@@ -140,7 +144,7 @@
 	mine={desk.document}
 	what="This series"
 	{inShort}
-	ontake={(other) => desk.replace(other)}
+	ontake={(other) => desk.session.replace(other)}
 	onkeep={keepAsNew}
 />
 

@@ -13,16 +13,7 @@ import {
 import type { Group } from '$lib/core/group';
 import { shelfOf, type FormId, type Movement, type FindMovement } from '$lib/core/movement';
 import { RUN_NOTES, type RunNotes, type Runs } from '$lib/core/run';
-import {
-	advance,
-	amend,
-	redo,
-	slugsOf,
-	startHistory,
-	undo,
-	type ClassPlan,
-	type History
-} from '$lib/core/plan';
+import { slugsOf, type ClassPlan } from '$lib/core/plan';
 import {
 	fallsOut,
 	ladderTo,
@@ -46,10 +37,10 @@ import {
 import { styleOf, type TeacherStyle } from '$lib/core/style';
 import { withVersion } from '$lib/core/validation';
 import { proxy } from 'comlink';
-import { remove, save } from './api';
-import type { Autosave } from './autosave.svelte';
-import { newId } from './ids';
-import { inWorker } from './worker';
+import { remove, save } from '../api';
+import { DocumentSession, type Saving } from '../document-session.svelte';
+import { newId } from '../ids';
+import { inWorker } from '../worker';
 
 /** What a series is given besides itself. */
 export interface SeriesDeskSetting {
@@ -70,13 +61,10 @@ export interface PendingChange {
 /** The state of the series page: one series with its plans, its history, and all that is worked out from it. */
 export class SeriesDesk {
 	selected = $state<string | null>(null);
-	message = $state('');
 	/** How far a proposing is, and how to stop it. */
 	proposing = $state.raw<{ done: number; of: number; stop: () => void } | null>(null);
 	pending = $state.raw<PendingChange | null>(null);
 
-	private history = $state.raw<History<SeriesDocument>>({ past: [], present: null as never, future: [] });
-	private lastField = '';
 	private readonly shelf;
 	/** What may be chosen, by name. */
 	readonly movements: readonly Movement[];
@@ -87,11 +75,10 @@ export class SeriesDesk {
 	private runVersions: Record<string, number>;
 
 	/** What is edited and saved. */
-	readonly document = $derived(this.history.present);
-	readonly planned = $derived<PlannedSeries>({ ...this.history.present, runs: this.runs });
+	readonly session: DocumentSession<SeriesDocument>;
+	readonly document = $derived.by(() => this.session.document);
+	readonly planned = $derived<PlannedSeries>({ ...this.document, runs: this.runs });
 	readonly series = $derived(this.planned.series);
-	readonly canUndo = $derived(this.history.past.length > 0);
-	readonly canRedo = $derived(this.history.future.length > 0);
 	readonly reading = $derived.by(() => this.read(this.planned));
 	readonly findings = $derived(seriesFindings(this.reading));
 	readonly weeks = $derived(weekCards(this.reading));
@@ -118,9 +105,14 @@ export class SeriesDesk {
 		{ runs, ...document }: PlannedSeries,
 		runVersions: Readonly<Record<string, number>>,
 		readonly setting: SeriesDeskSetting,
-		private readonly autosave: Autosave<SeriesDocument>
+		saving: Saving<SeriesDocument>
 	) {
-		this.history = startHistory<SeriesDocument>(document);
+		this.session = new DocumentSession<SeriesDocument>(document, saving);
+		this.session.whenChanged(() => {
+			this.pending = null;
+			if (this.selected !== null && !this.series.classes.some(({ id }) => id === this.selected))
+				this.selected = null;
+		});
 		this.runs = runs;
 		this.runVersions = { ...runVersions };
 		this.shelf = shelfOf(CATALOGUE, setting.own, setting.leftOut, setting.kept);
@@ -150,39 +142,11 @@ export class SeriesDesk {
 	/** Another state as one step; typing on in the same field is one step of undo. */
 	set({ series, plans }: SeriesDocument, said = '', field = ''): void {
 		if (series === this.document.series && plans === this.document.plans) return;
-		const goesOn = field !== '' && field === this.lastField;
-		const after = { series, plans };
-		this.history = goesOn ? amend(this.history, after) : advance(this.history, after);
-		this.changed(said);
-		this.lastField = field;
+		this.session.change({ series, plans }, said, field);
 	}
 
-	undo(): void {
-		if (!this.canUndo) return;
-		this.history = undo(this.history);
-		this.changed('Undone');
-	}
-
-	redo(): void {
-		if (!this.canRedo) return;
-		this.history = redo(this.history);
-		this.changed('Done again');
-	}
-
-	/** Another document in the place of this one (a newer one from the server); undo leads back. */
-	replace({ series, plans }: SeriesDocument): void {
-		this.history = advance(this.history, { series, plans });
-		this.lastField = '';
-		this.pending = null;
-	}
-
-	private changed(said: string): void {
-		this.pending = null;
-		this.lastField = '';
-		if (said) this.message = said;
-		if (this.selected !== null && !this.series.classes.some(({ id }) => id === this.selected))
-			this.selected = null;
-		this.autosave.changed(this.document);
+	say(message: string): void {
+		this.session.message = message;
 	}
 
 	/** Other settings; where a planned class would lose its date by them, what changes is shown first. */
@@ -209,11 +173,13 @@ export class SeriesDesk {
 		const style = styleOf(this.setting.style.choices);
 		const ladder = ladderTo({ movement, form }, this.shelf.find, this.setting.group, style);
 		if (!ladder) {
-			this.message = `${this.nameOf(movement)} in the ${form} form is not for this group: a caution in the room speaks against it, or it is too much for every tier.`;
+			this.say(
+				`${this.nameOf(movement)} in the ${form} form is not for this group: a caution in the room speaks against it, or it is too much for every tier.`
+			);
 			return;
 		}
 		if (this.series.ladders.some((known) => sameGoal(known, ladder))) {
-			this.message = `${this.nameOf(movement)} in the ${form} form is a goal of this series already.`;
+			this.say(`${this.nameOf(movement)} in the ${form} form is a goal of this series already.`);
 			return;
 		}
 		this.settings({ ladders: [...this.series.ladders, ladder] }, `A ladder to ${this.nameOf(movement)}`);
@@ -242,10 +208,8 @@ export class SeriesDesk {
 			? await save(path, version, withVersion(RUN_NOTES, notes))
 			: await remove(path, version);
 		if (!answer.ok) {
-			this.message =
-				answer.status === 409
-					? 'It was written down in another window meanwhile; load the page again.'
-					: answer.messages.join(' ');
+			const stale = 'It was written down in another window meanwhile; load the page again.';
+			this.say(answer.status === 409 ? stale : answer.messages.join(' '));
 			return;
 		}
 		const { [c.id]: _before, ...others } = this.runs;
@@ -253,7 +217,7 @@ export class SeriesDesk {
 			? { ...others, [c.id]: { ...notes, planId: c.id, on: c.on, startsAt: c.startsAt } }
 			: others;
 		this.runVersions[c.id] = notes ? version + 1 : 0;
-		this.message = notes ? 'Written down' : 'Taken back';
+		this.say(notes ? 'Written down' : 'Taken back');
 	}
 
 	/** Shows what a date that falls out does to what follows; both ways of ending are offered. */
@@ -273,7 +237,7 @@ export class SeriesDesk {
 	move(classId: string, to: Slot): void {
 		const moved = movedTo(this.planned, classId, to);
 		if (!moved.ok) {
-			this.message = `It was not moved: ${moved.message}.`;
+			this.say(`It was not moved: ${moved.message}.`);
 			return;
 		}
 		const shifts = seriesShifts(this.reading, this.read(moved.value));
@@ -284,7 +248,7 @@ export class SeriesDesk {
 	insertWeek(before: number): void {
 		const inserted = weekInserted(this.planned, before, newId);
 		if (inserted.ok) this.set(inserted.value, `A week is put in before week ${before}`);
-		else this.message = `Not put in: ${inserted.message}.`;
+		else this.say(`Not put in: ${inserted.message}.`);
 	}
 
 	private show(title: string, changes: [label: string, Changed][]): void {
@@ -301,7 +265,7 @@ export class SeriesDesk {
 		);
 		const refused = changes.find(([, change]) => !change.ok)?.[1];
 		if (possible.length) this.pending = { title, choices: possible };
-		else if (refused && !refused.ok) this.message = `It cannot be: ${refused.message}.`;
+		else if (refused && !refused.ok) this.say(`It cannot be: ${refused.message}.`);
 	}
 
 	take(after: SeriesDocument): void {
@@ -345,7 +309,7 @@ export class SeriesDesk {
 		const outcome = await under.result;
 		this.proposing = null;
 		const count = Object.keys(found).length;
-		if (outcome.how === 'failed') this.message = outcome.sentence;
+		if (outcome.how === 'failed') this.say(outcome.sentence);
 		if (count === 0 || outcome.how === 'failed') return;
 		// the series may have been edited meanwhile: what was proposed goes into it as it is now
 		const here = Object.fromEntries(
@@ -357,7 +321,7 @@ export class SeriesDesk {
 		if (!replaces) this.set(after, said);
 		else {
 			this.show(said, [[count === 1 ? 'Take it' : 'Take them', { ok: true, value: after }]]);
-			this.message = said;
+			this.say(said);
 		}
 	}
 

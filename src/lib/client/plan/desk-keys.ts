@@ -1,4 +1,4 @@
-import type { PlanEditor } from './plan-editor.svelte';
+import type { PlanDesk } from './plan-desk';
 
 interface Actions {
 	add: () => void;
@@ -10,23 +10,24 @@ interface Actions {
  * What a key does at the desk. Undone in fields where it would mean something else: typing, choosing.
  * @returns "moved" when the focus should follow the selection, "done" when the key was used, else null
  */
-export function deskKey(event: KeyboardEvent, editor: PlanEditor, actions: Actions): 'moved' | 'done' | null {
+export function deskKey(event: KeyboardEvent, desk: PlanDesk, actions: Actions): 'moved' | 'done' | null {
 	const target = event.target as HTMLElement | null;
 	if (target?.closest('[role="dialog"], .bx--modal.is-visible')) return null;
 	const typing = Boolean(target?.closest('input, textarea, select'));
 	const control = event.ctrlKey || event.metaKey;
-	if (control && !typing) return controlKey(event, editor);
+	if (control && !typing) return controlKey(event, desk);
 	if (control || typing) return null;
-	const { item, selected } = editor;
+	const { selection, items, blocks } = desk;
+	const { item, selected } = selection;
 	switch (event.key) {
 		case 'ArrowDown':
 		case 'ArrowUp': {
 			const step = event.key === 'ArrowDown' ? 1 : -1;
 			if (event.altKey) {
 				if (selected === null) return null;
-				editor.move(selected, step);
-			} else if (event.shiftKey && selected !== null) editor.markNeighbour(step);
-			else editor.selectNeighbour(step);
+				blocks.move(selected, step);
+			} else if (event.shiftKey && selected !== null) selection.markNeighbour(step);
+			else selection.selectNeighbour(step);
 			return 'moved';
 		}
 		case 'a':
@@ -36,16 +37,16 @@ export function deskKey(event: KeyboardEvent, editor: PlanEditor, actions: Actio
 			actions.propose();
 			return 'done';
 		case 't':
-			editor.addTalk();
+			blocks.addTalk();
 			return 'done';
 		case 'm':
-			editor.addTest();
+			blocks.addTest();
 			return 'moved';
 		case 'o':
-			void editor.calm();
+			void desk.ordering.look();
 			return 'done';
 		case 'f':
-			void editor.fit();
+			void desk.fitting.fit();
 			return 'done';
 		case '?':
 			actions.keys();
@@ -53,57 +54,57 @@ export function deskKey(event: KeyboardEvent, editor: PlanEditor, actions: Actio
 		case 'Delete':
 		case 'Backspace':
 			if (selected === null) return null;
-			editor.remove(selected);
+			blocks.remove(selected);
 			return 'moved';
 	}
 	if (!item) return null;
 	switch (event.key) {
 		case '+':
 		case '=':
-			editor.doseBy(item, 1);
+			items.doseBy(item, 1);
 			return 'done';
 		case '-':
-			editor.doseBy(item, -1);
+			items.doseBy(item, -1);
 			return 'done';
 		case 's':
-			editor.swapLead(item);
+			items.swapLead(item);
 			return 'done';
 		case 'x':
-			editor.swapForBest(item);
+			items.swapForBest(item);
 			return 'moved';
 		case 'd':
-			editor.toggleDetail(item.id);
+			selection.toggleDetail(item.id);
 			return 'done';
 		case 'c':
-			editor.chain(item.id);
+			blocks.chain(item.id);
 			return 'moved';
 		case 'r':
-			editor.flow(item.id);
+			blocks.flow(item.id);
 			return 'moved';
 		case 'l':
-			editor.nextLink(item);
+			blocks.nextLink(item);
 			return 'done';
 		case 'v':
-			editor.visitAgain(item);
+			items.visitAgain(item);
 			return 'moved';
 		case 'C':
-			editor.unchain(item.id);
+			blocks.unchain(item.id);
 			return 'moved';
 		case 'p':
-			editor.change(item, { pinned: !item.pinned }, item.pinned ? 'Dose unpinned' : 'Dose pinned');
+			items.change(item, { pinned: !item.pinned }, item.pinned ? 'Dose unpinned' : 'Dose pinned');
 			return 'done';
 	}
 	return null;
 }
 
-function controlKey(event: KeyboardEvent, editor: PlanEditor): 'moved' | 'done' | null {
+function controlKey(event: KeyboardEvent, desk: PlanDesk): 'moved' | 'done' | null {
 	const key = event.key.toLowerCase();
 	if (key === 'a') {
-		editor.markAll();
+		desk.selection.markAll();
 		return 'done';
 	}
-	if (key === 'z' && !event.shiftKey) editor.undo();
-	else if (key === 'y' || (key === 'z' && event.shiftKey)) editor.redo();
+	if (key === 'z' && !event.shiftKey) desk.session.undo();
+	else if (key === 'y' || (key === 'z' && event.shiftKey)) desk.session.redo();
 	else return null;
 	return 'moved';
 }

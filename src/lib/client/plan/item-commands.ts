@@ -1,0 +1,162 @@
+import { isSymmetrical, otherLeg } from '$lib/core/anatomy';
+import { secondsPerUnit } from '$lib/core/clock';
+import {
+	doseRange,
+	exchanged,
+	formOf,
+	type Caution,
+	type FormId,
+	type HoldUnit,
+	type Mode,
+	type Movement
+} from '$lib/core/movement';
+import { paceOf } from '$lib/core/pace';
+import {
+	blockOfItem,
+	doseByOne,
+	doseDragged,
+	findItem,
+	formChange,
+	itemsIn,
+	newItem,
+	placeAfter,
+	type Block,
+	type Item,
+	type ItemChange,
+	type PlanEdit
+} from '$lib/core/plan';
+import { styledRange } from '$lib/core/style';
+import { substitutes, type Substitute } from '$lib/core/substitution';
+import type { PlanDocument } from './plan-document.svelte';
+import type { Selection } from './selection.svelte';
+
+/** What is done with single items: adding, swapping, dose, form, unit, lead leg, confirmation. */
+export class ItemCommands {
+	constructor(
+		private readonly document: PlanDocument,
+		private readonly selection: Selection
+	) {}
+
+	add(movement: Movement): void {
+		const item = newItem(this.document.plan, movement);
+		const at = placeAfter(this.document.plan, this.selection.selected);
+		const edits: PlanEdit[] = [{ do: 'insert', at, block: item }];
+		const before =
+			this.selection.selected === null ? undefined : blockOfItem(this.document.plan, this.selection.selected);
+		const chained =
+			this.document.style.runningSides === 'chain' &&
+			before &&
+			this.hasSides(before) &&
+			!isSymmetrical(movement.action);
+		if (chained) edits.push({ do: 'chain', blockIds: [before.id, item.id] });
+		this.document.edit(edits, `${movement.english} added${chained ? ' to the chain' : ''}`);
+		this.selection.selected = item.id;
+	}
+
+	private hasSides(block: Block): boolean {
+		return itemsIn(block).some((item) => {
+			const movement = this.document.shelf.find(item.movement);
+			return movement && !isSymmetrical(movement.action);
+		});
+	}
+
+	/** The same movement again after the selected row, a rung further where there is one. */
+	visitAgain(item: Item): void {
+		const movement = this.document.shelf.find(item.movement);
+		if (!movement) return;
+		const further = movement.forms[movement.forms.findIndex((form) => form.id === item.form) + 1];
+		const again = newItem(this.document.plan, movement, item.lead, further?.id ?? item.form);
+		this.document.edit(
+			{ do: 'insert', at: placeAfter(this.document.plan, item.id), block: again },
+			`${movement.english} again`
+		);
+		this.selection.selected = again.id;
+	}
+
+	/** What could stand in for an item in this room, the best first. */
+	substitutesFor(item: Item): Substitute[] {
+		const movement = this.document.shelf.find(item.movement);
+		return movement
+			? substitutes(movement, this.document.shelf.offered, this.document.setting.group, undefined, 3)
+			: [];
+	}
+
+	/** Puts another movement in the place of an item, led by the same leg. */
+	swapFor(item: Item, movement: Movement): void {
+		const by = { ...newItem(this.document.plan, movement, item.lead), id: item.id };
+		this.document.edit(
+			{ do: 'replace', itemId: item.id, by },
+			`${movement.english} instead of ${this.document.nameOf(item.id)}`
+		);
+	}
+
+	/** Puts the best substitute in its place, or says that there is none. */
+	swapForBest(item: Item): void {
+		const [best] = this.substitutesFor(item);
+		if (best) this.swapFor(item, best.movement);
+		else this.document.say('Nothing is proposed here: with these cautions the treating clinician decides');
+	}
+
+	/** The teacher keeps an item although somebody in the room should not do it as it stands. */
+	confirm(itemId: string, caution: Caution): void {
+		const item = findItem(this.document.plan, itemId);
+		if (!item) return;
+		const confirmed = [...(item.confirmed ?? []), { caution, on: this.document.setting.today }];
+		this.change(item, { confirmed }, `Kept by your own confirmation: ${caution}`);
+	}
+
+	change(item: Item, change: ItemChange, said: string, field = ''): void {
+		this.document.edit({ do: 'setItem', itemId: item.id, change }, said, field);
+	}
+
+	doseBy(item: Item, step: -1 | 1): void {
+		const edit = doseByOne(this.document.plan, item, this.document.shelf.find, step);
+		if (edit) this.document.edit(edit, step === 1 ? 'Longer' : 'Shorter');
+		else this.document.say(step === 1 ? 'This form goes no longer' : 'This form goes no shorter');
+	}
+
+	/** A drag of the right edge of an item on the score, seconds. */
+	dragDose(itemId: string, seconds: number): void {
+		const item = findItem(this.document.plan, itemId);
+		const movement = item && this.document.shelf.find(item.movement);
+		const form = movement && formOf(movement, item.form);
+		if (!item || !form) return;
+		const passes = this.document.reading.timeline.entries.filter(
+			(e) => e.itemId === itemId && e.phase === 'work'
+		).length;
+		const unit = secondsPerUnit(
+			doseRange(form, item.mode, item.unit),
+			item.mode,
+			paceOf(this.document.setting.pace, this.document.plan.pinnedPace)
+		);
+		const edit = doseDragged(
+			this.document.plan,
+			item,
+			this.document.shelf.find,
+			seconds / Math.max(1, passes),
+			unit
+		);
+		if (edit) this.document.edit(edit, 'Dose changed');
+		else this.document.say('This form goes no further');
+	}
+
+	setForm(item: Item, movement: Movement, to: { form?: FormId; mode?: Mode }): void {
+		const said = to.form ? `${to.form} form` : to.mode;
+		this.change(item, formChange(this.document.plan, item, movement, to), `${movement.english}: ${said}`);
+	}
+
+	/** Counts a hold by the breath or by the clock, the amount carried over. */
+	setUnit(item: Item, unit: HoldUnit): void {
+		const form = this.document.shelf.find(item.movement)?.forms.find((f) => f.id === item.form);
+		if (!form) return;
+		const own = doseRange(form, item.mode).unit;
+		const range = styledRange(this.document.style, form, item.mode, unit);
+		const dose = Math.min(range.max, Math.max(range.min, exchanged(item.dose, unit)));
+		this.change(item, { unit: unit === own ? undefined : unit, dose }, `Counted in ${unit}`);
+	}
+
+	swapLead(item: Item): void {
+		const lead = otherLeg(item.lead);
+		this.change(item, { lead }, `${lead} leads first`);
+	}
+}

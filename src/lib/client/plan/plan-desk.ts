@@ -1,0 +1,38 @@
+import type { ClassPlan } from '$lib/core/plan';
+import { DocumentSession, type Saving } from '../document-session.svelte';
+import { Alternatives } from './alternatives.svelte';
+import { BlockCommands } from './block-commands';
+import { Fitting } from './fitting.svelte';
+import { ItemCommands } from './item-commands';
+import { Ordering } from './ordering.svelte';
+import { PlanDocument, type DeskSetting } from './plan-document.svelte';
+import { Proposals } from './proposals.svelte';
+import { Repairs } from './repairs';
+import { Selection } from './selection.svelte';
+
+/** The desk of one class: its document, and what can be done with it. Components are given the parts that they need. */
+export class PlanDesk {
+	readonly session: DocumentSession<ClassPlan>;
+	readonly document: PlanDocument;
+	readonly selection: Selection;
+	readonly blocks: BlockCommands;
+	readonly items: ItemCommands;
+	readonly repairs: Repairs;
+	readonly fitting: Fitting;
+	readonly ordering: Ordering;
+	readonly proposals: Proposals;
+	readonly alternatives: Alternatives;
+
+	constructor(plan: ClassPlan, setting: DeskSetting, saving: Saving<ClassPlan>) {
+		this.session = new DocumentSession(plan, saving);
+		this.document = new PlanDocument(this.session, setting);
+		this.selection = new Selection(this.document);
+		this.blocks = new BlockCommands(this.document, this.selection);
+		this.items = new ItemCommands(this.document, this.selection);
+		this.repairs = new Repairs(this.document);
+		this.fitting = new Fitting(this.document);
+		this.ordering = new Ordering(this.document);
+		this.proposals = new Proposals(this.document);
+		this.alternatives = new Alternatives(this.document);
+	}
+}

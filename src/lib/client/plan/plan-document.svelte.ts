@@ -1,0 +1,145 @@
+import { CATALOGUE } from '$lib/catalogue';
+import type { Leg } from '$lib/core/anatomy';
+import { readPlan, type Reading } from '$lib/core/checks';
+import { spread, stretches } from '$lib/core/clock';
+import type { Group } from '$lib/core/group';
+import { HIP_TESTS } from '$lib/core/measure';
+import { shelfOf, type Difference, type Movement } from '$lib/core/movement';
+import type { PaceModel } from '$lib/core/pace';
+import {
+	applyEdit,
+	blockOfItem,
+	findBlock,
+	itemFinder,
+	tidied,
+	type ClassPlan,
+	type PlanEdit
+} from '$lib/core/plan';
+import type { Known } from '$lib/core/run';
+import { styleOf, type StyleChoices } from '$lib/core/style';
+import { roomSheet, type RoomRow } from '$lib/core/substitution';
+import { classRing, runningOrder, score } from '$lib/core/view-models';
+import type { DocumentSession } from '../document-session.svelte';
+
+/** A movement that is not what it was when the plan was made. */
+export interface Moved {
+	slug: string;
+	english: string;
+	/** Today's fingerprint; null when there is no such movement any more. */
+	now: string | null;
+	kept: Movement;
+	differences: Difference[];
+}
+
+/** What the desk is given besides the plan. */
+export interface DeskSetting {
+	group: Group;
+	own: Movement[];
+	leftOut: string[];
+	moved: Moved[];
+	known: Known;
+	usedLately: Known;
+	/** The pace of who teaches. */
+	pace: PaceModel;
+	lastFirstSide: Leg | null;
+	/** Slugs of that class. */
+	lastMovements: string[];
+	/** Today, for what is confirmed with a date. */
+	today: string;
+}
+
+/** The plan at the desk, and all that is worked out from it: nothing of that is stored. */
+export class PlanDocument {
+	readonly plan = $derived.by(() => this.session.document);
+	/** Movements that are still as the plan was made with them, though the catalogue has moved on. */
+	readonly moved = $derived.by(() =>
+		this.setting.moved.filter(({ slug, now }) => this.plan.madeWith?.[slug] !== now || now === null)
+	);
+	readonly shelf = $derived.by(() =>
+		shelfOf(
+			CATALOGUE,
+			this.setting.own,
+			this.setting.leftOut,
+			this.moved.map(({ kept }) => kept)
+		)
+	);
+	readonly style = $derived(styleOf(this.plan.style));
+	readonly reading = $derived.by(() => this.read(this.plan));
+	/** What each item means for the people in the room. */
+	readonly room = $derived.by(() =>
+		roomSheet(this.reading.context.items, this.setting.group, this.shelf.find, this.style)
+	);
+	readonly order = $derived(runningOrder(this.reading));
+	readonly score = $derived(score(this.reading));
+	readonly ring = $derived(classRing(this.reading.orbit, this.reading.balance));
+	/** When the class is likely to end. */
+	readonly spread = $derived.by(() =>
+		spread(
+			stretches(this.reading.timeline, this.shelf.find, this.itemOf, this.setting.pace),
+			this.plan.lengthSeconds
+		)
+	);
+	/** Items of the plan by their ids. */
+	readonly itemOf = $derived(itemFinder(this.plan));
+
+	constructor(
+		readonly session: DocumentSession<ClassPlan>,
+		readonly setting: DeskSetting
+	) {}
+
+	/** Any plan read as this desk reads its own. */
+	read(plan: ClassPlan): Reading {
+		const { group, known, pace, lastFirstSide } = this.setting;
+		const { offered, find } = this.shelf;
+		return readPlan(plan, {
+			catalogue: offered,
+			find,
+			targets: group.targets,
+			group,
+			known,
+			pace,
+			lastFirstSide
+		});
+	}
+
+	/** Takes edits as one step; `field` names what is typed in. */
+	edit(edits: PlanEdit | PlanEdit[], said = '', field = ''): void {
+		const after = tidied([edits].flat().reduce(applyEdit, this.plan), this.shelf.find);
+		this.session.change(after, said, field);
+	}
+
+	say(message: string): void {
+		this.session.message = message;
+	}
+
+	setStyle(change: StyleChoices): void {
+		this.edit({ do: 'setStyle', change }, 'Style of this class changed');
+	}
+
+	/** Goes over to what the catalogue has today. */
+	remake({ slug, english, now }: Moved): void {
+		if (now) this.edit({ do: 'remake', slug, fingerprint: now }, `${english} as the catalogue has it today`);
+	}
+
+	roomRow(itemId: string): RoomRow | undefined {
+		return this.room.rows.find((row) => row.itemId === itemId);
+	}
+
+	nameOf(id: string): string {
+		const item = this.itemOf(id);
+		if (item) return this.shelf.find(item.movement)?.english ?? item.movement;
+		const block = findBlock(this.plan, id)?.block;
+		if (block?.kind === 'talk') return block.label;
+		if (block?.kind === 'test') return HIP_TESTS[block.test].name;
+		return block?.kind === 'flow' ? 'Flow' : 'Chain';
+	}
+
+	blockIdOf(id: string): string {
+		return blockOfItem(this.plan, id)?.id ?? id;
+	}
+
+	/** Movements that the catalogue does not have, or not as this plan was made with them. */
+	get besides(): Movement[] {
+		return [...this.setting.own, ...this.moved.map(({ kept }) => kept)];
+	}
+}

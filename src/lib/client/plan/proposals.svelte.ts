@@ -1,0 +1,88 @@
+import { renewed, type ClassPlan, type Renewal } from '$lib/core/plan';
+import { ownShares, type Conflict, type Wishes } from '$lib/core/propose';
+import { percentOf, proposalCard, type ProposalCard } from '$lib/core/view-models';
+import { proxy } from 'comlink';
+import type { Ask, SentProposal } from '../core.worker';
+import { inWorker, type Work } from '../worker';
+import type { PlanDocument } from './plan-document.svelte';
+
+/** A proposed class as the desk shows it; `done` false while a better one is looked for. */
+export interface ShownProposal {
+	number: number;
+	done: boolean;
+	sent: SentProposal;
+	card: ProposalCard;
+	/** Share of its movements that no other one has. */
+	own: string;
+}
+
+/** What a worker needs to propose for the plan at the desk. */
+export function askFor(
+	{ plan, moved, setting }: PlanDocument,
+	wishes: Wishes,
+	seed: number,
+	base: ClassPlan = plan
+): Ask {
+	const { group, known, pace, lastFirstSide, own, leftOut } = setting;
+	const kept = moved.map((movement) => movement.kept);
+	return { base, wishes, seed, group, known, pace, lastFirstSide, own, leftOut, kept };
+}
+
+/** Classes proposed for this one, and what stands in their way. */
+export class Proposals {
+	work = $state.raw<Work<Conflict | null> | null>(null);
+	found = $state.raw<readonly ShownProposal[]>([]);
+	conflict = $state.raw<Conflict | null>(null);
+
+	constructor(private readonly document: PlanDocument) {
+		document.session.whenChanged(() => (this.found = []));
+	}
+
+	/**
+	 * Proposes classes around what is there, or around what is left of it when a part is to be renewed; each better one
+	 * is shown as it comes. Another seed gives other classes.
+	 */
+	async propose(wishes: Wishes, seed: number, renew: Renewal = 'nothing'): Promise<void> {
+		const { plan } = this.document;
+		this.work?.stop();
+		this.found = [];
+		this.conflict = null;
+		const part = renew === 'nothing' || renew === 'everything' ? {} : { only: [renew] };
+		const ask = askFor(this.document, { ...wishes, ...part }, seed, renewed(plan, renew));
+		const shown = proxy((number: number, done: boolean, sent: SentProposal) => {
+			if (plan !== this.document.plan || this.work !== work) return; // edited or asked anew meanwhile
+			const card = proposalCard(this.document.read(sent.plan), sent);
+			const others = this.found.filter((other) => other.number !== number);
+			const all = [...others, { number, done, sent, card, own: '' }].sort((a, b) => a.number - b.number);
+			const shares = ownShares(all.map((one) => one.sent.plan));
+			this.found = all.map((one, i) => ({ ...one, own: percentOf(shares[i]!) }));
+		});
+		const work = inWorker((core) => core.propose(ask, shown));
+		this.work = work;
+		const outcome = await work.result;
+		if (this.work !== work) return; // taken, or asked anew meanwhile
+		this.work = null;
+		if (outcome.how === 'failed') {
+			this.document.say(outcome.sentence);
+			return;
+		}
+		this.conflict = outcome.how === 'done' ? outcome.value : null;
+		const { length } = this.found;
+		this.document.say(this.conflict?.message ?? `${length} ${length === 1 ? 'class' : 'classes'} proposed`);
+	}
+
+	stop(): void {
+		this.work?.stop();
+	}
+
+	take({ sent }: ShownProposal): void {
+		const { work } = this;
+		this.work = null; // what it still finds is no longer asked for
+		work?.stop();
+		this.document.edit(
+			{ do: 'fill', sections: sent.plan.sections },
+			'Taken: every block of it can be changed'
+		);
+		this.found = [];
+	}
+}
