@@ -39,11 +39,12 @@ const listed = new Set(CORE_ORDER);
 for (const folder of readdirSync('src/lib/core'))
 	if (!listed.has(folder)) throw new Error(`src/lib/core/${folder} has no place in CORE_ORDER`);
 
-/** A folder of the core shows its index and nothing else, and parts of the desk's code likewise. */
-const PAST_AN_INDEX = {
-	regex: `(core/|^(\\.\\./)+)(${CORE_ORDER.join('|')})/.+`,
+/** A folder of the core shows its index and nothing else. */
+const pastAnIndex = (before) => ({
+	regex: `${before}(${CORE_ORDER.join('|')})/.+`,
 	message: 'import a folder of the core by its index'
-};
+});
+const PAST_AN_INDEX = pastAnIndex('core/');
 const inLib = (names) => `(^\\$lib/|/)(${names.join('|')})(/|$)`;
 const restricted = (files, patterns) => ({
 	files,
@@ -65,6 +66,7 @@ const floors = [
 			[`src/lib/core/${folder}/**`],
 			[
 				OUTSIDE_CORE,
+				pastAnIndex('^(\\.\\./)+'),
 				...(i + 1 < CORE_ORDER.length
 					? [
 							{

@@ -4,8 +4,8 @@
 	import '../app.css';
 	import { afterNavigate } from '$app/navigation';
 	import { page } from '$app/state';
-	import Bounded from '$lib/ui/Bounded.svelte';
-	import Shell from '$lib/ui/Shell.svelte';
+	import Bounded from '$lib/ui/frame/Bounded.svelte';
+	import Shell from '$lib/ui/frame/Shell.svelte';
 
 	let { data, children } = $props();
 

@@ -2,12 +2,12 @@
 	import { formatDuration } from '$lib/core/clock';
 	import { dayName, shortDay } from '$lib/core/calendar';
 	import { PLAN_FILE } from '$lib/client/open-file';
-	import OpenFileButton from '$lib/ui/OpenFileButton.svelte';
-	import BringBack from '$lib/ui/BringBack.svelte';
-	import Ring from '$lib/ui/Ring.svelte';
-	import Standing from '$lib/ui/Standing.svelte';
-	import SeverityMark from '$lib/ui/SeverityMark.svelte';
-	import StartPlan from '$lib/ui/StartPlan.svelte';
+	import OpenFileButton from '$lib/ui/saving/OpenFileButton.svelte';
+	import BringBack from '$lib/ui/saving/BringBack.svelte';
+	import Ring from '$lib/ui/chart/Ring.svelte';
+	import Standing from '$lib/ui/plan/Standing.svelte';
+	import SeverityMark from '$lib/ui/chart/SeverityMark.svelte';
+	import StartPlan from '$lib/ui/plan/StartPlan.svelte';
 
 	let { data, form } = $props();
 

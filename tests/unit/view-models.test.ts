@@ -9,12 +9,12 @@ import {
 	changesInWords,
 	classRing,
 	directionParts,
+	drawScore,
 	LEVELS,
 	movementRing,
 	phaseParts,
 	runningOrder,
 	score,
-	scoreScale,
 	shiftsBetween,
 	strengthParts,
 	ticksOf,
@@ -137,9 +137,12 @@ describe('the score says what the clock says', () => {
 
 	it('scales: the whole span fits the width, twice as wide when zoomed to two', () => {
 		const drawn = score(read(classOf(['plank'], 3600)));
-		expect(scoreScale(drawn, 900, 1)).toEqual({ pixels: 900, perSecond: 0.25 });
-		expect(scoreScale(drawn, -126, 1)).toEqual({ pixels: 0, perSecond: 0 });
-		expect(scoreScale(drawn, 900, 2)).toEqual({ pixels: 1800, perSecond: 0.5 });
+		// 126 pixels beside the lines are for names
+		expect(drawScore(drawn, 1026, 1)).toMatchObject({ width: 1026, end: { x: 104 + 900 } });
+		expect(drawScore(drawn, 1026, 1).secondsOf(25)).toBe(100);
+		expect(drawScore(drawn, 1026, 2)).toMatchObject({ width: 1926 });
+		expect(drawScore(drawn, 0, 1).width).toBe(126);
+		expect(drawScore(drawn, 0, 1).secondsOf(25)).toBe(0);
 	});
 
 	it.each([

@@ -4,9 +4,9 @@
 	import { findInCatalogue, type Filters } from '$lib/core/substitution';
 	import { movementRing } from '$lib/core/view-models';
 	import { POSITION_NAME, shelfOf } from '$lib/core/movement';
-	import Figure from '$lib/ui/Figure.svelte';
-	import FinderFilters from '$lib/ui/FinderFilters.svelte';
-	import Ring from '$lib/ui/Ring.svelte';
+	import Figure from '$lib/ui/movement/Figure.svelte';
+	import FinderFilters from '$lib/ui/movement/FinderFilters.svelte';
+	import Ring from '$lib/ui/chart/Ring.svelte';
 	import { onMount } from 'svelte';
 
 	let { data } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import OnceToken from '$lib/ui/OnceToken.svelte';
+	import OnceToken from '$lib/ui/saving/OnceToken.svelte';
 	import { WEEKDAY_NAMES } from '$lib/core/calendar';
 	import { formatDuration } from '$lib/core/clock';
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';

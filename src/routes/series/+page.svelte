@@ -1,8 +1,8 @@
 <script lang="ts">
-	import BringBack from '$lib/ui/BringBack.svelte';
-	import OnceToken from '$lib/ui/OnceToken.svelte';
+	import BringBack from '$lib/ui/saving/BringBack.svelte';
+	import OnceToken from '$lib/ui/saving/OnceToken.svelte';
 	import { SERIES_FILE } from '$lib/client/open-file';
-	import OpenFileButton from '$lib/ui/OpenFileButton.svelte';
+	import OpenFileButton from '$lib/ui/saving/OpenFileButton.svelte';
 	import { Button } from 'carbon-components-svelte';
 
 	let { data, form } = $props();

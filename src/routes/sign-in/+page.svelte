@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { Button, InlineNotification } from 'carbon-components-svelte';
-	import Credentials from '$lib/ui/Credentials.svelte';
+	import Credentials from '$lib/ui/frame/Credentials.svelte';
 
 	let { data, form } = $props();
 </script>

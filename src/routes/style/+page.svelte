@@ -3,10 +3,10 @@
 	import { styleForm } from '$lib/client/documents';
 	import { paceChangesOf, paceOf, withPaceSaid } from '$lib/core/pace';
 	import type { TeacherStyle } from '$lib/core/style';
-	import KeepSaved from '$lib/ui/KeepSaved.svelte';
-	import PacePanel from '$lib/ui/PacePanel.svelte';
-	import SaveMark from '$lib/ui/SaveMark.svelte';
-	import StylePanel from '$lib/ui/StylePanel.svelte';
+	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
+	import PacePanel from '$lib/ui/plan/PacePanel.svelte';
+	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
+	import StylePanel from '$lib/ui/plan/StylePanel.svelte';
 	import { untrack } from 'svelte';
 
 	let { data } = $props();

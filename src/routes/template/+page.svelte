@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { formatDuration } from '$lib/core/clock';
 	import { PLAN_LIMITS } from '$lib/core/plan';
-	import Ring from '$lib/ui/Ring.svelte';
+	import Ring from '$lib/ui/chart/Ring.svelte';
 
 	let { data, form } = $props();
 </script>

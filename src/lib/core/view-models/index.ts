@@ -7,3 +7,4 @@ export * from './mini-score';
 export * from './series-lines';
 export * from './series-view';
 export * from './keyed';
+export * from './score-drawing';

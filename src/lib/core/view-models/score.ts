@@ -52,17 +52,6 @@ export interface Score {
 	marks: { x: number; severity: Severity; message: string; itemId: string | null }[];
 }
 
-/** The scale of a drawn score: pixels in a second, for so many pixels of width, zoomed in so many times. */
-export function scoreScale(
-	score: Score,
-	widthPixels: number,
-	zoom: number
-): { pixels: number; perSecond: number } {
-	// a page that is not laid out yet, or hidden, has no width: nothing may be drawn with less than none
-	const pixels = Math.max(0, widthPixels) * zoom;
-	return { pixels, perSecond: pixels / Math.max(1, score.spanSeconds) };
-}
-
 /** Works the score out of a reading. One pass over the timeline. */
 export function score({ timeline, context, findings }: Reading): Score {
 	const { plan } = context;

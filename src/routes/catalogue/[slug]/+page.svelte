@@ -5,8 +5,8 @@
 	import { kitName, profileOf } from '$lib/core/substitution';
 	import { movementRing } from '$lib/core/view-models';
 	import { POSITION_NAME, writeDose } from '$lib/core/movement';
-	import Figure from '$lib/ui/Figure.svelte';
-	import Ring from '$lib/ui/Ring.svelte';
+	import Figure from '$lib/ui/movement/Figure.svelte';
+	import Ring from '$lib/ui/chart/Ring.svelte';
 
 	let { data } = $props();
 	const m = $derived(data.movement);

@@ -2,12 +2,12 @@
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { groupForm } from '$lib/client/documents';
 	import type { Group } from '$lib/core/group';
-	import KeepSaved from '$lib/ui/KeepSaved.svelte';
-	import GroupForm from '$lib/ui/GroupForm.svelte';
-	import Ring from '$lib/ui/Ring.svelte';
-	import SaveMark from '$lib/ui/SaveMark.svelte';
-	import Standing from '$lib/ui/Standing.svelte';
-	import Students from '$lib/ui/Students.svelte';
+	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
+	import GroupForm from '$lib/ui/group/GroupForm.svelte';
+	import Ring from '$lib/ui/chart/Ring.svelte';
+	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
+	import Standing from '$lib/ui/plan/Standing.svelte';
+	import Students from '$lib/ui/group/Students.svelte';
 	import { untrack } from 'svelte';
 
 	let { data } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { browser } from '$app/environment';
-	import Opening from '$lib/ui/Opening.svelte';
+	import Opening from '$lib/ui/frame/Opening.svelte';
 	import Desk from './Desk.svelte';
 
 	let { data, form } = $props();

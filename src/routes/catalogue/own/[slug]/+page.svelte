@@ -3,9 +3,9 @@
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { movementForm } from '$lib/client/documents';
 	import { draftOf, readDraft, shelfOf, type Movement, type MovementDraft } from '$lib/core/movement';
-	import KeepSaved from '$lib/ui/KeepSaved.svelte';
-	import MovementForm from '$lib/ui/MovementForm.svelte';
-	import SaveMark from '$lib/ui/SaveMark.svelte';
+	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
+	import MovementForm from '$lib/ui/movement/MovementForm.svelte';
+	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
 	import { untrack } from 'svelte';
 
 	let { data } = $props();

@@ -4,7 +4,7 @@
 	import { draftOf, emptyDraft, MOVEMENT, readDraft, shelfOf, type MovementDraft } from '$lib/core/movement';
 	import { withVersion } from '$lib/core/validation';
 	import { create } from '$lib/client/api';
-	import MovementForm from '$lib/ui/MovementForm.svelte';
+	import MovementForm from '$lib/ui/movement/MovementForm.svelte';
 	import { Button } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 

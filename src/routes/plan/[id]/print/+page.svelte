@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Care from '$lib/ui/print/Care.svelte';
+	import PrintPage from '$lib/ui/print/PrintPage.svelte';
 	import { clockTime, formatDuration } from '$lib/core/clock';
 	import { kitName } from '$lib/core/substitution';
 	import { linkedInWords } from '$lib/core/view-models';
@@ -9,110 +11,111 @@
 	const startsAt = $derived(data.plan.startsAt);
 </script>
 
-<svelte:head><title>Class card: {data.plan.title} · Humble Orbit</title></svelte:head>
+<PrintPage
+	title="Class card: {data.plan.title}"
+	back={{ href: `/plan/${data.id}`, words: 'Back to the desk' }}
+>
+	<article>
+		<header>
+			<div>
+				<h1>{data.plan.title || 'Untitled class'}</h1>
+				<p>
+					{data.group.name}{data.day ? `, ${data.day}` : ''}{data.group.room ? `, ${data.group.room}` : ''}
+				</p>
+			</div>
+			<p class="times">
+				{startsAt}–{clockTime(startsAt, data.totalSeconds)} <span>{formatDuration(data.totalSeconds)}</span>
+			</p>
+		</header>
 
-<p class="no-print">
-	<a href="/plan/{data.id}">Back to the desk</a>
-	<button type="button" class="pill" onclick={() => window.print()}>Print</button>
-</p>
-<article>
-	<header>
-		<div>
-			<h1>{data.plan.title || 'Untitled class'}</h1>
-			<p>{data.group.name}{data.day ? `, ${data.day}` : ''}{data.group.room ? `, ${data.group.room}` : ''}</p>
-		</div>
-		<p class="times">
-			{startsAt}–{clockTime(startsAt, data.totalSeconds)} <span>{formatDuration(data.totalSeconds)}</span>
-		</p>
-	</header>
+		<Care>
+			{#if data.group.cautions.length}
+				In the room: {data.group.cautions.map((c) => `${c.caution} (${c.people})`).join(', ')}.
+			{/if}
+			After surgery or with leg symptoms the treating clinician decides.
+		</Care>
 
-	<p class="care">
-		<strong>Pain means stop, in the knee above all.</strong>
-		{#if data.group.cautions.length}
-			In the room: {data.group.cautions.map((c) => `${c.caution} (${c.people})`).join(', ')}.
-		{/if}
-		After surgery or with leg symptoms the treating clinician decides.
-	</p>
-
-	<table>
-		<thead>
-			<tr
-				><th scope="col">Clock</th><th scope="col">At</th><th scope="col">What</th><th scope="col">Dose</th
-				><th scope="col">Side</th><th scope="col">Kit</th><th scope="col">For</th></tr
-			>
-		</thead>
-		{#each data.order.filter((s) => s.blocks.length) as section (section.id)}
-			<tbody>
-				<tr class="section"
-					><th colspan="6" scope="rowgroup">{section.name}</th><td>{formatDuration(section.seconds)}</td></tr
+		<table>
+			<thead>
+				<tr
+					><th scope="col">Clock</th><th scope="col">At</th><th scope="col">What</th><th scope="col">Dose</th
+					><th scope="col">Side</th><th scope="col">Kit</th><th scope="col">For</th></tr
 				>
-				{#each section.blocks as block (block.id)}
-					{#if block.block.kind === 'talk'}
-						<tr>
-							<td>{clockTime(startsAt, block.fromSeconds)}</td>
-							<td>{formatDuration(block.fromSeconds)}</td>
-							<td colspan="4"><i>{block.block.label}</i></td>
-							<td>{formatDuration(block.seconds)}</td>
-						</tr>
-					{/if}
-					{#if block.block.kind === 'test'}
-						{@const test = HIP_TESTS[block.block.test]}
-						<tr>
-							<td>{clockTime(startsAt, block.fromSeconds)}</td>
-							<td>{formatDuration(block.fromSeconds)}</td>
-							<td colspan="4"
-								><strong>Test: {test.name}</strong> <span class="how">{test.how} {test.look}</span></td
+			</thead>
+			{#each data.order.filter((s) => s.blocks.length) as section (section.id)}
+				<tbody>
+					<tr class="section"
+						><th colspan="6" scope="rowgroup">{section.name}</th><td>{formatDuration(section.seconds)}</td
+						></tr
+					>
+					{#each section.blocks as block (block.id)}
+						{#if block.block.kind === 'talk'}
+							<tr>
+								<td>{clockTime(startsAt, block.fromSeconds)}</td>
+								<td>{formatDuration(block.fromSeconds)}</td>
+								<td colspan="4"><i>{block.block.label}</i></td>
+								<td>{formatDuration(block.seconds)}</td>
+							</tr>
+						{/if}
+						{#if block.block.kind === 'test'}
+							{@const test = HIP_TESTS[block.block.test]}
+							<tr>
+								<td>{clockTime(startsAt, block.fromSeconds)}</td>
+								<td>{formatDuration(block.fromSeconds)}</td>
+								<td colspan="4"
+									><strong>Test: {test.name}</strong> <span class="how">{test.how} {test.look}</span></td
+								>
+								<td>{formatDuration(block.seconds)}</td>
+							</tr>
+						{/if}
+						{#if isLinked(block.block)}
+							<tr class="chain"
+								><td colspan="6">{linkedInWords(block.block)}</td><td>{formatDuration(block.seconds)}</td></tr
 							>
-							<td>{formatDuration(block.seconds)}</td>
-						</tr>
-					{/if}
-					{#if isLinked(block.block)}
-						<tr class="chain"
-							><td colspan="6">{linkedInWords(block.block)}</td><td>{formatDuration(block.seconds)}</td></tr
-						>
-					{/if}
-					{#each block.rows as row (row.item.id)}
-						<tr class:in-chain={isLinked(block.block)}>
-							<td>{clockTime(startsAt, row.fromSeconds)}</td>
-							<td>{formatDuration(row.fromSeconds)}</td>
-							<td>
-								<strong>{row.movement.english}</strong>{row.form.id === 'full' ? '' : `, ${row.form.id}`}
-								<span class="how">{[`${row.form.how}.`, ...(data.cues[row.item.id] ?? [])].join(' ')}</span>
-							</td>
-							<td class="nowrap">{row.dosed ? `${row.item.dose} ${row.unit}` : ''}</td>
-							<td class="nowrap"
-								>{row.sided
-									? row.item.oneSided
-										? `${row.item.lead} only`
-										: `${row.item.lead}, then other${row.item.link ? ` (${row.item.link})` : ''}`
-									: ''}</td
-							>
-							<td
-								>{row.form.props
-									.map((p) => (p.count > 1 ? `${p.count} ${kitName(p.kit, p.count)}` : p.kit))
-									.join(', ')}</td
-							>
-							<td>{formatDuration(row.seconds)}</td>
-						</tr>
+						{/if}
+						{#each block.rows as row (row.item.id)}
+							<tr class:in-chain={isLinked(block.block)}>
+								<td>{clockTime(startsAt, row.fromSeconds)}</td>
+								<td>{formatDuration(row.fromSeconds)}</td>
+								<td>
+									<strong>{row.movement.english}</strong>{row.form.id === 'full' ? '' : `, ${row.form.id}`}
+									<span class="how">{[`${row.form.how}.`, ...(data.cues[row.item.id] ?? [])].join(' ')}</span>
+								</td>
+								<td class="nowrap">{row.dosed ? `${row.item.dose} ${row.unit}` : ''}</td>
+								<td class="nowrap"
+									>{row.sided
+										? row.item.oneSided
+											? `${row.item.lead} only`
+											: `${row.item.lead}, then other${row.item.link ? ` (${row.item.link})` : ''}`
+										: ''}</td
+								>
+								<td
+									>{row.form.props
+										.map((p) => (p.count > 1 ? `${p.count} ${kitName(p.kit, p.count)}` : p.kit))
+										.join(', ')}</td
+								>
+								<td>{formatDuration(row.seconds)}</td>
+							</tr>
+						{/each}
 					{/each}
-				{/each}
-			</tbody>
-		{/each}
-	</table>
-
-	{#if data.kit.length}
-		<h2>Kit for {data.group.size}</h2>
-		<p class="kit">
-			{#each data.kit as need, index (index)}
-				<span>
-					{need.needed}
-					{kitName(need.kit, need.needed)}
-					{#if need.needed > need.available}(only {need.available} at hand!){/if}
-				</span>
+				</tbody>
 			{/each}
-		</p>
-	{/if}
-</article>
+		</table>
+
+		{#if data.kit.length}
+			<h2>Kit for {data.group.size}</h2>
+			<p class="kit">
+				{#each data.kit as need, index (index)}
+					<span>
+						{need.needed}
+						{kitName(need.kit, need.needed)}
+						{#if need.needed > need.available}(only {need.available} at hand!){/if}
+					</span>
+				{/each}
+			</p>
+		{/if}
+	</article>
+</PrintPage>
 
 <style>
 	article {
@@ -139,11 +142,6 @@
 		display: block;
 		font-size: 9.5pt;
 		font-weight: 400;
-	}
-	.care {
-		margin: 2.5mm 0;
-		border: 1px solid #000;
-		padding: 1.5mm 2.5mm;
 	}
 	table {
 		width: 100%;
@@ -197,12 +195,6 @@
 		flex-wrap: wrap;
 		gap: 1mm 5mm;
 	}
-	.no-print {
-		display: flex;
-		gap: 1rem;
-		max-width: 190mm;
-		margin: 0 auto 1rem;
-	}
 	@media screen and (max-width: 40rem) {
 		article {
 			padding: 0.75rem;
@@ -221,9 +213,6 @@
 		margin: 10mm;
 	}
 	@media print {
-		.no-print {
-			display: none;
-		}
 		article {
 			padding: 0;
 			max-width: none;

@@ -1,98 +1,85 @@
 <script lang="ts">
+	import Care from '$lib/ui/print/Care.svelte';
+	import PrintPage from '$lib/ui/print/PrintPage.svelte';
 	import { kitName } from '$lib/core/substitution';
 	import { formatDuration } from '$lib/core/clock';
-	import CautionLines from '$lib/ui/CautionLines.svelte';
+	import CautionLines from '$lib/ui/plan/CautionLines.svelte';
 
 	let { data } = $props();
 	const { sheet, group } = $derived(data);
 </script>
 
-<svelte:head><title>Room sheet: {data.title} · Humble Orbit</title></svelte:head>
+<PrintPage title="Room sheet: {data.title}" back={{ href: `/plan/${data.id}`, words: 'Back to the desk' }}>
+	<article class="sheet">
+		<header>
+			<h1>Room sheet: {data.title || 'Untitled class'}</h1>
+			<p>{group.name}{data.day ? `, ${data.day}` : ''}: {group.size} people</p>
+		</header>
+		<Care>After surgery or with leg symptoms nothing is proposed here: the treating clinician decides.</Care>
 
-<p class="no-print">
-	<a href="/plan/{data.id}">Back to the desk</a>
-	<button type="button" class="pill" onclick={() => window.print()}>Print</button>
-</p>
-<article class="sheet">
-	<header>
-		<h1>Room sheet: {data.title || 'Untitled class'}</h1>
-		<p>{group.name}{data.day ? `, ${data.day}` : ''}: {group.size} people</p>
-	</header>
-	<p class="care">
-		<strong>Pain means stop, in the knee above all.</strong> After surgery or with leg symptoms nothing is proposed
-		here: the treating clinician decides.
-	</p>
+		<section aria-labelledby="kit-title">
+			<h2 id="kit-title">Kit</h2>
+			{#if sheet.kit.length}
+				<ul class="kit">
+					{#each sheet.kit as need, index (index)}
+						<li class:short={need.needed > need.available}>
+							<b>{need.needed} {kitName(need.kit, need.needed)}</b>
+							<span class="quiet">of {need.available} at hand</span>
+						</li>
+					{/each}
+				</ul>
+			{:else}<p>None.</p>{/if}
+			{#if sheet.shortages.length}
+				<h3>Short before class</h3>
+				<ul>
+					{#each sheet.shortages as { english, words }, index (index)}<li>
+							<b>{english}</b>
+							{words}.
+						</li>{/each}
+				</ul>
+			{/if}
+		</section>
 
-	<section aria-labelledby="kit-title">
-		<h2 id="kit-title">Kit</h2>
-		{#if sheet.kit.length}
-			<ul class="kit">
-				{#each sheet.kit as need, index (index)}
-					<li class:short={need.needed > need.available}>
-						<b>{need.needed} {kitName(need.kit, need.needed)}</b>
-						<span class="quiet">of {need.available} at hand</span>
-					</li>
+		<table>
+			<thead>
+				<tr
+					><th scope="col">At</th><th scope="col">What</th><th scope="col">Tiers</th><th scope="col"
+						>Cautions</th
+					></tr
+				>
+			</thead>
+			<tbody>
+				{#each sheet.rows as row (row.itemId)}
+					<tr>
+						<td>{formatDuration(row.fromSeconds)}</td>
+						<th scope="row">
+							{row.english}
+							{#each row.shortages as words, index (index)}<span class="words">{words}</span>{/each}
+						</th>
+						<td>
+							<ul>
+								{#each row.tiers as tier, index (index)}
+									<li>
+										<b>{tier.tier}</b> <span class="quiet">({tier.people})</span>
+										{tier.form}: {tier.how}
+									</li>
+								{/each}
+							</ul>
+						</td>
+						<td
+							>{#if row.cautions.length}<CautionLines lines={row.cautions} />{/if}</td
+						>
+					</tr>
 				{/each}
-			</ul>
-		{:else}<p>None.</p>{/if}
-		{#if sheet.shortages.length}
-			<h3>Short before class</h3>
-			<ul>
-				{#each sheet.shortages as { english, words }, index (index)}<li>
-						<b>{english}</b>
-						{words}.
-					</li>{/each}
-			</ul>
-		{/if}
-	</section>
-
-	<table>
-		<thead>
-			<tr
-				><th scope="col">At</th><th scope="col">What</th><th scope="col">Tiers</th><th scope="col"
-					>Cautions</th
-				></tr
-			>
-		</thead>
-		<tbody>
-			{#each sheet.rows as row (row.itemId)}
-				<tr>
-					<td>{formatDuration(row.fromSeconds)}</td>
-					<th scope="row">
-						{row.english}
-						{#each row.shortages as words, index (index)}<span class="words">{words}</span>{/each}
-					</th>
-					<td>
-						<ul>
-							{#each row.tiers as tier, index (index)}
-								<li><b>{tier.tier}</b> <span class="quiet">({tier.people})</span> {tier.form}: {tier.how}</li>
-							{/each}
-						</ul>
-					</td>
-					<td
-						>{#if row.cautions.length}<CautionLines lines={row.cautions} />{/if}</td
-					>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
-</article>
+			</tbody>
+		</table>
+	</article>
+</PrintPage>
 
 <style>
-	.no-print {
-		display: flex;
-		gap: 1rem;
-		align-items: center;
-		margin-bottom: 0.75rem;
-	}
 	article {
 		display: grid;
 		gap: 0.9rem;
-	}
-	.care {
-		border: 1px solid var(--line-strong);
-		border-radius: var(--radius);
-		padding: 0.4rem 0.75rem;
 	}
 	ul {
 		list-style: none;
@@ -153,9 +140,6 @@
 		}
 	}
 	@media print {
-		.no-print {
-			display: none;
-		}
 		article {
 			border: 0;
 			padding: 0;

@@ -1,55 +1,50 @@
 <script lang="ts">
-	import Ring from '$lib/ui/Ring.svelte';
+	import Care from '$lib/ui/print/Care.svelte';
+	import PrintPage from '$lib/ui/print/PrintPage.svelte';
+	import Ring from '$lib/ui/chart/Ring.svelte';
 
 	let { data } = $props();
 </script>
 
-<svelte:head><title>For the wall: {data.title} · Humble Orbit</title></svelte:head>
-
-<p class="no-print">
-	<a href="/series/{data.id}">Back to the series</a>
-	<button type="button" class="pill" onclick={() => window.print()}>Print</button>
-</p>
-<article>
-	<header>
-		<h1>{data.title}</h1>
-		<p>{data.group}{data.room ? `, ${data.room}` : ''}</p>
-		{#if data.goal}<p class="goal">{data.goal}</p>{/if}
-	</header>
-	<ol class="weeks">
-		{#each data.weeks as week (week.number)}
-			<li>
-				<h2>
-					Week {week.number}
-					{#if !week.empty}<Ring sectors={week.ring} size={26} />{/if}
-				</h2>
-				{#if week.theme}<p class="theme">{week.theme}</p>{/if}
-				{#if week.easier || week.retest}
-					<p class="quiet">
-						{[week.easier ? 'an easier week' : '', week.retest ? data.test : ''].filter(Boolean).join('; ')}
-					</p>
-				{/if}
-				{#each week.classes as c (c.id)}
-					<p class="class"><b>{c.day}</b> {c.startsAt}</p>
-					<ul>
-						{#each c.rungs as rung, index (index)}<li>{rung}</li>{/each}
-					</ul>
-				{:else}
-					<p class="quiet">No class</p>
-				{/each}
-			</li>
-		{/each}
-	</ol>
-	<p class="care"><strong>Pain means stop, in the knee above all.</strong></p>
-</article>
+<PrintPage
+	title="For the wall: {data.title}"
+	back={{ href: `/series/${data.id}`, words: 'Back to the series' }}
+>
+	<article>
+		<header>
+			<h1>{data.title}</h1>
+			<p>{data.group}{data.room ? `, ${data.room}` : ''}</p>
+			{#if data.goal}<p class="goal">{data.goal}</p>{/if}
+		</header>
+		<ol class="weeks">
+			{#each data.weeks as week (week.number)}
+				<li>
+					<h2>
+						Week {week.number}
+						{#if !week.empty}<Ring sectors={week.ring} size={26} />{/if}
+					</h2>
+					{#if week.theme}<p class="theme">{week.theme}</p>{/if}
+					{#if week.easier || week.retest}
+						<p class="quiet">
+							{[week.easier ? 'an easier week' : '', week.retest ? data.test : ''].filter(Boolean).join('; ')}
+						</p>
+					{/if}
+					{#each week.classes as c (c.id)}
+						<p class="class"><b>{c.day}</b> {c.startsAt}</p>
+						<ul>
+							{#each c.rungs as rung, index (index)}<li>{rung}</li>{/each}
+						</ul>
+					{:else}
+						<p class="quiet">No class</p>
+					{/each}
+				</li>
+			{/each}
+		</ol>
+		<Care />
+	</article>
+</PrintPage>
 
 <style>
-	.no-print {
-		display: flex;
-		gap: 1rem;
-		align-items: center;
-		margin-bottom: 1rem;
-	}
 	article {
 		background: var(--sheet);
 		border: 1px solid var(--line);
@@ -96,10 +91,6 @@
 		list-style: none;
 		font-size: var(--text-xs);
 	}
-	.care {
-		margin-top: 1rem;
-		font-size: var(--text-s);
-	}
 	@media (max-width: 48rem) {
 		.weeks {
 			grid-template-columns: minmax(0, 1fr);
@@ -110,9 +101,6 @@
 		margin: 10mm;
 	}
 	@media print {
-		.no-print {
-			display: none;
-		}
 		article {
 			border: 0;
 			padding: 0;

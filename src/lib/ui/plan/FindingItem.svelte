@@ -6,7 +6,7 @@
 	import { formatDuration } from '$lib/core/clock';
 	import { beforeAfter } from '$lib/core/view-models';
 	import type { Caution } from '$lib/core/movement';
-	import SeverityMark from './SeverityMark.svelte';
+	import SeverityMark from '../chart/SeverityMark.svelte';
 
 	/** One finding: why, where, what would mend it and what that would change, or the reason to leave it. */
 	interface Props {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { Button } from 'carbon-components-svelte';
-	import OnceToken from './OnceToken.svelte';
+	import OnceToken from '../saving/OnceToken.svelte';
 	import { dayName } from '$lib/core/calendar';
 
 	interface Props {

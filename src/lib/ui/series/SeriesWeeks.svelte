@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { WeekCard } from '$lib/core/view-models';
-	import MiniScore from './MiniScore.svelte';
-	import Ring from './Ring.svelte';
+	import MiniScore from '../chart/MiniScore.svelte';
+	import Ring from '../chart/Ring.svelte';
 
 	/**
 	 * The weeks side by side. A class is selected with a press or the arrow keys and dragged to another day; the panel of

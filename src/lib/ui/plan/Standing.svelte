@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatDuration } from '$lib/core/clock';
-	import SeverityMark from './SeverityMark.svelte';
+	import SeverityMark from '../chart/SeverityMark.svelte';
 
 	interface Props {
 		plan: {

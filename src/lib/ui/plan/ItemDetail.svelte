@@ -8,7 +8,7 @@
 	import { percentOf, type OrderRow } from '$lib/core/view-models';
 	import { doseRange, isHold, type HoldUnit } from '$lib/core/movement';
 	import CautionLines from './CautionLines.svelte';
-	import Figure from './Figure.svelte';
+	import Figure from '../movement/Figure.svelte';
 
 	/** What a teacher may want to know and change of one item beyond its dose. */
 	interface Props {

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { DIRECTION_NAME, DIRECTION_SIGN } from '$lib/core/anatomy';
 	import { formatDuration } from '$lib/core/clock';
-	import { LEVELS, scoreScale, ticksOf, type Score, type ScoreBlock } from '$lib/core/view-models';
-	import { POSITION_NAME, POSITION_SHORT } from '$lib/core/movement';
+	import { drawScore, LEVELS, takesEdge, type Score, type ScoreBlock } from '$lib/core/view-models';
+	import { POSITION_NAME } from '$lib/core/movement';
 
 	/**
 	 * The class along time, one line per body position: standing at the top, lying at the bottom. A block is dragged to
@@ -20,33 +20,15 @@
 	}
 	let { score, selected = null, marked = [], onselect, ondrop, onstretch }: Props = $props();
 
-	const LEFT = 104;
-	/** Half of the widest label of a tick, an hour with its seconds. */
-	const RIGHT = 22;
-	const TOP = 22;
-	const LINE = 19;
-	const INTENSITY = 40;
-	const BOTTOM = TOP + LEVELS.length * LINE;
-	const HEIGHT = BOTTOM + INTENSITY + 22;
-	const EDGE = 7;
 	const MOST_ZOOM = 8;
-	/** Less than this is a click, not a drag. */
+	/** Pixels: less than this is a click, not a drag. */
 	const DRAG = 4;
 
 	let width = $state(1100);
 	let zoom = $state(1);
+	/** `by`: pixels. */
 	let drag = $state.raw<{ block: ScoreBlock; edge: boolean; from: number; by: number } | null>(null);
-	const { pixels, perSecond: scale } = $derived(scoreScale(score, width - LEFT - RIGHT, zoom));
-	const ticks = $derived(ticksOf(score.spanSeconds, pixels / 44));
-	const x = (seconds: number) => LEFT + seconds * scale;
-	const y = (level: number) => TOP + level * LINE;
-	const bodyLine = $derived(
-		score.body
-			.map(([seconds, level], i) => `${i ? `H${x(seconds)}V` : `M${x(seconds)} `}${y(level) + LINE / 2}`)
-			.join('')
-	);
-	const workY = { upper: 2, lower: LINE / 2, whole: 2 };
-	const workHeight = { upper: LINE / 2 - 2, lower: LINE / 2 - 2, whole: LINE - 4 };
+	const drawing = $derived(drawScore(score, width, zoom));
 	const shift = (block: ScoreBlock) =>
 		drag && !drag.edge && drag.block.itemId === block.itemId ? drag.by : 0;
 	const stretch = (block: ScoreBlock) => (drag?.edge && drag.block === block ? drag.by : 0);
@@ -55,9 +37,9 @@
 		if (event.button !== 0) return;
 		onselect?.(block.itemId, event);
 		const target = event.currentTarget as SVGGElement;
-		const right = target.querySelector('.frame')!.getBoundingClientRect().right;
+		const { right } = target.querySelector('.frame')!.getBoundingClientRect();
 		target.setPointerCapture(event.pointerId);
-		drag = { block, edge: right - event.clientX <= EDGE, from: event.clientX, by: 0 };
+		drag = { block, edge: takesEdge(right - event.clientX), from: event.clientX, by: 0 };
 	}
 	function move(event: PointerEvent) {
 		if (drag) drag = { ...drag, by: event.clientX - drag.from };
@@ -66,7 +48,7 @@
 		const done = drag;
 		drag = null;
 		if (!done || Math.abs(done.by) < DRAG) return;
-		const seconds = done.by / scale;
+		const seconds = drawing.secondsOf(done.by);
 		if (done.edge) onstretch?.(done.block.itemId, seconds);
 		else ondrop?.(done.block.itemId, done.block.x + seconds);
 	}
@@ -82,30 +64,21 @@
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <figure bind:clientWidth={width} tabindex={zoom > 1 ? 0 : undefined}>
 	<svg
-		width={LEFT + pixels + RIGHT}
-		height={HEIGHT}
+		width={drawing.width}
+		height={drawing.height}
 		role="img"
 		aria-label="Score of the class: {score.blocks.length} items over {formatDuration(score.totalSeconds)}"
 	>
-		{#each score.sections as section, index (section.id)}
-			<rect
-				class="section"
-				class:odd={index % 2}
-				x={x(section.x)}
-				y="0"
-				width={section.width * scale}
-				height={BOTTOM + INTENSITY}
-			/>
-			{#if section.width * scale > 34}
-				<text class="section-name" x={x(section.x) + 4} y="13">{section.name}</text>
-			{/if}
+		{#each drawing.sections as { id, name, ...box }, index (id)}
+			<rect class="section" class:odd={index % 2} {...box} />
+			{#if name}<text class="section-name" x={box.x} dx="4" y="13">{name}</text>{/if}
 		{/each}
-		{#each LEVELS as level, index (level)}
-			<text class="level" x={LEFT - 8} y={y(index) + LINE / 2}>{POSITION_SHORT[level]}</text>
-			<line class="rule" x1={LEFT} x2={LEFT + pixels} y1={y(index) + LINE} y2={y(index) + LINE} />
+		{#each drawing.levels as level, index (index)}
+			<text class="level" x={level.x} y={level.y}>{level.name}</text>
+			<line class="rule" x1={level.rule.from} x2={level.rule.to} y1={level.rule.y} y2={level.rule.y} />
 		{/each}
-		<path class="body" d={bodyLine} />
-		{#each score.blocks as block (block.key)}
+		<path class="body" d={drawing.body} />
+		{#each drawing.blocks as { block, frame, fetch, work, edge } (block.key)}
 			<!-- the running order below is the way in by keyboard; the score is one selection with it -->
 			<!-- svelte-ignore a11y_no_static_element_interactions -->
 			<g
@@ -121,99 +94,45 @@
 				onpointercancel={() => (drag = null)}
 			>
 				<title>{block.name}, {formatDuration(block.x)}–{formatDuration(block.x + block.width)}</title>
-				<rect
-					class="frame"
-					x={x(block.x)}
-					y={y(block.level) + 1}
-					width={Math.max(2, block.width * scale - 1 + stretch(block))}
-					height={LINE - 2}
-					rx="3"
-				/>
-				{#if block.fetch}
-					<rect
-						class="fetch"
-						x={x(block.fetch.x)}
-						y={y(block.level) + LINE / 2 - 2}
-						width={Math.max(2, block.fetch.width * scale)}
-						height="4"
-					>
-						<title>fetching {block.fetch.kit}</title>
-					</rect>
+				<rect class="frame" {...frame} width={Math.max(2, frame.width + stretch(block))} rx="3" />
+				{#if fetch}
+					{@const { kit, ...box } = fetch}
+					<rect class="fetch" {...box}><title>fetching {kit}</title></rect>
 				{/if}
-				{#each block.work as work, index (index)}
-					<rect
-						x={x(work.x)}
-						y={y(block.level) + workY[work.half]}
-						width={Math.max(1, work.width * scale - 1)}
-						height={workHeight[work.half]}
-						rx="1.5"
-						fill={work.direction ? `var(--${work.direction})` : 'var(--line-strong)'}
-					/>
-					{#if work.direction && work.half !== 'lower' && work.width * scale > 15}
+				{#each work as { direction, sign, ...box }, index (index)}
+					<rect {...box} rx="1.5" fill={direction ? `var(--${direction})` : 'var(--line-strong)'} />
+					{#if sign && direction}
 						<text
 							class="sign"
-							class:small={work.half !== 'whole'}
-							x={x(work.x) + (work.width * scale) / 2}
-							y={y(block.level) + workY[work.half] + workHeight[work.half] / 2 + 0.5}
-							style="fill: var(--on-{work.direction})">{DIRECTION_SIGN[work.direction]}</text
+							class:small={sign.small}
+							x={sign.x}
+							y={sign.y}
+							style="fill: var(--on-{direction})">{DIRECTION_SIGN[direction]}</text
 						>
 					{/if}
 				{/each}
-				<rect
-					class="edge"
-					x={x(block.x + block.width) - EDGE + stretch(block)}
-					y={y(block.level) + 1}
-					width={EDGE}
-					height={LINE - 2}
-				/>
+				<rect class="edge" {...edge} x={edge.x + stretch(block)} />
 			</g>
 		{/each}
-		{#each score.tests as test (test.blockId)}
-			<g class="test" class:selected={test.blockId === selected}>
-				<title>Test: {test.name}, {formatDuration(test.x)}</title>
-				<rect
-					class="frame"
-					x={x(test.x)}
-					y={y(test.level) + 1}
-					width={Math.max(2, test.width * scale - 1)}
-					height={LINE - 2}
-					rx="3"
-				/>
-				{#if test.width * scale > 22}<text
-						class="sign"
-						x={x(test.x) + (test.width * scale) / 2}
-						y={y(test.level) + LINE / 2}>test</text
-					>{/if}
+		{#each drawing.tests as { blockId, name, atSeconds, label, ...box } (blockId)}
+			<g class="test" class:selected={blockId === selected}>
+				<title>Test: {name}, {formatDuration(atSeconds)}</title>
+				<rect class="frame" {...box} rx="3" />
+				{#if label}<text class="sign" x={label.x} y={label.y}>test</text>{/if}
 			</g>
 		{/each}
-		<text class="level" x={LEFT - 8} y={BOTTOM + INTENSITY / 2 + 4}>Intensity</text>
-		{#each score.intensity as step, index (index)}
-			<rect
-				class="intensity"
-				x={x(step.x)}
-				y={BOTTOM + INTENSITY - step.value * 6}
-				width={Math.max(1, step.width * scale)}
-				height={step.value * 6}
-			/>
+		<text class="level" x={drawing.intensityLabel.x} y={drawing.intensityLabel.y}>Intensity</text>
+		{#each drawing.intensity as box, index (index)}
+			<rect class="intensity" {...box} />
 		{/each}
-		{#if score.peak}
-			<text class="peak" x={x(score.peak.atSeconds)} y={BOTTOM + INTENSITY - score.peak.intensity * 6 - 2}
-				>peak</text
-			>
-		{/if}
-		{#each ticks as tick, index (index)}
-			<line class="tick" x1={x(tick)} x2={x(tick)} y1={BOTTOM + INTENSITY} y2={BOTTOM + INTENSITY + 4} />
-			<text class="tick-label" x={x(tick)} y={BOTTOM + INTENSITY + 15}>{formatDuration(tick)}</text>
+		{#if drawing.peak}<text class="peak" x={drawing.peak.x} y={drawing.peak.y}>peak</text>{/if}
+		{#each drawing.ticks as tick, index (index)}
+			<line class="tick" x1={tick.x} x2={tick.x} y1={tick.from} y2={tick.to} />
+			<text class="tick-label" x={tick.x} y={tick.labelY}>{formatDuration(tick.seconds)}</text>
 		{/each}
-		<line
-			class="end"
-			x1={x(score.lengthSeconds)}
-			x2={x(score.lengthSeconds)}
-			y1="0"
-			y2={BOTTOM + INTENSITY + 4}
-		/>
-		{#each score.marks as mark, index (index)}
-			<g transform="translate({x(mark.x) - 6} {BOTTOM + 1})">
+		<line class="end" x1={drawing.end.x} x2={drawing.end.x} y1="0" y2={drawing.end.to} />
+		{#each drawing.marks as mark, index (index)}
+			<g transform="translate({mark.x} {mark.y})">
 				<title>{mark.message}</title>
 				{#if mark.severity === 'stop'}<rect width="11" height="11" rx="2" fill="var(--stop)" />
 				{:else if mark.severity === 'mend'}<path d="M6 0 12 11H0Z" fill="var(--mend)" />

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { waits } from '$lib/core/checks';
 	import { SERIES_CHECKS, type SeriesFinding } from '$lib/core/series';
-	import SeverityMark from './SeverityMark.svelte';
+	import SeverityMark from '../chart/SeverityMark.svelte';
 
 	/** What the checks find over the weeks; each says why it looks. */
 	interface Props {

@@ -4,9 +4,9 @@
 	import type { Group } from '$lib/core/group';
 	import { POSITION_NAME, type Movement } from '$lib/core/movement';
 	import type { Known } from '$lib/core/run';
-	import Figure from './Figure.svelte';
-	import FinderFilters from './FinderFilters.svelte';
-	import Ring from './Ring.svelte';
+	import Figure from '../movement/Figure.svelte';
+	import FinderFilters from '../movement/FinderFilters.svelte';
+	import Ring from '../chart/Ring.svelte';
 
 	/** Finds a movement by typing and adds it: arrows choose, Enter takes, Escape leaves. */
 	interface Props {

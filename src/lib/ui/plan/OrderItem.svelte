@@ -10,9 +10,9 @@
 	import type { ItemCommands } from '$lib/client/plan/item-commands';
 	import type { BlockCommands } from '$lib/client/plan/block-commands';
 	import type { Alternatives } from '$lib/client/plan/alternatives.svelte';
-	import Figure from './Figure.svelte';
+	import Figure from '../movement/Figure.svelte';
 	import ItemDetail from './ItemDetail.svelte';
-	import Why from './Why.svelte';
+	import Why from '../chart/Why.svelte';
 
 	/** One item of the running order, edited in place. */
 	interface Props {

@@ -7,7 +7,7 @@
 		tissueChart
 	} from '$lib/client/series/series-charts';
 	import type { BalanceBars, LadderLines, TissueCells, WeekLines } from '$lib/core/view-models';
-	import Chart from './Chart.svelte';
+	import Chart from '../chart/Chart.svelte';
 
 	/** Ladders, load, monotony, balance and tissues over the weeks. */
 	interface Props {

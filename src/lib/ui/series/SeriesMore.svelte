@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import OnceToken from './OnceToken.svelte';
+	import OnceToken from '../saving/OnceToken.svelte';
 	import { Button } from 'carbon-components-svelte';
 
 	/** The series elsewhere: in calendars, in files, for another group, beside another series. */

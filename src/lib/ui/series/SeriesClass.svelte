@@ -3,7 +3,7 @@
 	import type { RunNotes } from '$lib/core/run';
 	import { draftOfRun, type ReadClass } from '$lib/core/series';
 	import { Button } from 'carbon-components-svelte';
-	import Ring from './Ring.svelte';
+	import Ring from '../chart/Ring.svelte';
 
 	/** The selected class: what it gives, how it went, and where it goes. */
 	interface Props {

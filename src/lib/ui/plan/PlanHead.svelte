@@ -11,9 +11,9 @@
 	import Keyboard from 'carbon-icons-svelte/lib/Keyboard.svelte';
 	import Redo from 'carbon-icons-svelte/lib/Redo.svelte';
 	import Undo from 'carbon-icons-svelte/lib/Undo.svelte';
-	import SeverityMark from './SeverityMark.svelte';
-	import SaveMark from './SaveMark.svelte';
-	import Why from './Why.svelte';
+	import SeverityMark from '../chart/SeverityMark.svelte';
+	import SaveMark from '../saving/SaveMark.svelte';
+	import Why from '../chart/Why.svelte';
 
 	interface Props {
 		document: PlanDocument;

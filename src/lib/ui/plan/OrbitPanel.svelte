@@ -9,8 +9,8 @@
 	import { formatDuration } from '$lib/core/clock';
 	import type { Part, RingSector } from '$lib/core/view-models';
 	import { shareText, type Balance, type Verdict } from '$lib/core/orbit';
-	import Ring from './Ring.svelte';
-	import Why from './Why.svelte';
+	import Ring from '../chart/Ring.svelte';
+	import Why from '../chart/Why.svelte';
 
 	/** The balance of the class: the ring, and the same in figures, each open to its parts. */
 	interface Props {

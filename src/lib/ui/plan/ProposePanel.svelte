@@ -5,7 +5,7 @@
 	import { POSITION_NAME, POSITIONS, type Position } from '$lib/core/movement';
 	import { itemsOf, SECTION_NAME, type Renewal } from '$lib/core/plan';
 	import { WEIGHT_STEPS, type Weights, type Wishes } from '$lib/core/propose';
-	import Ring from './Ring.svelte';
+	import Ring from '../chart/Ring.svelte';
 
 	/** Asks for a class and shows what is proposed; what is in the plan already is kept. */
 	interface Props {

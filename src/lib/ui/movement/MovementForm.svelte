@@ -18,7 +18,7 @@
 	} from '$lib/core/movement';
 	import Figure from './Figure.svelte';
 	import LegFields from './LegFields.svelte';
-	import Ring from './Ring.svelte';
+	import Ring from '../chart/Ring.svelte';
 
 	/** A movement of one's own, as it is written down; the drawing follows as it is typed. */
 	interface Props {

@@ -1,0 +1,27 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+
+	/** What stands on every printed page; `children`: what else there is to say on this one. */
+	let { children }: { children?: Snippet } = $props();
+</script>
+
+<p class="care">
+	<strong>Pain means stop, in the knee above all.</strong>
+	{@render children?.()}
+</p>
+
+<style>
+	.care {
+		margin: 0.6rem 0;
+		border: 1px solid var(--line-strong);
+		border-radius: var(--radius);
+		padding: 0.3rem 0.6rem;
+		font-size: inherit;
+	}
+	@media print {
+		.care {
+			border-color: currentcolor;
+			border-radius: 0;
+		}
+	}
+</style>
