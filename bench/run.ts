@@ -1,10 +1,10 @@
 // `npm run bench`: speeds as ratios measured in one run. How and why: docs/benchmarks.md.
 import loadHighs from 'highs';
 import { CATALOGUE, findMovement } from '../src/lib/catalogue';
-import { readPlan } from '../src/lib/core/checks';
+import { analysePlan } from '../src/lib/core/checks';
 import { findInCatalogue } from '../src/lib/core/substitution';
 import { clock } from '../src/lib/core/clock';
-import { chooseAmounts, knobsOf, type Knob } from '../src/lib/core/fit';
+import { chooseAmounts, adjustableDoses, type AdjustableDose } from '../src/lib/core/fit';
 import { preset } from '../src/lib/core/group';
 import { DEMO_GROUPS } from '../src/lib/demo/groups';
 import type { ClassPlan } from '../src/lib/core/plan';
@@ -41,7 +41,7 @@ const { targets } = preset('runners');
 /** A group with cautions and kit, so that every check has something to look at. */
 const group = DEMO_GROUPS.tide;
 const recompute = (plan: ClassPlan) =>
-	readPlan(plan, {
+	analysePlan(plan, {
 		catalogue: CATALOGUE,
 		find: findMovement,
 		targets,
@@ -78,12 +78,12 @@ async function fitting(): Promise<void> {
 	let worse = 0;
 	const cases = 10;
 	for (let seed = 1; seed <= cases; seed++) {
-		const { knobs, total } = problem(planOfBlocks(60, seeded(seed)), seeded(100 + seed)());
+		const { adjustable, total } = problem(planOfBlocks(60, seeded(seed)), seeded(100 + seed)());
 		let from = performance.now();
-		const choice = chooseAmounts(knobs, total);
+		const choice = chooseAmounts(adjustable, total);
 		ours += performance.now() - from;
 		from = performance.now();
-		const best = wholeByHighs(highs, knobs, total);
+		const best = wholeByHighs(highs, adjustable, total);
 		theirs += performance.now() - from;
 		if (!choice.ok !== (best === null))
 			throw new Error(`seed ${seed}: one found an exact sum, the other did not`);
@@ -94,11 +94,14 @@ async function fitting(): Promise<void> {
 }
 
 /** The same problem for both: every knob in steps of one, a sum inside its reach. */
-function problem(plan: ClassPlan, share: number): { knobs: Knob[]; total: number } {
-	const knobs = knobsOf(plan, findMovement, clock(plan, findMovement)).map((k) => ({ ...k, step: 1 }));
+function problem(plan: ClassPlan, share: number): { adjustable: AdjustableDose[]; total: number } {
+	const adjustable = adjustableDoses(plan, findMovement, clock(plan, findMovement)).map((k) => ({
+		...k,
+		step: 1
+	}));
 	const reach = (end: 0 | 1) =>
-		knobs.reduce((sum, k) => sum + (k.seconds[k.allowed[end] - k.min] as number), 0);
-	return { knobs, total: Math.round(reach(0) + (0.2 + 0.6 * share) * (reach(1) - reach(0))) };
+		adjustable.reduce((sum, k) => sum + (k.seconds[k.allowed[end] - k.min] as number), 0);
+	return { adjustable, total: Math.round(reach(0) + (0.2 + 0.6 * share) * (reach(1) - reach(0))) };
 }
 
 /** The catalogue search against one frame of a 60 Hz screen, as a ratio: a keystroke may cost at most one. */

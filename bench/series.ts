@@ -6,7 +6,7 @@ import {
 	ladderTo,
 	newSeries,
 	proposeSeries,
-	readSeries,
+	analyseSeries,
 	seriesFindings,
 	withProposed,
 	type PlannedSeries
@@ -39,9 +39,9 @@ function seriesOf(weeks: number): PlannedSeries {
 
 /** Everything that the page shows of a series. */
 function recompute(planned: PlannedSeries): void {
-	const reading = readSeries(planned, setting);
-	seriesFindings(reading);
-	weekCards(reading);
+	const analysis = analyseSeries(planned, setting);
+	seriesFindings(analysis);
+	weekCards(analysis);
 }
 
 /** The series with one class changed, as an edit at the desk changes it. */

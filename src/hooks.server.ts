@@ -10,7 +10,7 @@ import { newId } from '$lib/server/db/ids';
 import { migrateDb, whileAlone } from '$lib/server/db/migrate';
 import { logError } from '$lib/server/log';
 import { seedDemo } from '$lib/server/seed';
-import { recordCatalogue } from '$lib/server/shelves';
+import { recordCatalogue } from '$lib/server/studio-catalogue';
 import { studioFor } from '$lib/server/studios';
 import { tidyHourly } from '$lib/server/upkeep';
 import { error, redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';

@@ -3,13 +3,13 @@ import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import type { Group } from '../../src/lib/core/group';
 import type { Targets } from '../../src/lib/core/orbit';
 import { emptyPlan, SECTION_KINDS, type ClassPlan } from '../../src/lib/core/plan';
-import { optionsFor, seededRandom, type ProposeSetting } from '../../src/lib/core/propose';
+import { optionsFor, seededRandom, type ProposeContext } from '../../src/lib/core/propose';
 
 /** One class to be proposed: a group, a length, how narrow its bands are, how many blocks stand already. */
 export interface Instance {
 	name: string;
 	base: ClassPlan;
-	setting: ProposeSetting;
+	setting: ProposeContext;
 }
 
 type GroupKey = keyof typeof DEMO_GROUPS;
@@ -82,7 +82,7 @@ function halved(targets: Targets): Targets {
 }
 
 /** Some blocks at their usual dose, each in a part where it may stand. */
-function pinned(empty: ClassPlan, setting: ProposeSetting, count: number, seed: number): ClassPlan {
+function pinned(empty: ClassPlan, setting: ProposeContext, count: number, seed: number): ClassPlan {
 	const random = seededRandom(seed);
 	const options = optionsFor(empty, {}, setting);
 	let plan = empty;

@@ -10,7 +10,7 @@ import {
 	seededRandom,
 	sought,
 	type Effort,
-	type Found,
+	type Solution,
 	type Piece
 } from '../../src/lib/core/propose';
 import type { Instance } from './instances';
@@ -34,7 +34,7 @@ export function searchOf({ base, setting }: Instance): { kept: Piece[]; objectiv
 }
 
 /** The classes that the planner's own search finds, as it finds them for a proposal. */
-export function* foundBySearch(instance: Instance, seed: number, effort: Effort): Generator<Found> {
+export function* foundBySearch(instance: Instance, seed: number, effort: Effort): Generator<Solution> {
 	const { kept, objective, pool } = searchOf(instance);
 	yield* sought(kept, pool, objective, seededRandom(seed), {}, effort);
 }

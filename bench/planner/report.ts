@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { CATALOGUE } from '../../src/lib/catalogue';
-import { readPlan } from '../../src/lib/core/checks';
+import { analysePlan } from '../../src/lib/core/checks';
 import { clock } from '../../src/lib/core/clock';
 import { itemsOf } from '../../src/lib/core/plan';
 import {
@@ -9,9 +9,9 @@ import {
 	conflictOf,
 	propose,
 	standardEffort,
-	type Asked,
+	type ProposeRequest,
 	type Effort,
-	type ProposeSetting
+	type ProposeContext
 } from '../../src/lib/core/propose';
 import { instances, smallInstances, type Instance } from './instances';
 import { hashOf, readKnown, readProven } from './kept';
@@ -111,7 +111,7 @@ export function planQuality(line: Line): void {
 	);
 }
 
-const asking = ({ base, setting }: Instance, more: Partial<Asked> = {}): Asked => ({
+const asking = ({ base, setting }: Instance, more: Partial<ProposeRequest> = {}): ProposeRequest => ({
 	base,
 	wishes: {},
 	setting,
@@ -143,7 +143,9 @@ export function planBehaviour(line: Line): void {
 				runs += 1;
 				const exact =
 					clock(proposal.plan, instance.setting.find).totalSeconds === instance.base.lengthSeconds;
-				const stops = readPlan(proposal.plan, instance.setting).findings.some((f) => f.severity === 'stop');
+				const stops = analysePlan(proposal.plan, instance.setting).findings.some(
+					(f) => f.severity === 'stop'
+				);
 				if (!exact || stops) wrong += 1;
 			}
 		}
@@ -181,7 +183,7 @@ export function planGrowth(line: Line): void {
 			return i < CATALOGUE.length ? movement : { ...movement, slug: `${movement.slug}-${i}` };
 		});
 		const bySlug = new Map(catalogue.map((movement) => [movement.slug, movement]));
-		const own: ProposeSetting = { ...setting, catalogue, find: (slug) => bySlug.get(slug) };
+		const own: ProposeContext = { ...setting, catalogue, find: (slug) => bySlug.get(slug) };
 		return { ...instance!, setting: own };
 	};
 	/** Two beginnings and two crossings, each refined in so many steps. */

@@ -2,12 +2,12 @@ import { CATALOGUE } from '../lib/catalogue';
 import { USUAL_PACE } from '../lib/core/pace';
 import { DIRECTION_NAME, DIRECTIONS } from '../lib/core/anatomy';
 import { roomSheet } from '../lib/core/substitution';
-import { CHECKS, readPlan, type Reading } from '../lib/core/checks';
+import { CHECKS, analysePlan, type Analysis } from '../lib/core/checks';
 import { formatDuration, PHASE_NAME, PHASES, phaseSeconds } from '../lib/core/clock';
 import { fit } from '../lib/core/fit';
 import { writePlanFile, type PlanFile } from '../lib/core/formats';
 import { preset, type Group } from '../lib/core/group';
-import { POSITION_NAME, shelfOf } from '../lib/core/movement';
+import { POSITION_NAME, catalogueView } from '../lib/core/movement';
 import { rangeSeconds } from '../lib/core/orbit';
 import { styleOf } from '../lib/core/style';
 import { applyEdit } from '../lib/core/plan';
@@ -103,11 +103,11 @@ async function loadPlan(options: Options): Promise<PlanFile> {
 }
 
 /** The catalogue, with the movements that the file brings before it. */
-const shelf = ({ movements }: PlanFile) => shelfOf(CATALOGUE, [], [], movements);
+const shelf = ({ movements }: PlanFile) => catalogueView(CATALOGUE, [], [], movements);
 
-function reading(file: PlanFile): Reading {
+function analysis(file: PlanFile): Analysis {
 	const { offered, find } = shelf(file);
-	return readPlan(file.plan, {
+	return analysePlan(file.plan, {
 		catalogue: offered,
 		find,
 		targets: targetsOf(file.group),
@@ -119,7 +119,7 @@ const targetsOf = (group: Group | null) => (group ? group.targets : preset('gene
 
 const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 	clock(file, { json }) {
-		const { timeline } = reading(file);
+		const { timeline } = analysis(file);
 		const { totalSeconds } = timeline;
 		if (json) {
 			const phases = phaseSeconds(timeline);
@@ -145,7 +145,7 @@ const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 	},
 
 	balance(file, { json }) {
-		const { orbit, balance } = reading(file);
+		const { orbit, balance } = analysis(file);
 		if (json) {
 			print({ ...orbit, verdicts: balance });
 			return 0;
@@ -184,7 +184,7 @@ const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 	},
 
 	check(file, { json }) {
-		const { findings } = reading(file);
+		const { findings } = analysis(file);
 		if (json) print({ findings });
 		else if (findings.length === 0) console.log('nothing to mend');
 		else
@@ -222,7 +222,7 @@ const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 
 	room(file, { json }) {
 		if (!file.group) throw new Complaint('the file names no group; give one with --group FILE.json');
-		const { context } = reading(file);
+		const { context } = analysis(file);
 		const sheet = roomSheet(context.items, file.group, context.find, styleOf(file.plan.style));
 		if (json) {
 			print(sheet);

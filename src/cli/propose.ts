@@ -4,9 +4,9 @@ import { TISSUES, type Tissue } from '../lib/core/anatomy';
 import { formatDuration } from '../lib/core/clock';
 import { writePlanFile, type PlanFile } from '../lib/core/formats';
 import { newGroup } from '../lib/core/group';
-import { POSITIONS, shelfOf, type Position } from '../lib/core/movement';
+import { POSITIONS, catalogueView, type Position } from '../lib/core/movement';
 import { emptyPlan } from '../lib/core/plan';
-import { conflictOf, proposals, type Proposal, type ProposeSetting, type Wishes } from '../lib/core/propose';
+import { conflictOf, proposals, type Proposal, type ProposeContext, type Wishes } from '../lib/core/propose';
 import { Complaint, groupAt, planAt } from './input';
 import { table } from './table';
 
@@ -26,8 +26,8 @@ export async function proposeCommand(args: string[]): Promise<number> {
 	};
 	const lengthSeconds = minutes === null ? file.plan.lengthSeconds : Math.round(60 * minutes);
 	const base = { ...file.plan, title: file.plan.title || `Proposed for ${group.name}`, lengthSeconds };
-	const { offered, find } = shelfOf(CATALOGUE, [], [], file.movements);
-	const setting: ProposeSetting = { catalogue: offered, find, targets: group.targets, group };
+	const { offered, find } = catalogueView(CATALOGUE, [], [], file.movements);
+	const setting: ProposeContext = { catalogue: offered, find, targets: group.targets, group };
 	for (const slug of [
 		...(wishes.must ?? []),
 		...(wishes.never ?? []),
@@ -42,9 +42,9 @@ export async function proposeCommand(args: string[]): Promise<number> {
 	return 0;
 }
 
-function show({ plan, reading, reasons, lostSeconds }: Proposal): void {
+function show({ plan, analysis, reasons, lostSeconds }: Proposal): void {
 	const why = new Map(reasons.map((reason) => [reason.itemId, reason.because.join('; ')]));
-	const rows = reading.context.items.map(({ item, movement, section, startSeconds }) => [
+	const rows = analysis.context.items.map(({ item, movement, section, startSeconds }) => [
 		formatDuration(startSeconds),
 		section.kind,
 		movement.english,
@@ -53,7 +53,7 @@ function show({ plan, reading, reasons, lostSeconds }: Proposal): void {
 		why.get(item.id) ?? ''
 	]);
 	console.log(table(['at', 'part', 'movement', 'form', 'dose', 'because'], rows));
-	const { totalSeconds } = reading.timeline;
+	const { totalSeconds } = analysis.timeline;
 	console.log(
 		`\n${plan.title}: ${formatDuration(totalSeconds)}, ${formatDuration(lostSeconds)} of it between blocks`
 	);

@@ -1,8 +1,8 @@
 import { CATALOGUE, findMovement } from '../lib/catalogue';
 import { STATE_WORDS } from '../lib/core/view-models';
 import { faultLines, readSeriesFile } from '../lib/core/formats';
-import { shelfOf } from '../lib/core/movement';
-import { readSeries, rungOf, rungWords, seriesFindings, type SeriesReading } from '../lib/core/series';
+import { catalogueView } from '../lib/core/movement';
+import { analyseSeries, rungOf, rungWords, seriesFindings, type SeriesAnalysis } from '../lib/core/series';
 import { Complaint, readText } from './input';
 import { table } from './table';
 
@@ -20,19 +20,22 @@ export async function seriesCommand(args: string[]): Promise<number> {
 	const read = readSeriesFile(await readText(file), findMovement);
 	if (!read.ok) throw new Complaint(`${file} is not a series:\n  ${faultLines(read.faults).join('\n  ')}`);
 	const { planned, group, movements } = read.value;
-	const { offered, find } = shelfOf(CATALOGUE, [], [], movements);
-	const reading = readSeries(planned, { group, find, catalogue: offered, knownBefore: [] });
-	if (json) console.log(JSON.stringify(asJson(reading), null, 2));
-	else show(reading);
+	const { offered, find } = catalogueView(CATALOGUE, [], [], movements);
+	const analysis = analyseSeries(planned, { group, find, catalogue: offered, knownBefore: [] });
+	if (json) console.log(JSON.stringify(asJson(analysis), null, 2));
+	else show(analysis);
 	return 0;
 }
 
-function rungsOf({ given }: SeriesReading['classes'][number], { planned, setting }: SeriesReading): string[] {
+function rungsOf(
+	{ given }: SeriesAnalysis['classes'][number],
+	{ planned, setting }: SeriesAnalysis
+): string[] {
 	return given.map((g) => rungWords(rungOf(planned.series, g), setting.find));
 }
 
-function asJson(reading: SeriesReading) {
-	const { planned, classes, weeks, goals, balance } = reading;
+function asJson(analysis: SeriesAnalysis) {
+	const { planned, classes, weeks, goals, balance } = analysis;
 	return {
 		title: planned.series.title,
 		classes: classes.map((c) => ({
@@ -45,7 +48,7 @@ function asJson(reading: SeriesReading) {
 			minutes: c.minutes,
 			effort: c.effort,
 			load: c.load,
-			rungs: rungsOf(c, reading)
+			rungs: rungsOf(c, analysis)
 		})),
 		weeks: weeks.map((week) => ({
 			number: week.number,
@@ -60,14 +63,14 @@ function asJson(reading: SeriesReading) {
 		})),
 		goals,
 		balance,
-		findings: seriesFindings(reading)
+		findings: seriesFindings(analysis)
 	};
 }
 
 const figure = (value: number | null, digits: number) => (value === null ? '' : value.toFixed(digits));
 
-function show(reading: SeriesReading): void {
-	const { planned, classes, weeks } = reading;
+function show(analysis: SeriesAnalysis): void {
+	const { planned, classes, weeks } = analysis;
 	console.log(
 		table(
 			['class', 'on', 'at', 'min', 'effort', 'state', 'rungs'],
@@ -78,7 +81,7 @@ function show(reading: SeriesReading): void {
 				figure(c.minutes, 0),
 				figure(c.effort, 1),
 				STATE_WORDS[c.state],
-				rungsOf(c, reading).join('; ')
+				rungsOf(c, analysis).join('; ')
 			])
 		)
 	);
@@ -97,7 +100,7 @@ function show(reading: SeriesReading): void {
 			])
 		)
 	);
-	const findings = seriesFindings(reading);
+	const findings = seriesFindings(analysis);
 	console.log(`\n${findings.length ? '' : 'nothing to mend'}`);
 	for (const { severity, checkId, message } of findings) console.log(`${severity}  ${message}  [${checkId}]`);
 }

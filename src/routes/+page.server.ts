@@ -14,9 +14,9 @@ import { getGroup, listGroups } from '$lib/server/groups';
 import { createPlan, groupsWithPlans, lastPlanOfGroup, plansBetween, restorePlan } from '$lib/server/plans';
 import { KEPT_DAYS, removedTitle } from '$lib/server/removed';
 import { readForm, tokenOf } from '$lib/server/requests';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { seriesDue } from '$lib/server/series';
-import { studioShelf, withStates } from '$lib/server/shelves';
+import { studioCatalogue, withStates } from '$lib/server/studio-catalogue';
 import { getStyle } from '$lib/server/styles';
 import { getTemplate, listTemplates } from '$lib/server/templates';
 import { planCards } from '$lib/server/plan-cards';
@@ -30,7 +30,7 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 	const week = weekById(url.searchParams.get('week') ?? '') ?? weekOfDay(today);
 	const groups = await listGroups(db(), studio.id);
 	const plans = await plansBetween(db(), studio.id, week.days[0]!, week.days[6]!);
-	const shelf = await studioShelf(db(), studio.id);
+	const shelf = await studioCatalogue(db(), studio.id);
 	const byId = new Map(groups.map((stored) => [stored.id, stored]));
 	const groupOf = (plan: { groupId: string }) => byId.get(plan.groupId)!;
 	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
@@ -78,7 +78,7 @@ export const actions: Actions = {
 			: form.copy
 				? copyOf(last?.plan)
 				: emptyPlan(group.name, group.startsAt, group.lengthSeconds, style.choices);
-		const shelf = await studioShelf(db(), studio.id);
+		const shelf = await studioCatalogue(db(), studio.id);
 		const plan = withStates(startSides(begun, last?.plan), null, shelf);
 		const faults = planFaults(plan, shelf.shelf.find);
 		if (faults.length)

@@ -14,7 +14,7 @@ import { createGroup, getGroup, saveGroup } from '../../src/lib/server/groups';
 import { createPlan, getPlan, plansOfGroup, savePlan } from '../../src/lib/server/plans';
 import type { Saved } from '../../src/lib/server/saved';
 import { createSeries, getSeries, saveSeries } from '../../src/lib/server/series';
-import { createOwn, getOwn, saveOwn } from '../../src/lib/server/shelves';
+import { createOwn, getOwn, saveOwn } from '../../src/lib/server/studio-catalogue';
 import { createStudio } from '../../src/lib/server/studios';
 import { createTemplate, getTemplate, saveTemplate } from '../../src/lib/server/templates';
 import { seeded } from '../reference/seeded';

@@ -157,7 +157,7 @@ test('a class is written down, what was left out comes back, and a test is put i
 	await page.getByRole('button', { name: 'Write it down' }).click();
 	await expect(classes(page).first()).toContainText('taught');
 	await expect(page.getByText('effort 4.5, load 212')).toBeVisible();
-	await expect(classes(page).nth(1)).toContainText(/waits for a new proposal|proposed/);
+	await expect(classes(page).nth(1)).toContainText(/needsAttention for a new proposal|proposed/);
 	await classes(page).nth(1).click();
 	await expect(page.getByText(/^Comes back: /)).toBeVisible();
 	await expect(saved(page)).toBeVisible();

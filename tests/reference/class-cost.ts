@@ -1,11 +1,11 @@
 import { likeness } from '../../src/lib/core/substitution';
 import { DIRECTIONS, type Tissue } from '../../src/lib/core/anatomy';
 import type { TimedItem } from '../../src/lib/core/clock';
-import { MUSCLE_TISSUES, readPlan } from '../../src/lib/core/checks';
+import { MUSCLE_TISSUES, analysePlan } from '../../src/lib/core/checks';
 import { actionOf, type Mode } from '../../src/lib/core/movement';
 import { rangeSeconds } from '../../src/lib/core/orbit';
 import { SECTION_KINDS, type ClassPlan, type SectionKind } from '../../src/lib/core/plan';
-import type { CostParts, ProposeSetting } from '../../src/lib/core/propose';
+import type { CostParts, ProposeContext } from '../../src/lib/core/propose';
 import { lostSeconds } from '../../src/lib/core/ordering';
 import { styledRange, styleOf } from '../../src/lib/core/style';
 
@@ -16,7 +16,7 @@ import { styledRange, styleOf } from '../../src/lib/core/style';
  */
 export function classCost(
 	plan: ClassPlan,
-	setting: ProposeSetting,
+	setting: ProposeContext,
 	{
 		fillable,
 		deepest,
@@ -29,7 +29,7 @@ export function classCost(
 		lengthen?: readonly Tissue[];
 	}
 ): CostParts {
-	const { timeline, orbit, context } = readPlan(plan, setting, NO_CHECKS);
+	const { timeline, orbit, context } = analysePlan(plan, setting, NO_CHECKS);
 	const items = context.items;
 	const length = plan.lengthSeconds;
 	const hundredths = (seconds: number) => (100 * seconds) / length;
@@ -156,9 +156,9 @@ const resting = ({ item }: TimedItem) => item.mode === 'rest';
 const works = (mode: Mode) => ['active', 'isometric', 'dynamic', 'press-and-ease'].includes(mode);
 
 /** Seconds of work of an item with another dose, by the clock. */
-function workSecondsAt(plan: ClassPlan, setting: ProposeSetting, { item }: TimedItem, dose: number): number {
+function workSecondsAt(plan: ClassPlan, setting: ProposeContext, { item }: TimedItem, dose: number): number {
 	const one: ClassPlan = { ...plan, sections: [{ id: 'one', kind: 'build', blocks: [{ ...item, dose }] }] };
-	return readPlan(one, setting, NO_CHECKS).context.items[0]!.workSeconds;
+	return analysePlan(one, setting, NO_CHECKS).context.items[0]!.workSeconds;
 }
 
 export const sumOf = (parts: CostParts): number => Object.values(parts).reduce((a, b) => a + b, 0);

@@ -1,5 +1,5 @@
 import type loadHighs from 'highs';
-import { changeCost, type Knob } from '../../src/lib/core/fit';
+import { changeCost, type AdjustableDose } from '../../src/lib/core/fit';
 
 type Highs = Awaited<ReturnType<typeof loadHighs>>;
 
@@ -13,32 +13,40 @@ function sum(terms: string[]): string {
 }
 
 /** The least-cost seconds with a given sum, as a convex quadratic program of the same problem. */
-export function continuousByHighs(highs: Highs, knobs: readonly Knob[], totalSeconds: number): number[] {
-	const range = (k: Knob) => Math.max(1, (k.allowed[1] - k.allowed[0]) * k.secondsPerUnit);
+export function continuousByHighs(
+	highs: Highs,
+	adjustable: readonly AdjustableDose[],
+	totalSeconds: number
+): number[] {
+	const range = (k: AdjustableDose) => Math.max(1, (k.allowed[1] - k.allowed[0]) * k.secondsPerUnit);
 	// weight / range x (x - start)^2, without its constant
-	const square = knobs.map((k, i) => `${exact((2 * k.weight) / range(k))} x${i} ^2`);
-	const linear = knobs.map(
+	const square = adjustable.map((k, i) => `${exact((2 * k.weight) / range(k))} x${i} ^2`);
+	const linear = adjustable.map(
 		(k, i) => `${exact((-2 * k.weight * k.current * k.secondsPerUnit) / range(k))} x${i}`
 	);
 	const problem = `Minimize
  obj: ${sum(linear).replace(/\+ -/g, '- ')} + [ ${sum(square)} ] / 2
 Subject To
- total: ${sum(knobs.map((_, i) => `x${i}`))} = ${exact(totalSeconds)}
+ total: ${sum(adjustable.map((_, i) => `x${i}`))} = ${exact(totalSeconds)}
 Bounds
-${knobs.map((k, i) => ` ${exact(k.allowed[0] * k.secondsPerUnit)} <= x${i} <= ${exact(k.allowed[1] * k.secondsPerUnit)}`).join('\n')}
+${adjustable.map((k, i) => ` ${exact(k.allowed[0] * k.secondsPerUnit)} <= x${i} <= ${exact(k.allowed[1] * k.secondsPerUnit)}`).join('\n')}
 End`;
 	const result = highs.solve(problem, { output_flag: false, qp_regularization_value: 0 } as object);
 	if (result.Status !== 'Optimal') throw new Error(`HiGHS: ${result.Status}`);
-	return knobs.map((_, i) => (result.Columns[`x${i}`] as { Primal: number }).Primal);
+	return adjustable.map((_, i) => (result.Columns[`x${i}`] as { Primal: number }).Primal);
 }
 
 /** The least cost with whole amounts and a given sum, as a mixed-integer program; null when there is none. */
-export function wholeByHighs(highs: Highs, knobs: readonly Knob[], totalSeconds: number): number | null {
+export function wholeByHighs(
+	highs: Highs,
+	adjustable: readonly AdjustableDose[],
+	totalSeconds: number
+): number | null {
 	const cost: string[] = [];
 	const seconds: string[] = [];
 	const names: string[] = [];
 	const one: string[] = [];
-	for (const [i, k] of knobs.entries()) {
+	for (const [i, k] of adjustable.entries()) {
 		const choices: string[] = [];
 		for (let amount = k.allowed[0]; amount <= k.allowed[1]; amount++) {
 			if (amount % k.step !== 0 && amount !== k.current) continue;

@@ -293,9 +293,9 @@ describe('what waits in this browser', () => {
 		saver({ version: 1 }, windowOf(outbox, 'one')).changed({ text: 'found' });
 		await settled();
 		const quick = saver({ version: 1 }, windowOf(outbox, 'two', ['two']));
-		const reading = quick.recover();
+		const analysis = quick.recover();
 		quick.changed({ text: 'typed' });
-		expect(await reading).toBeNull();
+		expect(await analysis).toBeNull();
 		expect(quick.aside).toEqual({ text: 'found' });
 	});
 

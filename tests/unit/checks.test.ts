@@ -46,9 +46,9 @@ describe.each(Object.entries(TABLE))('%s', (id, { passing, failing, unmendable =
 	it.each(failing)('mends, or says that it cannot: %s', (what, write, _messages, given) => {
 		// a length that it has not: then a repair that changes the time raises nothing that was not there
 		const plan = written(write, { ...given, length: given?.length ?? 7200 });
-		const reading = read(plan, given);
-		const finding = reading.findings.find((f) => f.checkId === id)!;
-		const repair = finding.repairable ? repairOf(finding, reading.context) : null;
+		const analysis = read(plan, given);
+		const finding = analysis.findings.find((f) => f.checkId === id)!;
+		const repair = finding.repairable ? repairOf(finding, analysis.context) : null;
 		expect(repair === null, what).toBe(unmendable.includes(what));
 		if (!repair) return;
 		const after = read(repair.edits.reduce(applyEdit, plan), given);
@@ -88,18 +88,18 @@ describe('findings', () => {
 				};
 				const total = read(any, given).timeline.totalSeconds;
 				const plan = { ...any, lengthSeconds: onTime && total >= 300 ? total : any.lengthSeconds };
-				const reading = read(plan, given);
+				const analysis = read(plan, given);
 				const worst = (findings: readonly Finding[], id: string) =>
 					findings.filter((f) => f.severity === id).length;
-				for (const finding of reading.findings.slice(0, 6)) {
-					const preview = previewRepair(finding, reading.context);
+				for (const finding of analysis.findings.slice(0, 6)) {
+					const preview = previewRepair(finding, analysis.context);
 					if (!preview) continue;
 					const grave = SEVERITIES.slice(0, SEVERITIES.indexOf(finding.severity));
 					for (const f of preview.raised) expect(grave).not.toContain(f.severity);
 					const after = tidied(preview.repair.edits.reduce(applyEdit, plan), findMovement);
 					expect(planFaults(after, findMovement)).toEqual([]);
 					expect(preview.after.findings).toEqual(read(after, given).findings);
-					if (onTime && worst(reading.findings, 'stop') === 0)
+					if (onTime && worst(analysis.findings, 'stop') === 0)
 						expect(worst(preview.after.findings, 'stop')).toBe(0);
 				}
 			}),
@@ -131,9 +131,9 @@ describe('findings', () => {
 	it('a repair never throws and always leaves a plan that can be read', () => {
 		fc.assert(
 			fc.property(anyPlan(1, 12), (plan) => {
-				const reading = read(plan, { targets: preset('runners').targets });
-				for (const finding of reading.findings) {
-					const repair = repairOf(finding, reading.context);
+				const analysis = read(plan, { targets: preset('runners').targets });
+				for (const finding of analysis.findings) {
+					const repair = repairOf(finding, analysis.context);
 					if (repair) read(repair.edits.reduce(applyEdit, plan), { targets: preset('runners').targets });
 				}
 			}),

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { roomSheet } from '../../src/lib/core/substitution';
-import { CHECKS, readPlan } from '../../src/lib/core/checks';
+import { CHECKS, analysePlan } from '../../src/lib/core/checks';
 import { styleOf } from '../../src/lib/core/style';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 
@@ -67,7 +67,7 @@ describe('npx orbit', () => {
 	it('room prints what the room sheet shows: tiers, cautions, kit, and the caution line', () => {
 		const group = 'examples/first-tide.group.json';
 		const sheet = JSON.parse(orbit(['room', PLAN, '--group', group, '--json']).stdout);
-		const { context } = readPlan(JSON.parse(readFileSync(PLAN, 'utf8')).plan, {
+		const { context } = analysePlan(JSON.parse(readFileSync(PLAN, 'utf8')).plan, {
 			catalogue: CATALOGUE,
 			find: findMovement,
 			targets: DEMO_GROUPS.tide.targets,

@@ -11,7 +11,7 @@ import {
 	sought,
 	standardEffort,
 	type Effort,
-	type Found
+	type Solution
 } from '../../src/lib/core/propose';
 
 const instance = instances().find(({ name }) => name === 'striders-25-tight-2-pins')!;
@@ -20,8 +20,8 @@ const random = seededRandom(11);
 const founds = Array.from({ length: 6 }, () =>
 	searched(begun(kept, pool, random, {}), pool, objective, random, 3000)
 );
-const given = ({ pieces }: Pick<Found, 'pieces'>) => pieces.map(({ option }) => option.index);
-const asText = ({ pieces }: Pick<Found, 'pieces'>) => given({ pieces }).sort().join();
+const given = ({ pieces }: Pick<Solution, 'pieces'>) => pieces.map(({ option }) => option.index);
+const asText = ({ pieces }: Pick<Solution, 'pieces'>) => given({ pieces }).sort().join();
 
 describe('two classes crossed', () => {
 	const crossings = Array.from({ length: 200 }, (_, i) => {
@@ -61,7 +61,12 @@ describe('two classes crossed', () => {
 describe('a population', () => {
 	it('keeps the best of all, each with other movements than the rest', () => {
 		const population = new Population(3);
-		const [a, b, c, d] = founds.toSorted((x, y) => x.cost - y.cost) as [Found, Found, Found, Found];
+		const [a, b, c, d] = founds.toSorted((x, y) => x.cost - y.cost) as [
+			Solution,
+			Solution,
+			Solution,
+			Solution
+		];
 		for (const found of [d, c, b, a]) population.add(found);
 		expect(population.founds).toEqual([a, b, c]);
 		// the same movements, dearer and cheaper

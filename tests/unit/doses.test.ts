@@ -16,7 +16,7 @@ import {
 	costsUnder,
 	type Curve,
 	curveUnder,
-	Draft,
+	Candidate,
 	factsFor,
 	keptPieces,
 	Objective,
@@ -191,14 +191,14 @@ describe('the best doses of a class', () => {
 			let rounding = 0;
 			for (let walk = 0; walk < 40; walk++) {
 				// some steps away from a class that is good
-				let now = new Draft(pool.facts, pieces);
-				let next = new Draft(pool.facts);
+				let now = new Candidate(pool.facts, pieces);
+				let next = new Candidate(pool.facts);
 				for (let step = 0; step < walk % 4; step++)
 					if (change(now, next, { pool, random })) [now, next] = [next, now];
 				const cost = objective.costOf(now);
 				const least = objective.leastOf(now);
 				expect(least).toBeLessThanOrEqual(cost + 1e-6);
-				if (walk % 3 === 0) objective.doses.take(new Draft(pool.facts, now.pieces()));
+				if (walk % 3 === 0) objective.doses.take(new Candidate(pool.facts, now.pieces()));
 				const found = rounded(now.pieces(), pool, objective);
 				expect(found.cost).toBeCloseTo(objective.cost(found.pieces), 9);
 				expect(found.pieces.map(({ option }) => option.index)).toEqual(
@@ -245,7 +245,7 @@ describe('doses that can be only one', () => {
 				}));
 				const fixed = pieces.map(({ section }, i) => ({ option: options[i]!, amount: 0, section }));
 				const facts = factsFor(options, wishes, setting);
-				const draft = new Draft(facts, fixed);
+				const draft = new Candidate(facts, fixed);
 				const { flow } = new Objective(base, facts, {}, setting).parts(fixed);
 				const lengthSeconds = draft.sums[SUM.total]! + flow / points.POINTS.lostSecond;
 				const objective = new Objective({ ...base, lengthSeconds }, facts, wishes, setting);
@@ -282,7 +282,7 @@ describe('a refined class', () => {
 			expect(pieces.filter(({ option }) => option.kept)).toEqual(kept);
 			const slugs = pieces.flatMap(({ option }) => option.movements);
 			expect(new Set(slugs).size).toBe(slugs.length);
-			expect(objective.leastOf(new Draft(pool.facts, pieces))).toBeCloseTo(cost, 5);
+			expect(objective.leastOf(new Candidate(pool.facts, pieces))).toBeCloseTo(cost, 5);
 			expect(rounded(pieces, pool, objective).cost).toBeGreaterThan(cost - 1e-6);
 		}
 	});

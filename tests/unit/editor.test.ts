@@ -198,7 +198,9 @@ describe('the desk', () => {
 	it('keeps a cautioned item by confirmation, with the day', () => {
 		const { desk } = deskWith(['fire-log'], { group: groupOf({}, ['sore knee']) });
 		const stops = () =>
-			desk.document.reading.findings.filter((f) => f.checkId === 'caution-conflict' && f.severity === 'stop');
+			desk.document.analysis.findings.filter(
+				(f) => f.checkId === 'caution-conflict' && f.severity === 'stop'
+			);
 		expect(stops()).toHaveLength(1);
 		desk.items.confirm(itemsOf(desk.document.plan)[0]!.id, 'sore knee');
 		expect(stops()).toHaveLength(0);
@@ -207,10 +209,10 @@ describe('the desk', () => {
 
 	it('a finding on purpose is silent until it is asked again', () => {
 		const { desk } = deskWith(['happy-baby']);
-		const finding = desk.document.reading.findings.find((f) => f.checkId === 'close-with-rest')!;
+		const finding = desk.document.analysis.findings.find((f) => f.checkId === 'close-with-rest')!;
 		desk.repairs.silence(finding, 'They rest at home.');
-		expect(desk.document.reading.findings.some((f) => f.checkId === 'close-with-rest')).toBe(false);
-		expect(desk.document.reading.silenced[0]?.reason).toBe('They rest at home.');
+		expect(desk.document.analysis.findings.some((f) => f.checkId === 'close-with-rest')).toBe(false);
+		expect(desk.document.analysis.silenced[0]?.reason).toBe('They rest at home.');
 		desk.repairs.unsilence(finding);
 		expect(desk.document.plan.silenced).toBeUndefined();
 	});

@@ -9,9 +9,9 @@ import {
 	changeCost,
 	chooseAmounts,
 	fit,
-	knobsOf,
+	adjustableDoses,
 	waterFill,
-	type Knob
+	type AdjustableDose
 } from '../../src/lib/core/fit';
 import { applyEdit, emptyPlan, itemsOf, newItem, type ClassPlan } from '../../src/lib/core/plan';
 import { continuousByHighs, wholeByHighs } from '../reference/fit-by-highs';
@@ -22,17 +22,20 @@ const PLANS = fc
 	.sample(anyPlan(3, 24), { seed: 20_261_124, numRuns: 225 })
 	.filter((p) => itemsOf(p).length > 1);
 
-function knobsAndRoom(plan: ClassPlan, share: number): { knobs: Knob[]; total: number } {
-	const knobs = knobsOf(plan, findMovement, clock(plan, findMovement)).map((k) => ({ ...k, step: 1 }));
-	const at = (k: Knob, amount: number) => k.seconds[amount - k.min]!;
-	const least = knobs.reduce((sum, k) => sum + at(k, k.allowed[0]), 0);
-	const most = knobs.reduce((sum, k) => sum + at(k, k.allowed[1]), 0);
-	return { knobs, total: Math.round(least + share * (most - least)) };
+function knobsAndRoom(plan: ClassPlan, share: number): { adjustable: AdjustableDose[]; total: number } {
+	const adjustable = adjustableDoses(plan, findMovement, clock(plan, findMovement)).map((k) => ({
+		...k,
+		step: 1
+	}));
+	const at = (k: AdjustableDose, amount: number) => k.seconds[amount - k.min]!;
+	const least = adjustable.reduce((sum, k) => sum + at(k, k.allowed[0]), 0);
+	const most = adjustable.reduce((sum, k) => sum + at(k, k.allowed[1]), 0);
+	return { adjustable, total: Math.round(least + share * (most - least)) };
 }
 
 /** All amounts of every knob, for the full-range dynamic program. */
-const everyOption = (knobs: Knob[]) =>
-	knobs.map((k) =>
+const everyOption = (adjustable: AdjustableDose[]) =>
+	adjustable.map((k) =>
 		Array.from({ length: k.allowed[1] - k.allowed[0] + 1 }, (_, i) => {
 			const amount = k.allowed[0] + i;
 			return { amount, seconds: k.seconds[amount - k.min]!, cost: changeCost(k, amount) };
@@ -44,21 +47,21 @@ describe('against HiGHS (an independent solver, as the registry carries it)', ()
 		let highs = await loadHighs();
 		let compared = 0;
 		for (const [index, plan] of PLANS.entries()) {
-			const { knobs } = knobsAndRoom(plan, 0);
-			const low = knobs.reduce((sum, k) => sum + k.allowed[0] * k.secondsPerUnit, 0);
-			const high = knobs.reduce((sum, k) => sum + k.allowed[1] * k.secondsPerUnit, 0);
+			const { adjustable } = knobsAndRoom(plan, 0);
+			const low = adjustable.reduce((sum, k) => sum + k.allowed[0] * k.secondsPerUnit, 0);
+			const high = adjustable.reduce((sum, k) => sum + k.allowed[1] * k.secondsPerUnit, 0);
 			const total = low + ((index % 19) + 0.5) * ((high - low) / 19);
-			const ours = waterFill(knobs, total)!.seconds;
+			const ours = waterFill(adjustable, total)!.seconds;
 			let theirs: number[];
 			try {
-				theirs = continuousByHighs(highs, knobs, total);
+				theirs = continuousByHighs(highs, adjustable, total);
 			} catch {
 				// its quadratic solver gives up on one or two of them: the next is asked of a fresh one
 				highs = await loadHighs();
 				continue;
 			}
 			for (const [i, s] of ours.entries())
-				expect(Math.abs(s - theirs[i]!), `plan ${index}, knob ${i}`).toBeLessThan(1e-3);
+				expect(Math.abs(s - theirs[i]!), `plan ${index}, dose ${i}`).toBeLessThan(1e-3);
 			expect(ours.reduce((a, b) => a + b, 0)).toBeCloseTo(total, 6);
 			compared += 1;
 		}
@@ -68,9 +71,9 @@ describe('against HiGHS (an independent solver, as the registry carries it)', ()
 	it('the whole breaths and repetitions cost what its integer optimum costs, on 30 of them', async () => {
 		const highs = await loadHighs();
 		for (const [index, plan] of PLANS.slice(0, 30).entries()) {
-			const { knobs, total } = knobsAndRoom(plan, ((index % 7) + 1) / 8);
-			const ours = chooseAmounts(knobs, total);
-			const theirs = wholeByHighs(highs, knobs, total);
+			const { adjustable, total } = knobsAndRoom(plan, ((index % 7) + 1) / 8);
+			const ours = chooseAmounts(adjustable, total);
+			const theirs = wholeByHighs(highs, adjustable, total);
 			expect(ours.ok, `plan ${index}`).toBe(theirs !== null);
 			if (ours.ok) expect(ours.cost).toBeLessThanOrEqual(theirs! + 1e-3 + 1e-4 * theirs!);
 		}
@@ -80,13 +83,16 @@ describe('against HiGHS (an independent solver, as the registry carries it)', ()
 describe('against the full-range dynamic program', () => {
 	it('the whole breaths and repetitions are the optimum, on 200 seeded plans', () => {
 		for (const [index, plan] of PLANS.entries()) {
-			const { knobs, total } = knobsAndRoom(plan, ((index % 11) + 0.5) / 11);
-			const ours = chooseAmounts(knobs, total);
-			const exact = bestSum(everyOption(knobs), total);
+			const { adjustable, total } = knobsAndRoom(plan, ((index % 11) + 0.5) / 11);
+			const ours = chooseAmounts(adjustable, total);
+			const exact = bestSum(everyOption(adjustable), total);
 			expect(ours.ok, `plan ${index}`).toBe(exact !== null);
 			if (!ours.ok || !exact) continue;
 			expect(ours.cost).toBeCloseTo(exact.cost, 6);
-			const sum = ours.amounts.reduce((s, amount, i) => s + knobs[i]!.seconds[amount - knobs[i]!.min]!, 0);
+			const sum = ours.amounts.reduce(
+				(s, amount, i) => s + adjustable[i]!.seconds[amount - adjustable[i]!.min]!,
+				0
+			);
 			expect(sum).toBe(total);
 		}
 	});
@@ -101,7 +107,7 @@ describe('fit', () => {
 				const pinned = applyEdit(plan, { do: 'setItem', itemId: first!.id, change: { pinned: true } });
 				const { total } = knobsAndRoom(pinned, share);
 				const now = clock(pinned, findMovement).totalSeconds;
-				const free = knobsOf(pinned, findMovement, clock(pinned, findMovement)).reduce(
+				const free = adjustableDoses(pinned, findMovement, clock(pinned, findMovement)).reduce(
 					(sum, k) => sum + k.seconds[k.current - k.min]!,
 					0
 				);

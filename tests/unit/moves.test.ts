@@ -5,7 +5,7 @@ import { SECTION_KINDS } from '../../src/lib/core/plan';
 import {
 	begun,
 	change,
-	Draft,
+	Candidate,
 	factsFor,
 	type Means,
 	nearest,
@@ -32,14 +32,14 @@ function walk(name: string, steps: number, summed = true) {
 	const { kept, objective, pool } = searchOf(instance);
 	const { facts } = objective;
 	const random = seededRandom(3);
-	const drafts = [new Draft(facts, begun(kept, pool, random, {}), summed)];
+	const drafts = [new Candidate(facts, begun(kept, pool, random, {}), summed)];
 	const means: Means = {
 		pool,
 		random,
 		...(summed ? {} : { adds: (...place) => objective.addedBy(...place) })
 	};
 	for (let step = 0; step < steps; step++) {
-		const next = new Draft(facts, [], summed);
+		const next = new Candidate(facts, [], summed);
 		// as long as a class is: steps that add and steps that take away are not equally many
 		if (change(drafts.at(-1)!, next, means) && next.count <= 40) drafts.push(next);
 	}
@@ -82,7 +82,7 @@ describe('a step of the search', () => {
 		const written = drafts.map((draft) => JSON.stringify([draft.pieces(), [...draft.sums]]));
 		const pool = new Pool(objective.facts);
 		const random = seededRandom(8);
-		const next = new Draft(objective.facts);
+		const next = new Candidate(objective.facts);
 		for (const draft of drafts.slice(0, 200))
 			for (let step = 0; step < 5; step++) change(draft, next, { pool, random });
 		expect(drafts.map((draft) => JSON.stringify([draft.pieces(), [...draft.sums]]))).toEqual(written);
@@ -90,7 +90,7 @@ describe('a step of the search', () => {
 
 	it('keeps all sums of a class as they are when they are counted anew', () => {
 		for (const draft of drafts) {
-			const anew = new Draft(objective.facts, draft.pieces());
+			const anew = new Candidate(objective.facts, draft.pieces());
 			for (const [c, sum] of draft.sums.entries()) expect(sum).toBeCloseTo(anew.sums[c]!, 6);
 			for (const [s, seconds] of draft.parts.entries()) expect(seconds).toBeCloseTo(anew.parts[s]!, 6);
 		}
@@ -173,8 +173,8 @@ describe('what a movement seems to add', () => {
 
 	it('decides what comes in, of some that are drawn', () => {
 		const random = seededRandom(9);
-		const now = new Draft(facts, begun(kept, pool, random, {}), false);
-		const next = new Draft(facts, [], false);
+		const now = new Candidate(facts, begun(kept, pool, random, {}), false);
+		const next = new Candidate(facts, [], false);
 		const points = facts.options.map(() => random());
 		const cameIn = (adds?: Means['adds']) => {
 			const came: number[] = [];

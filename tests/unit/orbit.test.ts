@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { DIRECTIONS, LEGS, type Direction } from '../../src/lib/core/anatomy';
-import { readPlan } from '../../src/lib/core/checks';
+import { analysePlan } from '../../src/lib/core/checks';
 import {
 	classRing,
 	directionParts,
@@ -30,7 +30,7 @@ import { anyPlan } from './arbitrary';
 
 const targets = preset('runners').targets;
 const read = (plan: ClassPlan, t: Targets = targets) =>
-	readPlan(plan, { catalogue: CATALOGUE, find: findMovement, targets: t });
+	analysePlan(plan, { catalogue: CATALOGUE, find: findMovement, targets: t });
 const movement = (slug: string) => findMovement(slug) as Movement;
 
 function planWith(slug: string, change: Partial<Item> = {}): ClassPlan {
@@ -162,14 +162,14 @@ describe('the orbit, for any plan', () => {
 
 	it('its shares add up to one, and its parts to the whole', () => {
 		run((plan) => {
-			const reading = read(plan);
-			const { orbit, balance } = reading;
+			const analysis = read(plan);
+			const { orbit, balance } = analysis;
 			fc.pre(orbit.rangeTotalSeconds > 0);
 			const sum = DIRECTIONS.reduce((s, d) => s + balance.directions[d].share, 0);
 			expect(sum).toBeCloseTo(1, 9);
 			const total = (parts: { seconds: number }[]) => parts.reduce((s, p) => s + p.seconds, 0);
-			expect(total(directionParts(reading, 'flexion'))).toBeCloseTo(rangeSeconds(orbit, 'flexion'), 6);
-			expect(total(strengthParts(reading))).toBe(orbit.strengthWorkSeconds);
+			expect(total(directionParts(analysis, 'flexion'))).toBeCloseTo(rangeSeconds(orbit, 'flexion'), 6);
+			expect(total(strengthParts(analysis))).toBe(orbit.strengthWorkSeconds);
 			expect(orbit.strengthWorkSeconds).toBeLessThanOrEqual(orbit.workSeconds);
 		});
 	});
@@ -213,9 +213,9 @@ describe('what is drawn', () => {
 	it('the score covers the class: blocks in order, body levels, halves for the sides', () => {
 		fc.assert(
 			fc.property(anyPlan(2), (plan) => {
-				const reading = read(plan);
-				const drawn = score(reading);
-				const { totalSeconds } = reading.timeline;
+				const analysis = read(plan);
+				const drawn = score(analysis);
+				const { totalSeconds } = analysis.timeline;
 				expect(drawn.spanSeconds).toBe(Math.max(totalSeconds, plan.lengthSeconds));
 				for (const [i, block] of drawn.blocks.entries()) {
 					expect(block.x).toBeGreaterThanOrEqual(
@@ -236,10 +236,10 @@ describe('what is drawn', () => {
 	it('the running order adds up to the clock, row by row', () => {
 		fc.assert(
 			fc.property(anyPlan(), (plan) => {
-				const reading = read(plan);
-				const order = runningOrder(reading);
+				const analysis = read(plan);
+				const order = runningOrder(analysis);
 				const sum = order.reduce((s, section) => s + section.seconds, 0);
-				expect(sum).toBe(reading.timeline.totalSeconds);
+				expect(sum).toBe(analysis.timeline.totalSeconds);
 				for (const { rows, seconds } of order.flatMap((s) => s.blocks))
 					if (rows.length) expect(rows.reduce((s, r) => s + r.seconds, 0)).toBe(seconds);
 			}),

@@ -9,13 +9,13 @@ import {
 	readDose,
 	readDraft,
 	readProp,
-	shelfOf,
+	catalogueView,
 	writeDose,
 	writeProp,
 	type Movement
 } from '../../src/lib/core/movement';
 import { applyEdit, emptyPlan, newItem } from '../../src/lib/core/plan';
-import { fingerprint } from '../../src/lib/server/fingerprint';
+import { contentHash } from '../../src/lib/server/content-hash';
 import { ownSlug } from '../../src/lib/server/own-movements';
 
 const clam = findMovement('clam') as Movement;
@@ -97,17 +97,17 @@ describe('what changed', () => {
 
 	it('has another fingerprint; the order of keys does not', () => {
 		const turned = Object.fromEntries(Object.entries(own).reverse()) as unknown as Movement;
-		expect(fingerprint(turned)).toBe(fingerprint(own));
-		expect(fingerprint({ ...own, setUp: 'Other.' })).not.toBe(fingerprint(own));
-		expect(fingerprint(JSON.parse(JSON.stringify(own)) as Movement)).toBe(fingerprint(own));
-		expect(new Set(CATALOGUE.map(fingerprint)).size).toBe(CATALOGUE.length);
+		expect(contentHash(turned)).toBe(contentHash(own));
+		expect(contentHash({ ...own, setUp: 'Other.' })).not.toBe(contentHash(own));
+		expect(contentHash(JSON.parse(JSON.stringify(own)) as Movement)).toBe(contentHash(own));
+		expect(new Set(CATALOGUE.map(contentHash)).size).toBe(CATALOGUE.length);
 	});
 });
 
 describe('the shelf', () => {
 	it('offers own movements, not those left out, and finds what a plan was made with first', () => {
 		const old = { ...own, setUp: 'As it was.' };
-		const shelf = shelfOf(CATALOGUE, [own], ['clam'], [old]);
+		const shelf = catalogueView(CATALOGUE, [own], ['clam'], [old]);
 		expect(shelf.offered.map((m) => m.slug)).toContain('own-harbour-clam');
 		expect(shelf.offered.map((m) => m.slug)).not.toContain('clam');
 		expect(shelf.find('clam')).toBe(clam);
@@ -123,7 +123,7 @@ describe('the shelf', () => {
 });
 
 describe('a plan file with a movement of one’s own', () => {
-	const shelf = shelfOf(CATALOGUE, [own]);
+	const shelf = catalogueView(CATALOGUE, [own]);
 	const empty = emptyPlan('A class', '18:30', 900);
 	const plan = applyEdit(empty, {
 		do: 'insert',

@@ -7,7 +7,7 @@ import { describe, expect, it } from 'vitest';
 import { modelOf } from '../../bench/planner/model';
 import { planOf } from '../../bench/planner/plans';
 import { CATALOGUE } from '../../src/lib/catalogue';
-import { readPlan } from '../../src/lib/core/checks';
+import { analysePlan } from '../../src/lib/core/checks';
 import { clock } from '../../src/lib/core/clock';
 import type { Movement } from '../../src/lib/core/movement';
 import { emptyPlan, SECTION_KINDS, type ClassPlan, type SectionKind } from '../../src/lib/core/plan';
@@ -19,7 +19,7 @@ import {
 	optionsFor,
 	type Piece,
 	Pool,
-	type ProposeSetting,
+	type ProposeContext,
 	searched,
 	seededRandom,
 	settled,
@@ -32,7 +32,7 @@ import { groupOf } from './checks/case';
 
 interface Instance {
 	base: ClassPlan;
-	setting: ProposeSetting;
+	setting: ProposeContext;
 	options: Option[];
 	fillable: ReadonlySet<SectionKind>;
 	deepest: number;
@@ -43,7 +43,7 @@ function instance(seed: number, count: number, minutes: number, fixed: boolean):
 	const random = seeded(seed);
 	const group = { ...groupOf(), targets: DEMO_GROUPS.striders.targets };
 	const base = emptyPlan('Small', '18:30', 60 * minutes);
-	const setting = (catalogue: Movement[]): ProposeSetting => ({
+	const setting = (catalogue: Movement[]): ProposeContext => ({
 		catalogue,
 		find: (slug) => catalogue.find((m) => m.slug === slug),
 		targets: group.targets,
@@ -148,7 +148,7 @@ describe('the objective', () => {
 				for (const part of Object.keys(theirs) as (keyof typeof theirs)[])
 					expect(ours[part], part).toBeCloseTo(theirs[part], 6);
 				// repairs are weighed by the same points; a share is in its band from half a hundredth of a percent on
-				const read = unbalance(readPlan(plan, small.setting));
+				const read = unbalance(analysePlan(plan, small.setting));
 				expect(Math.abs(read - theirs.balance)).toBeLessThan(0.04);
 				if (read > 0.05) off += 1;
 			}

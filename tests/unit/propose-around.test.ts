@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
-import { readPlan } from '../../src/lib/core/checks';
+import { analysePlan } from '../../src/lib/core/checks';
 import { formatDuration } from '../../src/lib/core/clock';
 import { proposalCard } from '../../src/lib/core/view-models';
 import { applyEdit, itemsOf, planFaults } from '../../src/lib/core/plan';
@@ -9,7 +9,7 @@ import {
 	conflictOf,
 	proposals,
 	standardEffort,
-	type Asked
+	type ProposeRequest
 } from '../../src/lib/core/propose';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
@@ -19,7 +19,7 @@ import { ask, settingFor, slugsOf } from './propose-asked';
 describe('what cannot be', () => {
 	const knees = { ...groupOf({}, ['sore knee']), size: 6 };
 
-	it.each<[string, Asked, string[]]>([
+	it.each<[string, ProposeRequest, string[]]>([
 		[
 			'a movement against a caution',
 			ask(knees, 45, { toward: 'fire-log' }),
@@ -85,7 +85,7 @@ describe('something else here', () => {
 				const after = applyEdit(plan, { do: 'replace', itemId: item.id, by: other });
 				expect(planFaults(after, findMovement)).toEqual([]);
 				expect(
-					readPlan(after, setting).findings.filter(
+					analysePlan(after, setting).findings.filter(
 						(f) => f.checkId === 'caution-conflict' && f.severity === 'stop'
 					)
 				).toEqual([]);
@@ -105,7 +105,7 @@ describe('something else here', () => {
 describe('a proposal on the screen', () => {
 	it('has the figures of its class, its items by part, and what it costs, the weightiest first', () => {
 		const [proposal] = proposals(ask(DEMO_GROUPS.chalk, 50));
-		const card = proposalCard(proposal!.reading, proposal!);
+		const card = proposalCard(proposal!.analysis, proposal!);
 		const figure = (label: string) => card.figures.find((f) => f.label === label)?.value;
 		expect(card.total).toBe('50:00');
 		expect(figure('items')).toBe(String(itemsOf(proposal!.plan).length));

@@ -1,7 +1,7 @@
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import type { Group } from '../../src/lib/core/group';
 import { emptyPlan, itemsOf, type ClassPlan } from '../../src/lib/core/plan';
-import type { Asked, Effort, ProposeSetting, Wishes } from '../../src/lib/core/propose';
+import type { ProposeRequest, Effort, ProposeContext, Wishes } from '../../src/lib/core/propose';
 
 /** Enough for a valid class; how good it is, is the bench's business. */
 export const QUICK: Effort = {
@@ -13,7 +13,7 @@ export const QUICK: Effort = {
 	settleSteps: 600
 };
 
-export const settingFor = (group: Group, taughtBefore: string[] | null = null): ProposeSetting => ({
+export const settingFor = (group: Group, taughtBefore: string[] | null = null): ProposeContext => ({
 	catalogue: CATALOGUE,
 	find: findMovement,
 	targets: group.targets,
@@ -25,8 +25,8 @@ export const ask = (
 	group: Group,
 	minutes: number,
 	wishes: Wishes = {},
-	more: Partial<Asked> = {}
-): Asked => ({
+	more: Partial<ProposeRequest> = {}
+): ProposeRequest => ({
 	base: emptyPlan('Proposed', group.startsAt, 60 * minutes),
 	wishes,
 	setting: settingFor(group),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { DIRECTIONS } from '../../src/lib/core/anatomy';
-import { readPlan, stillSeconds } from '../../src/lib/core/checks';
+import { analysePlan, stillSeconds } from '../../src/lib/core/checks';
 import { clock } from '../../src/lib/core/clock';
 import {
 	blocksOf,
@@ -32,7 +32,8 @@ import { groupOf } from './checks/case';
 import { ask, QUICK, settingFor, slugsOf } from './propose-asked';
 
 describe('tissues that are asked for', () => {
-	const held = (plan: ClassPlan) => stillSeconds(readPlan(plan, settingFor(DEMO_GROUPS.chalk)).context.items);
+	const held = (plan: ClassPlan) =>
+		stillSeconds(analysePlan(plan, settingFor(DEMO_GROUPS.chalk)).context.items);
 
 	it('are held long for about a minute a leg, and the items that do it say so', () => {
 		const lengthen = ['hamstrings', 'adductors'] as const;
@@ -70,11 +71,11 @@ describe('a proposed class', () => {
 				const { plan } = proposal!;
 				expect(planFaults(plan, findMovement)).toEqual([]);
 				// read anew by the desk, which knows nothing of the planner
-				const reading = readPlan(plan, settingFor(group));
-				expect(reading.timeline.totalSeconds).toBe(60 * minutes);
-				expect(reading.findings.filter((f) => f.severity === 'stop')).toEqual([]);
+				const analysis = analysePlan(plan, settingFor(group));
+				expect(analysis.timeline.totalSeconds).toBe(60 * minutes);
+				expect(analysis.findings.filter((f) => f.severity === 'stop')).toEqual([]);
 				expect(
-					reading.findings.filter((f) => f.checkId === 'caution-conflict' && f.severity !== 'note')
+					analysis.findings.filter((f) => f.checkId === 'caution-conflict' && f.severity !== 'note')
 				).toEqual([]);
 				expect(new Set(slugsOf(plan)).size).toBe(slugsOf(plan).length);
 				expect(proposal!.reasons.map((r) => r.itemId)).toEqual(itemsOf(plan).map((item) => item.id));
@@ -164,10 +165,10 @@ describe('a proposed class', () => {
 		for (const { sections } of lacking) expect([...sections]).toEqual(['rest']);
 		for (const seed of [1, 2, 3]) {
 			const [one] = proposals(ask(skiff, 25, {}, { seed }));
-			const short = one!.reading.findings.filter(({ checkId }) => checkId === 'kit-shortage');
+			const short = one!.analysis.findings.filter(({ checkId }) => checkId === 'kit-shortage');
 			const closing = itemsOf(one!.plan).at(-1)!.id;
 			expect(short.map(({ where }) => where.itemId)).toEqual([closing]);
-			expect(one!.reading.findings.filter(({ checkId }) => checkId === 'before-sport-static')).toEqual([]);
+			expect(one!.analysis.findings.filter(({ checkId }) => checkId === 'before-sport-static')).toEqual([]);
 		}
 	});
 
@@ -187,7 +188,7 @@ describe('a proposed class', () => {
 		expect(chains.length).toBeGreaterThan(0);
 		expect(clock(plan, findMovement).totalSeconds).toBe(2400);
 		expect(
-			readPlan(plan, settingFor(DEMO_GROUPS.striders)).findings.filter((f) => f.severity === 'stop')
+			analysePlan(plan, settingFor(DEMO_GROUPS.striders)).findings.filter((f) => f.severity === 'stop')
 		).toEqual([]);
 	});
 
@@ -288,21 +289,21 @@ describe('the objective, against the desk', () => {
 						}))
 				}))
 			};
-			const reading = readPlan(plan, setting);
+			const analysis = analysePlan(plan, setting);
 			const parts = objective.parts(once);
 			const seconds = once.reduce(
 				(sum, { option, amount }) => sum + option.aroundSeconds + option.workSeconds[amount]!,
 				0
 			);
 			const lost = lostSeconds(plan, findMovement);
-			expect(seconds + lost).toBe(reading.timeline.totalSeconds);
+			expect(seconds + lost).toBe(analysis.timeline.totalSeconds);
 			expect(parts.flow).toBeCloseTo(0.04 * lost, 6);
-			const { directions, strength } = reading.balance;
+			const { directions, strength } = analysis.balance;
 			const off = DIRECTIONS.reduce(
-				(sum, d) => sum + (directions[d].offByPercent / 100) * reading.orbit.rangeTotalSeconds,
+				(sum, d) => sum + (directions[d].offByPercent / 100) * analysis.orbit.rangeTotalSeconds,
 				0
 			);
-			const weak = (strength.offByPercent / 100) * reading.orbit.workSeconds;
+			const weak = (strength.offByPercent / 100) * analysis.orbit.workSeconds;
 			expect(parts.balance).toBeCloseTo((100 * (off + 0.5 * weak)) / base.lengthSeconds, 1);
 		}
 	});

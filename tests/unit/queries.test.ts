@@ -6,11 +6,11 @@ import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import { teacher } from '../../src/lib/server/db/schema';
 import { createGroup } from '../../src/lib/server/groups';
-import { planSetting } from '../../src/lib/server/plan-setting';
+import { loadPlanContext } from '../../src/lib/server/plan-context';
 import { createPlan, plansOfGroup } from '../../src/lib/server/plans';
 import { createSeries } from '../../src/lib/server/series';
-import { seriesSetting } from '../../src/lib/server/series-setting';
-import { recordCatalogue } from '../../src/lib/server/shelves';
+import { loadSeriesContext } from '../../src/lib/server/series-context';
+import { recordCatalogue } from '../../src/lib/server/studio-catalogue';
 import { createStudio } from '../../src/lib/server/studios';
 import { withNewIds } from '../../src/lib/core/series';
 import { newId } from '../../src/lib/server/db/ids';
@@ -66,7 +66,7 @@ async function asked(work: () => Promise<unknown>): Promise<{ questions: number;
 it('a class asks nine times, and is told no more when the group has forty others', async () => {
 	const id = await createPlan(db, studioId, groupId, '2026-11-24', classWith(['clam']));
 	await createPlan(db, studioId, groupId, '2026-11-17', classWith(['clam', 'cobra']));
-	const few = await asked(() => planSetting(db, owner, id, '2026-11-24'));
+	const few = await asked(() => loadPlanContext(db, owner, id, '2026-11-24'));
 	for (let i = 0; i < 40; i++)
 		await createPlan(
 			db,
@@ -75,7 +75,7 @@ it('a class asks nine times, and is told no more when the group has forty others
 			`2026-10-${String(1 + (i % 28)).padStart(2, '0')}`,
 			classWith(['clam', 'cobra', 'frog'])
 		);
-	const many = await asked(() => planSetting(db, owner, id, '2026-11-24'));
+	const many = await asked(() => loadPlanContext(db, owner, id, '2026-11-24'));
 	expect(few.questions).toBe(9);
 	expect(many.questions).toBe(few.questions);
 	expect(many.kilobytes).toBeLessThanOrEqual(few.kilobytes + 1);
@@ -88,9 +88,9 @@ it('a series asks nine times, however many classes and other series there are', 
 			newId
 		);
 	const id = await createSeries(db, owner, groupId, one());
-	const few = await asked(() => seriesSetting(db, studioId, id));
+	const few = await asked(() => loadSeriesContext(db, studioId, id));
 	for (let i = 0; i < 5; i++) await createSeries(db, owner, groupId, one());
-	const many = await asked(() => seriesSetting(db, studioId, id));
+	const many = await asked(() => loadSeriesContext(db, studioId, id));
 	expect(few.questions).toBe(9);
 	expect(many).toEqual(few);
 });

@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { DIRECTIONS, otherLeg } from '../../src/lib/core/anatomy';
-import { readPlan, type Reading } from '../../src/lib/core/checks';
+import { analysePlan, type Analysis } from '../../src/lib/core/checks';
 import { clock, phaseSeconds, spread, stretches } from '../../src/lib/core/clock';
 import { preset } from '../../src/lib/core/group';
 import { TALK_STYLES, type PaceChanges } from '../../src/lib/core/pace';
@@ -23,8 +23,8 @@ import {
 } from '../../src/lib/core/plan';
 import { anyPlan, doseOf } from './arbitrary';
 
-const read = (plan: ClassPlan): Reading =>
-	readPlan(plan, { catalogue: CATALOGUE, find: findMovement, targets: preset('runners').targets });
+const read = (plan: ClassPlan): Analysis =>
+	analysePlan(plan, { catalogue: CATALOGUE, find: findMovement, targets: preset('runners').targets });
 const total = (plan: ClassPlan) => clock(plan, findMovement).totalSeconds;
 const forAny = (check: (plan: ClassPlan, pick: number) => void, numRuns = 60) =>
 	fc.assert(fc.property(anyPlan(1, 12), fc.nat(999), check), { numRuns });

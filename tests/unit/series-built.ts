@@ -7,7 +7,7 @@ import {
 	ladderTo,
 	newSeries,
 	type PlannedSeries,
-	type SeriesSetting,
+	type SeriesContext,
 	type SeriesSettings
 } from '../../src/lib/core/series';
 import type { RunNotes } from '../../src/lib/core/run';
@@ -32,7 +32,7 @@ export function ladder(movement: string, form: FormId, group: Group | null = CLI
 	return ladderTo({ movement, form }, findMovement, group, styleOf())!;
 }
 
-export function settingFor(group: Group = CLIMBERS, knownBefore: string[] = []): SeriesSetting {
+export function settingFor(group: Group = CLIMBERS, knownBefore: string[] = []): SeriesContext {
 	return { group, find: findMovement, catalogue: CATALOGUE, knownBefore };
 }
 

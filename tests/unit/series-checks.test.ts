@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { ClassPlan } from '../../src/lib/core/plan';
 import {
-	readSeries,
+	analyseSeries,
 	SERIES_CHECKS,
 	seriesFindings,
 	WEEKLY_DOSE_SECONDS,
@@ -213,7 +213,7 @@ const TABLE: Record<string, Row> = {
 };
 
 const findingsOf = (planned: PlannedSeries, id: string, { known = [], group = CLIMBERS }: Row) =>
-	seriesFindings(readSeries(planned, settingFor(group, known)))
+	seriesFindings(analyseSeries(planned, settingFor(group, known)))
 		.filter(({ checkId }) => checkId === id)
 		.map(({ message }) => message);
 
@@ -237,7 +237,7 @@ describe('the checks of a series', () => {
 			(p, effort, i) => logged(p, idAt(p, i), { ...run, effort }),
 			sound({ easierEvery: 0 })
 		);
-		const found = seriesFindings(readSeries(steep, settingFor())).find((f) => f.checkId === 'too-steep');
+		const found = seriesFindings(analyseSeries(steep, settingFor())).find((f) => f.checkId === 'too-steep');
 		expect(found?.severity).toBe('note');
 	});
 
@@ -245,12 +245,12 @@ describe('the checks of a series', () => {
 	it('weekly-dose counts five minutes a week of a tissue held long, and leaves the rest for home', () => {
 		expect(WEEKLY_DOSE_SECONDS).toBe(300);
 		const planned = sound({}, () => ['butterfly']);
-		const reading = readSeries(planned, settingFor());
-		const seconds = Math.round(reading.weeks[0]!.tissues.get('adductors')!);
+		const analysis = analyseSeries(planned, settingFor());
+		const seconds = Math.round(analysis.weeks[0]!.tissues.get('adductors')!);
 		const twice = sound({ meetings: [2, 5].map((weekday) => ({ weekday, startsAt: '18:30' })) }, () => [
 			'butterfly'
 		]);
-		const both = readSeries(twice, settingFor());
+		const both = analyseSeries(twice, settingFor());
 		expect(Math.round(both.weeks[0]!.tissues.get('adductors')!)).toBe(2 * seconds);
 	});
 });

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { DIRECTIONS } from '../../src/lib/core/anatomy';
-import { readPlan } from '../../src/lib/core/checks';
+import { analysePlan } from '../../src/lib/core/checks';
 import { blocksOf, firstSideOf, itemsOf } from '../../src/lib/core/plan';
 import { seededRandom } from '../../src/lib/core/propose';
 import {
 	missingIn,
 	neglected,
 	proposeSeries,
-	readSeries,
+	analyseSeries,
 	renewable,
 	targetsWithMore,
 	waiting,
@@ -37,19 +37,19 @@ describe('proposing a series', () => {
 		ladders: [ladder('90-90-switch', 'full'), ladder('low-lunge-knee-lift', 'supported')]
 	});
 	const whole = proposed(base);
-	const reading = readSeries(whole, settingFor());
+	const analysis = analyseSeries(whole, settingFor());
 
 	it('fills every class, exact to the second, at its own time', () => {
-		expect(waiting(reading)).toEqual([]);
-		for (const c of reading.classes) {
-			expect(c.reading!.timeline.totalSeconds).toBe(3000);
+		expect(waiting(analysis)).toEqual([]);
+		for (const c of analysis.classes) {
+			expect(c.analysis!.timeline.totalSeconds).toBe(3000);
 			expect(c.plan!.startsAt).toBe(c.class.startsAt);
 			expect(c.state).toBe('proposed');
 		}
 	});
 
 	it('gives each class its rungs in their form and dose', () => {
-		for (const c of reading.classes) {
+		for (const c of analysis.classes) {
 			expect(missingIn(c.plan!, c.given, [], whole.series)).toEqual([]);
 			for (const { ladder: l, rung } of c.given) {
 				const step = whole.series.ladders[l]!.rungs[rung]!;
@@ -62,16 +62,16 @@ describe('proposing a series', () => {
 	});
 
 	it('takes the test at both ends of the weeks that have one, and nowhere else', () => {
-		for (const c of reading.classes) {
+		for (const c of analysis.classes) {
 			const tests = blocksOf(c.plan!).filter(({ block }) => block.kind === 'test');
 			expect(tests.map(({ section }) => section.kind)).toEqual(c.retest ? ['settle', 'release'] : []);
 		}
 	});
 
 	it('alternates the leading side, and keeps most of the class before', () => {
-		for (const [i, c] of reading.classes.entries()) {
+		for (const [i, c] of analysis.classes.entries()) {
 			if (i === 0) continue;
-			const last = reading.classes[i - 1]!;
+			const last = analysis.classes[i - 1]!;
 			expect(firstSideOf(c.plan!)).not.toBe(firstSideOf(last.plan!));
 			const before = new Set(itemsOf(last.plan!).map(({ movement }) => movement));
 			const own = [...new Set(itemsOf(c.plan!).map(({ movement }) => movement))];
@@ -80,7 +80,7 @@ describe('proposing a series', () => {
 	});
 
 	it('asks less in the easier week than in the ordinary one before it', () => {
-		const [, , third, fourth] = reading.weeks;
+		const [, , third, fourth] = analysis.weeks;
 		expect(fourth!.easier).toBe(true);
 		expect(fourth!.load).toBeLessThan(third!.load);
 	});
@@ -104,7 +104,7 @@ describe('proposing a series', () => {
 		expect(after.plans[first!.id]).toEqual(whole.plans[first!.id]);
 		expect(after.plans[second!.id]).toEqual(hand);
 		expect(after.plans[third!.id]).not.toEqual(whole.plans[third!.id]);
-		expect(renewable(readSeries(mixed, settingFor()))).toHaveLength(3);
+		expect(renewable(analyseSeries(mixed, settingFor()))).toHaveLength(3);
 	});
 
 	it('brings back what a taught class left out, and only the classes that are behind are made anew', () => {
@@ -117,17 +117,17 @@ describe('proposing a series', () => {
 					!whole.series.ladders.some(({ rungs }) => rungs.some(({ movement }) => movement === slug))
 			)!;
 		const missed = logged(whole, first!.id, { ...run, leftOut: [out] });
-		const waits = waiting(readSeries(missed, settingFor()));
-		expect(waits).toContain(second!.id);
+		const needsAttention = waiting(analyseSeries(missed, settingFor()));
+		expect(needsAttention).toContain(second!.id);
 		const after = proposed(missed);
 		expect(itemsOf(after.plans[second!.id]!).map(({ movement }) => movement)).toContain(out);
 		for (const { id } of missed.series.classes)
-			if (!waits.includes(id)) expect(after.plans[id]).toEqual(missed.plans[id]);
+			if (!needsAttention.includes(id)) expect(after.plans[id]).toEqual(missed.plans[id]);
 	});
 
 	it('raises no finding that stops a class', () => {
-		for (const c of reading.classes) {
-			const { findings } = readPlan(c.plan!, { ...settingFor(), targets: CLIMBERS.targets });
+		for (const c of analysis.classes) {
+			const { findings } = analysePlan(c.plan!, { ...settingFor(), targets: CLIMBERS.targets });
 			expect(findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
 		}
 	});
@@ -136,7 +136,7 @@ describe('proposing a series', () => {
 describe('what was neglected', () => {
 	it('is a direction that three planned weeks in a row gave too little of', () => {
 		const short = filled(seriesOf({ weeks: 3 }), () => classWith(['frog']));
-		const { weeks } = readSeries(short, settingFor());
+		const { weeks } = analyseSeries(short, settingFor());
 		expect(neglected(weeks)).toContain('flexion');
 		expect(neglected(weeks.slice(0, 2))).toEqual([]);
 	});

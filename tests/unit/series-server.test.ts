@@ -3,13 +3,13 @@ import ICAL from 'ical.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startMariadb } from '../../scripts/mariadb.mjs';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { shelfOf } from '../../src/lib/core/movement';
+import { catalogueView } from '../../src/lib/core/movement';
 import { itemsOf } from '../../src/lib/core/plan';
 import {
-	markOf,
+	sectionsHash,
 	momentOf,
 	type PlannedSeries,
-	readSeries,
+	analyseSeries,
 	rungOf,
 	rungWords,
 	type SeriesDocument,
@@ -36,8 +36,12 @@ import {
 	saveSeries,
 	seriesOfLink
 } from '../../src/lib/server/series';
-import { seriesSetting, seriesToRead, type StoredSetting } from '../../src/lib/server/series-setting';
-import { recordCatalogue } from '../../src/lib/server/shelves';
+import {
+	loadSeriesContext,
+	seriesInput,
+	type StoredSeriesContext
+} from '../../src/lib/server/series-context';
+import { recordCatalogue } from '../../src/lib/server/studio-catalogue';
 import { createStudio } from '../../src/lib/server/studios';
 import { classWith, CLIMBERS, filled, ladder, seriesOf } from './series-built';
 
@@ -92,7 +96,7 @@ describe('a series', () => {
 	it('is not there for another studio: to read, to save, to subscribe to, to let go', async () => {
 		const { id, stored } = await kept();
 		expect(await getSeries(db, shed, id)).toBeNull();
-		expect(await seriesSetting(db, shed, id)).toBeNull();
+		expect(await loadSeriesContext(db, shed, id)).toBeNull();
 		expect(await saveSeries(db, shed, id, 1, stored.planVersions, stored.planned)).toEqual({
 			kind: 'missing'
 		});
@@ -224,26 +228,26 @@ describe('a series', () => {
 		const earlier = await createGroup(db, loft, { ...CLIMBERS, name: 'Earlier' });
 		await createPlan(db, loft, earlier, '2026-10-01', classWith(['happy-baby']));
 		const id = await createSeries(db, imke, earlier, fresh());
-		const setting = (await seriesSetting(db, loft, id))!;
+		const setting = (await loadSeriesContext(db, loft, id))!;
 		expect(setting.knownBefore).toEqual(['happy-baby']);
-		const reading = readSeries(setting.stored.planned, settingOfSeries(setting));
-		expect(reading.classes).toHaveLength(3);
+		const analysis = analyseSeries(setting.stored.planned, settingOfSeries(setting));
+		expect(analysis.classes).toHaveLength(3);
 	});
 });
 
-const calendarOf = (setting: StoredSetting) =>
+const calendarOf = (setting: StoredSeriesContext) =>
 	seriesCalendar(setting, 'Saltmarsh Loft', new Date(0), (input) => Promise.resolve(TASKS.dates(input)));
 
 /** What the page of a series reads it against. */
-function settingOfSeries(setting: StoredSetting) {
-	const { group, movements, knownBefore } = seriesToRead(setting);
-	const { find, offered } = shelfOf(CATALOGUE, movements.own, movements.leftOut, movements.kept);
+function settingOfSeries(setting: StoredSeriesContext) {
+	const { group, movements, knownBefore } = seriesInput(setting);
+	const { find, offered } = catalogueView(CATALOGUE, movements.own, movements.leftOut, movements.kept);
 	return { group, find, catalogue: offered, knownBefore: [...knownBefore] };
 }
 
 describe('the dates of a series for other calendars', () => {
 	const notes = async (id: string) => {
-		const text = await calendarOf((await seriesSetting(db, loft, id))!);
+		const text = await calendarOf((await loadSeriesContext(db, loft, id))!);
 		const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
 		return calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event).description ?? '');
 	};
@@ -254,19 +258,19 @@ describe('the dates of a series for other calendars', () => {
 		await createPlan(db, loft, veterans, '2026-10-01', classWith(slugs));
 		const ladders = [ladder('90-90-switch', 'full'), ladder('low-lunge-knee-lift', 'full')];
 		const id = await createSeries(db, imke, veterans, withNewIds(seriesOf({ ladders }), newId));
-		const setting = (await seriesSetting(db, loft, id))!;
-		const shown = readSeries(setting.stored.planned, settingOfSeries(setting));
+		const setting = (await loadSeriesContext(db, loft, id))!;
+		const shown = analyseSeries(setting.stored.planned, settingOfSeries(setting));
 		const words = shown.classes.map((c) =>
 			c.given.map((g) => rungWords(rungOf(shown.planned.series, g), findMovement)).join('\n')
 		);
 		expect(await notes(id)).toEqual(words);
-		const asIfNew = readSeries(setting.stored.planned, { ...settingOfSeries(setting), knownBefore: [] });
+		const asIfNew = analyseSeries(setting.stored.planned, { ...settingOfSeries(setting), knownBefore: [] });
 		expect(asIfNew.classes.map((c) => c.given)).not.toEqual(shown.classes.map((c) => c.given));
 	});
 
 	it('are at their moments, in their room, with nothing of the people', async () => {
 		const { id, stored } = await kept();
-		const text = await calendarOf((await seriesSetting(db, loft, id))!);
+		const text = await calendarOf((await loadSeriesContext(db, loft, id))!);
 		const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
 		const events = calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
 		const { series } = stored.planned;
@@ -316,6 +320,6 @@ describe('a series as a client sends it', () => {
 			kind: 'saved'
 		});
 		expect(itemsOf((await getPlan(db, loft, foreign))!.plan)[0]!.movement).toBe('frog');
-		expect(markOf((await getPlan(db, shed, foreign))!.plan)).toBe(markOf(classWith(['clam'])));
+		expect(sectionsHash((await getPlan(db, shed, foreign))!.plan)).toBe(sectionsHash(classWith(['clam'])));
 	});
 });

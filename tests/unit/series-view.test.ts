@@ -17,7 +17,7 @@ import {
 	compareSeries,
 	draftOfRun,
 	fallsOut,
-	readSeries,
+	analyseSeries,
 	withProposed,
 	type PlannedSeries
 } from '../../src/lib/core/series';
@@ -30,7 +30,7 @@ const [chalk, lamp] = demoSeries(DEMO_MONDAY) as [
 	ReturnType<typeof demoSeries>[number]
 ];
 const read = ({ group, planned }: typeof chalk, change: (p: PlannedSeries) => PlannedSeries = (p) => p) =>
-	readSeries(change(planned), settingFor(DEMO_GROUPS[group]));
+	analyseSeries(change(planned), settingFor(DEMO_GROUPS[group]));
 
 describe('the weeks as they are shown', () => {
 	const weeks = weekCards(read(lamp));
@@ -90,7 +90,7 @@ describe('the weeks as they are shown', () => {
 describe('a score made small', () => {
 	it('stays in its box, ends with the class and has a bar for each stretch of work', () => {
 		for (const c of read(chalk).classes) {
-			const whole = score(c.reading!);
+			const whole = score(c.analysis!);
 			const small = miniScore(whole);
 			const numbers = small.body.match(/-?[\d.]+/g)!.map(Number);
 			expect(Math.max(...numbers)).toBeLessThanOrEqual(MINI_SCORE_BOX.width);
@@ -105,8 +105,8 @@ describe('a score made small', () => {
 
 	it('of an empty class is nothing', () => {
 		const empty = filled(seriesOf({ weeks: 1 }), () => classWith([]));
-		const { reading } = readSeries(empty, settingFor()).classes[0]!;
-		expect(miniScore(score(reading!))).toEqual({ body: '', bars: [] });
+		const { analysis } = analyseSeries(empty, settingFor()).classes[0]!;
+		expect(miniScore(score(analysis!))).toEqual({ body: '', bars: [] });
 	});
 });
 
@@ -133,21 +133,21 @@ describe('the charts and the tables behind them', () => {
 	});
 
 	it('give load, monotony and strain, the same in the chart and in the table', () => {
-		const reading = read(lamp);
-		const { load, strain, table } = loadLines(reading);
+		const analysis = read(lamp);
+		const { load, strain, table } = loadLines(analysis);
 		for (const [i, row] of table.rows.entries()) {
 			expect(row[2]).toBe(String(load[i]));
 			expect(row[5]).toBe(String(Math.round(strain[i]!)));
 		}
 		expect(table.rows[3]![0]).toBe('4 (easier)');
-		const minutes = reading.weeks[0]!.classes.reduce((sum, c) => sum + c.minutes, 0);
+		const minutes = analysis.weeks[0]!.classes.reduce((sum, c) => sum + c.minutes, 0);
 		expect(table.rows[0]![1]).toBe(String(Math.round(minutes)));
 	});
 
 	it('say so where every day is alike, and have no figure to draw there', () => {
 		const meetings = [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, startsAt: '07:00' }));
 		const daily = filled(seriesOf({ weeks: 1, startsOn: '2026-11-02', meetings }), () => classWith(['clam']));
-		const { monotony, strain, table } = loadLines(readSeries(daily, settingFor()));
+		const { monotony, strain, table } = loadLines(analyseSeries(daily, settingFor()));
 		expect([monotony, strain]).toEqual([[null], [null]]);
 		expect(table.rows[0]![4]).toBe('every day alike');
 	});
@@ -177,20 +177,20 @@ describe('before and after', () => {
 	const planned = filled(seriesOf({ weeks: 3, ladders: [ladder('clam', 'supported')] }), () =>
 		classWith(['clam:supported'])
 	);
-	const before = readSeries(planned, settingFor());
+	const before = analyseSeries(planned, settingFor());
 
 	it('is nothing where nothing changed', () => {
-		expect(seriesShifts(before, readSeries({ ...planned }, settingFor()))).toEqual([]);
+		expect(seriesShifts(before, analyseSeries({ ...planned }, settingFor()))).toEqual([]);
 	});
 
 	it('names the classes that move, come, go, or have other contents', () => {
 		const [a, b] = planned.series.classes;
 		const other = withProposed(planned, { [b!.id]: classWith(['clam:supported', 'goddess-squat']) });
-		const shifts = seriesShifts(before, readSeries(other, settingFor()));
+		const shifts = seriesShifts(before, analyseSeries(other, settingFor()));
 		expect(shifts.map(({ name }) => name)).toEqual(['Class 2']);
 		expect(shifts[0]!.after).toMatch(/^Tue 10 Nov 17:30, load \d+; Clam, supported, 8 repetitions$/);
 		const out = fallsOut(planned, a!.id, '', 'let the last go');
-		const gone = seriesShifts(before, readSeries(out.ok ? out.value : planned, settingFor()));
+		const gone = seriesShifts(before, analyseSeries(out.ok ? out.value : planned, settingFor()));
 		expect(gone.map(({ after }) => after.split(',')[0])).toEqual([
 			'Tue 10 Nov 17:30',
 			'Tue 17 Nov 17:30',
@@ -246,7 +246,7 @@ describe('two series side by side', () => {
 	});
 
 	it('of which one is empty are told too', () => {
-		const empty = readSeries(seriesOf({ weeks: 2 }), settingFor());
+		const empty = analyseSeries(seriesOf({ weeks: 2 }), settingFor());
 		const lines = compareSeries(empty, empty);
 		expect(lines.find(({ name }) => name === 'Load a week, mean')).toMatchObject({ a: '0.0', b: '0.0' });
 		expect(lines.find(({ name }) => name === 'Steepest rise')).toMatchObject({ a: '' });

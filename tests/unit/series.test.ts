@@ -7,9 +7,9 @@ import {
 	copiedTo,
 	dueIn,
 	fallsOut,
-	markOf,
+	sectionsHash,
 	movedTo,
-	readSeries,
+	analyseSeries,
 	seriesFaults,
 	slotKey,
 	weekInserted,
@@ -167,7 +167,7 @@ describe('a class of the series', () => {
 		const id = base.series.classes[0]!.id;
 		const plan = classWith(['clam', 'low-lunge']);
 		const proposed = withProposed(base, { [id]: plan });
-		const stateOf = (p: PlannedSeries) => readSeries(p, settingFor()).classes[0]!.state;
+		const stateOf = (p: PlannedSeries) => analyseSeries(p, settingFor()).classes[0]!.state;
 		expect(stateOf(base)).toBe('unplanned');
 		expect(stateOf(proposed)).toBe('proposed');
 		const titled = {
@@ -194,7 +194,7 @@ describe('a class of the series', () => {
 				: value
 		);
 		expect(JSON.stringify(turned)).not.toBe(JSON.stringify(plan));
-		expect(markOf(turned)).toBe(markOf(plan));
+		expect(sectionsHash(turned)).toBe(sectionsHash(plan));
 	});
 });
 

@@ -12,10 +12,10 @@ import { applyEdit, type ClassPlan, emptyPlan, itemsOf, newItem, PLAN } from '..
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import { teacher } from '../../src/lib/server/db/schema';
-import { fingerprint, sameContent } from '../../src/lib/server/fingerprint';
+import { contentHash, sameContent } from '../../src/lib/server/content-hash';
 import { createGroup, getGroup, listGroups, saveGroup } from '../../src/lib/server/groups';
 import { ownFaults } from '../../src/lib/server/own-movements';
-import { planSetting, planToRead } from '../../src/lib/server/plan-setting';
+import { loadPlanContext, planInput } from '../../src/lib/server/plan-context';
 import {
 	createPlan,
 	removePlan,
@@ -26,20 +26,20 @@ import {
 	plansOfGroup,
 	savePlan
 } from '../../src/lib/server/plans';
-import { readSave, saveAnswer } from '../../src/lib/server/scope';
+import { readSave, saveAnswer } from '../../src/lib/server/endpoint';
 import {
 	createOwn,
 	getOwn,
-	fingerprintsOf,
+	contentHashes,
 	keepMovements,
-	movedOn,
+	outdatedMovements,
 	recordCatalogue,
 	saveOwn,
 	setLeftOut,
-	shelfWith,
-	studioShelf,
+	catalogueWith,
+	studioCatalogue,
 	withStates
-} from '../../src/lib/server/shelves';
+} from '../../src/lib/server/studio-catalogue';
 import { readSentPlan } from '../../src/lib/server/sent-plan';
 import {
 	createTemplate,
@@ -223,12 +223,12 @@ describe('plans', () => {
 		const before = applyEdit(planOf('clam', 'low-lunge'), { do: 'mirror' });
 		await createPlan(db, loft, id, '2026-11-17', before);
 		const planId = await createPlan(db, loft, id, '2026-11-24', planOf('clam'));
-		const setting = await planSetting(db, imke, planId, '2026-11-24');
+		const setting = await loadPlanContext(db, imke, planId, '2026-11-24');
 		expect(setting?.lastFirstSide).toBe('right');
 		expect([...setting!.known.slugs].sort()).toEqual(['clam', 'low-lunge']);
 		expect([...setting!.usedLately.slugs].sort()).toEqual(['clam', 'low-lunge']);
-		expect(planToRead(setting!).group.name).toBe('Setting');
-		expect(await planSetting(db, tamsin, planId, '2026-11-24')).toBeNull();
+		expect(planInput(setting!).group.name).toBe('Setting');
+		expect(await loadPlanContext(db, tamsin, planId, '2026-11-24')).toBeNull();
 	});
 });
 
@@ -243,21 +243,21 @@ describe('own movements', () => {
 
 	it('belong to their studio, are offered there, and can be left out without being deleted', async () => {
 		await createOwn(db, loft, own());
-		const today = await studioShelf(db, loft);
+		const today = await studioCatalogue(db, loft);
 		expect(today.shelf.offered.map((m) => m.slug)).toContain('own-harbour-clam');
-		expect((await studioShelf(db, shed)).shelf.find('own-harbour-clam')).toBeUndefined();
+		expect((await studioCatalogue(db, shed)).shelf.find('own-harbour-clam')).toBeUndefined();
 		expect(await getOwn(db, shed, 'own-harbour-clam')).toBeNull();
 		await setLeftOut(db, loft, 'own-harbour-clam', true);
 		await setLeftOut(db, loft, 'own-harbour-clam', true);
-		const without = await studioShelf(db, loft);
+		const without = await studioCatalogue(db, loft);
 		expect(without.shelf.offered.map((m) => m.slug)).not.toContain('own-harbour-clam');
 		expect(without.shelf.find('own-harbour-clam')).toEqual(own());
 		await setLeftOut(db, loft, 'own-harbour-clam', false);
-		expect((await studioShelf(db, loft)).leftOut).toEqual([]);
+		expect((await studioCatalogue(db, loft)).leftOut).toEqual([]);
 	});
 
 	it('change under no plan: it keeps the state it was made with, and the difference can be told', async () => {
-		const made = await studioShelf(db, loft);
+		const made = await studioCatalogue(db, loft);
 		const plan = withStates(planOf('clam'), null, made);
 		const item = { ...newItem(plan, own()), id: 'b9' };
 		const place = { sectionId: 'peak', index: 0 };
@@ -267,41 +267,41 @@ describe('own movements', () => {
 		expect(await saveOwn(db, loft, 1, own({ setUp: 'Another way.' }))).toEqual({ kind: 'saved', version: 2 });
 		expect((await saveOwn(db, loft, 1, own({ setUp: 'Late.' }))).kind).toBe('stale');
 		expect(await saveOwn(db, shed, 1, own())).toEqual({ kind: 'missing' });
-		const today = await studioShelf(db, loft);
-		const [moved] = await movedOn(db, loft, today, [using]);
+		const today = await studioCatalogue(db, loft);
+		const [moved] = await outdatedMovements(db, loft, today, [using]);
 		expect(moved!.map((m) => [m.slug, m.differences.map((d) => d.field)])).toEqual([
 			['own-harbour-clam', ['setUp']]
 		]);
-		expect(shelfWith(today, moved!).find('own-harbour-clam')?.setUp).toBe(own().setUp);
+		expect(catalogueWith(today, moved!).find('own-harbour-clam')?.setUp).toBe(own().setUp);
 		expect(today.shelf.find('own-harbour-clam')?.setUp).toBe('Another way.');
 
 		// a later save keeps the old state until the plan itself asks for the new one
 		const saved = withStates({ ...using, madeWith: undefined }, using, today);
 		expect(saved.madeWith).toEqual(using.madeWith);
-		const now = today.fingerprints.get('own-harbour-clam')!;
+		const now = today.contentHashes.get('own-harbour-clam')!;
 		const remade = withStates(
 			applyEdit(using, { do: 'remake', slug: 'own-harbour-clam', fingerprint: now }),
 			using,
 			today
 		);
-		expect((await movedOn(db, loft, today, [remade]))[0]).toEqual([]);
+		expect((await outdatedMovements(db, loft, today, [remade]))[0]).toEqual([]);
 		// movements that are no longer used are forgotten
 		expect(withStates(planOf('clam'), using, today).madeWith).toEqual({ clam: using.madeWith!.clam });
 	});
 
 	it('that come with a file are kept for the studio that read it, and for no other', async () => {
 		const brought = own({ slug: 'own-visitor', english: 'Visitor' });
-		const states = fingerprintsOf([brought]);
-		expect(states).toEqual({ 'own-visitor': fingerprint(brought) });
+		const states = contentHashes([brought]);
+		expect(states).toEqual({ 'own-visitor': contentHash(brought) });
 		const plan = { ...planOf('clam'), madeWith: states };
 		await keepMovements(db, shed, [brought, own({ slug: 'own-unused' })], [plan]);
-		const [kept] = await movedOn(db, shed, await studioShelf(db, shed), [plan]);
+		const [kept] = await outdatedMovements(db, shed, await studioCatalogue(db, shed), [plan]);
 		expect(kept).toMatchObject([{ slug: 'own-visitor', now: null, kept: { english: 'Visitor' } }]);
-		expect(await movedOn(db, loft, await studioShelf(db, loft), [plan])).toEqual([[]]);
+		expect(await outdatedMovements(db, loft, await studioCatalogue(db, loft), [plan])).toEqual([[]]);
 	});
 
 	it('are held to the rules of the catalogue, whoever sends them', async () => {
-		const today = await studioShelf(db, loft);
+		const today = await studioCatalogue(db, loft);
 		expect(ownFaults(own(), today)).toEqual([]);
 		expect(ownFaults(null, today)[0]?.message).toContain('an object with forms');
 		expect(ownFaults(own({ english: '' }), today)[0]?.message).toContain('english is a required field');
@@ -370,7 +370,7 @@ describe('the teacher’s own', () => {
 			'the catalogue has no movement "harbour-clam"'
 		);
 		const taken = await readSentPlan(db, loft, { plan, movements: [own] });
-		expect('plan' in taken && taken.plan.madeWith).toEqual({ 'harbour-clam': fingerprint(own) });
+		expect('plan' in taken && taken.plan.madeWith).toEqual({ 'harbour-clam': contentHash(own) });
 		for (const odd of [null, {}, { plan: 5 }, { plan: [], movements: 7 }])
 			expect(await readSentPlan(db, loft, odd)).toHaveProperty('faults');
 	});
@@ -422,8 +422,8 @@ describe('answers to a save', () => {
 
 it('every state of the catalogue is on record once, however often the server starts', async () => {
 	await recordCatalogue(db);
-	const plan = withStates(planOf('clam'), null, await studioShelf(db, loft));
-	expect(plan.madeWith).toEqual({ clam: fingerprint(findMovement('clam') as Movement) });
+	const plan = withStates(planOf('clam'), null, await studioCatalogue(db, loft));
+	expect(plan.madeWith).toEqual({ clam: contentHash(findMovement('clam') as Movement) });
 	expect(itemsOf(plan)).toHaveLength(1);
-	expect(new Set(CATALOGUE.map(fingerprint)).size).toBe(CATALOGUE.length);
+	expect(new Set(CATALOGUE.map(contentHash)).size).toBe(CATALOGUE.length);
 });

@@ -18,7 +18,7 @@ import {
 	type Filters
 } from '../../src/lib/core/substitution';
 import { DIRECTIONS, TISSUES } from '../../src/lib/core/anatomy';
-import { readPlan } from '../../src/lib/core/checks';
+import { analysePlan } from '../../src/lib/core/checks';
 import { newGroup, PRESETS, preset, TIERS, type Group } from '../../src/lib/core/group';
 import {
 	CAUTIONS,
@@ -180,7 +180,7 @@ describe('the room sheet', () => {
 		.add('build', new PlanWriter().item('supine-butterfly', { form: 'supported', keep: [] }))
 		.add('peak', { ...new PlanWriter().item('fire-log', { keep: ['sore knee'] }), id: 'b9' })
 		.plan('A class', '09:30', 1800);
-	const { context } = readPlan(plan, {
+	const { context } = analysePlan(plan, {
 		catalogue: CATALOGUE,
 		find: findMovement,
 		targets: preset('beginners').targets

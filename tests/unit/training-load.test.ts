@@ -15,8 +15,8 @@ import {
 } from '../../src/lib/core/training-load';
 import { emptyPlan } from '../../src/lib/core/plan';
 import { DEMO_PLANS } from '../../src/lib/demo/plans';
-import { effortOfReading } from '../../src/lib/core/series';
-import { readPlan } from '../../src/lib/core/checks';
+import { effortOfAnalysis } from '../../src/lib/core/series';
+import { analysePlan } from '../../src/lib/core/checks';
 import { preset } from '../../src/lib/core/group';
 
 const days = fc.array(fc.integer({ min: 0, max: 900 }), { minLength: 7, maxLength: 7 });
@@ -92,7 +92,7 @@ describe('effort of a class', () => {
 	it('is the mean over the seconds of the class, added up another way', () => {
 		const { plan } = DEMO_PLANS[0]!;
 		const timeline = clock(plan, findMovement);
-		const reading = readPlan(plan, {
+		const analysis = analysePlan(plan, {
 			catalogue: [],
 			find: findMovement,
 			targets: preset('general').targets
@@ -100,11 +100,11 @@ describe('effort of a class', () => {
 		let sumOfSeconds = 0;
 		for (let second = 0; second < timeline.totalSeconds; second++) {
 			const entry = timeline.entries.find((e) => e.fromSeconds <= second && second < e.toSeconds)!;
-			const taught = reading.context.items.find(({ item }) => item.id === entry.itemId);
+			const taught = analysis.context.items.find(({ item }) => item.id === entry.itemId);
 			const isWork = entry.phase === 'work' && taught;
 			sumOfSeconds += isWork ? effortOfWork(taught.item.mode, taught.form.intensity) : 1;
 		}
-		expect(effortOfReading(reading)).toBeCloseTo(sumOfSeconds / timeline.totalSeconds, 1);
+		expect(effortOfAnalysis(analysis)).toBeCloseTo(sumOfSeconds / timeline.totalSeconds, 1);
 	});
 
 	it('is nothing for an empty class', () => {

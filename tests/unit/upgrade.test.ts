@@ -13,7 +13,7 @@ import { getGroup } from '../../src/lib/server/groups';
 import { getPlan, restorePlan } from '../../src/lib/server/plans';
 import { metBefore, runOfPlan } from '../../src/lib/server/runs';
 import { getSeries, restoreSeries } from '../../src/lib/server/series';
-import { getOwn } from '../../src/lib/server/shelves';
+import { getOwn } from '../../src/lib/server/studio-catalogue';
 import { getStyle } from '../../src/lib/server/styles';
 import { getTemplate } from '../../src/lib/server/templates';
 import { startMariadb } from '../../scripts/mariadb.mjs';

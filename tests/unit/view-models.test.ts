@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { DIRECTIONS } from '../../src/lib/core/anatomy';
-import { previewRepair, readPlan, type Reading } from '../../src/lib/core/checks';
+import { previewRepair, analysePlan, type Analysis } from '../../src/lib/core/checks';
 import { phaseSeconds } from '../../src/lib/core/clock';
 import {
 	beforeAfter,
@@ -36,8 +36,8 @@ import { PlanWriter } from '../../src/lib/demo/build';
 import { anyPlan } from './arbitrary';
 
 const targets = preset('runners').targets;
-const read = (plan: ClassPlan): Reading =>
-	readPlan(plan, { catalogue: CATALOGUE, find: findMovement, targets });
+const read = (plan: ClassPlan): Analysis =>
+	analysePlan(plan, { catalogue: CATALOGUE, find: findMovement, targets });
 
 /** A class of some movements in its build section. */
 function classOf(slugs: readonly string[], lengthSeconds = 1800): ClassPlan {
@@ -56,9 +56,9 @@ describe('the score says what the clock says', () => {
 	it('for any class: sections side by side, blocks in order, all the work, nothing past the end', () => {
 		fc.assert(
 			fc.property(anyPlan(), (plan) => {
-				const reading = read(plan);
-				const drawn = score(reading);
-				const { totalSeconds, entries } = reading.timeline;
+				const analysis = read(plan);
+				const drawn = score(analysis);
+				const { totalSeconds, entries } = analysis.timeline;
 				expect(drawn.totalSeconds).toBe(totalSeconds);
 				expect(drawn.spanSeconds).toBe(Math.max(totalSeconds, plan.lengthSeconds));
 				expect(sum(drawn.sections.map((s) => s.width))).toBeCloseTo(totalSeconds, 6);
@@ -127,10 +127,10 @@ describe('the score says what the clock says', () => {
 	});
 
 	it('marks stand at the second of the finding and carry its words', () => {
-		const reading = read(classOf(['pigeon-fold', 'plank', 'pigeon-fold', 'plank']));
-		const placed = reading.findings.filter((f) => f.where.atSeconds !== undefined);
+		const analysis = read(classOf(['pigeon-fold', 'plank', 'pigeon-fold', 'plank']));
+		const placed = analysis.findings.filter((f) => f.where.atSeconds !== undefined);
 		expect(placed.length).toBeGreaterThan(0);
-		expect(score(reading).marks.map((m) => [m.x, m.message])).toEqual(
+		expect(score(analysis).marks.map((m) => [m.x, m.message])).toEqual(
 			placed.map((f) => [f.where.atSeconds, f.message])
 		);
 	});
@@ -190,10 +190,10 @@ describe('the running order adds up', () => {
 	it('for any class: parts make an item, blocks make a section, sections make the class', () => {
 		fc.assert(
 			fc.property(anyPlan(), (plan) => {
-				const reading = read(plan);
-				const sections = runningOrder(reading);
+				const analysis = read(plan);
+				const sections = runningOrder(analysis);
 				expect(sections.map((s) => s.id)).toEqual(plan.sections.map((s) => s.id));
-				expect(sum(sections.map((s) => s.seconds))).toBeCloseTo(reading.timeline.totalSeconds, 6);
+				expect(sum(sections.map((s) => s.seconds))).toBeCloseTo(analysis.timeline.totalSeconds, 6);
 				for (const { blocks, seconds } of sections) {
 					expect(sum(blocks.map((b) => b.seconds))).toBeCloseTo(seconds, 6);
 					for (const { rows, seconds: all } of blocks) {
@@ -251,14 +251,14 @@ describe('every number can be asked why', () => {
 	it('what gives a direction its time adds up to that time, and so does strength', () => {
 		fc.assert(
 			fc.property(anyPlan(), (plan) => {
-				const reading = read(plan);
+				const analysis = read(plan);
 				for (const direction of DIRECTIONS)
-					expect(sum(directionParts(reading, direction).map((p) => p.seconds))).toBeCloseTo(
-						rangeSeconds(reading.orbit, direction),
+					expect(sum(directionParts(analysis, direction).map((p) => p.seconds))).toBeCloseTo(
+						rangeSeconds(analysis.orbit, direction),
 						6
 					);
-				expect(sum(strengthParts(reading).map((p) => p.seconds))).toBeCloseTo(
-					reading.orbit.strengthWorkSeconds,
+				expect(sum(strengthParts(analysis).map((p) => p.seconds))).toBeCloseTo(
+					analysis.orbit.strengthWorkSeconds,
 					6
 				);
 			}),
@@ -302,9 +302,9 @@ describe('the ring', () => {
 
 describe('before and after', () => {
 	it('a class against itself shifts nothing from half a point on, and lists all it holds without a limit', () => {
-		const reading = read(classOf(['pigeon-fold', 'bridge-lift']));
-		expect(shiftsBetween(reading, reading, 0.5).shifts).toEqual([]);
-		const all = shiftsBetween(reading, reading).shifts;
+		const analysis = read(classOf(['pigeon-fold', 'bridge-lift']));
+		expect(shiftsBetween(analysis, analysis, 0.5).shifts).toEqual([]);
+		const all = shiftsBetween(analysis, analysis).shifts;
 		expect(all.map((s) => s.name)).toContain('strength');
 		expect(all).toHaveLength(7);
 		expect(all.every((s) => s.before === s.after)).toBe(true);

@@ -2,7 +2,7 @@ import { CATALOGUE } from '$lib/catalogue';
 import type { Leg } from '$lib/core/anatomy';
 import { fit, type FitResult } from '$lib/core/fit';
 import type { Group } from '$lib/core/group';
-import { shelfOf, type Movement } from '$lib/core/movement';
+import { catalogueView, type Movement } from '$lib/core/movement';
 import type { PaceModel } from '$lib/core/pace';
 import type { Known } from '$lib/core/run';
 import type { ClassPlan } from '$lib/core/plan';
@@ -13,7 +13,7 @@ import {
 	type Alternative,
 	type Conflict,
 	type Proposal,
-	type ProposeSetting,
+	type ProposeContext,
 	type Wishes
 } from '$lib/core/propose';
 import { calmOrder, type Calmed } from '$lib/core/ordering';
@@ -27,7 +27,7 @@ import { expose } from 'comlink';
  */
 
 /** What a proposal is asked for with, as it can be sent to a worker. */
-export interface Ask {
+export interface ProposeTask {
 	base: ClassPlan;
 	wishes: Wishes;
 	seed: number;
@@ -42,10 +42,10 @@ export interface Ask {
 }
 
 /** A proposal without what the desk works out again from its plan. */
-export type SentProposal = Omit<Proposal, 'reading'>;
+export type SentProposal = Omit<Proposal, 'analysis'>;
 
 /** What the classes of a series are proposed with, as it can be sent to a worker. */
-export interface AskSeries {
+export interface SeriesTask {
 	planned: PlannedSeries;
 	group: Group;
 	own: Movement[];
@@ -58,28 +58,28 @@ export interface AskSeries {
 	only?: string[];
 }
 
-function settingOf({ group, known, pace, lastFirstSide, own, leftOut, kept }: Ask): ProposeSetting {
-	const { offered, find } = shelfOf(CATALOGUE, own, leftOut, kept);
+function settingOf({ group, known, pace, lastFirstSide, own, leftOut, kept }: ProposeTask): ProposeContext {
+	const { offered, find } = catalogueView(CATALOGUE, own, leftOut, kept);
 	return { catalogue: offered, find, targets: group.targets, group, known, pace, lastFirstSide };
 }
 
 const api = {
 	/** `besides`: movements that the catalogue does not have, or not so. */
 	fit(plan: ClassPlan, besides: Movement[], pace: PaceModel): FitResult {
-		return fit(plan, shelfOf(CATALOGUE, [], [], besides).find, pace);
+		return fit(plan, catalogueView(CATALOGUE, [], [], besides).find, pace);
 	},
 
 	calm(plan: ClassPlan, besides: Movement[], pace: PaceModel): Calmed {
-		return calmOrder(plan, shelfOf(CATALOGUE, [], [], besides).find, pace);
+		return calmOrder(plan, catalogueView(CATALOGUE, [], [], besides).find, pace);
 	},
 
-	alternatives(ask: Ask, itemId: string): Alternative[] {
+	alternatives(ask: ProposeTask, itemId: string): Alternative[] {
 		return alternativesFor(ask.base, itemId, settingOf(ask), ask.wishes);
 	},
 
 	/** Tells each better class as it comes; why there can be none, or null. */
 	async propose(
-		ask: Ask,
+		ask: ProposeTask,
 		tell: (number: number, done: boolean, proposal: SentProposal) => unknown
 	): Promise<Conflict | null> {
 		const { base, wishes, seed } = ask;
@@ -87,7 +87,7 @@ const api = {
 		const conflict = conflictOf({ base, wishes, setting });
 		if (conflict) return conflict;
 		for (const { number, done, proposal } of propose({ base, wishes, setting, seed })) {
-			const { reading: _reading, ...sent } = proposal;
+			const { analysis: _own, ...sent } = proposal;
 			await tell(number, done, sent);
 		}
 		return null;
@@ -95,10 +95,10 @@ const api = {
 
 	/** Tells each class of a series as it comes. */
 	async proposeSeries(
-		{ planned, group, own, leftOut, kept, knownBefore, style, seed, only }: AskSeries,
+		{ planned, group, own, leftOut, kept, knownBefore, style, seed, only }: SeriesTask,
 		tell: (classId: string, plan: ClassPlan, done: number, of: number) => unknown
 	): Promise<void> {
-		const { offered, find } = shelfOf(CATALOGUE, own, leftOut, kept);
+		const { offered, find } = catalogueView(CATALOGUE, own, leftOut, kept);
 		const { choices, pace } = style;
 		const setting = { group, find, catalogue: offered, knownBefore, pace };
 		const steps = proposeSeries({ planned, setting, choices, seed, ...(only ? { only } : {}) });

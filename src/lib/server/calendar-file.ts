@@ -1,18 +1,18 @@
 import { writeCalendar } from '../core/icalendar';
 import type { Tasks } from './compute/tasks';
-import { seriesToRead, type StoredSetting } from './series-setting';
+import { seriesInput, type StoredSeriesContext } from './series-context';
 
 /**
  * The classes of a series as an iCalendar file, with nothing of the people. `datesOf`: works the dates out. `stamp`: now.
  */
 export async function seriesCalendar(
-	setting: StoredSetting,
+	setting: StoredSeriesContext,
 	studioName: string,
 	stamp: Date,
-	datesOf: (input: ReturnType<typeof seriesToRead>) => Promise<ReturnType<Tasks['dates']>>
+	datesOf: (input: ReturnType<typeof seriesInput>) => Promise<ReturnType<Tasks['dates']>>
 ): Promise<string> {
 	const { planned, version } = setting.stored;
-	const dates = await datesOf(seriesToRead(setting));
+	const dates = await datesOf(seriesInput(setting));
 	return writeCalendar(
 		`${planned.series.title}, ${studioName}`,
 		dates.map(({ id, ...event }) => ({

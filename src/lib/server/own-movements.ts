@@ -1,7 +1,7 @@
 import { CATALOGUE } from '../catalogue';
 import { movementFaults, type Movement } from '../core/movement';
 import type { Fault } from '../core/validation';
-import type { StudioShelf } from './shelves';
+import type { StudioCatalogue } from './studio-catalogue';
 
 /** Slugs of own movements begin so, and can never be those of the catalogue. */
 export const OWN_PREFIX = 'own-';
@@ -22,7 +22,7 @@ export function ownSlug(english: string, taken: (slug: string) => boolean): stri
 }
 
 /** Everything wrong with an own movement, by the same rules as the catalogue. */
-export function ownFaults(value: unknown, today: StudioShelf): Fault[] {
+export function ownFaults(value: unknown, today: StudioCatalogue): Fault[] {
 	if (typeof value !== 'object' || value === null || !Array.isArray((value as Movement).forms))
 		return [{ path: '', message: 'a movement is an object with forms' }];
 	const movement = value as Movement;

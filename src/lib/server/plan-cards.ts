@@ -5,7 +5,7 @@ import { contentText, type ClassPlan } from '../core/plan';
 import type { PlanCard } from './compute/plan-card';
 import { compute } from './compute/pool';
 import type { Db } from './db/open';
-import { movedOn, movementsFor, type StudioShelf } from './shelves';
+import { outdatedMovements, movementsFor, type StudioCatalogue } from './studio-catalogue';
 
 interface PlanOfCard {
 	id: string;
@@ -28,13 +28,13 @@ const known = new LRUCache<string, PlanCard>({ max: 2000 });
 export async function planCards(
 	db: Db,
 	studioId: string,
-	today: StudioShelf,
+	today: StudioCatalogue,
 	plans: readonly PlanOfCard[],
 	groupOf: (plan: PlanOfCard) => GroupOfCard,
 	pace: PaceModel,
 	givenUp: AbortSignal
 ): Promise<PlanCard[]> {
-	const moved = await movedOn(
+	const moved = await outdatedMovements(
 		db,
 		studioId,
 		today,

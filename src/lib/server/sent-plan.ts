@@ -3,7 +3,13 @@ import type { Movement } from '../core/movement';
 import { PLAN, planFaults, type ClassPlan } from '../core/plan';
 import { broughtUp, type Fault } from '../core/validation';
 import type { Db } from './db/open';
-import { fingerprintsOf, movedOn, shelfWith, studioShelf, withStates } from './shelves';
+import {
+	contentHashes,
+	outdatedMovements,
+	catalogueWith,
+	studioCatalogue,
+	withStates
+} from './studio-catalogue';
 
 /** A plan as it is to be stored, with the movements that it brings along and that have to be kept with it. */
 export interface SentPlan {
@@ -20,16 +26,18 @@ export async function readSentPlan(
 	studioId: string,
 	body: Record<string, unknown> | null
 ): Promise<SentPlan | { faults: Fault[] }> {
-	const today = await studioShelf(db, studioId);
+	const today = await studioCatalogue(db, studioId);
 	const brought = readMovements(body?.movements ?? [], today.shelf.find);
 	if (!brought.ok) return { faults: brought.faults };
 	const up = broughtUp(PLAN, body?.plan);
 	if (!up.ok) return up;
 	const plan = up.value as ClassPlan | undefined;
 	const isObject = typeof plan === 'object' && plan !== null && !Array.isArray(plan);
-	const asked = isObject ? { ...plan, madeWith: madeWithOf(plan, fingerprintsOf(brought.value)) } : plan;
-	const kept = isObject ? await movedOn(db, studioId, today, [asked as ClassPlan], brought.value) : [];
-	const faults = planFaults(asked, shelfWith(today, kept[0] ?? []).find);
+	const asked = isObject ? { ...plan, madeWith: madeWithOf(plan, contentHashes(brought.value)) } : plan;
+	const kept = isObject
+		? await outdatedMovements(db, studioId, today, [asked as ClassPlan], brought.value)
+		: [];
+	const faults = planFaults(asked, catalogueWith(today, kept[0] ?? []).find);
 	return faults.length
 		? { faults }
 		: { plan: withStates(asked as ClassPlan, null, today), movements: brought.value };

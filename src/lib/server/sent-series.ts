@@ -6,7 +6,13 @@ import { seriesFaults, type SeriesDocument } from '../core/series';
 import type { Db } from './db/open';
 import { madeWithOf } from './sent-plan';
 import { foreignPlans } from './series';
-import { fingerprintsOf, movedOn, shelfWith, studioShelf, withStates } from './shelves';
+import {
+	contentHashes,
+	outdatedMovements,
+	catalogueWith,
+	studioCatalogue,
+	withStates
+} from './studio-catalogue';
 
 /** A series as it is to be stored, with the movements that it brings along and that have to be kept with it. */
 export interface SentSeries {
@@ -26,23 +32,23 @@ export async function readSentSeries(
 	stored: { id: string; planned: SeriesDocument } | null,
 	movements: unknown = []
 ): Promise<SentSeries | { faults: Fault[] }> {
-	const today = await studioShelf(db, studioId);
+	const today = await studioCatalogue(db, studioId);
 	const brought = readMovements(movements, today.shelf.find);
 	if (!brought.ok) return { faults: brought.faults };
-	const states = fingerprintsOf(brought.value);
+	const states = contentHashes(brought.value);
 	const plans = plansIn(sent);
 	const asked = Object.entries(plans).map(([id, plan]) => {
 		const madeWith = { ...stored?.planned.plans[id]?.madeWith, ...madeWithOf(plan, states) };
 		return { id, plan: { ...plan, madeWith } };
 	});
-	const kept = await movedOn(
+	const kept = await outdatedMovements(
 		db,
 		studioId,
 		today,
 		asked.map(({ plan }) => plan),
 		brought.value
 	);
-	const finds = new Map(asked.map(({ id }, i) => [id, shelfWith(today, kept[i] ?? []).find]));
+	const finds = new Map(asked.map(({ id }, i) => [id, catalogueWith(today, kept[i] ?? []).find]));
 	const whole = withPlans(sent, Object.fromEntries(asked.map(({ id, plan }) => [id, plan])));
 	const faults = seriesFaults(whole, (id) => finds.get(id) ?? today.shelf.find);
 	if (faults.length) return { faults };

@@ -6,7 +6,7 @@ import { and, asc, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import {
 	type Due,
 	dueIn,
-	markOf,
+	sectionsHash,
 	type PlannedSeries,
 	SERIES,
 	type Series,
@@ -18,7 +18,7 @@ import type { Db } from './db/open';
 import { newId } from './db/ids';
 import { classGroup, plan, series, studio } from './db/schema';
 import { deleteFrom, moveFrom, setSwitch, updateFrom } from './db/versioned';
-import { sameContent } from './fingerprint';
+import { sameContent } from './content-hash';
 import { addPlanRow, changePlanRow, onePlan } from './plan-rows';
 import { holdQuota } from './quotas';
 import { addRun, runsOfPlans, taughtPlans } from './runs';
@@ -288,7 +288,7 @@ async function writePlans(
 	for (const [id, document] of Object.entries(before.planned.plans)) {
 		if (Object.hasOwn(plans, id)) continue;
 		const version = before.planVersions[id] as number;
-		if (markOf(document) === proposed.get(id)) held(await deleteFrom(tx, plan, one(id), version));
+		if (sectionsHash(document) === proposed.get(id)) held(await deleteFrom(tx, plan, one(id), version));
 		else held(await moveFrom(tx, plan, one(id), version, { seriesId: null, plannedOn: null }));
 	}
 	return keptApart;

@@ -1,10 +1,10 @@
 import { addDays, dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
 import { getGroup, groupNames } from '$lib/server/groups';
-import { latelyFrom } from '$lib/server/plan-setting';
+import { latelyFrom } from '$lib/server/plan-context';
 import { usedBetween } from '$lib/server/runs';
-import { studioOfRequest } from '$lib/server/scope';
-import { studioShelf } from '$lib/server/shelves';
+import { studioOfRequest } from '$lib/server/endpoint';
+import { studioCatalogue } from '$lib/server/studio-catalogue';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -12,7 +12,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const today = dayInZone(new Date(), studio.timeZone);
 	const asked = url.searchParams.get('group');
 	const chosen = asked ? await getGroup(db(), studio.id, asked) : null;
-	const shelf = await studioShelf(db(), studio.id);
+	const shelf = await studioCatalogue(db(), studio.id);
 	return {
 		own: shelf.own.map((o) => o.movement),
 		leftOut: shelf.leftOut,

@@ -3,7 +3,7 @@
 	import { CATALOGUE } from '$lib/catalogue';
 	import { findInCatalogue, type Filters } from '$lib/core/substitution';
 	import { movementRing } from '$lib/core/view-models';
-	import { POSITION_NAME, shelfOf } from '$lib/core/movement';
+	import { POSITION_NAME, catalogueView } from '$lib/core/movement';
 	import Figure from '$lib/ui/movement/Figure.svelte';
 	import FinderFilters from '$lib/ui/movement/FinderFilters.svelte';
 	import Ring from '$lib/ui/chart/Ring.svelte';
@@ -13,7 +13,7 @@
 	let filters = $state.raw<Filters>({});
 	let input = $state<HTMLInputElement>();
 
-	const shelf = $derived(shelfOf(CATALOGUE, data.own));
+	const shelf = $derived(catalogueView(CATALOGUE, data.own));
 	const out = $derived(new Set(data.leftOut));
 	const found = $derived(
 		findInCatalogue(shelf.all, filters, { group: data.group, usedLately: data.usedLately })

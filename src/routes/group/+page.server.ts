@@ -4,7 +4,7 @@ import { db } from '$lib/server/db';
 import { createGroup, listGroups } from '$lib/server/groups';
 import { formErrors } from '$lib/server/forms';
 import { readForm, tokenOf } from '$lib/server/requests';
-import { studioOfRequest } from '$lib/server/scope';
+import { studioOfRequest } from '$lib/server/endpoint';
 import { fail, redirect } from '@sveltejs/kit';
 import { object, string } from 'yup';
 import type { Actions, PageServerLoad } from './$types';

@@ -1,5 +1,5 @@
 import { db } from '$lib/server/db';
-import { ownerOfRequest } from '$lib/server/scope';
+import { ownerOfRequest } from '$lib/server/endpoint';
 import { getStyle } from '$lib/server/styles';
 import type { PageServerLoad } from './$types';
 

@@ -2,9 +2,9 @@ import { newGroup } from '$lib/core/group';
 import { getStyle } from '$lib/server/styles';
 import { db } from '$lib/server/db';
 import { formErrors } from '$lib/server/forms';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { readForm, versionOf } from '$lib/server/requests';
-import { studioShelf } from '$lib/server/shelves';
+import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { planCards } from '$lib/server/plan-cards';
 import {
 	removeTemplate,
@@ -23,7 +23,7 @@ const ANYBODY = { version: 0, group: newGroup('general', 'anybody') };
 export const load: PageServerLoad = async ({ locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const templates = await listTemplates(db(), studio.id);
-	const shelf = await studioShelf(db(), studio.id);
+	const shelf = await studioCatalogue(db(), studio.id);
 	const plans = templates.map((stored) => ({ ...stored, groupId: '', plannedOn: null }));
 	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
 	const cards = await planCards(db(), studio.id, shelf, plans, () => ANYBODY, pace, request.signal);

@@ -1,5 +1,5 @@
 import { CATALOGUE, findMovement } from '../../../src/lib/catalogue';
-import { readPlan, type Finding, type Reading, type Setting } from '../../../src/lib/core/checks';
+import { analysePlan, type Finding, type Analysis, type PlanContext } from '../../../src/lib/core/checks';
 import type { Leg } from '../../../src/lib/core/anatomy';
 import { newGroup, preset, type Group } from '../../../src/lib/core/group';
 import type { Caution } from '../../../src/lib/core/movement';
@@ -11,7 +11,7 @@ import { PlanWriter } from '../../../src/lib/demo/build';
 export type Write = (w: PlanWriter) => unknown;
 
 /** What a case is read against; everything left out asks for nothing. */
-export interface Given {
+export interface GivenRung {
 	targets?: Targets;
 	/** Seconds asked for; left out: as long as the plan is. */
 	length?: number;
@@ -24,8 +24,8 @@ export interface Given {
 
 /** The table of a check: plans that pass, and plans that fail with the exact findings expected. */
 export interface Table {
-	passing: [what: string, write: Write, given?: Given][];
-	failing: [what: string, write: Write, messages: string | string[], given?: Given][];
+	passing: [what: string, write: Write, given?: GivenRung][];
+	failing: [what: string, write: Write, messages: string | string[], given?: GivenRung][];
 	/** Failing cases for which there is no repair, by their names. */
 	unmendable?: string[];
 }
@@ -39,8 +39,8 @@ export const ANY: Targets = {
 	strength: free
 };
 
-export const read = (plan: ClassPlan, given: Given = {}): Reading => {
-	const setting: Setting = {
+export const read = (plan: ClassPlan, given: GivenRung = {}): Analysis => {
+	const setting: PlanContext = {
 		catalogue: CATALOGUE,
 		find: findMovement,
 		targets: given.targets ?? ANY,
@@ -48,14 +48,14 @@ export const read = (plan: ClassPlan, given: Given = {}): Reading => {
 		known: given.taughtBefore ? { slugs: given.taughtBefore, from: 'taught' } : null,
 		lastFirstSide: given.lastFirstSide ?? null
 	};
-	return readPlan(plan, setting);
+	return analysePlan(plan, setting);
 };
 
-export function found(plan: ClassPlan, id: string, given: Given = {}): Finding[] {
+export function found(plan: ClassPlan, id: string, given: GivenRung = {}): Finding[] {
 	return read(plan, given).findings.filter((f) => f.checkId === id);
 }
 
-export function written(write: Write, given: Given = {}): ClassPlan {
+export function written(write: Write, given: GivenRung = {}): ClassPlan {
 	const writer = new PlanWriter();
 	write(writer);
 	const plan: ClassPlan = {

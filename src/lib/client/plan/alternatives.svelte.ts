@@ -3,7 +3,7 @@ import type { Alternative } from '$lib/core/propose';
 import { shiftsBetween, type Shift } from '$lib/core/view-models';
 import { inWorker } from '../worker';
 import type { PlanDocument } from './plan-document.svelte';
-import { askFor } from './proposals.svelte';
+import { proposeTask } from './proposals.svelte';
 
 /** Something else in the place of an item, with what it would change. */
 export interface ShownAlternative {
@@ -25,9 +25,9 @@ export class Alternatives {
 
 	/** Looks for three, each with what it would change. */
 	async look(item: Item): Promise<void> {
-		const { plan, reading, shelf } = this.document;
+		const { plan, analysis, shelf } = this.document;
 		this.shown = { itemId: item.id, found: null };
-		const ask = askFor(this.document, {}, 1);
+		const ask = proposeTask(this.document, {}, 1);
 		const outcome = await inWorker((core) => core.alternatives(ask, item.id)).result;
 		if (plan !== this.document.plan || this.shown?.itemId !== item.id) return;
 		if (outcome.how !== 'done') {
@@ -41,7 +41,7 @@ export class Alternatives {
 			return {
 				alternative,
 				name: shelf.find(by.movement)?.english ?? by.movement,
-				...shiftsBetween(reading, after, 1)
+				...shiftsBetween(analysis, after, 1)
 			};
 		});
 		this.shown = { itemId: item.id, found };

@@ -98,7 +98,7 @@ export class BlockCommands {
 		const blockId = this.document.blockIdOf(itemId);
 		const place = placeAtSecond(
 			this.document.plan,
-			blockSpans(this.document.reading.timeline),
+			blockSpans(this.document.analysis.timeline),
 			blockId,
 			second
 		);

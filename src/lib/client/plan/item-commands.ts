@@ -121,7 +121,7 @@ export class ItemCommands {
 		const movement = item && this.document.shelf.find(item.movement);
 		const form = movement && formOf(movement, item.form);
 		if (!item || !form) return;
-		const passes = this.document.reading.timeline.entries.filter(
+		const passes = this.document.analysis.timeline.entries.filter(
 			(e) => e.itemId === itemId && e.phase === 'work'
 		).length;
 		const unit = secondsPerUnit(

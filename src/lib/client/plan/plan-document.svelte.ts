@@ -1,10 +1,10 @@
 import { CATALOGUE } from '$lib/catalogue';
 import type { Leg } from '$lib/core/anatomy';
-import { readPlan, type Reading } from '$lib/core/checks';
+import { analysePlan, type Analysis } from '$lib/core/checks';
 import { spread, stretches } from '$lib/core/clock';
 import type { Group } from '$lib/core/group';
 import { HIP_TESTS } from '$lib/core/measure';
-import { shelfOf, type Difference, type Movement } from '$lib/core/movement';
+import { catalogueView, type Difference, type Movement } from '$lib/core/movement';
 import type { PaceModel } from '$lib/core/pace';
 import {
 	applyEdit,
@@ -22,7 +22,7 @@ import { classRing, runningOrder, score } from '$lib/core/view-models';
 import type { DocumentSession } from '../document-session.svelte';
 
 /** A movement that is not what it was when the plan was made. */
-export interface Moved {
+export interface OutdatedMovement {
 	slug: string;
 	english: string;
 	/** Today's fingerprint; null when there is no such movement any more. */
@@ -36,7 +36,7 @@ export interface DeskSetting {
 	group: Group;
 	own: Movement[];
 	leftOut: string[];
-	moved: Moved[];
+	moved: OutdatedMovement[];
 	known: Known;
 	usedLately: Known;
 	/** The pace of who teaches. */
@@ -56,7 +56,7 @@ export class PlanDocument {
 		this.setting.moved.filter(({ slug, now }) => this.plan.madeWith?.[slug] !== now || now === null)
 	);
 	readonly shelf = $derived.by(() =>
-		shelfOf(
+		catalogueView(
 			CATALOGUE,
 			this.setting.own,
 			this.setting.leftOut,
@@ -64,18 +64,18 @@ export class PlanDocument {
 		)
 	);
 	readonly style = $derived(styleOf(this.plan.style));
-	readonly reading = $derived.by(() => this.read(this.plan));
+	readonly analysis = $derived.by(() => this.read(this.plan));
 	/** What each item means for the people in the room. */
 	readonly room = $derived.by(() =>
-		roomSheet(this.reading.context.items, this.setting.group, this.shelf.find, this.style)
+		roomSheet(this.analysis.context.items, this.setting.group, this.shelf.find, this.style)
 	);
-	readonly order = $derived(runningOrder(this.reading));
-	readonly score = $derived(score(this.reading));
-	readonly ring = $derived(classRing(this.reading.orbit, this.reading.balance));
+	readonly order = $derived(runningOrder(this.analysis));
+	readonly score = $derived(score(this.analysis));
+	readonly ring = $derived(classRing(this.analysis.orbit, this.analysis.balance));
 	/** When the class is likely to end. */
 	readonly spread = $derived.by(() =>
 		spread(
-			stretches(this.reading.timeline, this.shelf.find, this.itemOf, this.setting.pace),
+			stretches(this.analysis.timeline, this.shelf.find, this.itemOf, this.setting.pace),
 			this.plan.lengthSeconds
 		)
 	);
@@ -88,10 +88,10 @@ export class PlanDocument {
 	) {}
 
 	/** Any plan read as this desk reads its own. */
-	read(plan: ClassPlan): Reading {
+	read(plan: ClassPlan): Analysis {
 		const { group, known, pace, lastFirstSide } = this.setting;
 		const { offered, find } = this.shelf;
-		return readPlan(plan, {
+		return analysePlan(plan, {
 			catalogue: offered,
 			find,
 			targets: group.targets,
@@ -117,7 +117,7 @@ export class PlanDocument {
 	}
 
 	/** Goes over to what the catalogue has today. */
-	remake({ slug, english, now }: Moved): void {
+	remake({ slug, english, now }: OutdatedMovement): void {
 		if (now) this.edit({ do: 'remake', slug, fingerprint: now }, `${english} as the catalogue has it today`);
 	}
 

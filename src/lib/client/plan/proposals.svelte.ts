@@ -2,7 +2,7 @@ import { renewed, type ClassPlan, type Renewal } from '$lib/core/plan';
 import { ownShares, type Conflict, type Wishes } from '$lib/core/propose';
 import { percentOf, proposalCard, type ProposalCard } from '$lib/core/view-models';
 import { proxy } from 'comlink';
-import type { Ask, SentProposal } from '../core.worker';
+import type { ProposeTask, SentProposal } from '../core.worker';
 import { inWorker, type Work } from '../worker';
 import type { PlanDocument } from './plan-document.svelte';
 
@@ -17,12 +17,12 @@ export interface ShownProposal {
 }
 
 /** What a worker needs to propose for the plan at the desk. */
-export function askFor(
+export function proposeTask(
 	{ plan, moved, setting }: PlanDocument,
 	wishes: Wishes,
 	seed: number,
 	base: ClassPlan = plan
-): Ask {
+): ProposeTask {
 	const { group, known, pace, lastFirstSide, own, leftOut } = setting;
 	const kept = moved.map((movement) => movement.kept);
 	return { base, wishes, seed, group, known, pace, lastFirstSide, own, leftOut, kept };
@@ -48,7 +48,7 @@ export class Proposals {
 		this.found = [];
 		this.conflict = null;
 		const part = renew === 'nothing' || renew === 'everything' ? {} : { only: [renew] };
-		const ask = askFor(this.document, { ...wishes, ...part }, seed, renewed(plan, renew));
+		const ask = proposeTask(this.document, { ...wishes, ...part }, seed, renewed(plan, renew));
 		const shown = proxy((number: number, done: boolean, sent: SentProposal) => {
 			if (plan !== this.document.plan || this.work !== work) return; // edited or asked anew meanwhile
 			const card = proposalCard(this.document.read(sent.plan), sent);

@@ -8,7 +8,7 @@ export class Repairs {
 
 	/** What would mend a finding, and what that would change; says so when nothing is ready. */
 	preview(finding: Finding): Preview | null {
-		const preview = previewRepair(finding, this.document.reading.context);
+		const preview = previewRepair(finding, this.document.analysis.context);
 		if (!preview)
 			this.document.say('There is no ready repair for this plan that makes nothing worse; it takes your eye');
 		return preview;

@@ -11,14 +11,14 @@ import {
 	type SeriesShift
 } from '$lib/core/view-models';
 import type { Group } from '$lib/core/group';
-import { shelfOf, type FormId, type Movement, type FindMovement } from '$lib/core/movement';
+import { catalogueView, type FormId, type Movement, type FindMovement } from '$lib/core/movement';
 import { RUN_NOTES, type RunNotes, type Runs } from '$lib/core/run';
 import { slugsOf, type ClassPlan } from '$lib/core/plan';
 import {
 	fallsOut,
 	ladderTo,
 	movedTo,
-	readSeries,
+	analyseSeries,
 	renewable,
 	sameGoal,
 	seriesFindings,
@@ -28,7 +28,7 @@ import {
 	withSettings,
 	type Changed,
 	type PlannedSeries,
-	type ReadClass,
+	type ClassAnalysis,
 	type SeriesDocument,
 	type SeriesSettings,
 	type Slot,
@@ -79,19 +79,19 @@ export class SeriesDesk {
 	readonly document = $derived.by(() => this.session.document);
 	readonly planned = $derived<PlannedSeries>({ ...this.document, runs: this.runs });
 	readonly series = $derived(this.planned.series);
-	readonly reading = $derived.by(() => this.read(this.planned));
-	readonly findings = $derived(seriesFindings(this.reading));
-	readonly weeks = $derived(weekCards(this.reading));
-	readonly ring = $derived(classRing(this.reading.orbit, this.reading.balance));
-	readonly ladders = $derived(ladderLines(this.reading));
-	readonly load = $derived(loadLines(this.reading));
-	readonly balance = $derived(balanceBars(this.reading));
-	readonly tissues = $derived(tissueCells(this.reading));
+	readonly analysis = $derived.by(() => this.read(this.planned));
+	readonly findings = $derived(seriesFindings(this.analysis));
+	readonly weeks = $derived(weekCards(this.analysis));
+	readonly ring = $derived(classRing(this.analysis.orbit, this.analysis.balance));
+	readonly ladders = $derived(ladderLines(this.analysis));
+	readonly load = $derived(loadLines(this.analysis));
+	readonly balance = $derived(balanceBars(this.analysis));
+	readonly tissues = $derived(tissueCells(this.analysis));
 	/** How many classes wait for a proposal, and how many could be made anew. */
-	readonly waiting = $derived(waiting(this.reading).length);
-	readonly renewable = $derived(renewable(this.reading).length);
-	readonly class = $derived.by<ReadClass | null>(
-		() => this.reading.classes.find((c) => c.class.id === this.selected) ?? null
+	readonly waiting = $derived(waiting(this.analysis).length);
+	readonly renewable = $derived(renewable(this.analysis).length);
+	readonly class = $derived.by<ClassAnalysis | null>(
+		() => this.analysis.classes.find((c) => c.class.id === this.selected) ?? null
 	);
 	readonly card = $derived.by(
 		() => this.weeks.flatMap((week) => week.classes).find(({ id }) => id === this.selected) ?? null
@@ -115,7 +115,7 @@ export class SeriesDesk {
 		});
 		this.runs = runs;
 		this.runVersions = { ...runVersions };
-		this.shelf = shelfOf(CATALOGUE, setting.own, setting.leftOut, setting.kept);
+		this.shelf = catalogueView(CATALOGUE, setting.own, setting.leftOut, setting.kept);
 		this.movements = [...this.shelf.offered].sort((a, b) => a.english.localeCompare(b.english, 'en'));
 		this.within = {
 			group: setting.group,
@@ -136,7 +136,7 @@ export class SeriesDesk {
 	}
 
 	private read(planned: PlannedSeries) {
-		return readSeries(planned, this.within);
+		return analyseSeries(planned, this.within);
 	}
 
 	/** Another state as one step; typing on in the same field is one step of undo. */
@@ -240,9 +240,10 @@ export class SeriesDesk {
 			this.say(`It was not moved: ${moved.message}.`);
 			return;
 		}
-		const shifts = seriesShifts(this.reading, this.read(moved.value));
-		if (shifts.length > 1) this.show(`Moved to ${dayName(to.on)}`, [['Move it, and what follows', moved]]);
-		else this.set(moved.value, `Moved to ${dayName(to.on)}`);
+		const shifts = seriesShifts(this.analysis, this.read(moved.value));
+		if (shifts.length > 1)
+			this.show(`OutdatedMovement to ${dayName(to.on)}`, [['Move it, and what follows', moved]]);
+		else this.set(moved.value, `OutdatedMovement to ${dayName(to.on)}`);
 	}
 
 	insertWeek(before: number): void {
@@ -258,7 +259,7 @@ export class SeriesDesk {
 						{
 							label,
 							after: change.value,
-							shifts: seriesShifts(this.reading, this.read(change.value))
+							shifts: seriesShifts(this.analysis, this.read(change.value))
 						}
 					]
 				: []
@@ -280,9 +281,9 @@ export class SeriesDesk {
 		if (this.proposing) return;
 		const only =
 			which === 'waiting'
-				? waiting(this.reading)
+				? waiting(this.analysis)
 				: which === 'all'
-					? renewable(this.reading)
+					? renewable(this.analysis)
 					: [which.classId];
 		if (only.length === 0) return;
 		const from = this.planned;

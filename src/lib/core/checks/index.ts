@@ -1,4 +1,4 @@
 export * from './registry';
-export * from './run';
+export * from './analysis';
 export * from './types';
 export { hungSeconds, MUSCLE_TISSUES, stillSeconds } from './help';

@@ -13,10 +13,10 @@ export const SEVERITIES = ['stop', 'mend', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
 /** What a class waits for; notes are worth knowing and keep nobody from teaching. */
-export const waits = ({ severity }: { severity: string }): boolean => severity !== 'note';
+export const needsAttention = ({ severity }: { severity: string }): boolean => severity !== 'note';
 
 /** What a plan is read against. */
-export interface Setting {
+export interface PlanContext {
 	/** What may be added: the offered part of the shelf. */
 	catalogue: readonly Movement[];
 	find: FindMovement;
@@ -32,7 +32,7 @@ export interface Setting {
 }
 
 /** All that a check may look at: the plan and what was worked out from it. */
-export interface CheckContext extends Setting {
+export interface CheckContext extends PlanContext {
 	plan: ClassPlan;
 	style: TeachingStyle;
 	timeline: Timeline;

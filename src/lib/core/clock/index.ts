@@ -3,5 +3,5 @@ export * from './dose';
 export * from './items';
 export * from './owed';
 export * from './peak';
-export * from './read';
+export * from './time-text';
 export * from './spread';

@@ -1,5 +1,5 @@
 import type { Leg } from '../anatomy';
-import { keptWith, type Form, type Movement, type PropSite, type PropUse } from '../movement';
+import { memoizeBy, type Form, type Movement, type PropSite, type PropUse } from '../movement';
 import { arm } from './arms';
 import { posture } from './posture';
 import type { Skeleton } from './skeleton';
@@ -61,7 +61,7 @@ export function figure(movement: Movement, view: View, form?: Form, leads: Leg =
 }
 
 /** Solving for a figure is costly: each is worked out once while its movement lives. */
-const drawn = keptWith<Figure>();
+const drawn = memoizeBy<Figure>();
 
 function draw(movement: Movement, view: View, form: Form | undefined, leads: Leg): Figure {
 	const { skeleton: s, arms } = posture(movement, form);

@@ -1,5 +1,5 @@
 /** One dose that may change: amounts `min`, `min + 1`, ... with the seconds that each takes. */
-export interface Knob {
+export interface AdjustableDose {
 	itemId: string;
 	/** Amount that `seconds[0]` belongs to. */
 	min: number;
@@ -27,7 +27,7 @@ export type Choice =
 	  };
 
 /** One amount of a knob, seen as a choice: what it takes and what it costs. */
-interface Option {
+interface AmountChoice {
 	amount: number;
 	seconds: number;
 	cost: number;
@@ -37,26 +37,26 @@ interface Option {
  * The cost of taking an amount: weight x (change in seconds)^2 / (range in seconds), so that wide doses
  * give way more than narrow ones, in proportion to what they have. Seconds, not breaths, are compared.
  */
-export function changeCost(knob: Knob, amount: number): number {
-	const change = (amount - knob.current) * knob.secondsPerUnit;
-	return (knob.weight * change * change) / rangeOf(knob);
+export function changeCost(dose: AdjustableDose, amount: number): number {
+	const change = (amount - dose.current) * dose.secondsPerUnit;
+	return (dose.weight * change * change) / rangeOf(dose);
 }
 
-function rangeOf(knob: Knob): number {
-	return Math.max(1, (knob.allowed[1] - knob.allowed[0]) * knob.secondsPerUnit);
+function rangeOf(dose: AdjustableDose): number {
+	return Math.max(1, (dose.allowed[1] - dose.allowed[0]) * dose.secondsPerUnit);
 }
 
-function optionsOf(knob: Knob): Option[] {
-	const options: Option[] = [];
-	for (let amount = knob.allowed[0]; amount <= knob.allowed[1]; amount++) {
-		if (amount % knob.step !== 0 && amount !== knob.current) continue;
+function optionsOf(dose: AdjustableDose): AmountChoice[] {
+	const options: AmountChoice[] = [];
+	for (let amount = dose.allowed[0]; amount <= dose.allowed[1]; amount++) {
+		if (amount % dose.step !== 0 && amount !== dose.current) continue;
 		options.push({
 			amount,
-			seconds: knob.seconds[amount - knob.min] as number,
-			cost: changeCost(knob, amount)
+			seconds: dose.seconds[amount - dose.min] as number,
+			cost: changeCost(dose, amount)
 		});
 	}
-	return options.length ? options : optionsOf({ ...knob, step: 1 });
+	return options.length ? options : optionsOf({ ...dose, step: 1 });
 }
 
 /**
@@ -65,20 +65,20 @@ function optionsOf(knob: Knob): Option[] {
  * @returns seconds per knob and the multiplier (cost of one more second); null when the sum is out of reach
  */
 export function waterFill(
-	knobs: readonly Knob[],
+	adjustable: readonly AdjustableDose[],
 	totalSeconds: number
 ): { seconds: number[]; price: number } | null {
-	const start = knobs.map((k) => k.current * k.secondsPerUnit);
-	const low = knobs.map((k) => k.allowed[0] * k.secondsPerUnit);
-	const high = knobs.map((k) => k.allowed[1] * k.secondsPerUnit);
-	const give = knobs.map((k) => rangeOf(k) / (2 * k.weight));
+	const start = adjustable.map((k) => k.current * k.secondsPerUnit);
+	const low = adjustable.map((k) => k.allowed[0] * k.secondsPerUnit);
+	const high = adjustable.map((k) => k.allowed[1] * k.secondsPerUnit);
+	const give = adjustable.map((k) => rangeOf(k) / (2 * k.weight));
 	const at = (price: number) =>
-		knobs.map((_, i) => Math.min(high[i]!, Math.max(low[i]!, start[i]! + price * give[i]!)));
+		adjustable.map((_, i) => Math.min(high[i]!, Math.max(low[i]!, start[i]! + price * give[i]!)));
 	const sum = (values: number[]) => values.reduce((a, b) => a + b, 0);
 	const tolerance = 1e-9 * Math.max(1, Math.abs(totalSeconds));
 	if (totalSeconds < sum(low) - tolerance || totalSeconds > sum(high) + tolerance) return null;
 
-	const breakpoints = knobs
+	const breakpoints = adjustable
 		.flatMap((_, i) => [(low[i]! - start[i]!) / give[i]!, (high[i]! - start[i]!) / give[i]!])
 		.sort((a, b) => a - b);
 	let lowest = 0;
@@ -101,8 +101,8 @@ export function waterFill(
  * A dynamic program over a narrow window round the water level gives a first answer; the multiplier then
  * rules out every amount that no better answer can contain, and a second pass over what is left proves it.
  */
-export function chooseAmounts(knobs: readonly Knob[], totalSeconds: number): Choice {
-	const all = knobs.map(optionsOf);
+export function chooseAmounts(adjustable: readonly AdjustableDose[], totalSeconds: number): Choice {
+	const all = adjustable.map(optionsOf);
 	const least = all.reduce((sum, options) => sum + options[0]!.seconds, 0);
 	const most = all.reduce((sum, options) => sum + options.at(-1)!.seconds, 0);
 	const failure = (kind: 'too-long' | 'too-short', missingSeconds: number): Choice => ({
@@ -116,11 +116,11 @@ export function chooseAmounts(knobs: readonly Knob[], totalSeconds: number): Cho
 	if (totalSeconds < least) return failure('too-long', least - totalSeconds);
 	if (totalSeconds > most) return failure('too-short', totalSeconds - most);
 
-	const level = waterFill(knobs, Math.min(most, Math.max(least, totalSeconds)));
+	const level = waterFill(adjustable, Math.min(most, Math.max(least, totalSeconds)));
 	const price = level?.price ?? 0;
 	for (let window = 2; ; window *= 4) {
 		const near = all.map((options, i) => {
-			const centre = level ? level.seconds[i]! / knobs[i]!.secondsPerUnit : knobs[i]!.current;
+			const centre = level ? level.seconds[i]! / adjustable[i]!.secondsPerUnit : adjustable[i]!.current;
 			return options.filter((o) => Math.abs(o.amount - centre) <= window);
 		});
 		const whole = near.every((options, i) => options.length === all[i]!.length);
@@ -147,7 +147,7 @@ export function chooseAmounts(knobs: readonly Knob[], totalSeconds: number): Cho
  * amount whose own surplus over its minimum exceeds (best known - bound) is in no better answer.
  */
 function proven(
-	all: Option[][],
+	all: AmountChoice[][],
 	known: { amounts: number[]; cost: number },
 	price: number,
 	totalSeconds: number
@@ -164,7 +164,7 @@ function proven(
 
 /** Dynamic program over (knob, seconds so far): least cost with exactly this sum, or null when none has it. */
 export function bestSum(
-	choices: readonly (readonly Option[])[],
+	choices: readonly (readonly AmountChoice[])[],
 	totalSeconds: number
 ): { amounts: number[]; cost: number } | null {
 	const offset = choices.reduce((sum, options) => sum + options[0]!.seconds, 0);
@@ -207,7 +207,7 @@ export function bestSum(
 }
 
 /** The nearest sum in one direction that the options can reach, or null. */
-function reachable(all: Option[][], totalSeconds: number, step: 1 | -1): number | null {
+function reachable(all: AmountChoice[][], totalSeconds: number, step: 1 | -1): number | null {
 	const limit = all.reduce((sum, options) => sum + options.at(-1)!.seconds, 0);
 	let sums = new Uint8Array(limit + 1);
 	sums[0] = 1;

@@ -11,7 +11,7 @@ import { doseRange, formOf, type FindMovement } from '../movement';
 import { styledRange, styleOf } from '../style';
 import { type Pace, type PaceModel, paceOf, USUAL_PACE } from '../pace';
 import { itemsIn, itemsOf, type ClassPlan, type Item } from '../plan';
-import { chooseAmounts, type Knob } from './choose';
+import { chooseAmounts, type AdjustableDose } from './choose';
 
 /** One fixed thing that takes time, for saying where it all goes. */
 export interface FixedPart {
@@ -63,18 +63,18 @@ export function fit(
 	lengthSeconds = plan.lengthSeconds
 ): FitResult {
 	const timeline = clock(plan, find, pace);
-	const knobs = knobsOf(plan, find, timeline, paceOf(pace, plan.pinnedPace));
-	const free = knobs.reduce((sum, k) => sum + (k.seconds[k.current - k.min] ?? 0), 0);
+	const adjustable = adjustableDoses(plan, find, timeline, paceOf(pace, plan.pinnedPace));
+	const free = adjustable.reduce((sum, k) => sum + (k.seconds[k.current - k.min] ?? 0), 0);
 	const fixedSeconds = timeline.totalSeconds - free;
-	const inSteps = chooseAmounts(knobs, lengthSeconds - fixedSeconds);
+	const inSteps = chooseAmounts(adjustable, lengthSeconds - fixedSeconds);
 	const choice = inSteps.ok
 		? inSteps
 		: chooseAmounts(
-				knobs.map((k) => ({ ...k, step: 1 })),
+				adjustable.map((k) => ({ ...k, step: 1 })),
 				lengthSeconds - fixedSeconds
 			);
 	if (choice.ok) {
-		const doses = Object.fromEntries(knobs.map((k, i) => [k.itemId, choice.amounts[i] as number]));
+		const doses = Object.fromEntries(adjustable.map((k, i) => [k.itemId, choice.amounts[i] as number]));
 		const before = new Map(itemsOf(plan).map((item) => [item.id, item.dose]));
 		const changed = Object.entries(doses)
 			.map(([itemId, to]) => ({ itemId, from: before.get(itemId) as number, to }))
@@ -86,19 +86,19 @@ export function fit(
 		missingSeconds: choice.missingSeconds,
 		shortestSeconds: fixedSeconds + choice.leastSeconds,
 		longestSeconds: fixedSeconds + choice.mostSeconds,
-		largestFixed: largestFixed(timeline, knobs),
+		largestFixed: largestFixed(timeline, adjustable),
 		nearest: choice.nearest.map((seconds) => fixedSeconds + seconds)
 	};
 	return { ok: false, reason: problem, message: explain(problem, lengthSeconds) };
 }
 
 /** The items whose dose may change, each with the seconds that every amount takes (all passes together). */
-export function knobsOf(
+export function adjustableDoses(
 	plan: ClassPlan,
 	find: FindMovement,
 	timeline: Timeline,
 	pace: Pace = paceOf(USUAL_PACE, plan.pinnedPace)
-): Knob[] {
+): AdjustableDose[] {
 	const items = itemsOf(plan);
 	const byId = new Map(items.map((item) => [item.id, item]));
 	// for each pass of an item what that side gets on top of the dose
@@ -152,8 +152,8 @@ export function knobsOf(
 		});
 }
 
-function largestFixed(timeline: Timeline, knobs: Knob[]): FixedPart[] {
-	const free = new Set(knobs.map((k) => k.itemId));
+function largestFixed(timeline: Timeline, adjustable: AdjustableDose[]): FixedPart[] {
+	const free = new Set(adjustable.map((k) => k.itemId));
 	const sums = phaseSeconds(timeline, (e) => e.phase !== 'work' || e.itemId === null || !free.has(e.itemId));
 	return PHASES.map((phase) => ({
 		label: phase === 'work' ? 'pinned work' : PHASE_NAME[phase],

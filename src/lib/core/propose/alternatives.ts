@@ -1,10 +1,10 @@
 import { blocksOf, findItem, SECTION_KINDS, type ClassPlan, type Item } from '../plan';
 import { Objective } from './cost';
-import type { Piece } from './draft';
+import type { Piece } from './candidate';
 import { factsFor } from './facts';
 import { nearest } from './nearest';
 import { keptOption, optionsFor } from './options';
-import type { ProposeSetting, Wishes } from './types';
+import type { ProposeContext, Wishes } from './types';
 
 /** Something else in the place of one item, everything else as it is. */
 export interface Alternative {
@@ -21,7 +21,7 @@ export interface Alternative {
 export function alternativesFor(
 	plan: ClassPlan,
 	itemId: string,
-	setting: ProposeSetting,
+	setting: ProposeContext,
 	wishes: Wishes = {},
 	most = 3
 ): Alternative[] {

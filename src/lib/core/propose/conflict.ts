@@ -1,22 +1,22 @@
 import type { Tissue } from '../anatomy';
-import { readPlan, stillSeconds } from '../checks';
+import { analysePlan, stillSeconds } from '../checks';
 import { KIT_KINDS, POSITION_NAME, type Caution, type Position } from '../movement';
 import { clock, formatDuration } from '../clock';
 import { itemsOf, type ClassPlan } from '../plan';
 import { optionsFor } from './options';
-import type { Conflict, ProposeSetting, Wishes } from './types';
+import type { Conflict, ProposeContext, Wishes } from './types';
 
 /** One thing asked for that could be let go, alone. */
 interface Wish {
 	words: string;
 	/** What a teacher may loosen; a caution in the room is named and never loosened. */
 	loosen: boolean;
-	without: (asked: Asked) => Asked;
+	without: (asked: ProposeRequest) => ProposeRequest;
 }
-interface Asked {
+interface ProposeRequest {
 	base: ClassPlan;
 	wishes: Wishes;
-	setting: ProposeSetting;
+	setting: ProposeContext;
 }
 
 /** Kit for everybody, for the question whether the kit is what stands in the way. */
@@ -32,7 +32,7 @@ const REST_SECONDS = 60;
  * (deletion filter; Chinneck & Dravnieks 1991, from memory). What is called impossible here is so in every order and
  * with every dose.
  */
-export function conflictOf(asked: Asked): Conflict | null {
+export function conflictOf(asked: ProposeRequest): Conflict | null {
 	if (possible(asked)) return null;
 	let kept = wishesOf(asked);
 	let now = asked;
@@ -52,10 +52,13 @@ export function conflictOf(asked: Asked): Conflict | null {
 const listed = (words: readonly string[]) =>
 	words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
-function wishesOf({ base, wishes, setting }: Asked): Wish[] {
+function wishesOf({ base, wishes, setting }: ProposeRequest): Wish[] {
 	const name = (slug: string) => setting.find(slug)?.english ?? slug;
-	const change = (of: (w: Wishes) => Wishes) => (asked: Asked) => ({ ...asked, wishes: of(asked.wishes) });
-	const group = (of: (g: ProposeSetting['group']) => ProposeSetting['group']) => (asked: Asked) => ({
+	const change = (of: (w: Wishes) => Wishes) => (asked: ProposeRequest) => ({
+		...asked,
+		wishes: of(asked.wishes)
+	});
+	const group = (of: (g: ProposeContext['group']) => ProposeContext['group']) => (asked: ProposeRequest) => ({
 		...asked,
 		setting: { ...asked.setting, group: of(asked.setting.group) }
 	});
@@ -115,7 +118,7 @@ function wishesOf({ base, wishes, setting }: Asked): Wish[] {
 
 const without = <T>(list: readonly T[] | undefined, one: T): T[] =>
 	(list ?? []).filter((other) => other !== one);
-const withoutCaution = (group: ProposeSetting['group'], caution: Caution) => ({
+const withoutCaution = (group: ProposeContext['group'], caution: Caution) => ({
 	...group,
 	cautions: group.cautions.filter((c) => c.caution !== caution)
 });
@@ -125,7 +128,7 @@ const plenty = () => Object.fromEntries(KIT_KINDS.map((kit) => [kit, PLENTY]));
  * Whether nothing stands in the way as far as can be told for certain: each movement asked for has a form for these
  * people, not too many are new, and the shortest doses of all of them fit, with a closing rest.
  */
-function possible({ base, wishes, setting }: Asked): boolean {
+function possible({ base, wishes, setting }: ProposeRequest): boolean {
 	const there = new Set(itemsOf(base).map((item) => item.movement));
 	const asked = [...new Set([...(wishes.must ?? []), ...(wishes.toward ? [wishes.toward] : [])])];
 	const fresh = asked.filter((slug) => !there.has(slug));
@@ -142,7 +145,7 @@ function possible({ base, wishes, setting }: Asked): boolean {
 	if (unknown > (wishes.mostNew ?? Infinity)) return false;
 	if (wishes.lengthen?.length) {
 		const all = optionsFor(base, wishes, setting);
-		const there = readPlan(base, setting, new Set()).context.items;
+		const there = analysePlan(base, setting, new Set()).context.items;
 		const held = stillSeconds(there);
 		// something must hold it, in the class already or among what may be given
 		if (wishes.lengthen.some((tissue) => !held.has(tissue) && !all.some((o) => o.lengthens.has(tissue))))

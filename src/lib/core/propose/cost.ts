@@ -2,8 +2,8 @@ import { EFFORT_BETWEEN } from '../training-load';
 import { DIRECTIONS } from '../anatomy';
 import { paceOf } from '../pace';
 import { SECTION_KINDS, type ClassPlan } from '../plan';
-import { Doses, type Band } from './doses';
-import { Draft, type Piece } from './draft';
+import { Doses, type SoftBand } from './doses';
+import { Candidate, type Piece } from './candidate';
 import { IS, SUM, type Facts } from './facts';
 import { POINTS, JUMP, UNNOTICED } from './points';
 import { SECTION_SHARE } from './roles';
@@ -16,7 +16,7 @@ import {
 	OPENING_ITEMS,
 	WARM_AFTER_SECONDS
 } from '../rules';
-import { USUAL_WEIGHTS, type CostParts, type ProposeSetting, type Weights, type Wishes } from './types';
+import { USUAL_WEIGHTS, type CostParts, type ProposeContext, type Weights, type Wishes } from './types';
 
 const PEAK = SECTION_KINDS.indexOf('peak');
 /** Sums of seconds are exact to this. */
@@ -31,7 +31,7 @@ export class Objective {
 	/** One for all that is looked at: there are millions of them. */
 	private readonly tally = new Tally();
 	/** Of classes that are given as pieces. */
-	private readonly draft: Draft;
+	private readonly draft: Candidate;
 	/** How much the teacher gives on each part. */
 	readonly weights: Weights;
 	/** From each place to each: seconds of getting there with what has to be fetched. */
@@ -52,20 +52,20 @@ export class Objective {
 	private readonly mostNew: number;
 	private readonly mostEffort: number;
 	private readonly like: { has: Uint8Array; share: number } | null;
-	private readonly shares: Band[];
+	private readonly shares: SoftBand[];
 
 	constructor(
 		readonly base: ClassPlan,
 		/** All that pieces are made of. */
 		readonly facts: Facts,
 		private readonly wishes: Wishes,
-		setting: ProposeSetting,
+		setting: ProposeContext,
 		/** Movements of other proposals: to have many of them again costs variety. */
 		others: readonly ReadonlySet<string>[] = []
 	) {
 		this.weights = { ...USUAL_WEIGHTS, ...wishes.weights };
 		const { slugs, places, options } = facts;
-		this.draft = new Draft(this.facts);
+		this.draft = new Candidate(this.facts);
 		this.between = places.between(paceOf(setting.pace, base.pinnedPace));
 		this.elsewhere = Float64Array.from(
 			slugs,
@@ -127,7 +127,7 @@ export class Objective {
 	 * points back, so the first look (sums) already sends most classes away, and the dearest one (all pairs) comes last.
 	 * @param ways how many times getting from place to place counts
 	 */
-	costOf(draft: Draft, limit = Infinity, ways = 1): number {
+	costOf(draft: Candidate, limit = Infinity, ways = 1): number {
 		const { tally } = this;
 		this.looked += 1;
 		tally.restart();
@@ -143,7 +143,7 @@ export class Objective {
 	 * given; where that is not under the limit, some number that is not under it either. Its own doses do not matter but for
 	 * what has warmed people up.
 	 */
-	leastOf(draft: Draft, limit = Infinity): number {
+	leastOf(draft: Candidate, limit = Infinity): number {
 		const { tally, doses } = this;
 		this.looked += 1;
 		tally.restart();
@@ -174,7 +174,7 @@ export class Objective {
 	}
 
 	/** What has been counted already with all that costs more to count, the dearest last; not on once over the limit. */
-	private lookedAt(draft: Draft, limit: number, ways = 1): number {
+	private lookedAt(draft: Candidate, limit: number, ways = 1): number {
 		const { tally, weights } = this;
 		let points = tally.points(weights, ways);
 		if (points >= limit) return points;
@@ -187,7 +187,7 @@ export class Objective {
 	}
 
 	/** Getting from place to place with the kit. */
-	private countWays({ count, option, section }: Draft, tally: Tally): void {
+	private countWays({ count, option, section }: Candidate, tally: Tally): void {
 		const { between } = this;
 		const { enter, leave, places } = this.facts;
 		const width = places.count;
@@ -218,7 +218,7 @@ export class Objective {
 	}
 
 	/** The length of the class and of its parts, how much it asks for, and what was to be held long. */
-	private countShape({ sums, parts }: Draft, tally: Tally): void {
+	private countShape({ sums, parts }: Candidate, tally: Tally): void {
 		tally.dose = sums[SUM.dosePoints]!;
 		tally.shape = sums[SUM.idlePoints]!;
 		const wanted = this.base.lengthSeconds;
@@ -242,7 +242,7 @@ export class Objective {
 		if (effort > this.mostEffort) tally.rules += POINTS.effortOver * (effort - this.mostEffort);
 	}
 
-	private countBalance({ sums }: Draft, tally: Tally): void {
+	private countBalance({ sums }: Candidate, tally: Tally): void {
 		const { shares } = this;
 		let all = 0;
 		for (let d = 0; d < 6; d++) all += sums[SUM.direction + d]!;
@@ -254,7 +254,7 @@ export class Objective {
 	}
 
 	/** What must have come before, how intensity goes, and how often people rest. */
-	private countOrder({ count, option, amount, section }: Draft, tally: Tally): void {
+	private countOrder({ count, option, amount, section }: Candidate, tally: Tally): void {
 		const { facts, seen, looked } = this;
 		const { firstDose, firstMovement, firstPreparation } = facts;
 		let warm = 0;
@@ -309,7 +309,7 @@ export class Objective {
 	}
 
 	/** What was asked for by name, what is new, and what another class has too. */
-	private countWishes({ count, option, section }: Draft, tally: Tally): void {
+	private countWishes({ count, option, section }: Candidate, tally: Tally): void {
 		const { facts, like, seen, looked } = this;
 		let fresh = 0;
 		let named = 0;
@@ -333,7 +333,7 @@ export class Objective {
 	}
 
 	/** Movements that are alike, each pair once. */
-	private countPairs({ count, option }: Draft, tally: Tally): void {
+	private countPairs({ count, option }: Candidate, tally: Tally): void {
 		const { facts, done, looked } = this;
 		const { firstAlike, alike, alikePoints } = facts;
 		let points = 0;
@@ -349,6 +349,6 @@ export class Objective {
 }
 
 /** Seconds outside a band of shares of a whole. */
-function offBand(part: number, whole: number, { min, max }: Band): number {
+function offBand(part: number, whole: number, { min, max }: SoftBand): number {
 	return Math.max(0, min * whole - part, part - max * whole);
 }

@@ -1,7 +1,7 @@
 import { SECTION_KINDS } from '../plan';
-import type { Piece } from './draft';
+import type { Piece } from './candidate';
 import type { Random } from './random';
-import type { Found } from './search';
+import type { Solution } from './search';
 
 /**
  * The parts of one class with some neighbouring parts of another in their place, now and then with none; a movement that
@@ -27,12 +27,12 @@ export function crossed(one: readonly Piece[], other: readonly Piece[], random: 
  * it, finds no place.
  */
 export class Population {
-	private readonly all: { found: Found; given: string }[] = [];
+	private readonly all: { found: Solution; given: string }[] = [];
 
 	constructor(private readonly size: number) {}
 
 	/** The best first. */
-	get founds(): Found[] {
+	get founds(): Solution[] {
 		return this.all.map(({ found }) => found);
 	}
 
@@ -41,7 +41,7 @@ export class Population {
 		return this.all.length < this.size ? Infinity : this.all.at(-1)!.found.cost;
 	}
 
-	add(found: Found): void {
+	add(found: Solution): void {
 		const { all } = this;
 		if (found.cost >= this.limit) return;
 		const given = givenIn(found);
@@ -64,7 +64,7 @@ export class Population {
 }
 
 /** What is given in a class, whatever its order and doses. */
-const givenIn = ({ pieces }: Found) =>
+const givenIn = ({ pieces }: Solution) =>
 	pieces
 		.map(({ option }) => option.index)
 		.sort((a, b) => a - b)

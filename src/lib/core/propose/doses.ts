@@ -2,7 +2,7 @@ import { EFFORT_BETWEEN } from '../training-load';
 import { PLAN_LIMITS, SECTION_KINDS } from '../plan';
 import { ConvexProgram } from './convex-program';
 import { costsOutside, costsOver, costsUnder, curveUnder, type Curve } from './curve';
-import type { Draft } from './draft';
+import type { Candidate } from './candidate';
 import { SUM, type Facts } from './facts';
 import { nearest } from './nearest';
 import { POINTS, UNNOTICED } from './points';
@@ -23,7 +23,7 @@ const FIRST_SHARE = FIRST_PART + PARTS;
 const SPARED = { before: 0.1, perSecond: 0.3 };
 
 /** Of a whole, a share between two others. */
-export interface Band {
+export interface SoftBand {
 	min: number;
 	max: number;
 }
@@ -32,8 +32,8 @@ export interface Band {
 interface Ask {
 	lengthSeconds: number;
 	/** Bands of the six directions, and of strength. */
-	directions: readonly Band[];
-	strength: Band;
+	directions: readonly SoftBand[];
+	strength: SoftBand;
 	/** How much the teacher gives on balance. */
 	balance: number;
 	mostEffort: number;
@@ -95,13 +95,13 @@ export class Doses {
 	}
 
 	/** What each second of an option adds to the rows after those of the parts. */
-	private sharesOf(option: number, directions: readonly Band[], strength: Band): number[] {
+	private sharesOf(option: number, directions: readonly SoftBand[], strength: SoftBand): number[] {
 		const { facts } = this;
 		const gains = new Float64Array(facts.columns);
 		for (let g = facts.firstGain[option]!; g < facts.firstGain[option + 1]!; g++)
 			gains[facts.gainColumn[g]!] = facts.gainPerSecond[g]!;
 		const all = directions.reduce((sum, _, d) => sum + gains[SUM.direction + d]!, 0);
-		const beyond = (gain: number, whole: number, { min, max }: Band) => [
+		const beyond = (gain: number, whole: number, { min, max }: SoftBand) => [
 			gain - min * whole,
 			gain - max * whole
 		];
@@ -129,7 +129,7 @@ export class Doses {
 	}
 
 	/** Gives the draft that was asked about the doses found for it, as near as they may be given; goes on from them. */
-	take(draft: Draft): void {
+	take(draft: Candidate): void {
 		const { facts, program, columns } = this;
 		for (let i = 0; i < draft.count; i++) {
 			const first = facts.firstDose[draft.option[i]!]!;
@@ -148,7 +148,7 @@ export class Doses {
 	 * The class that is asked about from now on.
 	 * @param getting seconds of getting to the pieces of each part
 	 */
-	ask({ count, option, section }: Draft, getting: Float64Array): void {
+	ask({ count, option, section }: Candidate, getting: Float64Array): void {
 		this.count = count;
 		const { facts, program, columns, lengthSeconds } = this;
 		let around = 0;

@@ -7,7 +7,7 @@ import type { Option } from './options';
 import { Places } from './places';
 import { POINTS, IDLE_SECONDS, UNNOTICED } from './points';
 import { BRIEF_BELOW_SECONDS } from '../rules';
-import type { ProposeSetting, Wishes } from './types';
+import type { ProposeContext, Wishes } from './types';
 
 /**
  * Sums of a class, as columns: seconds of all but getting from place to place, the fewest and the most that its doses
@@ -156,7 +156,7 @@ export class Facts {
 }
 
 /** What a search knows of its options under these wishes: before sport no muscle hangs long. */
-export function factsFor(options: readonly Option[], wishes: Wishes, { find, group }: ProposeSetting): Facts {
+export function factsFor(options: readonly Option[], wishes: Wishes, { find, group }: ProposeContext): Facts {
 	const spared = group.moment === 'before sport' ? MUSCLE_TISSUES : [];
 	return new Facts(options, find, wishes.lengthen, spared);
 }

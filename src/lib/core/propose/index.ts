@@ -3,17 +3,17 @@ export { conflictOf } from './conflict';
 export { Objective } from './cost';
 export { crossed, Population } from './cross';
 export { ownShares } from './difference';
-export { Draft, type Piece } from './draft';
+export { Candidate, type Piece } from './candidate';
 export { standardEffort, type Effort } from './effort';
 export { factsFor } from './facts';
 export { nearest } from './nearest';
 export { optionsFor, type Option } from './options';
 export { Pool } from './pool';
-export { keptPieces, proposals, propose, sought, type Asked } from './propose';
+export { keptPieces, proposals, propose, sought, type ProposeRequest } from './propose';
 export { seededRandom } from './random';
 export { refined, rounded } from './refine';
 export { mayStandIn } from './roles';
-export { begun, searched, settled, type Found } from './search';
+export { begun, searched, settled, type Solution } from './search';
 export * from './types';
 
 // the parts of the search, for its tests and for the bench

@@ -1,5 +1,5 @@
 import { SECTION_KINDS } from '../plan';
-import type { Draft } from './draft';
+import type { Candidate } from './candidate';
 import type { Facts } from './facts';
 import { nearest } from './nearest';
 import type { Pool } from './pool';
@@ -39,7 +39,7 @@ export interface Means {
  * then of no use). Blocks that are kept stay in their part and in their order. Where doses are still to be found (a draft
  * without sums), none is changed by itself.
  */
-export function change(now: Draft, next: Draft, means: Means): boolean {
+export function change(now: Candidate, next: Candidate, means: Means): boolean {
 	let kind = means.random();
 	for (const [share, step] of now.summed ? STEPS : STEPS_WITHOUT_DOSES) {
 		if (kind < share) return now.count > 0 && step(now, next, means);
@@ -49,7 +49,7 @@ export function change(now: Draft, next: Draft, means: Means): boolean {
 }
 
 /** Whether a movement has its place already: each is proposed once. `besides`: the place that it may take. */
-export function given(draft: Draft, facts: Facts, other: number, besides = -1): boolean {
+export function given(draft: Candidate, facts: Facts, other: number, besides = -1): boolean {
 	const { firstMovement, movements } = facts;
 	const wanted = facts.movementOf(other);
 	for (let i = 0; i < draft.count; i++) {
@@ -62,11 +62,11 @@ export function given(draft: Draft, facts: Facts, other: number, besides = -1): 
 }
 
 /** Seconds of work of a piece. */
-const workOf = ({ option, amount }: Draft, at: number, { workSeconds, firstDose }: Facts) =>
+const workOf = ({ option, amount }: Candidate, at: number, { workSeconds, firstDose }: Facts) =>
 	workSeconds[firstDose[option[at]!]! + amount[at]!]!;
 
 /** Seconds of a piece without getting there. */
-const secondsOf = (draft: Draft, at: number, facts: Facts) =>
+const secondsOf = (draft: Candidate, at: number, facts: Facts) =>
 	facts.aroundSeconds[draft.option[at]!]! + workOf(draft, at, facts);
 
 /** The dose of an option that takes nearest to some seconds, without getting there. */
@@ -88,7 +88,7 @@ function doseFor(option: number, seconds: number, facts: Facts, random: Random):
  * Something for a place in a part, often from the position beside it; -1 where nothing is found.
  * @param after the piece that comes after the place
  */
-function chosen(at: number, section: number, draft: Draft, means: Means, after = at + 1): number {
+function chosen(at: number, section: number, draft: Candidate, means: Means, after = at + 1): number {
 	const { pool, random } = means;
 	const all = pool.bySection[section]!;
 	if (all.length === 0) return -1;
@@ -108,7 +108,7 @@ function drawn(
 	from: Int32Array,
 	at: number,
 	section: number,
-	draft: Draft,
+	draft: Candidate,
 	{ pool, random, adds }: Means,
 	after = at + 1
 ): number {
@@ -131,7 +131,7 @@ function drawn(
 	return best;
 }
 
-function replace(now: Draft, next: Draft, means: Means): boolean {
+function replace(now: Candidate, next: Candidate, means: Means): boolean {
 	const { pool, random } = means;
 	const { facts } = pool;
 	const at = random.below(now.count);
@@ -144,7 +144,7 @@ function replace(now: Draft, next: Draft, means: Means): boolean {
 	return true;
 }
 
-function insert(now: Draft, next: Draft, means: Means): boolean {
+function insert(now: Candidate, next: Candidate, means: Means): boolean {
 	const { pool, random } = means;
 	const { facts } = pool;
 	if (!now.roomy) return false;
@@ -163,7 +163,7 @@ function insert(now: Draft, next: Draft, means: Means): boolean {
 	return true;
 }
 
-function remove(now: Draft, next: Draft, { pool: { facts }, random }: Means): boolean {
+function remove(now: Candidate, next: Candidate, { pool: { facts }, random }: Means): boolean {
 	const at = random.below(now.count);
 	if (facts.kept[now.option[at]!]) return false;
 	next.copy(now);
@@ -172,7 +172,7 @@ function remove(now: Draft, next: Draft, { pool: { facts }, random }: Means): bo
 	return true;
 }
 
-function redose(now: Draft, next: Draft, { pool: { facts }, random }: Means): boolean {
+function redose(now: Candidate, next: Candidate, { pool: { facts }, random }: Means): boolean {
 	const at = random.below(now.count);
 	const doses = facts.doses(now.option[at]!);
 	if (doses < 2) return false;
@@ -187,7 +187,7 @@ function redose(now: Draft, next: Draft, { pool: { facts }, random }: Means): bo
 }
 
 /** Gives seconds to some of the pieces (or takes them), all but the one that just changed, so far as their doses go. */
-function level(draft: Draft, seconds: number, facts: Facts, random: Random, besides = -1): void {
+function level(draft: Candidate, seconds: number, facts: Facts, random: Random, besides = -1): void {
 	const { count, option } = draft;
 	if (!draft.summed) return;
 	let left = seconds;
@@ -209,13 +209,13 @@ function level(draft: Draft, seconds: number, facts: Facts, random: Random, besi
 }
 
 /** Seconds of work over the usual dose; negative below it. */
-function overUsual(draft: Draft, at: number, facts: Facts): number {
+function overUsual(draft: Candidate, at: number, facts: Facts): number {
 	const option = draft.option[at]!;
 	return workOf(draft, at, facts) - facts.workSeconds[facts.firstDose[option]! + facts.usual[option]!]!;
 }
 
 /** To another place, of its own part or of another in which it may stand; there perhaps in another form or mode. */
-function move(now: Draft, next: Draft, means: Means): boolean {
+function move(now: Candidate, next: Candidate, means: Means): boolean {
 	const { pool, random } = means;
 	const { facts } = pool;
 	const at = random.below(now.count);
@@ -238,7 +238,7 @@ function move(now: Draft, next: Draft, means: Means): boolean {
 }
 
 /** The first or the last of a part goes over to the part beside it, where it is in the order: perhaps in another form. */
-function passOn(now: Draft, next: Draft, { pool, random }: Means): boolean {
+function passOn(now: Candidate, next: Candidate, { pool, random }: Means): boolean {
 	const { facts } = pool;
 	const later = 1 + random.below(SECTION_KINDS.length - 1);
 	const border = now.start(later);
@@ -258,7 +258,7 @@ function passOn(now: Draft, next: Draft, { pool, random }: Means): boolean {
 }
 
 /** Two movements in each other's place and part, there perhaps in another form or mode. */
-function exchange(now: Draft, next: Draft, means: Means): boolean {
+function exchange(now: Candidate, next: Candidate, means: Means): boolean {
 	const { pool, random } = means;
 	const { facts } = pool;
 	const i = random.below(now.count);
@@ -283,7 +283,7 @@ function exchange(now: Draft, next: Draft, means: Means): boolean {
 }
 
 /** A movement takes the place of another; where it was something else comes in. */
-function supplant(now: Draft, next: Draft, means: Means): boolean {
+function supplant(now: Candidate, next: Candidate, means: Means): boolean {
 	const { pool, random } = means;
 	const { facts } = pool;
 	const from = random.below(now.count);
@@ -301,7 +301,7 @@ function supplant(now: Draft, next: Draft, means: Means): boolean {
 }
 
 /** A run of neighbours in one position gives way to as many others in the position beside it: one change less. */
-function rehouse(now: Draft, next: Draft, means: Means): boolean {
+function rehouse(now: Candidate, next: Candidate, means: Means): boolean {
 	const { pool, random } = means;
 	const { facts } = pool;
 	const at = random.below(now.count);
@@ -327,13 +327,13 @@ function rehouse(now: Draft, next: Draft, means: Means): boolean {
 }
 
 /** Whether a piece is in a position in a part, and may be changed. */
-function housed(draft: Draft, at: number, section: number, position: number, facts: Facts): boolean {
+function housed(draft: Candidate, at: number, section: number, position: number, facts: Facts): boolean {
 	if (at < 0 || at >= draft.count || draft.section[at] !== section) return false;
 	const option = draft.option[at]!;
 	return !facts.kept[option] && facts.enterPosition[option] === position;
 }
 
-type Step = (now: Draft, next: Draft, means: Means) => boolean;
+type Step = (now: Candidate, next: Candidate, means: Means) => boolean;
 /** How often each step is tried, found by trial; what is left is inserting. */
 const STEPS: readonly (readonly [number, Step])[] = [
 	[0.25, replace],

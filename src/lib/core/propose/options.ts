@@ -1,5 +1,5 @@
 import { DIRECTIONS, type Tissue } from '../anatomy';
-import { hungSeconds, readPlan, stillSeconds, type Reading } from '../checks';
+import { hungSeconds, analysePlan, stillSeconds, type Analysis } from '../checks';
 import { doseSeconds } from '../clock';
 import { KIT_KINDS, POSITIONS, type Form, type Mode, type Movement } from '../movement';
 import { effortOfWork } from '../training-load';
@@ -18,7 +18,7 @@ import { stopOf } from '../ordering';
 import { holdUnit, styledRange, styleOf } from '../style';
 import { mayStandIn } from './roles';
 import { isDeep, isHeavy, isPassiveStretch, isStrong, isWarming } from '../rules';
-import type { ProposeSetting, Wishes } from './types';
+import type { ProposeContext, Wishes } from './types';
 
 /** One thing that may be put into a class: a movement in a form and mode, or a block that is there already. */
 export interface Option {
@@ -81,7 +81,7 @@ const kitBits = (kinds: readonly (typeof KIT_KINDS)[number][]) =>
  * All that may be given to these people under these wishes; the desk's own checks decide what suits them. Where the kit
  * suffices for no closing rest at all, people rest with what lacks the fewest kinds: the desk says then what is missing.
  */
-export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeSetting): Option[] {
+export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeContext): Option[] {
 	const options = readOptions(base, wishes, setting, ABOUT_PEOPLE);
 	const restless = wishes.only !== undefined && !wishes.only.includes('rest');
 	if (restless || options.some(({ sections }) => sections.has('rest'))) return options;
@@ -95,15 +95,15 @@ export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeSett
 }
 
 /** How many kinds of kit do not suffice for an option. */
-function kitLacking({ item, amounts, usual }: Option, base: ClassPlan, setting: ProposeSetting): number {
+function kitLacking({ item, amounts, usual }: Option, base: ClassPlan, setting: ProposeContext): number {
 	const block: Item = { ...item!, id: 'a', dose: amounts[usual]!, lead: 'left' };
-	return readPlan(alone(base, block), setting, new Set(['kit-shortage'])).findings.length;
+	return analysePlan(alone(base, block), setting, new Set(['kit-shortage'])).findings.length;
 }
 
 function readOptions(
 	base: ClassPlan,
 	wishes: Wishes,
-	setting: ProposeSetting,
+	setting: ProposeContext,
 	checks: ReadonlySet<string>
 ): Option[] {
 	const never = new Set(wishes.never);
@@ -158,23 +158,23 @@ function readItem(
 	form: Form,
 	mode: Mode,
 	base: ClassPlan,
-	setting: ProposeSetting,
+	setting: ProposeContext,
 	checks: ReadonlySet<string>,
 	index: number
 ): Option | null {
 	const range = styledRange(styleOf(base.style), form, mode, words.unit);
 	const item: Item = { ...words, id: 'a', dose: range.usual, lead: 'left' };
 	const plan = alone(base, item);
-	const reading = readPlan(plan, setting, checks);
-	if (reading.findings.some((f) => f.severity !== 'note')) return null;
+	const analysis = analysePlan(plan, setting, checks);
+	if (analysis.findings.some((f) => f.severity !== 'note')) return null;
 	const step = range.unit === 'seconds' ? STEP_SECONDS : 1;
 	const amounts: number[] = [];
 	for (let dose = range.min; dose <= range.max; dose++)
 		if (dose % step === 0 || dose === range.usual) amounts.push(dose);
 	const pace = paceOf(setting.pace, base.pinnedPace);
-	const passes = reading.timeline.entries.filter((e) => e.phase === 'work').length;
+	const passes = analysis.timeline.entries.filter((e) => e.phase === 'work').length;
 	return {
-		...readAlone(reading, item, setting, index),
+		...readAlone(analysis, item, setting, index),
 		item: words,
 		amounts,
 		workSeconds: amounts.map((dose) => passes * Math.round(doseSeconds(range, mode, dose, pace))),
@@ -183,14 +183,14 @@ function readItem(
 }
 
 /** A block of the plan that stays as it is. */
-export function keptOption(base: ClassPlan, block: Block, setting: ProposeSetting, index: number): Option {
-	const reading = readPlan(alone(base, block), setting, ABOUT_PEOPLE);
-	return { ...readAlone(reading, block, setting, index), kept: block };
+export function keptOption(base: ClassPlan, block: Block, setting: ProposeContext, index: number): Option {
+	const analysis = analysePlan(alone(base, block), setting, ABOUT_PEOPLE);
+	return { ...readAlone(analysis, block, setting, index), kept: block };
 }
 
 /** What a block is on its own, read by the desk's own clock and orbit. */
-function readAlone(reading: Reading, block: Block, setting: ProposeSetting, index: number): Option {
-	const { orbit, context, timeline } = reading;
+function readAlone(analysis: Analysis, block: Block, setting: ProposeContext, index: number): Option {
+	const { orbit, context, timeline } = analysis;
 	const { entries } = timeline;
 	let work = 0;
 	let around = 0;

@@ -1,10 +1,10 @@
-import { readPlan } from '../checks';
+import { analysePlan } from '../checks';
 import { formOf } from '../movement';
 import { blocksOf, itemsIn, itemsOf, SECTION_KINDS, type ClassPlan } from '../plan';
 import { lostSeconds } from '../ordering';
 import { Objective } from './cost';
 import { Population } from './cross';
-import type { Piece } from './draft';
+import type { Piece } from './candidate';
 import { standardEffort, type Effort } from './effort';
 import { factsFor } from './facts';
 import { keptOption, optionsFor } from './options';
@@ -12,8 +12,8 @@ import { seededRandom, type Random } from './random';
 import { gravity, keepsAll, mended, realised } from './realise';
 import { Pool } from './pool';
 import { NEAR_BEST, refined, rounded } from './refine';
-import { begun, searched, settled, type Found } from './search';
-import type { Proposal, ProposeSetting, Wishes } from './types';
+import { begun, searched, settled, type Solution } from './search';
+import type { Proposal, ProposeContext, Wishes } from './types';
 import { reasonsFor } from './why';
 
 /**
@@ -24,11 +24,11 @@ const WARM = { begun: 0.3, crossed: 0.2, rounded: 0.1 };
 /** So many of the best are searched on from at last. */
 const FINALISTS = 3;
 
-export interface Asked {
+export interface ProposeRequest {
 	/** What is there already is kept; an empty plan gives length, style, pace and start. */
 	base: ClassPlan;
 	wishes: Wishes;
-	setting: ProposeSetting;
+	setting: ProposeContext;
 	seed: number;
 	/** How many different classes. */
 	count?: number;
@@ -39,7 +39,9 @@ export interface Asked {
  * Proposes classes one after another, each different from those before: yields the best so far whenever there is a
  * better one (`done` false) and each class when it is finished. Stop by asking for no more.
  */
-export function* propose(asked: Asked): Generator<{ number: number; done: boolean; proposal: Proposal }> {
+export function* propose(
+	asked: ProposeRequest
+): Generator<{ number: number; done: boolean; proposal: Proposal }> {
 	const { base, wishes, setting, seed, count = 3, effort = standardEffort() } = asked;
 	const offered = optionsFor(base, wishes, setting);
 	const kept = keptPieces(base, setting, offered.length);
@@ -71,19 +73,19 @@ export function* sought(
 	random: Random,
 	wishes: Wishes,
 	{ roughSteps, starts, steps, crossings, refineSteps, settleSteps }: Effort
-): Generator<Found> {
+): Generator<Solution> {
 	const search = (from: readonly Piece[], many: number, warm?: number) =>
 		searched(from, pool, objective, random, many, warm);
 	const begin = (many: number) => search(begun(kept, pool, random, wishes), many);
 	const population = new Population(Math.max(2, starts));
 	const nearBest = new Population(NEAR_BEST);
-	let best: Found | null = null;
-	function* better(found: Found): Generator<Found> {
+	let best: Solution | null = null;
+	function* better(found: Solution): Generator<Solution> {
 		if (best && found.cost >= best.cost) return;
 		best = found;
 		yield found;
 	}
-	function* refine(pieces: readonly Piece[], warm: number): Generator<Found> {
+	function* refine(pieces: readonly Piece[], warm: number): Generator<Solution> {
 		const founds = refined(pieces, pool, objective, random, refineSteps, warm);
 		for (const found of founds) nearBest.add(found);
 		population.add(founds[0]!);
@@ -102,12 +104,12 @@ export function* sought(
 }
 
 /** All proposals at once. */
-export function proposals(asked: Asked): Proposal[] {
+export function proposals(asked: ProposeRequest): Proposal[] {
 	return [...propose(asked)].filter(({ done }) => done).map(({ proposal }) => proposal);
 }
 
 /** Whether the most intense item stands in the peak, as it does in a class that was searched for. */
-function peaksInPeak(plan: ClassPlan, { find }: ProposeSetting): boolean {
+function peaksInPeak(plan: ClassPlan, { find }: ProposeContext): boolean {
 	const highest = (sections: ClassPlan['sections']) =>
 		Math.max(
 			0,
@@ -119,9 +121,9 @@ function peaksInPeak(plan: ClassPlan, { find }: ProposeSetting): boolean {
 	return peak.every(({ blocks }) => blocks.length === 0) || highest(peak) >= highest(plan.sections);
 }
 
-const worth = ({ cost, reading }: Proposal) => cost + gravity(reading);
+const worth = ({ cost, analysis }: Proposal) => cost + gravity(analysis);
 
-export function keptPieces(base: ClassPlan, setting: ProposeSetting, firstIndex: number): Piece[] {
+export function keptPieces(base: ClassPlan, setting: ProposeContext, firstIndex: number): Piece[] {
 	return blocksOf(base)
 		.map(({ section, block }, i) => ({
 			option: keptOption(base, block, setting, firstIndex + i),
@@ -133,10 +135,10 @@ export function keptPieces(base: ClassPlan, setting: ProposeSetting, firstIndex:
 
 /** A class once it is worked out to the second, mended where the desk can, and read by all checks. */
 function finished(
-	{ pieces }: Found,
+	{ pieces }: Solution,
 	objective: Objective,
 	pool: Pool,
-	{ base, wishes, setting }: Asked
+	{ base, wishes, setting }: ProposeRequest
 ): Proposal {
 	const wanted = [...(wishes.must ?? []), ...(wishes.toward ? [wishes.toward] : [])];
 	const never = new Set(wishes.never);
@@ -155,13 +157,13 @@ function finished(
 		);
 	};
 	const plan = mended(realised(base, pieces, setting), base, setting, objective.weights, heldTo);
-	const reading = readPlan(plan, setting);
+	const analysis = analysePlan(plan, setting);
 	return {
 		plan,
-		reading,
+		analysis,
 		parts: objective.parts(pieces),
 		cost: objective.cost(pieces),
-		reasons: reasonsFor(plan, reading, pieces, objective, pool, wishes, base),
+		reasons: reasonsFor(plan, analysis, pieces, objective, pool, wishes, base),
 		lostSeconds: lostSeconds(plan, setting.find, setting.pace)
 	};
 }

@@ -1,4 +1,4 @@
-import { previewRepair, readPlan, SEVERITIES, type Reading } from '../checks';
+import { previewRepair, analysePlan, SEVERITIES, type Analysis } from '../checks';
 import { DIRECTIONS, isSymmetrical } from '../anatomy';
 import { fit } from '../fit';
 import {
@@ -14,9 +14,9 @@ import {
 } from '../plan';
 import { styleOf } from '../style';
 import { calmOrder, lostSeconds } from '../ordering';
-import type { Piece } from './draft';
+import type { Piece } from './candidate';
 import { POINTS } from './points';
-import type { ProposeSetting, Weights } from './types';
+import type { ProposeContext, Weights } from './types';
 
 /** Points of a finding of the desk, by its severity: what stops a class outweighs everything that the search weighs. */
 const FINDING_POINTS = { stop: 100, mend: 6, note: 0.4 } as const;
@@ -24,7 +24,7 @@ const FINDING_POINTS = { stop: 100, mend: 6, note: 0.4 } as const;
 const REPAIRS = 12;
 
 /** A class as a plan: the pieces in their parts, in the calmest order that breaks no rule, at its exact length. */
-export function realised(base: ClassPlan, pieces: readonly Piece[], setting: ProposeSetting): ClassPlan {
+export function realised(base: ClassPlan, pieces: readonly Piece[], setting: ProposeContext): ClassPlan {
 	let used = 0;
 	const lead = base.firstSide ?? 'left';
 	const blockOf = ({ option, amount }: Piece): Block =>
@@ -41,7 +41,7 @@ export function realised(base: ClassPlan, pieces: readonly Piece[], setting: Pro
 const LONGEST_CHAIN = 4;
 
 /** In a style of chains, new neighbours with sides in one position go through on one side and are mirrored then. */
-function inChains(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): ClassPlan {
+function inChains(plan: ClassPlan, base: ClassPlan, setting: ProposeContext): ClassPlan {
 	if (styleOf(plan.style).runningSides !== 'chain') return plan;
 	const there = new Set(blocksOf(base).map(({ block }) => block.id));
 	let chained = plan;
@@ -80,11 +80,11 @@ export function keepsAll(base: ClassPlan, plan: ClassPlan): boolean {
 }
 
 /** In the calmest order, where that saves time and raises no finding that the order before did not have. */
-function calmed(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): ClassPlan {
+function calmed(plan: ClassPlan, base: ClassPlan, setting: ProposeContext): ClassPlan {
 	const { order, beforeSeconds, afterSeconds } = calmOrder(plan, setting.find, setting.pace);
 	if (afterSeconds >= beforeSeconds) return plan;
 	const after = applyEdit(plan, { do: 'reorder', order });
-	const grave = (p: ClassPlan) => gravity(readPlan({ ...p, lengthSeconds: 0 }, setting));
+	const grave = (p: ClassPlan) => gravity(analysePlan({ ...p, lengthSeconds: 0 }, setting));
 	return keepsAll(base, after) && grave(after) <= grave(plan) ? after : plan;
 }
 
@@ -92,7 +92,7 @@ function calmed(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): Clas
  * At its exact length where its doses can give it; else as it is, which the desk then says. What was there already keeps
  * its dose; only its closing rest takes up seconds that nothing else can.
  */
-function onTime(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): ClassPlan {
+function onTime(plan: ClassPlan, base: ClassPlan, setting: ProposeContext): ClassPlan {
 	const there = itemsOf(base).map(({ id }) => id);
 	const closing = itemsOf(plan).at(-1)?.id;
 	for (const held of [there, there.filter((id) => id !== closing)]) {
@@ -104,7 +104,7 @@ function onTime(plan: ClassPlan, base: ClassPlan, setting: ProposeSetting): Clas
 }
 
 /** What the desk finds in a class, in points. */
-export function gravity({ findings }: Reading): number {
+export function gravity({ findings }: Analysis): number {
 	return findings.reduce((sum, { severity }) => sum + FINDING_POINTS[severity], 0);
 }
 
@@ -112,7 +112,7 @@ export function gravity({ findings }: Reading): number {
  * What a class lacks of its bands, in the points of the search. A finding says that it is out of a band and not by how
  * much; without this a class that is a hair over would be led farther out for the sake of any note.
  */
-export function unbalance({ balance: { directions, strength }, orbit, context }: Reading): number {
+export function unbalance({ balance: { directions, strength }, orbit, context }: Analysis): number {
 	const rangeOff = DIRECTIONS.reduce((sum, d) => sum + directions[d].offByPercent, 0);
 	const points =
 		POINTS.directionOff * rangeOff * orbit.rangeTotalSeconds +
@@ -127,31 +127,31 @@ export function unbalance({ balance: { directions, strength }, orbit, context }:
 export function mended(
 	plan: ClassPlan,
 	base: ClassPlan,
-	setting: ProposeSetting,
+	setting: ProposeContext,
 	{ balance, flow }: Weights,
 	keep: (plan: ClassPlan) => boolean
 ): ClassPlan {
-	const worth = (reading: Reading, p: ClassPlan) =>
-		gravity(reading) +
-		balance * unbalance(reading) +
+	const worth = (analysis: Analysis, p: ClassPlan) =>
+		gravity(analysis) +
+		balance * unbalance(analysis) +
 		flow * POINTS.lostSecond * lostSeconds(p, setting.find, setting.pace);
 	let now = plan;
-	let reading = readPlan(now, setting);
-	let points = worth(reading, now);
+	let analysis = analysePlan(now, setting);
+	let points = worth(analysis, now);
 	for (let tries = 0; tries < REPAIRS; tries++) {
 		let better: ClassPlan | null = null;
 		for (const severity of SEVERITIES)
-			for (const finding of reading.findings.filter((f) => f.severity === severity)) {
+			for (const finding of analysis.findings.filter((f) => f.severity === severity)) {
 				if (better || !finding.repairable) continue;
-				const preview = previewRepair(finding, reading.context);
+				const preview = previewRepair(finding, analysis.context);
 				if (!preview) continue;
 				const after = onTime(preview.repair.edits.reduce(applyEdit, now), base, setting);
-				if (keep(after) && worth(readPlan(after, setting), after) < points - 1e-9) better = after;
+				if (keep(after) && worth(analysePlan(after, setting), after) < points - 1e-9) better = after;
 			}
 		if (!better) return now;
 		now = better;
-		reading = readPlan(now, setting);
-		points = worth(reading, now);
+		analysis = analysePlan(now, setting);
+		points = worth(analysis, now);
 	}
 	return now;
 }

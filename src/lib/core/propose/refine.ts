@@ -1,10 +1,10 @@
 import type { Objective } from './cost';
 import { Population } from './cross';
-import { Draft, type Piece } from './draft';
+import { Candidate, type Piece } from './candidate';
 import { change, type Means } from './moves';
 import type { Pool } from './pool';
 import type { Random } from './random';
-import { COLD, Falling, type Found } from './search';
+import { COLD, Falling, type Solution } from './search';
 
 /** So many classes of different movements are kept: which is best once its doses are rounded is not known before. */
 export const NEAR_BEST = 12;
@@ -21,11 +21,11 @@ export function refined(
 	random: Random,
 	steps: number,
 	warm: number
-): Found[] {
+): Solution[] {
 	const { facts } = pool;
 	const { doses } = objective;
-	let now = new Draft(facts, start, false);
-	let next = new Draft(facts, [], false);
+	let now = new Candidate(facts, start, false);
+	let next = new Candidate(facts, [], false);
 	doses.forget();
 	let cost = objective.leastOf(now);
 	doses.take(now);
@@ -65,9 +65,9 @@ const GIVEN_BACK = 5;
  * A class with doses that may be given: those found for it rounded, then one or two at a time another way, as long as that
  * makes it better. Costs what it costs.
  */
-export function rounded(pieces: readonly Piece[], pool: Pool, objective: Objective): Found {
+export function rounded(pieces: readonly Piece[], pool: Pool, objective: Objective): Solution {
 	const { facts } = pool;
-	const draft = new Draft(facts, pieces);
+	const draft = new Candidate(facts, pieces);
 	objective.doses.forget();
 	objective.leastOf(draft);
 	objective.doses.take(draft);

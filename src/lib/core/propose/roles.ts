@@ -13,7 +13,7 @@ export const SECTION_SHARE: Record<SectionKind, number> = {
 };
 
 /** A form of a movement in one of its modes. */
-interface Given {
+interface FormInMode {
 	movement: Movement;
 	form: Form;
 	mode: Mode;
@@ -23,7 +23,7 @@ interface Given {
 const CLOSING = { seconds: 120, breaths: 15 };
 
 /** Something that is nothing but rest, and can be rested in for a while. */
-const closes = ({ movement, form: { dose } }: Given) =>
+const closes = ({ movement, form: { dose } }: FormInMode) =>
 	movement.modes.every((mode) => mode === 'rest') &&
 	dose.max >= (dose.unit === 'seconds' ? CLOSING.seconds : CLOSING.breaths);
 
@@ -31,7 +31,7 @@ const closes = ({ movement, form: { dose } }: Given) =>
 const CLOSES_ONLY: ReadonlySet<string> = new Set(['savasana']);
 
 /** What belongs into each part, by how it is done and how far it goes. Common practice, no source. */
-const BELONGS: Record<SectionKind, (given: Given) => boolean> = {
+const BELONGS: Record<SectionKind, (given: FormInMode) => boolean> = {
 	settle: ({ movement, form, mode }) =>
 		form.intensity === 1 &&
 		movement.position !== 'standing' &&

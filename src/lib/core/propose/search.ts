@@ -1,13 +1,13 @@
 import { SECTION_KINDS } from '../plan';
 import type { Objective } from './cost';
-import { Draft, type Piece } from './draft';
+import { Candidate, type Piece } from './candidate';
 import { change, given } from './moves';
 import type { Pool } from './pool';
 import type { Random } from './random';
 import type { Wishes } from './types';
 
 /** A class that the search found, and what it costs. */
-export interface Found {
+export interface Solution {
 	pieces: Piece[];
 	cost: number;
 }
@@ -70,10 +70,10 @@ export function searched(
 	random: Random,
 	steps: number,
 	warm = WARM
-): Found {
-	let now = new Draft(pool.facts, start);
-	let next = new Draft(pool.facts);
-	const best = new Draft(pool.facts, start);
+): Solution {
+	let now = new Candidate(pool.facts, start);
+	let next = new Candidate(pool.facts);
+	const best = new Candidate(pool.facts, start);
 	let least = objective.costOf(now);
 	const movements = pool.facts.slugs.length;
 	let ways = waysAt(warm, movements);
@@ -110,9 +110,9 @@ function waysAt(threshold: number, movements: number): number {
  * Every single exchange and every dose tried in turn, as long as one makes the class better: after it no movement has a
  * better one for its place.
  */
-export function settled(found: Found, pool: Pool, objective: Objective): Found {
+export function settled(found: Solution, pool: Pool, objective: Objective): Solution {
 	const { facts } = pool;
-	const draft = new Draft(facts, found.pieces);
+	const draft = new Candidate(facts, found.pieces);
 	let { cost } = found;
 	/** Takes what is better there than what is there. */
 	function improved(at: number, option: number, amount: number): boolean {
@@ -147,7 +147,7 @@ export function begun(
 	{ must = [], toward }: Wishes
 ): Piece[] {
 	const { facts, bySection } = pool;
-	const draft = new Draft(facts, kept);
+	const draft = new Candidate(facts, kept);
 	/** One of some options at its usual dose, at the end of a part. */
 	const add = (options: ArrayLike<number>, section: number) => {
 		const option = options[random.below(options.length)]!;

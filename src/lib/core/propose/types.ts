@@ -1,5 +1,5 @@
 import type { Tissue } from '../anatomy';
-import type { Reading, Setting } from '../checks';
+import type { Analysis, PlanContext } from '../checks';
 import type { Group } from '../group';
 import type { Position } from '../movement';
 import type { ClassPlan, SectionKind } from '../plan';
@@ -47,7 +47,7 @@ export const WEIGHT_STEPS = [
 ] as const;
 
 /** What a class is proposed for: everything that a plan is read against, with the people known. */
-export interface ProposeSetting extends Setting {
+export interface ProposeContext extends PlanContext {
 	group: Group;
 }
 
@@ -81,7 +81,7 @@ export interface Reason {
 /** One proposed class. */
 export interface Proposal {
 	plan: ClassPlan;
-	reading: Reading;
+	analysis: Analysis;
 	parts: CostParts;
 	cost: number;
 	reasons: Reason[];

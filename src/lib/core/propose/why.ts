@@ -1,11 +1,11 @@
 import { DIRECTION_NAME, DIRECTIONS } from '../anatomy';
 import type { TimedItem } from '../clock';
-import { stillSeconds, type Reading } from '../checks';
+import { stillSeconds, type Analysis } from '../checks';
 import { formatDuration } from '../clock';
 import { orbit, rangeSeconds } from '../orbit';
 import { findItem, type ClassPlan } from '../plan';
 import type { Objective } from './cost';
-import type { Piece } from './draft';
+import type { Piece } from './candidate';
 import type { Pool } from './pool';
 import { isCalm, isDeep } from '../rules';
 import type { Reason, Wishes } from './types';
@@ -18,17 +18,17 @@ const MOST_REASONS = 3;
 /** Why each item of a proposed class is there, and what was nearly chosen. */
 export function reasonsFor(
 	plan: ClassPlan,
-	reading: Reading,
+	analysis: Analysis,
 	pieces: readonly Piece[],
 	objective: Objective,
 	pool: Pool,
 	wishes: Wishes,
 	base: ClassPlan
 ): Reason[] {
-	const { items } = reading.context;
+	const { items } = analysis.context;
 	return items.map((taught, index) => ({
 		itemId: taught.item.id,
-		because: because(taught, index, reading, wishes, base).slice(0, MOST_REASONS),
+		because: because(taught, index, analysis, wishes, base).slice(0, MOST_REASONS),
 		nearly: findItem(base, taught.item.id) ? null : nearly(taught, pieces, objective, pool)
 	}));
 }
@@ -36,7 +36,7 @@ export function reasonsFor(
 function because(
 	taught: TimedItem,
 	index: number,
-	{ timeline, context, orbit: whole }: Reading,
+	{ timeline, context, orbit: whole }: Analysis,
 	wishes: Wishes,
 	base: ClassPlan
 ): string[] {

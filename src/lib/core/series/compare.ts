@@ -1,5 +1,5 @@
 import { DIRECTION_NAME, DIRECTIONS } from '../anatomy';
-import type { SeriesReading } from './read';
+import type { SeriesAnalysis } from './analysis';
 
 /** One line of two series side by side. */
 export interface SeriesLine {
@@ -13,8 +13,8 @@ const mean = (values: readonly number[]) =>
 	values.length ? values.reduce((sum, value) => sum + value, 0) / values.length : 0;
 
 /** Figures of two series, in the same words. */
-export function compareSeries(a: SeriesReading, b: SeriesReading): SeriesLine[] {
-	const line = (name: string, of: (reading: SeriesReading) => string): SeriesLine => ({
+export function compareSeries(a: SeriesAnalysis, b: SeriesAnalysis): SeriesLine[] {
+	const line = (name: string, of: (analysis: SeriesAnalysis) => string): SeriesLine => ({
 		name,
 		a: of(a),
 		b: of(b)
@@ -33,7 +33,7 @@ export function compareSeries(a: SeriesReading, b: SeriesReading): SeriesLine[] 
 			const rises = weeks.flatMap(({ changePercent }) => (changePercent === null ? [] : [changePercent]));
 			return rises.length ? `${Math.round(Math.max(...rises))} %` : '';
 		}),
-		line('Movements in all', (reading) => String(slugsTaught(reading).size)),
+		line('Movements in all', (analysis) => String(slugsTaught(analysis).size)),
 		...DIRECTIONS.map((d) =>
 			line(DIRECTION_NAME[d], ({ balance }) => `${one(100 * balance.directions[d].share)} %`)
 		),
@@ -41,8 +41,8 @@ export function compareSeries(a: SeriesReading, b: SeriesReading): SeriesLine[] 
 	];
 }
 
-function slugsTaught({ classes }: SeriesReading): Set<string> {
+function slugsTaught({ classes }: SeriesAnalysis): Set<string> {
 	return new Set(
-		classes.flatMap(({ reading }) => reading?.context.items.map(({ movement }) => movement.slug) ?? [])
+		classes.flatMap(({ analysis }) => analysis?.context.items.map(({ movement }) => movement.slug) ?? [])
 	);
 }

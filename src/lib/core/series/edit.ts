@@ -5,7 +5,7 @@ import { slugsOf, type ClassPlan } from '../plan';
 import { styleOf } from '../style';
 import { allSlots, slotAfter, slotKey, sortedSlots, weekNumber, type Slot } from './dates';
 import { ladderTo } from './ladder';
-import { markOf } from './mark';
+import { sectionsHash } from './sections-hash';
 import { SERIES_LIMITS, type PlannedSeries, type Series, type SeriesClass, type Theme } from './types';
 
 /** Makes the id of a new class; random, so handed in. */
@@ -17,7 +17,7 @@ export type Changed = { ok: true; value: PlannedSeries } | { ok: false; message:
 const cannot = (message: string): Changed => ({ ok: false, message });
 
 /** Settings that say on which dates classes are. */
-const DEALING = ['startsOn', 'weeks', 'meetings', 'skipped'] as const;
+const SCHEDULING = ['startsOn', 'weeks', 'meetings', 'skipped'] as const;
 
 /** What of a series is set by hand. */
 export type SeriesSettings = Omit<Series, 'classes' | 'missed'>;
@@ -25,7 +25,7 @@ export type SeriesSettings = Omit<Series, 'classes' | 'missed'>;
 /** A new series with its dates and without plans. */
 export function begunSeries(settings: SeriesSettings, newId: NewId): PlannedSeries {
 	const series: Series = { ...settings, classes: [], missed: [] };
-	return redealt({ series, plans: {}, runs: {} }, newId);
+	return rescheduled({ series, plans: {}, runs: {} }, newId);
 }
 
 /** Other settings; where they move dates, classes that are not taught yet are dealt out anew in their order. */
@@ -35,8 +35,8 @@ export function withSettings(
 	newId: NewId
 ): PlannedSeries {
 	const after = { ...planned, series: { ...planned.series, ...change } };
-	const moves = DEALING.some((field) => change[field] !== undefined);
-	return moves ? redealt(after, newId) : timed(after);
+	const moves = SCHEDULING.some((field) => change[field] !== undefined);
+	return moves ? rescheduled(after, newId) : timed(after);
 }
 
 /** Everything up to the last class that was taught is over, also what nobody wrote down between; the rest is ahead. */
@@ -48,7 +48,7 @@ function overAndAhead({
 	return [classes.slice(0, last + 1), classes.slice(last + 1)];
 }
 
-function redealt(planned: PlannedSeries, newId: NewId): PlannedSeries {
+function rescheduled(planned: PlannedSeries, newId: NewId): PlannedSeries {
 	const { series } = planned;
 	const [over, ahead] = overAndAhead(planned);
 	const last = over.at(-1);
@@ -192,7 +192,7 @@ export function withProposed(
 	plans: Readonly<Record<string, ClassPlan>>
 ): PlannedSeries {
 	const classes = planned.series.classes.map((c) =>
-		plans[c.id] ? { ...c, proposedAs: markOf(plans[c.id]!) } : c
+		plans[c.id] ? { ...c, proposedAs: sectionsHash(plans[c.id]!) } : c
 	);
 	return timed({
 		...planned,

@@ -1,14 +1,14 @@
 import { DIRECTIONS, type Direction } from '../anatomy';
 import type { Targets } from '../orbit';
-import type { ReadWeek } from './read';
+import type { WeekAnalysis } from './analysis';
 
 /** So many weeks in a row below its band, and a direction is neglected. Common practice, no source. */
 export const NEGLECT_WEEKS = 3;
 
-const short = (week: ReadWeek, d: Direction) => week.balance.directions[d].standing === 'short';
+const short = (week: WeekAnalysis, d: Direction) => week.balance.directions[d].standing === 'short';
 
 /** Directions that each of the last three planned weeks gave too little of. */
-export function neglected(weeks: readonly ReadWeek[]): Direction[] {
+export function neglected(weeks: readonly WeekAnalysis[]): Direction[] {
 	const planned = weeks.filter((week) => week.orbit.rangeTotalSeconds > 0).slice(-NEGLECT_WEEKS);
 	if (planned.length < NEGLECT_WEEKS) return [];
 	return DIRECTIONS.filter((d) => planned.every((week) => short(week, d)));

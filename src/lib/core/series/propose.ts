@@ -19,19 +19,19 @@ import {
 	propose,
 	type Effort,
 	type Proposal,
-	type ProposeSetting,
+	type ProposeContext,
 	type Wishes
 } from '../propose';
 import type { StyleChoices } from '../style';
 import { withProposed } from './edit';
 import { neglected, targetsWithMore } from './neglect';
-import { readSeries, type ReadClass, type SeriesReading, type SeriesSetting } from './read';
+import { analyseSeries, type ClassAnalysis, type SeriesAnalysis, type SeriesContext } from './analysis';
 import type { PlannedSeries, Rung } from './types';
 
 /** What the classes of a series are proposed with, besides the group. */
-export interface SeriesAsk {
+export interface SeriesRequest {
 	planned: PlannedSeries;
-	setting: SeriesSetting;
+	setting: SeriesContext;
 	/** The schools of who teaches. */
 	choices: StyleChoices;
 	seed: number;
@@ -53,15 +53,15 @@ export const SERIES_EFFORT: Effort = {
 const EASIER = 0.85;
 
 /** Which classes wait for a proposal: those without a plan, and those that no longer give what they should. */
-export function waiting(reading: SeriesReading): string[] {
-	return reading.classes
+export function waiting(analysis: SeriesAnalysis): string[] {
+	return analysis.classes
 		.filter(({ state }) => state === 'unplanned' || state === 'behind')
 		.map((c) => c.class.id);
 }
 
 /** Which classes can be proposed anew without touching what was taught or changed by hand. */
-export function renewable(reading: SeriesReading): string[] {
-	return reading.classes
+export function renewable(analysis: SeriesAnalysis): string[] {
+	return analysis.classes
 		.filter(({ state }) => state === 'unplanned' || state === 'behind' || state === 'proposed')
 		.map((c) => c.class.id);
 }
@@ -71,39 +71,39 @@ export function renewable(reading: SeriesReading): string[] {
  * everywhere. Stop by asking for no more.
  */
 export function* proposeSeries(
-	ask: SeriesAsk
+	ask: SeriesRequest
 ): Generator<{ classId: string; done: number; of: number; plan: ClassPlan }> {
 	const { setting, seed, effort = SERIES_EFFORT } = ask;
 	let planned = ask.planned;
-	const first = readSeries(planned, setting);
+	const first = analyseSeries(planned, setting);
 	const may = new Set(renewable(first));
 	const wanted = (ask.only ?? waiting(first)).filter((id) => may.has(id));
 	for (const [done, classId] of wanted.entries()) {
-		const reading = readSeries(planned, setting);
-		const at = reading.classes.findIndex((c) => c.class.id === classId);
-		const { plan } = classFor(reading, at, ask, seed + 104_729 * at, effort);
+		const analysis = analyseSeries(planned, setting);
+		const at = analysis.classes.findIndex((c) => c.class.id === classId);
+		const { plan } = classFor(analysis, at, ask, seed + 104_729 * at, effort);
 		planned = withProposed(planned, { [classId]: plan });
 		yield { classId, done: done + 1, of: wanted.length, plan };
 	}
 }
 
 function classFor(
-	reading: SeriesReading,
+	analysis: SeriesAnalysis,
 	at: number,
-	{ setting, choices }: SeriesAsk,
+	{ setting, choices }: SeriesRequest,
 	seed: number,
 	effort: Effort
 ): Proposal {
-	const { series } = reading.planned;
-	const c = reading.classes[at]!;
-	const before = reading.classes.slice(0, at).filter(({ plan }) => plan && itemsOf(plan).length > 0);
+	const { series } = analysis.planned;
+	const c = analysis.classes[at]!;
+	const before = analysis.classes.slice(0, at).filter(({ plan }) => plan && itemsOf(plan).length > 0);
 	const last = before.at(-1) ?? null;
-	const known = metByClass(reading.planned, at, setting.knownBefore);
-	const weeksBefore = reading.weeks.filter(({ monday }) => monday < c.class.on);
+	const known = metByClass(analysis.planned, at, setting.knownBefore);
+	const weeksBefore = analysis.weeks.filter(({ monday }) => monday < c.class.on);
 	const theme = series.themes[c.class.week - 1];
 	const more = [...neglected(weeksBefore), ...(theme?.more ? [theme.more] : [])];
 	const group = { ...setting.group, targets: targetsWithMore(setting.group.targets, more) };
-	const within: ProposeSetting = {
+	const within: ProposeContext = {
 		catalogue: setting.catalogue,
 		find: setting.find,
 		targets: group.targets,
@@ -112,8 +112,8 @@ function classFor(
 		...(known.size ? { known: { slugs: [...known], from: 'planned' as const } } : {}),
 		lastFirstSide: last?.firstSide ?? null
 	};
-	const base = baseFor(c, reading, choices, last?.firstSide ?? null);
-	const wishes = wishesFor(c, reading, base, within, last, known.size > 0);
+	const base = baseFor(c, analysis, choices, last?.firstSide ?? null);
+	const wishes = wishesFor(c, analysis, base, within, last, known.size > 0);
 	let best: Proposal | null = null;
 	for (const { proposal } of propose({ base, wishes, setting: within, seed, count: 1, effort }))
 		best = proposal;
@@ -122,8 +122,8 @@ function classFor(
 
 /** An empty class with what it has to give in its place: the rungs of the ladders, and the test at both ends. */
 function baseFor(
-	c: ReadClass,
-	{ planned: { series }, setting }: SeriesReading,
+	c: ClassAnalysis,
+	{ planned: { series }, setting }: SeriesAnalysis,
 	choices: StyleChoices,
 	lastSide: Leg | null
 ): ClassPlan {
@@ -159,12 +159,12 @@ function baseFor(
 	return plan;
 }
 
-function itemOf(plan: ClassPlan, { movement, form, mode, dose }: Rung, { find }: SeriesSetting) {
+function itemOf(plan: ClassPlan, { movement, form, mode, dose }: Rung, { find }: SeriesContext) {
 	return { ...newItem(plan, find(movement)!, plan.firstSide, form), mode, dose };
 }
 
 /** The part of a class in which a rung stands: the goal in the peak where it may, everything else in the work before. */
-function partFor(rung: Rung, isGoal: boolean, { find }: SeriesSetting): SectionKind {
+function partFor(rung: Rung, isGoal: boolean, { find }: SeriesContext): SectionKind {
 	const movement = find(rung.movement)!;
 	const may = mayStandIn(movement, formOf(movement, rung.form)!, rung.mode);
 	const order: SectionKind[] = isGoal ? ['peak', 'build', 'warm'] : ['build', 'warm', 'peak'];
@@ -172,14 +172,14 @@ function partFor(rung: Rung, isGoal: boolean, { find }: SeriesSetting): SectionK
 }
 
 function wishesFor(
-	c: ReadClass,
-	reading: SeriesReading,
+	c: ClassAnalysis,
+	analysis: SeriesAnalysis,
 	base: ClassPlan,
-	setting: ProposeSetting,
-	last: ReadClass | null,
+	setting: ProposeContext,
+	last: ClassAnalysis | null,
 	groupIsKnown: boolean
 ): Wishes {
-	const { series } = reading.planned;
+	const { series } = analysis.planned;
 	const there = new Set(slugsOf(base));
 	const offered = new Set(optionsFor(base, {}, setting).map((option) => option.movements[0]));
 	const back = c.comesBack.filter((slug) => offered.has(slug) && !there.has(slug));
@@ -193,7 +193,7 @@ function wishesFor(
 			? { toward }
 			: {})
 	};
-	const most = mostEffort(c, reading);
+	const most = mostEffort(c, analysis);
 	if (most !== null) wishes.mostEffort = most;
 	if (last?.plan) {
 		const movements = slugsOf(last.plan);
@@ -221,8 +221,8 @@ function likeShare(
  * The most effort that the class may ask for: the limit of the rise over the ordinary classes before it, less in an
  * easier week; null where there is nothing to compare with.
  */
-function mostEffort(c: ReadClass, { classes, planned }: SeriesReading): number | null {
-	const before = classes.filter((other) => other.number < c.number && other.reading && !other.easier);
+function mostEffort(c: ClassAnalysis, { classes, planned }: SeriesAnalysis): number | null {
+	const before = classes.filter((other) => other.number < c.number && other.analysis && !other.easier);
 	const lastWeek = Math.max(
 		0,
 		...before.filter(({ class: o }) => o.week < c.class.week).map((o) => o.class.week)

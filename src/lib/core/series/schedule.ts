@@ -4,7 +4,7 @@ import { sameRung } from './ladder';
 import type { PlannedSeries, Rung, Series, SeriesClass } from './types';
 
 /** What a class gives of a ladder. */
-export interface Given {
+export interface GivenRung {
 	ladder: number;
 	/** Index of the rung. */
 	rung: number;
@@ -15,7 +15,8 @@ export interface Given {
 }
 
 /** The rung that a class gives of a ladder. */
-export const rungOf = ({ ladders }: Series, { ladder, rung }: Given): Rung => ladders[ladder]!.rungs[rung]!;
+export const rungOf = ({ ladders }: Series, { ladder, rung }: GivenRung): Rung =>
+	ladders[ladder]!.rungs[rung]!;
 
 export const isEasier = ({ easierEvery }: Series, week: number): boolean =>
 	easierEvery > 0 && week % easierEvery === 0;
@@ -97,13 +98,13 @@ export function schedule(
 	knownBefore: readonly string[],
 	/** Classes as if there were more of them after the last. */
 	later: readonly SeriesClass[] = []
-): Map<string, Given[]> {
+): Map<string, GivenRung[]> {
 	const { series, plans } = planned;
 	const fates = fatesOf(planned);
 	const times = series.ladders.map((_, ladder) => timesEach(series, ladder));
 	const climbs = series.ladders.map((): Climb => ({ at: 0, given: 0, begun: false }));
 	const known = new Set(knownBefore);
-	const result = new Map<string, Given[]>();
+	const result = new Map<string, GivenRung[]>();
 	for (const c of [...series.classes, ...later]) {
 		const fate = fates.get(c.id) ?? { kind: 'ahead' };
 		result.set(c.id, climbedIn(series, c, climbs, times, known, fate, plans[c.id]));
@@ -120,10 +121,10 @@ function climbedIn(
 	known: Set<string>,
 	fate: Fate,
 	plan?: ClassPlan
-): Given[] {
+): GivenRung[] {
 	// a group of which nothing is known yet cannot be spared new things
 	let left = known.size === 0 ? Infinity : series.mostNew;
-	const given: Given[] = [];
+	const given: GivenRung[] = [];
 	for (const [ladder, { rungs }] of series.ladders.entries()) {
 		const climb = climbs[ladder]!;
 		const to = stepTo(climb, rungs.length - 1, isEasier(series, c.week) ? Infinity : times[ladder]!);
@@ -187,7 +188,7 @@ export function goalDates(
 ): (Reached | null)[] {
 	const { series } = planned;
 	const dates = series.ladders.map((): Reached | null => null);
-	const note = (given: readonly Given[], on: string, within: boolean) => {
+	const note = (given: readonly GivenRung[], on: string, within: boolean) => {
 		for (const { ladder, rung } of given)
 			if (rung === series.ladders[ladder]!.rungs.length - 1) dates[ladder] ??= { on, within };
 	};

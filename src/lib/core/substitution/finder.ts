@@ -28,7 +28,7 @@ export interface Filters {
 	rested?: boolean;
 }
 
-export interface FinderSetting {
+export interface FinderContext {
 	group: Group | null;
 	/** What was used in the last four weeks. */
 	usedLately: Known;
@@ -59,7 +59,7 @@ const FACETS: readonly Facet[] = [
 	'rested'
 ];
 
-export interface Found {
+export interface SearchResult {
 	movements: Movement[];
 	counts: Counts;
 }
@@ -76,7 +76,7 @@ function servesDirection(
 	);
 }
 
-function passes(movement: Movement, facet: Facet, f: Filters, setting: FinderSetting): boolean {
+function passes(movement: Movement, facet: Facet, f: Filters, setting: FinderContext): boolean {
 	switch (facet) {
 		case 'direction':
 			return !f.direction || servesDirection(movement, f.direction, f.serves);
@@ -115,7 +115,7 @@ function kitSuffices(movement: Movement, group: Group | null): boolean {
 }
 
 /** The values of a facet that a movement has, given the other filters. */
-function count(counts: Counts, movement: Movement, facet: Facet, f: Filters, setting: FinderSetting): void {
+function count(counts: Counts, movement: Movement, facet: Facet, f: Filters, setting: FinderContext): void {
 	switch (facet) {
 		case 'direction':
 			for (const d of DIRECTIONS) if (servesDirection(movement, d, f.serves)) counts.direction[d] += 1;
@@ -150,7 +150,11 @@ const zeros = <K extends string>(keys: readonly K[]) =>
 	Object.fromEntries(keys.map((key) => [key, 0])) as Record<K, number>;
 
 /** Looks through the movements once: what passes every filter, and the counts beside each choice. */
-export function findInCatalogue(movements: readonly Movement[], f: Filters, setting: FinderSetting): Found {
+export function findInCatalogue(
+	movements: readonly Movement[],
+	f: Filters,
+	setting: FinderContext
+): SearchResult {
 	const counts: Counts = {
 		direction: zeros(DIRECTIONS),
 		serves: zeros(SERVES),

@@ -1,5 +1,5 @@
 import { DIRECTION_NAME, DIRECTION_SIGN, DIRECTIONS } from '../anatomy';
-import type { Finding, Preview, Reading } from '../checks';
+import type { Finding, Preview, Analysis } from '../checks';
 import { formatDuration } from '../clock';
 import { formOf } from '../movement';
 import type { Item, Kept } from '../plan';
@@ -34,8 +34,8 @@ export const percentOf = (share: number): string => whole(100 * share);
 
 /** Clock and balance of two classes, or of one before and after a change. */
 export function shiftsBetween(
-	before: Reading,
-	after: Reading,
+	before: Analysis,
+	after: Analysis,
 	leastPoints = 0
 ): Pick<BeforeAfter, 'totalBefore' | 'totalAfter' | 'shifts'> {
 	const verdicts = [
@@ -67,8 +67,8 @@ const FIELD_NAME = { form: 'form', mode: 'mode', dose: 'dose', lead: 'first side
 /** What differs in one movement of two classes: "form: full → supported", "dose: 8 breaths → 40 seconds". */
 export function changesInWords(
 	{ before, after, changed }: Kept,
-	inBefore: Reading,
-	inAfter: Reading
+	inBefore: Analysis,
+	inAfter: Analysis
 ): { field: string; before: string; after: string }[] {
 	const [was, is] = [doseInWords(before, inBefore), doseInWords(after, inAfter)];
 	return changed.map((field) => {
@@ -78,12 +78,12 @@ export function changesInWords(
 	});
 }
 
-function doseInWords({ dose, form, mode, unit, movement }: Item, { context }: Reading) {
+function doseInWords({ dose, form, mode, unit, movement }: Item, { context }: Analysis) {
 	const range = styledRange(context.style, formOf(context.find(movement)!, form)!, mode, unit);
 	return { unit: range.unit, text: `${dose} ${unitWord(range.unit, dose)}` };
 }
 
 /** Compares a class with what a repair would make of it: what moves by half a point or more is shown. */
-export function beforeAfter(before: Reading, { after, solved, raised }: Preview): BeforeAfter {
+export function beforeAfter(before: Analysis, { after, solved, raised }: Preview): BeforeAfter {
 	return { ...shiftsBetween(before, after, LEAST_POINTS), solved, raised };
 }

@@ -1,4 +1,4 @@
-import { waits, type Reading } from '../checks';
+import { needsAttention, type Analysis } from '../checks';
 import { formatDuration, positionChanges } from '../clock';
 import type { CostParts, Reason } from '../propose';
 import { SECTION_NAME } from '../plan';
@@ -32,10 +32,10 @@ const PART_WORDS: Record<keyof CostParts, string> = {
 const LEAST_POINTS = 0.05;
 
 export function proposalCard(
-	reading: Reading,
+	analysis: Analysis,
 	proposed: { reasons: readonly Reason[]; parts: CostParts; lostSeconds: number }
 ): ProposalCard {
-	const { timeline, context, orbit, balance, findings } = reading;
+	const { timeline, context, orbit, balance, findings } = analysis;
 	const why = new Map(proposed.reasons.map((reason) => [reason.itemId, reason]));
 	const name = (slug: string) => context.find(slug)?.english ?? slug;
 	return {
@@ -46,7 +46,7 @@ export function proposalCard(
 			{ label: 'between blocks', value: formatDuration(proposed.lostSeconds) },
 			{ label: 'changes of position', value: String(positionChanges(timeline)) },
 			{ label: 'strength, of the work', value: percentOf(balance.strength.share) },
-			{ label: 'to look at', value: String(findings.filter(waits).length) }
+			{ label: 'to look at', value: String(findings.filter(needsAttention).length) }
 		],
 		sections: context.plan.sections
 			.filter((section) => section.blocks.length > 0)

@@ -6,7 +6,7 @@ import {
 	type Direction,
 	type Leg
 } from '../anatomy';
-import { keptWith, type Movement } from '../movement';
+import { memoizeBy, type Movement } from '../movement';
 import type { Balance, Orbit } from '../orbit';
 
 /**
@@ -123,7 +123,7 @@ export function movementRing(movement: Movement, leads: Leg = 'right'): RingSect
 	return rings(movement, leads, () => ringOf(movement, leads));
 }
 
-const rings = keptWith<RingSector[]>();
+const rings = memoizeBy<RingSector[]>();
 
 function ringOf(movement: Movement, leads: Leg): RingSector[] {
 	return (['left', 'right'] as const).flatMap((leg) => {

@@ -1,6 +1,6 @@
 import { isSymmetrical, type Direction } from '../anatomy';
 import type { TimedItem } from '../clock';
-import type { Reading } from '../checks';
+import type { Analysis } from '../checks';
 import { blockSpans, itemSpans, PHASE_NAME, PHASES, phaseSeconds, type Timeline } from '../clock';
 import type { DoseRange, DoseUnit, Form, Movement } from '../movement';
 import { styledRange, styleOf } from '../style';
@@ -97,7 +97,7 @@ function partsOf(sums: ReturnType<typeof phaseSeconds>): Part[] {
 }
 
 /** The class as a list, section by section, with the times that the clock gives. */
-export function runningOrder({ context, timeline }: Reading): OrderSection[] {
+export function runningOrder({ context, timeline }: Analysis): OrderSection[] {
 	const spans = itemSpans(timeline);
 	const ofBlock = blockSpans(timeline);
 	const taught = new Map(context.items.map((t) => [t.item.id, t]));
@@ -158,7 +158,7 @@ function sumsByItem(timeline: Timeline): Map<string, ReturnType<typeof phaseSeco
 }
 
 /** Which items give a class its time in a direction (both legs), the largest first: the answer to "why this share?". */
-export function directionParts({ context, timeline }: Reading, direction: Direction): Part[] {
+export function directionParts({ context, timeline }: Analysis, direction: Direction): Part[] {
 	return itemParts(context.items, (taught) => {
 		const alone = { entries: timeline.entries.filter((e) => e.itemId === taught.item.id), totalSeconds: 0 };
 		return rangeSeconds(
@@ -169,7 +169,7 @@ export function directionParts({ context, timeline }: Reading, direction: Direct
 }
 
 /** Which items make up the strengthening work. */
-export function strengthParts({ context, timeline }: Reading): Part[] {
+export function strengthParts({ context, timeline }: Analysis): Part[] {
 	return itemParts(context.items, (taught) => {
 		const alone = { entries: timeline.entries.filter((e) => e.itemId === taught.item.id), totalSeconds: 0 };
 		return orbit(alone, context.find, () => taught.item).strengthWorkSeconds;

@@ -1,5 +1,5 @@
 import type { Direction } from '../anatomy';
-import type { Reading, Severity } from '../checks';
+import type { Analysis, Severity } from '../checks';
 import { peakOf, type Peak, type TimelineEntry } from '../clock';
 import { POSITIONS, type Position } from '../movement';
 import { HIP_TESTS } from '../measure';
@@ -53,7 +53,7 @@ export interface Score {
 }
 
 /** Works the score out of a reading. One pass over the timeline. */
-export function score({ timeline, context, findings }: Reading): Score {
+export function score({ timeline, context, findings }: Analysis): Score {
 	const { plan } = context;
 	const known = new Map(context.items.map((taught) => [taught.item.id, taught]));
 	const blocks: ScoreBlock[] = [];

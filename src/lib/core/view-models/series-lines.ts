@@ -1,7 +1,7 @@
 import { DIRECTION_NAME, DIRECTIONS, type Direction } from '../anatomy';
 import { shortDay } from '../calendar';
 import { formatDuration } from '../clock';
-import { rungWords, type ReadWeek, type SeriesReading } from '../series';
+import { rungWords, type WeekAnalysis, type SeriesAnalysis } from '../series';
 import { percentOf } from './before-after';
 
 /** What the charts of a series show, and the tables behind them. */
@@ -22,7 +22,7 @@ export interface LadderLines {
 }
 
 /** Ladders climbing through the classes: for each the rung (from 1) of every class. */
-export function ladderLines({ classes, planned, setting, goals }: SeriesReading): LadderLines {
+export function ladderLines({ classes, planned, setting, goals }: SeriesAnalysis): LadderLines {
 	const lines = planned.series.ladders.map(({ rungs }, ladder) => {
 		const goal = rungs.at(-1)!;
 		const reached = goals[ladder];
@@ -60,7 +60,7 @@ export interface WeekLines {
 	table: ChartTable;
 }
 
-export function loadLines({ weeks }: SeriesReading): WeekLines {
+export function loadLines({ weeks }: SeriesAnalysis): WeekLines {
 	const finite = (value: number | null) => (value !== null && Number.isFinite(value) ? value : null);
 	return {
 		weeks: weeks.map(({ number }) => `Week ${number}`),
@@ -94,8 +94,8 @@ export interface BalanceBars {
 }
 
 /** Balance week by week, and over the whole in the last row of the table. */
-export function balanceBars({ weeks, balance }: SeriesReading): BalanceBars {
-	const row = (name: string, of: ReadWeek['balance']) => [
+export function balanceBars({ weeks, balance }: SeriesAnalysis): BalanceBars {
+	const row = (name: string, of: WeekAnalysis['balance']) => [
 		name,
 		...DIRECTIONS.map((d) => {
 			const { share, standing } = of.directions[d];
@@ -132,9 +132,9 @@ export interface TissueCells {
 }
 
 /** Minutes in which each tissue is held long, by week. */
-export function tissueCells({ weeks }: SeriesReading): TissueCells {
+export function tissueCells({ weeks }: SeriesAnalysis): TissueCells {
 	const tissues = [...new Set(weeks.flatMap((week) => [...week.tissues.keys()]))].sort();
-	const seconds = (week: ReadWeek, tissue: (typeof tissues)[number]) => week.tissues.get(tissue) ?? 0;
+	const seconds = (week: WeekAnalysis, tissue: (typeof tissues)[number]) => week.tissues.get(tissue) ?? 0;
 	const cells = weeks.flatMap((week, x) =>
 		tissues.map((tissue, y): [number, number, number] => [x, y, Math.round(seconds(week, tissue) / 6) / 10])
 	);

@@ -1,15 +1,15 @@
 import { addDays, shortDay, WEEKDAY_NAMES } from '../calendar';
-import { waits } from '../checks';
+import { needsAttention } from '../checks';
 import type { FindMovement } from '../movement';
 import {
 	rungOf,
 	rungWords,
 	tierForms,
 	type ClassState,
-	type ReadClass,
-	type ReadWeek,
+	type ClassAnalysis,
+	type WeekAnalysis,
 	type Series,
-	type SeriesReading
+	type SeriesAnalysis
 } from '../series';
 import { miniScore, type MiniScore } from './mini-score';
 import { classRing, type RingSector } from './ring';
@@ -86,7 +86,7 @@ function changeWords(change: number | null): string {
 	return `, ${Math.abs(percent)} % ${percent > 0 ? 'up' : 'down'}`;
 }
 
-function classCard(c: ReadClass, { planned, setting }: SeriesReading): ClassCard {
+function classCard(c: ClassAnalysis, { planned, setting }: SeriesAnalysis): ClassCard {
 	const { series } = planned;
 	return {
 		id: c.class.id,
@@ -96,8 +96,8 @@ function classCard(c: ReadClass, { planned, setting }: SeriesReading): ClassCard
 		startsAt: c.class.startsAt,
 		title: c.plan?.title ?? '',
 		planned: c.plan !== null,
-		ring: c.reading ? classRing(c.reading.orbit, c.reading.balance) : [],
-		mini: c.reading ? miniScore(score(c.reading)) : null,
+		ring: c.analysis ? classRing(c.analysis.orbit, c.analysis.balance) : [],
+		mini: c.analysis ? miniScore(score(c.analysis)) : null,
 		state: c.state,
 		stateWords: STATE_WORDS[c.state],
 		rungs: c.given.map((given) => {
@@ -114,15 +114,15 @@ function classCard(c: ReadClass, { planned, setting }: SeriesReading): ClassCard
 		}),
 		comesBack: c.comesBack.map((slug) => setting.find(slug)?.english ?? slug),
 		figures: c.plan ? `effort ${c.effort.toFixed(1)}, load ${whole(c.load)}` : '',
-		toLookAt: c.reading?.findings.filter(waits).length ?? 0,
+		toLookAt: c.analysis?.findings.filter(needsAttention).length ?? 0,
 		easier: c.easier,
 		retest: c.retest
 	};
 }
 
-function weekCard(week: ReadWeek, reading: SeriesReading): WeekCard {
-	const { series } = reading.planned;
-	const own = week.classes.map((c) => classCard(c, reading));
+function weekCard(week: WeekAnalysis, analysis: SeriesAnalysis): WeekCard {
+	const { series } = analysis.planned;
+	const own = week.classes.map((c) => classCard(c, analysis));
 	return {
 		number: week.number,
 		from: shortDay(week.monday).split(' ').slice(1).join(' '),
@@ -148,8 +148,8 @@ function weekCard(week: ReadWeek, reading: SeriesReading): WeekCard {
 }
 
 /** The weeks side by side. */
-export const weekCards = (reading: SeriesReading): WeekCard[] =>
-	reading.weeks.map((week) => weekCard(week, reading));
+export const weekCards = (analysis: SeriesAnalysis): WeekCard[] =>
+	analysis.weeks.map((week) => weekCard(week, analysis));
 
 /** What changes between two states of a series, class by class, for a before and after. */
 export interface SeriesShift {
@@ -159,9 +159,9 @@ export interface SeriesShift {
 	after: string;
 }
 
-export function seriesShifts(before: SeriesReading, after: SeriesReading): SeriesShift[] {
-	const words = (c: ReadClass | undefined, reading: SeriesReading) =>
-		c ? `${shortDay(c.class.on)} ${c.class.startsAt}, ${contentWords(c, reading)}` : 'not there';
+export function seriesShifts(before: SeriesAnalysis, after: SeriesAnalysis): SeriesShift[] {
+	const words = (c: ClassAnalysis | undefined, analysis: SeriesAnalysis) =>
+		c ? `${shortDay(c.class.on)} ${c.class.startsAt}, ${contentWords(c, analysis)}` : 'not there';
 	const later = new Map(after.classes.map((c) => [c.class.id, c]));
 	const earlier = new Map(before.classes.map((c) => [c.class.id, c]));
 	const ids = [...new Set([...earlier.keys(), ...later.keys()])];
@@ -177,7 +177,7 @@ export function seriesShifts(before: SeriesReading, after: SeriesReading): Serie
 		);
 }
 
-function contentWords(c: ReadClass, { planned, setting }: SeriesReading): string {
+function contentWords(c: ClassAnalysis, { planned, setting }: SeriesAnalysis): string {
 	if (!c.plan) return 'not planned';
 	const rungs = c.given.map((given) => rungWords(rungOf(planned.series, given), setting.find));
 	return [`load ${whole(c.load)}`, ...rungs].join('; ');

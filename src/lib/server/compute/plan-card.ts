@@ -1,8 +1,8 @@
-import { readPlan, waits } from '../../core/checks';
+import { analysePlan, needsAttention } from '../../core/checks';
 import { type PaceModel } from '../../core/pace';
 import { classRing, type RingSector } from '../../core/view-models';
 import type { Group } from '../../core/group';
-import type { Shelf } from '../../core/movement';
+import type { CatalogueView } from '../../core/movement';
 import type { ClassPlan } from '../../core/plan';
 
 /** Which plan a card is of. */
@@ -27,10 +27,10 @@ export function planCard(
 	which: Which,
 	plan: ClassPlan,
 	group: Group,
-	shelf: Shelf,
+	shelf: CatalogueView,
 	pace: PaceModel
 ): PlanCard {
-	const reading = readPlan(plan, {
+	const analysis = analysePlan(plan, {
 		catalogue: shelf.offered,
 		find: shelf.find,
 		targets: group.targets,
@@ -42,9 +42,11 @@ export function planCard(
 		title: plan.title,
 		startsAt: plan.startsAt,
 		lengthSeconds: plan.lengthSeconds,
-		totalSeconds: reading.timeline.totalSeconds,
-		blocks: reading.context.items.length,
-		findings: reading.findings.filter(waits).map(({ severity, message }) => ({ severity, message })),
-		ring: classRing(reading.orbit, reading.balance)
+		totalSeconds: analysis.timeline.totalSeconds,
+		blocks: analysis.context.items.length,
+		findings: analysis.findings
+			.filter(needsAttention)
+			.map(({ severity, message }) => ({ severity, message })),
+		ring: classRing(analysis.orbit, analysis.balance)
 	};
 }

@@ -2,7 +2,7 @@ import { roomSheet, type RoomSheet } from '../../core/substitution';
 import { type Known } from '../../core/run';
 import { type PaceModel } from '../../core/pace';
 import { CATALOGUE } from '../../catalogue';
-import { readPlan, type Reading, type Setting } from '../../core/checks';
+import { analysePlan, type Analysis, type PlanContext } from '../../core/checks';
 import {
 	changesInWords,
 	ladderLines,
@@ -13,17 +13,17 @@ import {
 } from '../../core/view-models';
 import type { Leg } from '../../core/anatomy';
 import type { Group } from '../../core/group';
-import { shelfOf, type Movement, type Shelf } from '../../core/movement';
+import { catalogueView, type Movement, type CatalogueView } from '../../core/movement';
 import { comparePlans, itemsOf, type ClassPlan } from '../../core/plan';
 import {
 	compareSeries,
 	momentOf,
-	readSeries,
+	analyseSeries,
 	rungOf,
 	rungWords,
 	schedule,
 	type PlannedSeries,
-	type SeriesReading
+	type SeriesAnalysis
 } from '../../core/series';
 import { styleOf } from '../../core/style';
 import { planCard, type PlanCard, type Which } from './plan-card';
@@ -42,7 +42,7 @@ export interface Movements {
 }
 
 /** A plan with everything that it is read against. */
-export interface PlanToRead {
+export interface PlanInput {
 	plan: ClassPlan;
 	group: Group;
 	movements: Movements;
@@ -52,7 +52,7 @@ export interface PlanToRead {
 }
 
 /** A series with everything that it is read against. */
-export interface SeriesToRead {
+export interface SeriesInput {
 	planned: PlannedSeries;
 	group: Group;
 	movements: Movements;
@@ -60,14 +60,15 @@ export interface SeriesToRead {
 	pace: PaceModel;
 }
 
-const shelfFor = ({ own, leftOut, kept }: Movements): Shelf => shelfOf(CATALOGUE, own, leftOut, kept);
+const catalogueFor = ({ own, leftOut, kept }: Movements): CatalogueView =>
+	catalogueView(CATALOGUE, own, leftOut, kept);
 
-function reading({ plan, group, movements, known, pace, lastFirstSide }: PlanToRead): {
-	reading: Reading;
-	shelf: Shelf;
+function analysis({ plan, group, movements, known, pace, lastFirstSide }: PlanInput): {
+	analysis: Analysis;
+	shelf: CatalogueView;
 } {
-	const shelf = shelfFor(movements);
-	const setting: Setting = {
+	const shelf = catalogueFor(movements);
+	const setting: PlanContext = {
 		catalogue: shelf.offered,
 		find: shelf.find,
 		targets: group.targets,
@@ -76,12 +77,12 @@ function reading({ plan, group, movements, known, pace, lastFirstSide }: PlanToR
 		pace,
 		lastFirstSide
 	};
-	return { reading: readPlan(plan, setting), shelf };
+	return { analysis: analysePlan(plan, setting), shelf };
 }
 
-function readingOfSeries({ planned, group, movements, knownBefore, pace }: SeriesToRead): SeriesReading {
-	const { find, offered } = shelfFor(movements);
-	return readSeries(planned, { group, find, catalogue: offered, knownBefore, pace });
+function analysisOfSeries({ planned, group, movements, knownBefore, pace }: SeriesInput): SeriesAnalysis {
+	const { find, offered } = catalogueFor(movements);
+	return analyseSeries(planned, { group, find, catalogue: offered, knownBefore, pace });
 }
 
 /** What each plan looks like on a card. */
@@ -89,19 +90,19 @@ function cards(
 	plans: (Which & { plan: ClassPlan; group: Group; movements: Movements; pace: PaceModel })[]
 ): PlanCard[] {
 	return plans.map(({ plan, group, movements, pace, id, groupId, plannedOn }) =>
-		planCard({ id, groupId, plannedOn }, plan, group, shelfFor(movements), pace)
+		planCard({ id, groupId, plannedOn }, plan, group, catalogueFor(movements), pace)
 	);
 }
 
 /** What each tier and each caution does at every item, and the kit of the class. */
-function room(input: PlanToRead): RoomSheet {
-	const { reading: read, shelf } = reading(input);
+function room(input: PlanInput): RoomSheet {
+	const { analysis: read, shelf } = analysis(input);
 	return roomSheet(read.context.items, input.group, shelf.find, styleOf(input.plan.style));
 }
 
 /** The class card for the teacher's hand. */
-function classCard(input: PlanToRead) {
-	const { reading: read } = reading(input);
+function classCard(input: PlanInput) {
+	const { analysis: read } = analysis(input);
 	const sheet = room(input);
 	return {
 		totalSeconds: read.timeline.totalSeconds,
@@ -112,9 +113,9 @@ function classCard(input: PlanToRead) {
 }
 
 /** What became of an earlier class in a later one. */
-function compare({ earlier, later }: { earlier: PlanToRead; later: PlanToRead }) {
-	const before = reading(earlier);
-	const after = reading(later);
+function compare({ earlier, later }: { earlier: PlanInput; later: PlanInput }) {
+	const before = analysis(earlier);
+	const after = analysis(later);
 	const { came, went, kept, likeness } = comparePlans(earlier.plan, later.plan);
 	const name = (slug: string) => (after.shelf.find(slug) ?? before.shelf.find(slug))?.english ?? slug;
 	const changed = kept.filter((both) => both.changed.length > 0);
@@ -124,17 +125,17 @@ function compare({ earlier, later }: { earlier: PlanToRead; later: PlanToRead })
 		went: went.map(name),
 		changed: changed.map((both) => ({
 			name: name(both.movement),
-			fields: changesInWords(both, before.reading, after.reading)
+			fields: changesInWords(both, before.analysis, after.analysis)
 		})),
 		same: kept.length - changed.length,
 		items: { before: itemsOf(earlier.plan).length, after: itemsOf(later.plan).length },
-		...shiftsBetween(before.reading, after.reading)
+		...shiftsBetween(before.analysis, after.analysis)
 	};
 }
 
 /** The weeks and ladders of a series for the studio wall. */
-function wall(input: SeriesToRead) {
-	const read = readingOfSeries(input);
+function wall(input: SeriesInput) {
+	const read = analysisOfSeries(input);
 	return {
 		weeks: weekCards(read).map(({ number, theme, easier, retest, ring, empty, classes }) => ({
 			number,
@@ -154,19 +155,19 @@ function wall(input: SeriesToRead) {
 	};
 }
 
-const laddersOf = (read: SeriesReading) =>
+const laddersOf = (read: SeriesAnalysis) =>
 	ladderLines(read).lines.map(({ name, goal, rungs }) => ({ name, goal, rungs }));
 
 /** Two series side by side. */
-function compareTwoSeries({ a, b }: { a: SeriesToRead; b: SeriesToRead }) {
-	const [one, other] = [readingOfSeries(a), readingOfSeries(b)];
+function compareTwoSeries({ a, b }: { a: SeriesInput; b: SeriesInput }) {
+	const [one, other] = [analysisOfSeries(a), analysisOfSeries(b)];
 	return { a: laddersOf(one), b: laddersOf(other), lines: compareSeries(one, other) };
 }
 
 /** The classes of a series as moments with what is to be climbed in each. */
-function dates({ planned, movements, knownBefore }: SeriesToRead) {
+function dates({ planned, movements, knownBefore }: SeriesInput) {
 	const { series, plans } = planned;
-	const { find } = shelfFor(movements);
+	const { find } = catalogueFor(movements);
 	const scheduled = schedule(planned, [...knownBefore]);
 	return series.classes.map((c, i) => ({
 		id: c.id,

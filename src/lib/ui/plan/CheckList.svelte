@@ -2,7 +2,7 @@
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Repairs } from '$lib/client/plan/repairs';
 	import type { ItemCommands } from '$lib/client/plan/item-commands';
-	import { waits, type Finding } from '$lib/core/checks';
+	import { needsAttention, type Finding } from '$lib/core/checks';
 	import { keyed } from '$lib/core/view-models';
 	import FindingItem from './FindingItem.svelte';
 
@@ -15,10 +15,10 @@
 	}
 	let { document, repairs, items, ongo }: Props = $props();
 
-	const findings = $derived(document.reading.findings);
-	const toMend = $derived(findings.filter(waits));
-	const notes = $derived(findings.filter((finding) => !waits(finding)));
-	const silenced = $derived(document.reading.silenced);
+	const findings = $derived(document.analysis.findings);
+	const toMend = $derived(findings.filter(needsAttention));
+	const notes = $derived(findings.filter((finding) => !needsAttention(finding)));
+	const silenced = $derived(document.analysis.silenced);
 	const words = ({ checkId, where, message }: Finding) => `${checkId} ${where.itemId ?? ''} ${message}`;
 </script>
 
@@ -34,7 +34,7 @@
 	<h2 id="checks-title">
 		Checks <span class="quiet">{toMend.length ? `${toMend.length} to look at` : ''}</span>
 	</h2>
-	{#if document.reading.context.items.length === 0}
+	{#if document.analysis.context.items.length === 0}
 		<p class="quiet">Nothing to look at yet.</p>
 	{:else if toMend.length === 0}
 		<p class="ready">Nothing to mend. This class can be taught as it stands.</p>

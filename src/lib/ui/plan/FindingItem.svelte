@@ -22,7 +22,7 @@
 	let preview = $state.raw<Preview | null>(null);
 	let silencing = $state(false);
 	let reason = $state('');
-	const change = $derived(preview && beforeAfter(document.reading, preview));
+	const change = $derived(preview && beforeAfter(document.analysis, preview));
 
 	function show() {
 		preview = repairs.preview(finding);

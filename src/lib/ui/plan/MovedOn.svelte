@@ -1,10 +1,10 @@
 <script lang="ts">
-	import type { Moved } from '$lib/client/plan/plan-document.svelte';
+	import type { OutdatedMovement } from '$lib/client/plan/plan-document.svelte';
 
 	/** Movements that have changed since the plan was made: it keeps what it was made with until told otherwise. */
 	interface Props {
-		moved: Moved[];
-		ontake: (moved: Moved) => void;
+		moved: OutdatedMovement[];
+		ontake: (moved: OutdatedMovement) => void;
 	}
 	let { moved, ontake }: Props = $props();
 </script>

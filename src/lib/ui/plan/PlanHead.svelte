@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { roomTime } from '$lib/core/calendar';
-	import { waits } from '$lib/core/checks';
+	import { needsAttention } from '$lib/core/checks';
 	import type { Autosave } from '$lib/client/autosave.svelte';
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Fitting } from '$lib/client/plan/fitting.svelte';
@@ -46,8 +46,8 @@
 		ontemplate
 	}: Props = $props();
 
-	const total = $derived(document.reading.timeline.totalSeconds);
-	const found = $derived(document.reading.findings.filter(waits));
+	const total = $derived(document.analysis.timeline.totalSeconds);
+	const found = $derived(document.analysis.findings.filter(needsAttention));
 	const room = $derived(
 		document.setting.group.changeover &&
 			roomTime({
@@ -162,7 +162,7 @@
 			{#if found.length}
 				<SeverityMark severity={found[0]?.severity ?? 'note'} />
 				<a href="#checks-title">{found.length} to look at</a>
-			{:else if document.reading.context.items.length}
+			{:else if document.analysis.context.items.length}
 				<span class="ready">Ready to teach</span>
 			{/if}
 		</p>

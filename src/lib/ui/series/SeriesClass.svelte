@@ -1,14 +1,14 @@
 <script lang="ts">
 	import type { ClassCard } from '$lib/core/view-models';
 	import type { RunNotes } from '$lib/core/run';
-	import { draftOfRun, type ReadClass } from '$lib/core/series';
+	import { draftOfRun, type ClassAnalysis } from '$lib/core/series';
 	import { Button } from 'carbon-components-svelte';
 	import Ring from '../chart/Ring.svelte';
 
 	/** The selected class: what it gives, how it went, and where it goes. */
 	interface Props {
 		card: ClassCard;
-		read: ReadClass;
+		read: ClassAnalysis;
 		/** What is in it, for the list of what was left out. */
 		movements: { slug: string; english: string }[];
 		busy: boolean;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { waits } from '$lib/core/checks';
+	import { needsAttention } from '$lib/core/checks';
 	import { SERIES_CHECKS, type SeriesFinding } from '$lib/core/series';
 	import SeverityMark from '../chart/SeverityMark.svelte';
 
@@ -10,8 +10,8 @@
 	}
 	let { findings, onselect }: Props = $props();
 
-	const toMend = $derived(findings.filter(waits));
-	const notes = $derived(findings.filter((finding) => !waits(finding)));
+	const toMend = $derived(findings.filter(needsAttention));
+	const notes = $derived(findings.filter((finding) => !needsAttention(finding)));
 	const metaOf = (id: string) => SERIES_CHECKS.find(({ meta }) => meta.id === id)?.meta;
 </script>
 

@@ -4,8 +4,8 @@ import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownFaults, ownSlug } from '$lib/server/own-movements';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { studioOfRequest } from '$lib/server/scope';
-import { createOwn, studioShelf } from '$lib/server/shelves';
+import { studioOfRequest } from '$lib/server/endpoint';
+import { createOwn, studioCatalogue } from '$lib/server/studio-catalogue';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -19,10 +19,10 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	const english = (document as { english?: unknown } | null | undefined)?.english;
 	const slugOf = (taken: (slug: string) => boolean) =>
 		ownSlug(typeof english === 'string' ? english : '', taken);
-	const today = await studioShelf(db(), studio.id);
+	const today = await studioCatalogue(db(), studio.id);
 	const movement = {
 		...(document as Movement | undefined),
-		slug: slugOf((s) => today.fingerprints.has(s))
+		slug: slugOf((s) => today.contentHashes.has(s))
 	} as Movement;
 	const faults = ownFaults(movement, today);
 	if (faults.length) return json({ faults }, { status: 422 });

@@ -4,9 +4,9 @@ import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { createPlan } from '$lib/server/plans';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { found, studioOfRequest } from '$lib/server/scope';
+import { found, studioOfRequest } from '$lib/server/endpoint';
 import { readSentPlan } from '$lib/server/sent-plan';
-import { keepMovements } from '$lib/server/shelves';
+import { keepMovements } from '$lib/server/studio-catalogue';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -4,10 +4,10 @@ import { seriesBroughtUp, withRunNotes } from '$lib/core/series';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { readSentSeries } from '$lib/server/sent-series';
 import { createSeries } from '$lib/server/series';
-import { keepMovements } from '$lib/server/shelves';
+import { keepMovements } from '$lib/server/studio-catalogue';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

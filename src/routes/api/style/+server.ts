@@ -2,7 +2,7 @@ import { TEACHER_STYLE, type TeacherStyle, teacherStyleFaults } from '$lib/core/
 import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
-import { ownerOfRequest, readSave, saveAnswer } from '$lib/server/scope';
+import { ownerOfRequest, readSave, saveAnswer } from '$lib/server/endpoint';
 import { saveStyle } from '$lib/server/styles';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';

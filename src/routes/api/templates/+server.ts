@@ -1,9 +1,9 @@
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { studioOfRequest } from '$lib/server/scope';
+import { studioOfRequest } from '$lib/server/endpoint';
 import { readSentPlan } from '$lib/server/sent-plan';
-import { keepMovements } from '$lib/server/shelves';
+import { keepMovements } from '$lib/server/studio-catalogue';
 import { createTemplate } from '$lib/server/templates';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';

@@ -1,15 +1,15 @@
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/calendar-file';
-import { found } from '$lib/server/scope';
+import { found } from '$lib/server/endpoint';
 import { seriesOfLink } from '$lib/server/series';
-import { seriesSetting } from '$lib/server/series-setting';
+import { loadSeriesContext } from '$lib/server/series-context';
 import type { RequestHandler } from './$types';
 
 /** What a calendar that subscribes gets, with the secret alone: dates, titles and rungs, and nothing of the people. */
 export const GET: RequestHandler = async ({ params, request }) => {
 	const { id, studioId, studioName } = found(await seriesOfLink(db(), params.secret.replace(/\.ics$/, '')));
-	const setting = found(await seriesSetting(db(), studioId, id));
+	const setting = found(await loadSeriesContext(db(), studioId, id));
 	const text = await seriesCalendar(setting, studioName, new Date(), (input) =>
 		compute('dates', input, request.signal)
 	);

@@ -1,11 +1,11 @@
 import { db } from '$lib/server/db';
-import { found, studioOfRequest } from '$lib/server/scope';
-import { studioShelf } from '$lib/server/shelves';
+import { found, studioOfRequest } from '$lib/server/endpoint';
+import { studioCatalogue } from '$lib/server/studio-catalogue';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
-	const { shelf, leftOut, own } = await studioShelf(db(), studio.id);
+	const { shelf, leftOut, own } = await studioCatalogue(db(), studio.id);
 	const movement = found(shelf.find(params.slug) ?? null);
 	const named = [
 		...new Set([

@@ -3,9 +3,9 @@ import { getStyle } from '$lib/server/styles';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { plansOfGroup } from '$lib/server/plans';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { listSeries } from '$lib/server/series';
-import { studioShelf } from '$lib/server/shelves';
+import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { listStudents } from '$lib/server/students';
 import { planCards } from '$lib/server/plan-cards';
 import { QUOTAS } from '$lib/server/quotas';
@@ -20,7 +20,7 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 	const from = Math.max(0, Math.min(QUOTAS.classes, Number(url.searchParams.get('from')) || 0));
 	// one more than a page, to know whether there are older ones
 	const plans = await plansOfGroup(db(), studio.id, params.id, { from, size: PAGE_OF_PLANS + 1 });
-	const shelf = await studioShelf(db(), studio.id);
+	const shelf = await studioCatalogue(db(), studio.id);
 	const cards = await planCards(
 		db(),
 		studio.id,

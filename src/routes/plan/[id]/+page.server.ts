@@ -1,10 +1,10 @@
 import { dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
-import { planSetting } from '$lib/server/plan-setting';
+import { loadPlanContext } from '$lib/server/plan-context';
 import { removePlan } from '$lib/server/plans';
 import { readForm, versionOf } from '$lib/server/requests';
 import { seriesTitle } from '$lib/server/series';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { getStyle } from '$lib/server/styles';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
@@ -13,7 +13,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
 	const day = dayInZone(new Date(), studio.timeZone);
 	const { stored, groupId, group, today, moved, known, usedLately, pace, lastFirstSide, lastMovements } =
-		found(await planSetting(db(), ownerOfRequest(locals), params.id, day));
+		found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
 	return {
 		stored,
 		groupId,

@@ -192,7 +192,7 @@
 		series={data.series}
 		planId={stored.id}
 		day={stored.plannedOn ? dayName(stored.plannedOn) : ''}
-		totalParts={() => phaseParts(doc.reading.timeline)}
+		totalParts={() => phaseParts(doc.analysis.timeline)}
 		onkeys={() => (keys = true)}
 		onduplicate={duplicate}
 		ontemplate={keepAsTemplate}
@@ -279,7 +279,7 @@
 				/>
 			{/if}
 		</Bounded>
-		{#if doc.reading.context.items.length === 0 && !adding}
+		{#if doc.analysis.context.items.length === 0 && !adding}
 			<p class="start">
 				An empty class. <button type="button" class="pill" onclick={openAdd}>Add the first movement</button>:
 				press A, type a few letters, press Enter. Or let one be
@@ -295,9 +295,9 @@
 			<Bounded what="The orbit" shows={doc.plan}>
 				<OrbitPanel
 					ring={doc.ring}
-					balance={doc.reading.balance}
-					partsOf={(direction) => directionParts(doc.reading, direction)}
-					strengthParts={() => strengthParts(doc.reading)}
+					balance={doc.analysis.balance}
+					partsOf={(direction) => directionParts(doc.analysis, direction)}
+					strengthParts={() => strengthParts(doc.analysis)}
 				/>
 			</Bounded>
 		</div>

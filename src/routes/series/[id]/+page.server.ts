@@ -3,7 +3,7 @@ import { copiedTo } from '$lib/core/series';
 import { db } from '$lib/server/db';
 import { newId } from '$lib/server/db/ids';
 import { getGroup, groupNames } from '$lib/server/groups';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { once } from '$lib/server/accepted';
 import { readForm, tokenOf, versionOf } from '$lib/server/requests';
 import {
@@ -14,8 +14,8 @@ import {
 	revokeLink,
 	seriesTitles
 } from '$lib/server/series';
-import { seriesSetting } from '$lib/server/series-setting';
-import { studioShelf } from '$lib/server/shelves';
+import { loadSeriesContext } from '$lib/server/series-context';
+import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { getStyle } from '$lib/server/styles';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
@@ -24,7 +24,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
 	const { style } = await getStyle(db(), ownerOfRequest(locals).teacherId);
 	const { stored, group, today, moved, knownBefore } = found(
-		await seriesSetting(db(), studio.id, params.id, style.pace)
+		await loadSeriesContext(db(), studio.id, params.id, style.pace)
 	);
 	return {
 		stored,
@@ -64,7 +64,7 @@ export const actions: Actions = {
 		if (!isIsoDay(startsOn)) return fail(400, { message: 'Give a day on which it begins.' });
 		const stored = found(await getSeries(db(), studio.id, params.id));
 		const to = found(await getGroup(db(), studio.id, form.group ?? ''));
-		const { shelf } = await studioShelf(db(), studio.id);
+		const { shelf } = await studioCatalogue(db(), studio.id);
 		const copy = copiedTo(stored.planned, to.group, startsOn, shelf.find, newId);
 		const id = await once(db(), studio.id, token, (tx) =>
 			createSeries(tx, ownerOfRequest(locals), to.id, copy)

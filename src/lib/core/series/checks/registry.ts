@@ -1,5 +1,5 @@
 import { SEVERITIES } from '../../checks';
-import type { SeriesReading } from '../read';
+import type { SeriesAnalysis } from '../analysis';
 import { directionNeglected } from './direction-neglected';
 import { goalOutOfReach } from './goal-out-of-reach';
 import { leftOutForgotten } from './left-out-forgotten';
@@ -33,9 +33,9 @@ export const SERIES_CHECKS: readonly SeriesCheck[] = [
 ];
 
 /** What is found in a series, the gravest first. */
-export function seriesFindings(reading: SeriesReading): SeriesFinding[] {
+export function seriesFindings(analysis: SeriesAnalysis): SeriesFinding[] {
 	const found = SERIES_CHECKS.flatMap(({ meta, check }) =>
-		check(reading).map((report): SeriesFinding => ({ severity: meta.severity, ...report, checkId: meta.id }))
+		check(analysis).map((report): SeriesFinding => ({ severity: meta.severity, ...report, checkId: meta.id }))
 	);
 	return SEVERITIES.flatMap((severity) => found.filter((finding) => finding.severity === severity));
 }

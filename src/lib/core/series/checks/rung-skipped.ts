@@ -1,6 +1,6 @@
 import { FORM_IDS } from '../../movement';
 import { itemsOf } from '../../plan';
-import { missingIn } from '../read';
+import { missingIn } from '../analysis';
 import { rungOf } from '../schedule';
 import type { SeriesCheck, SeriesReport } from './types';
 

@@ -1,5 +1,5 @@
 import type { CheckMeta, Severity } from '../../checks';
-import type { SeriesReading } from '../read';
+import type { SeriesAnalysis } from '../analysis';
 
 export type SeriesCheckMeta = Omit<CheckMeta, 'canRepair' | 'neverSilent'>;
 
@@ -20,5 +20,5 @@ export interface SeriesFinding extends SeriesReport {
 /** One rule over the weeks; it only looks and reports. */
 export interface SeriesCheck {
 	meta: SeriesCheckMeta;
-	check(reading: SeriesReading): SeriesReport[];
+	check(analysis: SeriesAnalysis): SeriesReport[];
 }

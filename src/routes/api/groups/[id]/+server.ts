@@ -3,7 +3,7 @@ import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { saveGroup } from '$lib/server/groups';
-import { readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
+import { readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,14 +1,14 @@
 import { db } from '$lib/server/db';
-import { found, studioOfRequest } from '$lib/server/scope';
-import { setLeftOut, studioShelf } from '$lib/server/shelves';
+import { found, studioOfRequest } from '$lib/server/endpoint';
+import { setLeftOut, studioCatalogue } from '$lib/server/studio-catalogue';
 import type { RequestHandler } from './$types';
 
 const set =
 	(out: boolean): RequestHandler =>
 	async ({ params, locals }) => {
 		const studio = studioOfRequest(locals);
-		const { fingerprints } = await studioShelf(db(), studio.id);
-		found(fingerprints.has(params.slug as string) || null);
+		const { contentHashes } = await studioCatalogue(db(), studio.id);
+		found(contentHashes.has(params.slug as string) || null);
 		await setLeftOut(db(), studio.id, params.slug as string, out);
 		return new Response(null, { status: 204 });
 	};

@@ -3,8 +3,8 @@ import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownFaults } from '$lib/server/own-movements';
-import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
-import { getOwn, saveOwn, studioShelf } from '$lib/server/shelves';
+import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
+import { getOwn, saveOwn, studioCatalogue } from '$lib/server/studio-catalogue';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -15,7 +15,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	if ('faults' in body) return json(body, { status: 422 });
 	found(await getOwn(db(), studio.id, params.slug));
 	const movement = { ...(body.document as Movement), slug: params.slug };
-	const faults = ownFaults(movement, await studioShelf(db(), studio.id));
+	const faults = ownFaults(movement, await studioCatalogue(db(), studio.id));
 	if (faults.length) return json({ faults }, { status: 422 });
 	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
 		saveOwn(tx, studio.id, body.version, movement)

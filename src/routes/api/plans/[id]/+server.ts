@@ -3,8 +3,8 @@ import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getPlan, savePlan } from '$lib/server/plans';
-import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
-import { movedOn, shelfWith, studioShelf, withStates } from '$lib/server/shelves';
+import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
+import { outdatedMovements, catalogueWith, studioCatalogue, withStates } from '$lib/server/studio-catalogue';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -14,9 +14,9 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const body = await readSave(request, upTo(PLAN));
 	if ('faults' in body) return json(body, { status: 422 });
 	const stored = found(await getPlan(db(), studio.id, params.id));
-	const today = await studioShelf(db(), studio.id);
-	const [moved = []] = await movedOn(db(), studio.id, today, [stored.plan]);
-	const faults = planFaults(body.document, shelfWith(today, moved).find);
+	const today = await studioCatalogue(db(), studio.id);
+	const [moved = []] = await outdatedMovements(db(), studio.id, today, [stored.plan]);
+	const faults = planFaults(body.document, catalogueWith(today, moved).find);
 	if (faults.length) return json({ faults }, { status: 422 });
 	const document = withStates(body.document as ClassPlan, stored.plan, today);
 	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>

@@ -1,7 +1,7 @@
 import { saveOnce } from '$lib/server/accepted';
 import { seriesBroughtUp } from '$lib/core/series';
 import { db } from '$lib/server/db';
-import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/scope';
+import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
 import { readSentSeries } from '$lib/server/sent-series';
 import { getSeries, saveSeries } from '$lib/server/series';
 import { json } from '@sveltejs/kit';

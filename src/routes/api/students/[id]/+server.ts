@@ -2,7 +2,7 @@ import { STUDENT, type Student, studentFaults } from '$lib/core/group';
 import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
-import { ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/scope';
+import { ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/endpoint';
 import { readJsonObject, versionOf } from '$lib/server/requests';
 import { deleteStudent, saveStudent } from '$lib/server/students';
 import { json } from '@sveltejs/kit';

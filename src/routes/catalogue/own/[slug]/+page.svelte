@@ -2,7 +2,7 @@
 	import { CATALOGUE } from '$lib/catalogue';
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { movementForm } from '$lib/client/documents';
-	import { draftOf, readDraft, shelfOf, type Movement, type MovementDraft } from '$lib/core/movement';
+	import { draftOf, readDraft, catalogueView, type Movement, type MovementDraft } from '$lib/core/movement';
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import MovementForm from '$lib/ui/movement/MovementForm.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
@@ -21,7 +21,7 @@
 	let sound = $state.raw(movement);
 	let draft = $state.raw<MovementDraft>(draftOf(movement));
 	const read = $derived(readDraft(draft, movement.slug, base));
-	const shelf = $derived(shelfOf(CATALOGUE, data.own));
+	const shelf = $derived(catalogueView(CATALOGUE, data.own));
 
 	function begin(from: Movement) {
 		base = sound = from;

@@ -1,7 +1,14 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { CATALOGUE } from '$lib/catalogue';
-	import { draftOf, emptyDraft, MOVEMENT, readDraft, shelfOf, type MovementDraft } from '$lib/core/movement';
+	import {
+		draftOf,
+		emptyDraft,
+		MOVEMENT,
+		readDraft,
+		catalogueView,
+		type MovementDraft
+	} from '$lib/core/movement';
 	import { withVersion } from '$lib/core/validation';
 	import { create } from '$lib/client/api';
 	import MovementForm from '$lib/ui/movement/MovementForm.svelte';
@@ -16,7 +23,7 @@
 	let faults = $state<string[]>([]);
 	let busy = $state(false);
 	const read = $derived(readDraft(draft, 'own-draft', from ?? undefined));
-	const shelf = $derived(shelfOf(CATALOGUE, data.own));
+	const shelf = $derived(catalogueView(CATALOGUE, data.own));
 
 	async function add() {
 		if (!read.ok) {

@@ -1,16 +1,16 @@
 import { dayInZone, dayName } from '$lib/core/calendar';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { planSetting, planToRead } from '$lib/server/plan-setting';
+import { loadPlanContext, planInput } from '$lib/server/plan-context';
 import { planTitlesOfGroup } from '$lib/server/plans';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import type { PageServerLoad } from './$types';
 
 /** Two classes of a group side by side: the one at this address, and an earlier or other one (`?with=`). */
 export const load: PageServerLoad = async ({ params, locals, url, request }) => {
 	const studio = studioOfRequest(locals);
 	const today = dayInZone(new Date(), studio.timeZone);
-	const setting = found(await planSetting(db(), ownerOfRequest(locals), params.id, today));
+	const setting = found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
 	const all = await planTitlesOfGroup(db(), studio.id, setting.groupId);
 	const others = all.filter(({ id }) => id !== params.id);
 	const named = ({ id, title, plannedOn }: (typeof all)[number]) => ({
@@ -34,10 +34,10 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 		others: others.map(named)
 	};
 	if (!chosen) return { ...base, against: null };
-	const against = found(await planSetting(db(), ownerOfRequest(locals), chosen.id, today));
+	const against = found(await loadPlanContext(db(), ownerOfRequest(locals), chosen.id, today));
 	const compared = await compute(
 		'compare',
-		{ earlier: planToRead(against), later: planToRead(setting) },
+		{ earlier: planInput(against), later: planInput(setting) },
 		request.signal
 	);
 	return { ...base, against: { ...named(chosen), ...compared } };

@@ -4,15 +4,15 @@ import { slugsOf } from '$lib/core/plan';
 import { dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
 import { fileName } from '$lib/server/file-name';
-import { planSetting } from '$lib/server/plan-setting';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { loadPlanContext } from '$lib/server/plan-context';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import type { RequestHandler } from './$types';
 
 /** The plan in the open format, with the group it was made for and the movements that do not ship with the app. */
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
 	const day = dayInZone(new Date(), studio.timeZone);
-	const { stored, group, shelf } = found(await planSetting(db(), ownerOfRequest(locals), params.id, day));
+	const { stored, group, shelf } = found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
 	const { plan } = stored;
 	const used = slugsOf(plan);
 	const movements = used.flatMap((slug) => {

@@ -1,14 +1,14 @@
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/calendar-file';
-import { found, studioOfRequest } from '$lib/server/scope';
-import { seriesSetting } from '$lib/server/series-setting';
+import { found, studioOfRequest } from '$lib/server/endpoint';
+import { loadSeriesContext } from '$lib/server/series-context';
 import type { RequestHandler } from './$types';
 
 /** The dates of a series as an iCalendar file to take away. */
 export const GET: RequestHandler = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
-	const setting = found(await seriesSetting(db(), studio.id, params.id));
+	const setting = found(await loadSeriesContext(db(), studio.id, params.id));
 	const text = await seriesCalendar(setting, studio.name, new Date(), (input) =>
 		compute('dates', input, request.signal)
 	);

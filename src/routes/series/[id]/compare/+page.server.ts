@@ -1,9 +1,9 @@
 import { compute } from '$lib/server/compute/pool';
 import { getStyle } from '$lib/server/styles';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { seriesTitles } from '$lib/server/series';
-import { seriesSetting, seriesToRead } from '$lib/server/series-setting';
+import { loadSeriesContext, seriesInput } from '$lib/server/series-context';
 import type { PageServerLoad } from './$types';
 
 /** Two series side by side: the one at this address, and another one (`?with=`). */
@@ -12,9 +12,9 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 	const others = (await seriesTitles(db(), studio.id)).filter(({ id }) => id !== params.id);
 	const withId = url.searchParams.get('with') ?? others[0]?.id ?? '';
 	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
-	const here = found(await seriesSetting(db(), studio.id, params.id, pace));
-	const there = found(await seriesSetting(db(), studio.id, withId, pace));
-	const input = { a: seriesToRead(here), b: seriesToRead(there) };
+	const here = found(await loadSeriesContext(db(), studio.id, params.id, pace));
+	const there = found(await loadSeriesContext(db(), studio.id, withId, pace));
+	const input = { a: seriesInput(here), b: seriesInput(there) };
 	const compared = await compute('compareTwoSeries', input, request.signal);
 	const side = (s: typeof here, ladders: typeof compared.a) => ({
 		id: s.stored.id,

@@ -3,16 +3,16 @@ import { writeSeriesFile } from '$lib/core/formats';
 import { slugsOfSeries } from '$lib/core/series';
 import { db } from '$lib/server/db';
 import { fileName } from '$lib/server/file-name';
-import { found, studioOfRequest } from '$lib/server/scope';
-import { seriesSetting } from '$lib/server/series-setting';
-import { shelfWith } from '$lib/server/shelves';
+import { found, studioOfRequest } from '$lib/server/endpoint';
+import { loadSeriesContext } from '$lib/server/series-context';
+import { catalogueWith } from '$lib/server/studio-catalogue';
 import type { RequestHandler } from './$types';
 
 /** The series in the open format, with its plans, the group, and the movements that do not ship with the app. */
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
-	const { stored, group, today, moved } = found(await seriesSetting(db(), studio.id, params.id));
-	const { find } = shelfWith(today, moved);
+	const { stored, group, today, moved } = found(await loadSeriesContext(db(), studio.id, params.id));
+	const { find } = catalogueWith(today, moved);
 	const movements = slugsOfSeries(stored.planned).flatMap((slug) => {
 		const movement = find(slug);
 		return movement && movement !== findMovement(slug) ? [movement] : [];

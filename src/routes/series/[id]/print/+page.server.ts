@@ -2,15 +2,15 @@ import { HIP_TESTS } from '$lib/core/measure';
 import { getStyle } from '$lib/server/styles';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/scope';
-import { seriesSetting, seriesToRead } from '$lib/server/series-setting';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { loadSeriesContext, seriesInput } from '$lib/server/series-context';
 import type { PageServerLoad } from './$types';
 
 /** One page for the studio wall: dates, themes and ladders, and nothing of the people. */
 export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
-	const setting = found(await seriesSetting(db(), studio.id, params.id, pace));
+	const setting = found(await loadSeriesContext(db(), studio.id, params.id, pace));
 	const { series } = setting.stored.planned;
 	return {
 		id: setting.stored.id,
@@ -19,6 +19,6 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 		group: setting.group.group.name,
 		room: setting.group.group.room,
 		test: HIP_TESTS[series.retest.test].name,
-		...(await compute('wall', seriesToRead(setting), request.signal))
+		...(await compute('wall', seriesInput(setting), request.signal))
 	};
 };

@@ -3,7 +3,7 @@ import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { once } from '$lib/server/accepted';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { found, ownerOfRequest } from '$lib/server/scope';
+import { found, ownerOfRequest } from '$lib/server/endpoint';
 import { createStudent } from '$lib/server/students';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';

@@ -5,7 +5,7 @@ import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { readJsonObject, versionOf } from '$lib/server/requests';
 import { removeRunOfPlan, saveRunOfPlan } from '$lib/server/runs';
-import { ownerOfRequest, readSave, removalAnswer, saveAnswer, studioOfRequest } from '$lib/server/scope';
+import { ownerOfRequest, readSave, removalAnswer, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,7 +1,7 @@
 import type { FindMovement, Movement } from './types';
 
 /** What a teacher can choose from, and what a plan may name. */
-export interface Shelf {
+export interface CatalogueView {
 	/** All that may be added and proposed: without what the studio left out. */
 	offered: readonly Movement[];
 	/** Everything of the catalogue and of the studio's own, left out or not. */
@@ -13,12 +13,12 @@ export interface Shelf {
  * Puts a shelf together. `kept` are movements as a plan was made with them; they go before today's of the same
  * slug when something is looked up, and are never offered.
  */
-export function shelfOf(
+export function catalogueView(
 	catalogue: readonly Movement[],
 	own: readonly Movement[] = [],
 	leftOut: readonly string[] = [],
 	kept: readonly Movement[] = []
-): Shelf {
+): CatalogueView {
 	const all = own.length ? [...catalogue, ...own] : catalogue;
 	const bySlug = new Map([...all, ...kept].map((movement) => [movement.slug, movement]));
 	return {

@@ -9,12 +9,12 @@ import {
 	type CheckContext,
 	type Finding,
 	type Repair,
-	type Setting,
+	type PlanContext,
 	type SilencedFinding
 } from './types';
 
 /** Everything that is worked out from a plan: nothing of it is stored. */
-export interface Reading {
+export interface Analysis {
 	timeline: Timeline;
 	orbit: Orbit;
 	balance: Balance;
@@ -28,7 +28,7 @@ export interface Reading {
  * Reads a plan: clock, orbit, balance against the targets, and the findings of all checks (or those named in `only`).
  * @throws Error when the plan names a movement or form that the catalogue does not have
  */
-export function readPlan(plan: ClassPlan, setting: Setting, only?: ReadonlySet<string>): Reading {
+export function analysePlan(plan: ClassPlan, setting: PlanContext, only?: ReadonlySet<string>): Analysis {
 	const { find, targets, pace } = setting;
 	const timeline = clock(plan, find, pace);
 	const items = new Map<string, Item>(
@@ -85,7 +85,7 @@ export function runChecks(
 /** What a repair changes: the plan after it, read, and what came and went. */
 export interface Preview {
 	repair: Repair;
-	after: Reading;
+	after: Analysis;
 	/** Findings that are gone, and findings that are new. */
 	solved: Finding[];
 	raised: Finding[];
@@ -105,7 +105,7 @@ export function previewRepair(finding: Finding, context: CheckContext): Preview 
 	if (!found || found.edits.length === 0) return null;
 	const repair = keptOnTime(found, context);
 	const before = runChecks(context).findings;
-	const after = readPlan(tidied(repair.edits.reduce(applyEdit, context.plan), context.find), context);
+	const after = analysePlan(tidied(repair.edits.reduce(applyEdit, context.plan), context.find), context);
 	const raised = after.findings.filter(
 		(f) => !before.some((b) => sameFinding(b, f) && gravity(b) <= gravity(f))
 	);

@@ -1,8 +1,8 @@
 import type { Leg } from '../core/anatomy';
 import { addDays } from '../core/calendar';
-import type { PlanToRead } from './compute/tasks';
+import type { PlanInput } from './compute/tasks';
 import type { Group } from '../core/group';
-import type { Shelf } from '../core/movement';
+import type { CatalogueView } from '../core/movement';
 import type { PaceModel } from '../core/pace';
 import { firstSideOf, slugsOf } from '../core/plan';
 import type { Known } from '../core/run';
@@ -11,20 +11,27 @@ import { getGroup } from './groups';
 import { getPlan, lastPlanOfGroup, type StoredPlan } from './plans';
 import { metBefore } from './runs';
 import { getStyle } from './styles';
-import { movedOn, movementsFor, shelfWith, studioShelf, type MovedOn, type StudioShelf } from './shelves';
+import {
+	outdatedMovements,
+	movementsFor,
+	catalogueWith,
+	studioCatalogue,
+	type OutdatedMovement,
+	type StudioCatalogue
+} from './studio-catalogue';
 
 /** Days that "the last four weeks" are. */
 const LATELY_DAYS = 28;
 
 /** Everything that a plan is read against. */
-export interface PlanSetting {
+export interface StoredPlanContext {
 	stored: StoredPlan;
 	groupId: string;
 	group: Group;
-	today: StudioShelf;
+	today: StudioCatalogue;
 	/** Movements that are not what they were when the plan was made. */
-	moved: MovedOn[];
-	shelf: Shelf;
+	moved: OutdatedMovement[];
+	shelf: CatalogueView;
 	/** What the group met before this class, and what it did in the weeks before it. */
 	known: Known;
 	usedLately: Known;
@@ -37,30 +44,30 @@ export interface PlanSetting {
 }
 
 /** Loads a plan of this studio with its setting, as this teacher teaches it; null for another studio's and for none at all. `day`: today. */
-export async function planSetting(
+export async function loadPlanContext(
 	db: Db,
 	{ studioId, teacherId }: { studioId: string; teacherId: string },
 	planId: string,
 	day: string
-): Promise<PlanSetting | null> {
+): Promise<StoredPlanContext | null> {
 	const stored = await getPlan(db, studioId, planId);
 	const group = stored && (await getGroup(db, studioId, stored.groupId));
 	if (!stored || !group) return null;
 	const on = stored.plannedOn ?? day;
 	const [today, earlier, { known, lately }, { style }] = await Promise.all([
-		studioShelf(db, studioId),
+		studioCatalogue(db, studioId),
 		lastPlanOfGroup(db, studioId, group.id, { day: on, not: planId }),
 		metBefore(db, studioId, group.id, on, latelyFrom(on)),
 		getStyle(db, teacherId)
 	]);
-	const [moved = []] = await movedOn(db, studioId, today, [stored.plan]);
+	const [moved = []] = await outdatedMovements(db, studioId, today, [stored.plan]);
 	return {
 		stored,
 		groupId: group.id,
 		group: group.group,
 		today,
 		moved,
-		shelf: shelfWith(today, moved),
+		shelf: catalogueWith(today, moved),
 		known,
 		pace: style.pace,
 		lastMovements: earlier ? slugsOf(earlier.plan) : [],
@@ -70,7 +77,7 @@ export async function planSetting(
 }
 
 /** The same as plain data, for what is worked out in threads. */
-export function planToRead({
+export function planInput({
 	stored,
 	group,
 	today,
@@ -78,7 +85,7 @@ export function planToRead({
 	known,
 	pace,
 	lastFirstSide
-}: PlanSetting): PlanToRead {
+}: StoredPlanContext): PlanInput {
 	return {
 		plan: stored.plan,
 		group,

@@ -1,18 +1,24 @@
 import { createHash } from 'node:crypto';
 import { and, eq, inArray, or } from 'drizzle-orm';
 import { CATALOGUE } from '../catalogue';
-import { movementDifference, shelfOf, type Difference, type Movement, type Shelf } from '../core/movement';
+import {
+	movementDifference,
+	catalogueView,
+	type Difference,
+	type Movement,
+	type CatalogueView
+} from '../core/movement';
 import { itemsOf, type ClassPlan } from '../core/plan';
 import type { Movements } from './compute/tasks';
 import type { Db } from './db/open';
 import { leftOut, movementState, ownMovement } from './db/schema';
 import { clearRows, updateFrom } from './db/versioned';
-import { fingerprint } from './fingerprint';
+import { contentHash } from './content-hash';
 import { holdQuota } from './quotas';
 import type { Saved } from './saved';
 
 const CATALOGUE_SCOPE = 'catalogue';
-const catalogueFingerprints = new Map(CATALOGUE.map((movement) => [movement.slug, fingerprint(movement)]));
+const catalogueHashes = new Map(CATALOGUE.map((movement) => [movement.slug, contentHash(movement)]));
 
 export interface StoredOwn {
 	version: number;
@@ -20,15 +26,15 @@ export interface StoredOwn {
 }
 
 /** What a studio can choose from today. */
-export interface StudioShelf {
+export interface StudioCatalogue {
 	own: StoredOwn[];
 	leftOut: string[];
-	shelf: Shelf;
+	shelf: CatalogueView;
 	bySlug: ReadonlyMap<string, Movement>;
 	/** Tells this state of the shelf from any other: own movements and what is left out. */
 	state: string;
 	/** Today's fingerprint of every movement. */
-	fingerprints: ReadonlyMap<string, string>;
+	contentHashes: ReadonlyMap<string, string>;
 }
 
 /** Puts every state of the shipped catalogue where plans can find it again; at each start, and once for each state. */
@@ -53,17 +59,17 @@ function oneObject(movement: Movement, print: string): Movement {
 
 const state = (scope: string, movement: Movement) => ({
 	scope,
-	fingerprint: fingerprint(movement),
+	fingerprint: contentHash(movement),
 	slug: movement.slug,
 	document: movement
 });
 
-export async function studioShelf(db: Db, studioId: string): Promise<StudioShelf> {
+export async function studioCatalogue(db: Db, studioId: string): Promise<StudioCatalogue> {
 	const own = await db.select().from(ownMovement).where(eq(ownMovement.studioId, studioId));
 	const out = await db.select().from(leftOut).where(eq(leftOut.studioId, studioId));
-	const prints = own.map((row) => fingerprint(row.document));
+	const prints = own.map((row) => contentHash(row.document));
 	const movements = own.map((row, i) => oneObject(row.document, prints[i]!));
-	const shelf = shelfOf(
+	const shelf = catalogueView(
 		CATALOGUE,
 		movements,
 		out.map((row) => row.slug)
@@ -77,15 +83,12 @@ export async function studioShelf(db: Db, studioId: string): Promise<StudioShelf
 			.digest('hex')
 			.slice(0, 16),
 		bySlug: new Map(shelf.all.map((movement) => [movement.slug, movement])),
-		fingerprints: new Map([
-			...catalogueFingerprints,
-			...movements.map((m, i) => [m.slug, prints[i]!] as const)
-		])
+		contentHashes: new Map([...catalogueHashes, ...movements.map((m, i) => [m.slug, prints[i]!] as const)])
 	};
 }
 
 /** A movement that a plan was made with and that is another today (or is not there any more: no `now`). */
-export interface MovedOn {
+export interface OutdatedMovement {
 	slug: string;
 	english: string;
 	/** Today's fingerprint; null when the shelf has it no more. */
@@ -95,15 +98,15 @@ export interface MovedOn {
 }
 
 /** For some plans: what each was made with, where that differs from today. `brought`: movements that come with them. */
-export async function movedOn(
+export async function outdatedMovements(
 	db: Db,
 	studioId: string,
-	today: StudioShelf,
+	today: StudioCatalogue,
 	plans: readonly Pick<ClassPlan, 'madeWith'>[],
 	brought: readonly Movement[] = []
-): Promise<MovedOn[][]> {
+): Promise<OutdatedMovement[][]> {
 	const old = plans.map((plan) =>
-		Object.entries(plan.madeWith ?? {}).filter(([slug, print]) => today.fingerprints.get(slug) !== print)
+		Object.entries(plan.madeWith ?? {}).filter(([slug, print]) => today.contentHashes.get(slug) !== print)
 	);
 	const prints = [...new Set(old.flat().map(([, print]) => print))];
 	if (prints.length === 0) return plans.map(() => []);
@@ -118,10 +121,10 @@ export async function movedOn(
 		);
 	const byPrint = new Map([
 		...rows.map((row) => [row.fingerprint, oneObject(row.document, row.fingerprint)] as const),
-		...brought.map((movement) => [fingerprint(movement), movement] as const)
+		...brought.map((movement) => [contentHash(movement), movement] as const)
 	]);
 	return old.map((entries) =>
-		entries.flatMap(([slug, print]): MovedOn[] => {
+		entries.flatMap(([slug, print]): OutdatedMovement[] => {
 			const kept = byPrint.get(print);
 			if (!kept) return [];
 			const current = today.bySlug.get(slug);
@@ -129,7 +132,7 @@ export async function movedOn(
 				{
 					slug,
 					english: kept.english,
-					now: today.fingerprints.get(slug) ?? null,
+					now: today.contentHashes.get(slug) ?? null,
 					kept,
 					differences: current ? movementDifference(kept, current) : []
 				}
@@ -139,15 +142,15 @@ export async function movedOn(
 }
 
 /** The same as plain data. */
-export const movementsFor = (today: StudioShelf, kept: readonly MovedOn[]): Movements => ({
+export const movementsFor = (today: StudioCatalogue, kept: readonly OutdatedMovement[]): Movements => ({
 	own: today.own.map((o) => o.movement),
 	leftOut: today.leftOut,
 	kept: kept.map((k) => k.kept)
 });
 
 /** The shelf as a plan sees it: today's, with what the plan was made with before it. */
-export function shelfWith(today: StudioShelf, kept: readonly MovedOn[]): Shelf {
-	return shelfOf(
+export function catalogueWith(today: StudioCatalogue, kept: readonly OutdatedMovement[]): CatalogueView {
+	return catalogueView(
 		CATALOGUE,
 		today.own.map((o) => o.movement),
 		today.leftOut,
@@ -159,19 +162,19 @@ export function shelfWith(today: StudioShelf, kept: readonly MovedOn[]): Shelf {
  * The plan with the state of each movement it uses: what it says itself, else what it was stored with, else
  * today's. Movements that it no longer uses are forgotten.
  */
-export function withStates(plan: ClassPlan, stored: ClassPlan | null, today: StudioShelf): ClassPlan {
+export function withStates(plan: ClassPlan, stored: ClassPlan | null, today: StudioCatalogue): ClassPlan {
 	const madeWith: Record<string, string> = {};
 	for (const { movement } of itemsOf(plan)) {
 		const print =
-			plan.madeWith?.[movement] ?? stored?.madeWith?.[movement] ?? today.fingerprints.get(movement);
+			plan.madeWith?.[movement] ?? stored?.madeWith?.[movement] ?? today.contentHashes.get(movement);
 		if (print) madeWith[movement] = print;
 	}
 	return { ...plan, madeWith };
 }
 
 /** The fingerprints of movements by their slugs, as a plan that is made with them names them. */
-export const fingerprintsOf = (movements: readonly Movement[]): Record<string, string> =>
-	Object.fromEntries(movements.map((movement) => [movement.slug, fingerprint(movement)]));
+export const contentHashes = (movements: readonly Movement[]): Record<string, string> =>
+	Object.fromEntries(movements.map((movement) => [movement.slug, contentHash(movement)]));
 
 /**
  * Keeps movements that came with a file, so that the plans made with them can be read here: those that one of the plans
@@ -220,7 +223,7 @@ export async function createOwn(
 		.select({ slug: ownMovement.slug })
 		.from(ownMovement)
 		.where(eq(ownMovement.studioId, studioId));
-	const taken = new Set([...catalogueFingerprints.keys(), ...own.map((row) => row.slug)]);
+	const taken = new Set([...catalogueHashes.keys(), ...own.map((row) => row.slug)]);
 	return db.transaction(async (tx) => {
 		await holdQuota(tx, 'own movements', ownMovement, eq(ownMovement.studioId, studioId));
 		for (;;) {

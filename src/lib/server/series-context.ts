@@ -1,18 +1,24 @@
 import { USUAL_PACE, type PaceModel } from '../core/pace';
-import type { SeriesToRead } from './compute/tasks';
+import type { SeriesInput } from './compute/tasks';
 import type { Db } from './db/open';
 import { getGroup, type StoredGroup } from './groups';
 import { metBefore } from './runs';
 import { getSeries, type StoredSeries } from './series';
-import { movedOn, movementsFor, studioShelf, type MovedOn, type StudioShelf } from './shelves';
+import {
+	outdatedMovements,
+	movementsFor,
+	studioCatalogue,
+	type OutdatedMovement,
+	type StudioCatalogue
+} from './studio-catalogue';
 
 /** Everything that a series is read against. */
-export interface StoredSetting {
+export interface StoredSeriesContext {
 	stored: StoredSeries;
 	group: StoredGroup;
-	today: StudioShelf;
+	today: StudioCatalogue;
 	/** Movements that are not what they were when its plans were made. */
-	moved: MovedOn[];
+	moved: OutdatedMovement[];
 	/** What the group met before the series began. */
 	knownBefore: readonly string[];
 	/** The pace of who teaches; the usual one where nobody is signed in (a calendar that subscribes). */
@@ -20,17 +26,17 @@ export interface StoredSetting {
 }
 
 /** Loads a series of this studio with its setting; null for another studio's and for none at all. */
-export async function seriesSetting(
+export async function loadSeriesContext(
 	db: Db,
 	studioId: string,
 	id: string,
 	pace: PaceModel = USUAL_PACE
-): Promise<StoredSetting | null> {
+): Promise<StoredSeriesContext | null> {
 	const stored = await getSeries(db, studioId, id);
 	const group = stored && (await getGroup(db, studioId, stored.groupId));
 	if (!stored || !group) return null;
-	const today = await studioShelf(db, studioId);
-	const moved = (await movedOn(db, studioId, today, Object.values(stored.planned.plans))).flat();
+	const today = await studioCatalogue(db, studioId);
+	const moved = (await outdatedMovements(db, studioId, today, Object.values(stored.planned.plans))).flat();
 	const { startsOn } = stored.planned.series;
 	return {
 		stored,
@@ -43,14 +49,14 @@ export async function seriesSetting(
 }
 
 /** The same as plain data, for what is worked out in threads. */
-export function seriesToRead({
+export function seriesInput({
 	stored,
 	group,
 	today,
 	moved,
 	knownBefore,
 	pace
-}: StoredSetting): SeriesToRead {
+}: StoredSeriesContext): SeriesInput {
 	return {
 		planned: stored.planned,
 		group: group.group,

@@ -18,7 +18,7 @@ const REST = SECTION_KINDS.indexOf('rest');
  * The pieces of a class as numbers, changed in place, with all sums that do not depend on their order kept up to date: a
  * search looks at hundreds of thousands of classes a second.
  */
-export class Draft {
+export class Candidate {
 	count = 0;
 	/** Index of each piece's option, of its dose among the option's own, and of its part. Written by the methods only. */
 	readonly option = new Int32Array(PLAN_LIMITS.blocks);
@@ -57,7 +57,7 @@ export class Draft {
 		}));
 	}
 
-	copy({ count, option, amount, section, sums, parts }: Draft): void {
+	copy({ count, option, amount, section, sums, parts }: Candidate): void {
 		this.count = count;
 		for (let i = 0; i < count; i++) {
 			this.option[i] = option[i]!;

@@ -1,4 +1,4 @@
-import { readPlan, stillSeconds, type Reading } from '../checks';
+import { analysePlan, stillSeconds, type Analysis } from '../checks';
 import { type ClassRun, notesAsPlanned, type RunNotes } from '../run';
 import type { Leg, Tissue } from '../anatomy';
 import type { Group } from '../group';
@@ -10,7 +10,7 @@ import { blocksOf, firstSideOf, itemsOf, type ClassPlan } from '../plan';
 import { addDays } from '../calendar';
 import { mondayOfWeek, weekNumber } from './dates';
 import { sameRung } from './ladder';
-import { markOf } from './mark';
+import { sectionsHash } from './sections-hash';
 import {
 	comesBack,
 	goalDates,
@@ -18,13 +18,13 @@ import {
 	isRetest,
 	rungOf,
 	schedule,
-	type Given,
+	type GivenRung,
 	type Reached
 } from './schedule';
 import type { PlannedSeries, Series, SeriesClass } from './types';
 
 /** What a series is read against. */
-export interface SeriesSetting {
+export interface SeriesContext {
 	group: Group;
 	find: FindMovement;
 	/** The pace of who teaches; left out: the usual one. */
@@ -41,17 +41,17 @@ export interface SeriesSetting {
  */
 export type ClassState = 'taught' | 'unplanned' | 'proposed' | 'edited' | 'behind';
 
-export interface ReadClass {
+export interface ClassAnalysis {
 	class: SeriesClass;
 	/** What was written down of it; null while nothing is. */
 	run: ClassRun | null;
 	/** From 1. */
 	number: number;
 	plan: ClassPlan | null;
-	reading: Reading | null;
+	analysis: Analysis | null;
 	state: ClassState;
 	/** What it is to give of the ladders, and what comes back because it was left out. */
-	given: readonly Given[];
+	given: readonly GivenRung[];
 	comesBack: readonly string[];
 	easier: boolean;
 	retest: boolean;
@@ -64,11 +64,11 @@ export interface ReadClass {
 	firstSide: Leg | null;
 }
 
-export interface ReadWeek {
+export interface WeekAnalysis {
 	/** Calendar week of the series, from 1. */
 	number: number;
 	monday: string;
-	classes: readonly ReadClass[];
+	classes: readonly ClassAnalysis[];
 	easier: boolean;
 	load: number;
 	/** Of seven daily loads; null without load. */
@@ -82,11 +82,11 @@ export interface ReadWeek {
 }
 
 /** Everything that is worked out from a series: nothing of it is stored. */
-export interface SeriesReading {
+export interface SeriesAnalysis {
 	planned: PlannedSeries;
-	setting: SeriesSetting;
-	classes: readonly ReadClass[];
-	weeks: readonly ReadWeek[];
+	setting: SeriesContext;
+	classes: readonly ClassAnalysis[];
+	weeks: readonly WeekAnalysis[];
 	/** Over the whole series. */
 	orbit: Orbit;
 	balance: Balance;
@@ -99,17 +99,17 @@ interface PlanFacts {
 	find: FindMovement;
 	group: Group;
 	pace: PaceModel | undefined;
-	reading: Reading;
+	analysis: Analysis;
 	effort: number;
 	tissues: ReadonlyMap<Tissue, number>;
 	mark: string;
 }
 const knownFacts = new WeakMap<ClassPlan, PlanFacts>();
 
-function factsOf(plan: ClassPlan, { find, group, catalogue, pace }: SeriesSetting): PlanFacts {
+function factsOf(plan: ClassPlan, { find, group, catalogue, pace }: SeriesContext): PlanFacts {
 	const before = knownFacts.get(plan);
 	if (before && before.find === find && before.group === group && before.pace === pace) return before;
-	const reading = readPlan(plan, {
+	const analysis = analysePlan(plan, {
 		find,
 		catalogue,
 		group,
@@ -120,17 +120,17 @@ function factsOf(plan: ClassPlan, { find, group, catalogue, pace }: SeriesSettin
 		find,
 		group,
 		pace,
-		reading,
-		effort: effortOfReading(reading),
-		tissues: stillSeconds(reading.context.items),
-		mark: markOf(plan)
+		analysis,
+		effort: effortOfAnalysis(analysis),
+		tissues: stillSeconds(analysis.context.items),
+		mark: sectionsHash(plan)
 	};
 	knownFacts.set(plan, facts);
 	return facts;
 }
 
 /** What is written down of a class first: as it was planned; or what was written down before. */
-export function draftOfRun({ run, effort, minutes }: ReadClass): RunNotes {
+export function draftOfRun({ run, effort, minutes }: ClassAnalysis): RunNotes {
 	const planned = notesAsPlanned(effort, minutes);
 	if (!run) return planned;
 	const { attendance, leftOut, note } = run;
@@ -138,7 +138,7 @@ export function draftOfRun({ run, effort, minutes }: ReadClass): RunNotes {
 }
 
 /** How hard a class is planned to be, 0-10. */
-export function effortOfReading({ timeline, context }: Reading): number {
+export function effortOfAnalysis({ timeline, context }: Analysis): number {
 	const known = new Map(
 		context.items.map(({ item, form }) => [item.id, { mode: item.mode, intensity: form.intensity }])
 	);
@@ -146,14 +146,14 @@ export function effortOfReading({ timeline, context }: Reading): number {
 }
 
 /** Reads a series: every class, every week, and the whole. */
-export function readSeries(planned: PlannedSeries, setting: SeriesSetting): SeriesReading {
+export function analyseSeries(planned: PlannedSeries, setting: SeriesContext): SeriesAnalysis {
 	const { series } = planned;
 	const scheduled = schedule(planned, setting.knownBefore);
 	const back = comesBack(planned);
 	const classes = series.classes.map((c, i) =>
 		readClass(c, i + 1, planned, setting, scheduled.get(c.id) ?? [], back.get(c.id) ?? [])
 	);
-	const orbit = sumOfOrbits(classes.flatMap(({ reading }) => (reading ? [reading.orbit] : [])));
+	const orbit = sumOfOrbits(classes.flatMap(({ analysis }) => (analysis ? [analysis.orbit] : [])));
 	return {
 		planned,
 		setting,
@@ -169,21 +169,21 @@ function readClass(
 	c: SeriesClass,
 	number: number,
 	{ series, plans, runs }: PlannedSeries,
-	setting: SeriesSetting,
-	given: readonly Given[],
+	setting: SeriesContext,
+	given: readonly GivenRung[],
 	back: readonly string[]
-): ReadClass {
+): ClassAnalysis {
 	const plan = plans[c.id] ?? null;
 	const run = runs[c.id] ?? null;
 	const facts = plan && factsOf(plan, setting);
-	const minutes = run?.minutes ?? (facts ? facts.reading.timeline.totalSeconds / 60 : 0);
+	const minutes = run?.minutes ?? (facts ? facts.analysis.timeline.totalSeconds / 60 : 0);
 	const effort = run?.effort ?? facts?.effort ?? 0;
 	return {
 		class: c,
 		run,
 		number,
 		plan,
-		reading: facts?.reading ?? null,
+		analysis: facts?.analysis ?? null,
 		state: stateOf(c, run, plan, facts?.mark ?? null, given, back, series),
 		given,
 		comesBack: back,
@@ -202,7 +202,7 @@ function stateOf(
 	run: ClassRun | null,
 	plan: ClassPlan | null,
 	mark: string | null,
-	given: readonly Given[],
+	given: readonly GivenRung[],
 	back: readonly string[],
 	series: Series
 ): ClassState {
@@ -227,7 +227,7 @@ function lacksTest(plan: ClassPlan, { week }: SeriesClass, series: Series): bool
 /** Slugs that a class should have and has not, or not in the form of its rung. */
 export function missingIn(
 	plan: ClassPlan,
-	given: readonly Given[],
+	given: readonly GivenRung[],
 	back: readonly string[],
 	series: Series
 ): string[] {
@@ -239,15 +239,15 @@ export function missingIn(
 	];
 }
 
-function weeksOf(series: Series, classes: readonly ReadClass[], setting: SeriesSetting): ReadWeek[] {
+function weeksOf(series: Series, classes: readonly ClassAnalysis[], setting: SeriesContext): WeekAnalysis[] {
 	const last = classes.at(-1);
 	const count = Math.max(series.weeks, last ? weekNumber(series, last.class.on) : 0);
-	const inWeek = new Map<number, ReadClass[]>();
+	const inWeek = new Map<number, ClassAnalysis[]>();
 	for (const c of classes) {
 		const week = weekNumber(series, c.class.on);
 		inWeek.set(week, [...(inWeek.get(week) ?? []), c]);
 	}
-	const weeks: ReadWeek[] = [];
+	const weeks: WeekAnalysis[] = [];
 	let ordinary: number | null = null;
 	for (let number = 1; number <= count; number++) {
 		const own = inWeek.get(number) ?? [];
@@ -256,7 +256,7 @@ function weeksOf(series: Series, classes: readonly ReadClass[], setting: SeriesS
 		const load = weeklyLoad(own.map((c) => c.load));
 		const week = readWeek(number, monday, own, easier, load, ordinary, setting);
 		weeks.push(week);
-		const whole = own.length >= series.meetings.length && own.every((c) => c.reading);
+		const whole = own.length >= series.meetings.length && own.every((c) => c.analysis);
 		if (whole && !easier && load > 0) ordinary = load;
 	}
 	return weeks;
@@ -265,16 +265,16 @@ function weeksOf(series: Series, classes: readonly ReadClass[], setting: SeriesS
 function readWeek(
 	number: number,
 	monday: string,
-	classes: readonly ReadClass[],
+	classes: readonly ClassAnalysis[],
 	easier: boolean,
 	load: number,
 	ordinary: number | null,
-	{ group }: SeriesSetting
-): ReadWeek {
+	{ group }: SeriesContext
+): WeekAnalysis {
 	const daily = Array.from({ length: 7 }, (_, day) =>
 		weeklyLoad(classes.filter((c) => c.class.on === addDays(monday, day)).map((c) => c.load))
 	);
-	const orbit = sumOfOrbits(classes.flatMap(({ reading }) => (reading ? [reading.orbit] : [])));
+	const orbit = sumOfOrbits(classes.flatMap(({ analysis }) => (analysis ? [analysis.orbit] : [])));
 	const tissues = new Map<Tissue, number>();
 	for (const c of classes)
 		for (const [tissue, seconds] of c.tissues) tissues.set(tissue, (tissues.get(tissue) ?? 0) + seconds);

@@ -1,7 +1,7 @@
 import { error, json } from '@sveltejs/kit';
 import type { Fault, Read } from '../core/validation';
 import { readJson } from './requests';
-import { sameContent } from './fingerprint';
+import { sameContent } from './content-hash';
 import type { Removal, Saved } from './saved';
 import type { Studio } from './studios';
 
