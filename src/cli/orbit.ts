@@ -103,10 +103,10 @@ async function loadPlan(options: Options): Promise<PlanFile> {
 }
 
 /** The catalogue, with the movements that the file brings before it. */
-const shelf = ({ movements }: PlanFile) => catalogueView(CATALOGUE, [], [], movements);
+const catalogue = ({ movements }: PlanFile) => catalogueView(CATALOGUE, [], [], movements);
 
 function analysis(file: PlanFile): Analysis {
-	const { offered, find } = shelf(file);
+	const { offered, find } = catalogue(file);
 	return analysePlan(file.plan, {
 		catalogue: offered,
 		find,
@@ -126,7 +126,7 @@ const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 			print({ totalSeconds, lengthSeconds: file.plan.lengthSeconds, phases, timeline: timeline.entries });
 			return 0;
 		}
-		const { find } = shelf(file);
+		const { find } = catalogue(file);
 		const name = (slug: string | null) => (slug ? (find(slug)?.english ?? slug) : '');
 		const rows = timeline.entries.map((e) => [
 			formatDuration(e.fromSeconds),
@@ -205,7 +205,7 @@ const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 	fit(file, { json, minutes }) {
 		const { plan } = file;
 		const lengthSeconds = minutes === null ? plan.lengthSeconds : Math.round(minutes * 60);
-		const result = fit(plan, shelf(file).find, USUAL_PACE, lengthSeconds);
+		const result = fit(plan, catalogue(file).find, USUAL_PACE, lengthSeconds);
 		if (!result.ok) throw new Complaint(result.message);
 		const fitted = applyEdit(applyEdit(plan, { do: 'setPlan', change: { lengthSeconds } }), {
 			do: 'setDoses',

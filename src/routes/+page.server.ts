@@ -30,11 +30,11 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 	const week = weekById(url.searchParams.get('week') ?? '') ?? weekOfDay(today);
 	const groups = await listGroups(db(), studio.id);
 	const plans = await plansBetween(db(), studio.id, week.days[0]!, week.days[6]!);
-	const shelf = await studioCatalogue(db(), studio.id);
+	const catalogue = await studioCatalogue(db(), studio.id);
 	const byId = new Map(groups.map((stored) => [stored.id, stored]));
 	const groupOf = (plan: { groupId: string }) => byId.get(plan.groupId)!;
 	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
-	const cards = await planCards(db(), studio.id, shelf, plans, groupOf, pace, request.signal);
+	const cards = await planCards(db(), studio.id, catalogue, plans, groupOf, pace, request.signal);
 	const days = weekBoard(
 		week,
 		groups.map(({ id, group }) => ({ ...group, id })),
@@ -78,9 +78,9 @@ export const actions: Actions = {
 			: form.copy
 				? copyOf(last?.plan)
 				: emptyPlan(group.name, group.startsAt, group.lengthSeconds, style.choices);
-		const shelf = await studioCatalogue(db(), studio.id);
-		const plan = withStates(startSides(begun, last?.plan), null, shelf);
-		const faults = planFaults(plan, shelf.shelf.find);
+		const catalogue = await studioCatalogue(db(), studio.id);
+		const plan = withStates(startSides(begun, last?.plan), null, catalogue);
+		const faults = planFaults(plan, catalogue.catalogue.find);
 		if (faults.length)
 			return fail(422, { message: `This class cannot be begun from it: ${faults[0]!.message}.` });
 		const planId = await once(db(), studio.id, token, (tx) => createPlan(tx, studio.id, id, day, plan));

@@ -221,10 +221,10 @@ describe('the desk', () => {
 		const old = { ...movement('clam'), english: 'Clam of old' };
 		const moved = { slug: 'clam', english: 'Clam of old', now: 'b'.repeat(16), kept: old, differences: [] };
 		const { desk } = deskWith(['clam'], { moved: [moved] });
-		expect(desk.document.shelf.find('clam')?.english).toBe('Clam of old');
+		expect(desk.document.catalogue.find('clam')?.english).toBe('Clam of old');
 		desk.document.remake(moved);
 		expect(desk.document.moved).toEqual([]);
-		expect(desk.document.shelf.find('clam')?.english).toBe('Clam');
+		expect(desk.document.catalogue.find('clam')?.english).toBe('Clam');
 		desk.session.undo();
 		expect(desk.document.moved).toHaveLength(1);
 	});

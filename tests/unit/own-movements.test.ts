@@ -104,14 +104,14 @@ describe('what changed', () => {
 	});
 });
 
-describe('the shelf', () => {
+describe('the catalogue', () => {
 	it('offers own movements, not those left out, and finds what a plan was made with first', () => {
 		const old = { ...own, setUp: 'As it was.' };
-		const shelf = catalogueView(CATALOGUE, [own], ['clam'], [old]);
-		expect(shelf.offered.map((m) => m.slug)).toContain('own-harbour-clam');
-		expect(shelf.offered.map((m) => m.slug)).not.toContain('clam');
-		expect(shelf.find('clam')).toBe(clam);
-		expect(shelf.find('own-harbour-clam')).toBe(old);
+		const catalogue = catalogueView(CATALOGUE, [own], ['clam'], [old]);
+		expect(catalogue.offered.map((m) => m.slug)).toContain('own-harbour-clam');
+		expect(catalogue.offered.map((m) => m.slug)).not.toContain('clam');
+		expect(catalogue.find('clam')).toBe(clam);
+		expect(catalogue.find('own-harbour-clam')).toBe(old);
 	});
 
 	it('gives own movements slugs that are free and never those of the catalogue', () => {
@@ -123,7 +123,7 @@ describe('the shelf', () => {
 });
 
 describe('a plan file with a movement of one’s own', () => {
-	const shelf = catalogueView(CATALOGUE, [own]);
+	const catalogue = catalogueView(CATALOGUE, [own]);
 	const empty = emptyPlan('A class', '18:30', 900);
 	const plan = applyEdit(empty, {
 		do: 'insert',
@@ -137,7 +137,7 @@ describe('a plan file with a movement of one’s own', () => {
 			ok: true,
 			value: { plan, group: null, movements: [own] }
 		});
-		expect(readPlanFile(writePlanFile({ plan, group: null, movements: [] }), shelf.find).ok).toBe(true);
+		expect(readPlanFile(writePlanFile({ plan, group: null, movements: [] }), catalogue.find).ok).toBe(true);
 	});
 
 	it('without it is refused, with the place', () => {

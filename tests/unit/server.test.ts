@@ -244,14 +244,14 @@ describe('own movements', () => {
 	it('belong to their studio, are offered there, and can be left out without being deleted', async () => {
 		await createOwn(db, loft, own());
 		const today = await studioCatalogue(db, loft);
-		expect(today.shelf.offered.map((m) => m.slug)).toContain('own-harbour-clam');
-		expect((await studioCatalogue(db, shed)).shelf.find('own-harbour-clam')).toBeUndefined();
+		expect(today.catalogue.offered.map((m) => m.slug)).toContain('own-harbour-clam');
+		expect((await studioCatalogue(db, shed)).catalogue.find('own-harbour-clam')).toBeUndefined();
 		expect(await getOwn(db, shed, 'own-harbour-clam')).toBeNull();
 		await setLeftOut(db, loft, 'own-harbour-clam', true);
 		await setLeftOut(db, loft, 'own-harbour-clam', true);
 		const without = await studioCatalogue(db, loft);
-		expect(without.shelf.offered.map((m) => m.slug)).not.toContain('own-harbour-clam');
-		expect(without.shelf.find('own-harbour-clam')).toEqual(own());
+		expect(without.catalogue.offered.map((m) => m.slug)).not.toContain('own-harbour-clam');
+		expect(without.catalogue.find('own-harbour-clam')).toEqual(own());
 		await setLeftOut(db, loft, 'own-harbour-clam', false);
 		expect((await studioCatalogue(db, loft)).leftOut).toEqual([]);
 	});
@@ -273,7 +273,7 @@ describe('own movements', () => {
 			['own-harbour-clam', ['setUp']]
 		]);
 		expect(catalogueWith(today, moved!).find('own-harbour-clam')?.setUp).toBe(own().setUp);
-		expect(today.shelf.find('own-harbour-clam')?.setUp).toBe('Another way.');
+		expect(today.catalogue.find('own-harbour-clam')?.setUp).toBe('Another way.');
 
 		// a later save keeps the old state until the plan itself asks for the new one
 		const saved = withStates({ ...using, madeWith: undefined }, using, today);

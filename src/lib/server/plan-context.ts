@@ -31,7 +31,7 @@ export interface StoredPlanContext {
 	today: StudioCatalogue;
 	/** Movements that are not what they were when the plan was made. */
 	moved: OutdatedMovement[];
-	shelf: CatalogueView;
+	catalogue: CatalogueView;
 	/** What the group met before this class, and what it did in the weeks before it. */
 	known: Known;
 	usedLately: Known;
@@ -67,7 +67,7 @@ export async function loadPlanContext(
 		group: group.group,
 		today,
 		moved,
-		shelf: catalogueWith(today, moved),
+		catalogue: catalogueWith(today, moved),
 		known,
 		pace: style.pace,
 		lastMovements: earlier ? slugsOf(earlier.plan) : [],

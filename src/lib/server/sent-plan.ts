@@ -27,7 +27,7 @@ export async function readSentPlan(
 	body: Record<string, unknown> | null
 ): Promise<SentPlan | { faults: Fault[] }> {
 	const today = await studioCatalogue(db, studioId);
-	const brought = readMovements(body?.movements ?? [], today.shelf.find);
+	const brought = readMovements(body?.movements ?? [], today.catalogue.find);
 	if (!brought.ok) return { faults: brought.faults };
 	const up = broughtUp(PLAN, body?.plan);
 	if (!up.ok) return up;

@@ -33,7 +33,7 @@ export async function readSentSeries(
 	movements: unknown = []
 ): Promise<SentSeries | { faults: Fault[] }> {
 	const today = await studioCatalogue(db, studioId);
-	const brought = readMovements(movements, today.shelf.find);
+	const brought = readMovements(movements, today.catalogue.find);
 	if (!brought.ok) return { faults: brought.faults };
 	const states = contentHashes(brought.value);
 	const plans = plansIn(sent);
@@ -50,7 +50,7 @@ export async function readSentSeries(
 	);
 	const finds = new Map(asked.map(({ id }, i) => [id, catalogueWith(today, kept[i] ?? []).find]));
 	const whole = withPlans(sent, Object.fromEntries(asked.map(({ id, plan }) => [id, plan])));
-	const faults = seriesFaults(whole, (id) => finds.get(id) ?? today.shelf.find);
+	const faults = seriesFaults(whole, (id) => finds.get(id) ?? today.catalogue.find);
 	if (faults.length) return { faults };
 	const planned = whole as SeriesDocument;
 	const foreign = await foreignPlans(db, studioId, stored?.id ?? null, Object.keys(planned.plans));

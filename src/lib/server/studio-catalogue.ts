@@ -29,9 +29,9 @@ export interface StoredOwn {
 export interface StudioCatalogue {
 	own: StoredOwn[];
 	leftOut: string[];
-	shelf: CatalogueView;
+	catalogue: CatalogueView;
 	bySlug: ReadonlyMap<string, Movement>;
-	/** Tells this state of the shelf from any other: own movements and what is left out. */
+	/** Tells this state of the catalogue from any other: own movements and what is left out. */
 	state: string;
 	/** Today's fingerprint of every movement. */
 	contentHashes: ReadonlyMap<string, string>;
@@ -69,7 +69,7 @@ export async function studioCatalogue(db: Db, studioId: string): Promise<StudioC
 	const out = await db.select().from(leftOut).where(eq(leftOut.studioId, studioId));
 	const prints = own.map((row) => contentHash(row.document));
 	const movements = own.map((row, i) => oneObject(row.document, prints[i]!));
-	const shelf = catalogueView(
+	const catalogue = catalogueView(
 		CATALOGUE,
 		movements,
 		out.map((row) => row.slug)
@@ -77,12 +77,12 @@ export async function studioCatalogue(db: Db, studioId: string): Promise<StudioC
 	return {
 		own: own.map((row, i) => ({ version: row.version, movement: movements[i]! })),
 		leftOut: out.map((row) => row.slug),
-		shelf,
+		catalogue,
 		state: createHash('sha256')
 			.update([...prints, ' ', ...out.map((row) => row.slug)].join(' '))
 			.digest('hex')
 			.slice(0, 16),
-		bySlug: new Map(shelf.all.map((movement) => [movement.slug, movement])),
+		bySlug: new Map(catalogue.all.map((movement) => [movement.slug, movement])),
 		contentHashes: new Map([...catalogueHashes, ...movements.map((m, i) => [m.slug, prints[i]!] as const)])
 	};
 }
@@ -91,7 +91,7 @@ export async function studioCatalogue(db: Db, studioId: string): Promise<StudioC
 export interface OutdatedMovement {
 	slug: string;
 	english: string;
-	/** Today's fingerprint; null when the shelf has it no more. */
+	/** Today's fingerprint; null when the catalogue has it no more. */
 	now: string | null;
 	kept: Movement;
 	differences: Difference[];
@@ -148,7 +148,7 @@ export const movementsFor = (today: StudioCatalogue, kept: readonly OutdatedMove
 	kept: kept.map((k) => k.kept)
 });
 
-/** The shelf as a plan sees it: today's, with what the plan was made with before it. */
+/** The catalogue as a plan sees it: today's, with what the plan was made with before it. */
 export function catalogueWith(today: StudioCatalogue, kept: readonly OutdatedMovement[]): CatalogueView {
 	return catalogueView(
 		CATALOGUE,

@@ -12,10 +12,10 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const today = dayInZone(new Date(), studio.timeZone);
 	const asked = url.searchParams.get('group');
 	const chosen = asked ? await getGroup(db(), studio.id, asked) : null;
-	const shelf = await studioCatalogue(db(), studio.id);
+	const catalogue = await studioCatalogue(db(), studio.id);
 	return {
-		own: shelf.own.map((o) => o.movement),
-		leftOut: shelf.leftOut,
+		own: catalogue.own.map((o) => o.movement),
+		leftOut: catalogue.leftOut,
 		groups: await groupNames(db(), studio.id),
 		groupId: chosen?.id ?? '',
 		group: chosen?.group ?? null,

@@ -13,10 +13,10 @@
 	let filters = $state.raw<Filters>({});
 	let input = $state<HTMLInputElement>();
 
-	const shelf = $derived(catalogueView(CATALOGUE, data.own));
+	const catalogue = $derived(catalogueView(CATALOGUE, data.own));
 	const out = $derived(new Set(data.leftOut));
 	const found = $derived(
-		findInCatalogue(shelf.all, filters, { group: data.group, usedLately: data.usedLately })
+		findInCatalogue(catalogue.all, filters, { group: data.group, usedLately: data.usedLately })
 	);
 
 	/** Cards that the server draws; the rest come as soon as the page is alive. */
@@ -54,7 +54,7 @@
 			value={filters.search ?? ''}
 			oninput={(event) => (filters = { ...filters, search: event.currentTarget.value })}
 		/>
-		<span class="quiet" role="status">{found.movements.length} of {shelf.all.length}</span>
+		<span class="quiet" role="status">{found.movements.length} of {catalogue.all.length}</span>
 		<span class="for">
 			<label for="for-group">For</label>
 			<select

@@ -19,7 +19,7 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const studio = studioOfRequest(locals);
 	const all = await listSeries(db(), studio.id);
-	const { shelf } = await studioCatalogue(db(), studio.id);
+	const { catalogue } = await studioCatalogue(db(), studio.id);
 	const taught = await taughtPlans(db(), studio.id);
 	const gone = url.searchParams.get('removed');
 	const title = gone ? await removedTitle(db(), studio.id, 'series', gone) : null;
@@ -30,7 +30,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		series: all.map(({ id, groupName, series }) => ({
 			id,
 			groupName,
-			...seriesInShort(series, taught, shelf.find)
+			...seriesInShort(series, taught, catalogue.find)
 		}))
 	};
 };

@@ -23,10 +23,10 @@ const ANYBODY = { version: 0, group: newGroup('general', 'anybody') };
 export const load: PageServerLoad = async ({ locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const templates = await listTemplates(db(), studio.id);
-	const shelf = await studioCatalogue(db(), studio.id);
+	const catalogue = await studioCatalogue(db(), studio.id);
 	const plans = templates.map((stored) => ({ ...stored, groupId: '', plannedOn: null }));
 	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
-	const cards = await planCards(db(), studio.id, shelf, plans, () => ANYBODY, pace, request.signal);
+	const cards = await planCards(db(), studio.id, catalogue, plans, () => ANYBODY, pace, request.signal);
 	return { templates: cards.map((card, i) => ({ ...card, version: templates[i]!.version })) };
 };
 

@@ -25,7 +25,7 @@ export class Alternatives {
 
 	/** Looks for three, each with what it would change. */
 	async look(item: Item): Promise<void> {
-		const { plan, analysis, shelf } = this.document;
+		const { plan, analysis, catalogue } = this.document;
 		this.shown = { itemId: item.id, found: null };
 		const ask = proposeTask(this.document, {}, 1);
 		const outcome = await inWorker((core) => core.alternatives(ask, item.id)).result;
@@ -40,7 +40,7 @@ export class Alternatives {
 			const after = this.document.read(applyEdit(plan, { do: 'replace', itemId: item.id, by }));
 			return {
 				alternative,
-				name: shelf.find(by.movement)?.english ?? by.movement,
+				name: catalogue.find(by.movement)?.english ?? by.movement,
 				...shiftsBetween(analysis, after, 1)
 			};
 		});

@@ -43,7 +43,7 @@ export class BlockCommands {
 		const slugs = blocks.flatMap(itemsIn).map((item) => item.movement);
 		const used = slugs.filter((slug, i) => slugs.indexOf(slug) === i);
 		const movements = used.flatMap((slug) => {
-			const movement = this.document.shelf.find(slug);
+			const movement = this.document.catalogue.find(slug);
 			return movement && !CATALOGUE.includes(movement) ? [movement] : [];
 		});
 		this.document.say(blocks.length === 1 ? 'Copied' : `${blocks.length} blocks copied`);
@@ -58,12 +58,12 @@ export class BlockCommands {
 
 	/** Puts blocks from the clipboard after the selection; says what is wrong with anything else. */
 	paste(text: string): void {
-		const read = readBlocks(text, this.document.shelf.find);
+		const read = readBlocks(text, this.document.catalogue.find);
 		if (!read.ok) {
 			this.document.say('There are no blocks of a class on the clipboard');
 			return;
 		}
-		const unknown = read.value.movements.filter((movement) => !this.document.shelf.find(movement.slug));
+		const unknown = read.value.movements.filter((movement) => !this.document.catalogue.find(movement.slug));
 		if (unknown.length) {
 			this.document.say(
 				`${unknown[0]!.english} is not in your catalogue; open the plan file instead, which brings it along`
@@ -170,7 +170,7 @@ export class BlockCommands {
 
 	/** Joins blocks, and says how the leg changes where the movements themselves say it. */
 	private join(edit: PlanEdit, itemId: string, said: string): void {
-		const links = impliedLinks(applyEdit(this.document.plan, edit), this.document.shelf.find, itemId);
+		const links = impliedLinks(applyEdit(this.document.plan, edit), this.document.catalogue.find, itemId);
 		const [first] = links;
 		const up =
 			first?.do === 'link' ? `; standing up, ${first.lead} leads ${this.document.nameOf(first.itemId)}` : '';
@@ -183,7 +183,7 @@ export class BlockCommands {
 
 	/** Says how the leg changes before an item of a chain or flow. */
 	link(item: Item, link: Link | undefined): void {
-		const edit = linkEdit(this.document.plan, this.document.shelf.find, item.id, link);
+		const edit = linkEdit(this.document.plan, this.document.catalogue.find, item.id, link);
 		if (edit)
 			this.document.edit(edit, link ? `The leg ${link}: the other one leads` : 'The same leg leads on');
 		else this.document.say('Nothing with sides comes before it in a chain or flow');

@@ -55,14 +55,14 @@ export class ItemCommands {
 
 	private hasSides(block: Block): boolean {
 		return itemsIn(block).some((item) => {
-			const movement = this.document.shelf.find(item.movement);
+			const movement = this.document.catalogue.find(item.movement);
 			return movement && !isSymmetrical(movement.action);
 		});
 	}
 
 	/** The same movement again after the selected row, a rung further where there is one. */
 	visitAgain(item: Item): void {
-		const movement = this.document.shelf.find(item.movement);
+		const movement = this.document.catalogue.find(item.movement);
 		if (!movement) return;
 		const further = movement.forms[movement.forms.findIndex((form) => form.id === item.form) + 1];
 		const again = newItem(this.document.plan, movement, item.lead, further?.id ?? item.form);
@@ -75,9 +75,9 @@ export class ItemCommands {
 
 	/** What could stand in for an item in this room, the best first. */
 	substitutesFor(item: Item): Substitute[] {
-		const movement = this.document.shelf.find(item.movement);
+		const movement = this.document.catalogue.find(item.movement);
 		return movement
-			? substitutes(movement, this.document.shelf.offered, this.document.setting.group, undefined, 3)
+			? substitutes(movement, this.document.catalogue.offered, this.document.setting.group, undefined, 3)
 			: [];
 	}
 
@@ -110,7 +110,7 @@ export class ItemCommands {
 	}
 
 	doseBy(item: Item, step: -1 | 1): void {
-		const edit = doseByOne(this.document.plan, item, this.document.shelf.find, step);
+		const edit = doseByOne(this.document.plan, item, this.document.catalogue.find, step);
 		if (edit) this.document.edit(edit, step === 1 ? 'Longer' : 'Shorter');
 		else this.document.say(step === 1 ? 'This form goes no longer' : 'This form goes no shorter');
 	}
@@ -118,7 +118,7 @@ export class ItemCommands {
 	/** A drag of the right edge of an item on the score, seconds. */
 	dragDose(itemId: string, seconds: number): void {
 		const item = findItem(this.document.plan, itemId);
-		const movement = item && this.document.shelf.find(item.movement);
+		const movement = item && this.document.catalogue.find(item.movement);
 		const form = movement && formOf(movement, item.form);
 		if (!item || !form) return;
 		const passes = this.document.analysis.timeline.entries.filter(
@@ -132,7 +132,7 @@ export class ItemCommands {
 		const edit = doseDragged(
 			this.document.plan,
 			item,
-			this.document.shelf.find,
+			this.document.catalogue.find,
 			seconds / Math.max(1, passes),
 			unit
 		);
@@ -147,7 +147,7 @@ export class ItemCommands {
 
 	/** Counts a hold by the breath or by the clock, the amount carried over. */
 	setUnit(item: Item, unit: HoldUnit): void {
-		const form = this.document.shelf.find(item.movement)?.forms.find((f) => f.id === item.form);
+		const form = this.document.catalogue.find(item.movement)?.forms.find((f) => f.id === item.form);
 		if (!form) return;
 		const own = doseRange(form, item.mode).unit;
 		const range = styledRange(this.document.style, form, item.mode, unit);

@@ -55,7 +55,7 @@ export class PlanDocument {
 	readonly moved = $derived.by(() =>
 		this.setting.moved.filter(({ slug, now }) => this.plan.madeWith?.[slug] !== now || now === null)
 	);
-	readonly shelf = $derived.by(() =>
+	readonly catalogue = $derived.by(() =>
 		catalogueView(
 			CATALOGUE,
 			this.setting.own,
@@ -67,7 +67,7 @@ export class PlanDocument {
 	readonly analysis = $derived.by(() => this.read(this.plan));
 	/** What each item means for the people in the room. */
 	readonly room = $derived.by(() =>
-		roomSheet(this.analysis.context.items, this.setting.group, this.shelf.find, this.style)
+		roomSheet(this.analysis.context.items, this.setting.group, this.catalogue.find, this.style)
 	);
 	readonly order = $derived(runningOrder(this.analysis));
 	readonly score = $derived(score(this.analysis));
@@ -75,7 +75,7 @@ export class PlanDocument {
 	/** When the class is likely to end. */
 	readonly spread = $derived.by(() =>
 		spread(
-			stretches(this.analysis.timeline, this.shelf.find, this.itemOf, this.setting.pace),
+			stretches(this.analysis.timeline, this.catalogue.find, this.itemOf, this.setting.pace),
 			this.plan.lengthSeconds
 		)
 	);
@@ -90,7 +90,7 @@ export class PlanDocument {
 	/** Any plan read as this desk reads its own. */
 	read(plan: ClassPlan): Analysis {
 		const { group, known, pace, lastFirstSide } = this.setting;
-		const { offered, find } = this.shelf;
+		const { offered, find } = this.catalogue;
 		return analysePlan(plan, {
 			catalogue: offered,
 			find,
@@ -104,7 +104,7 @@ export class PlanDocument {
 
 	/** Takes edits as one step; `field` names what is typed in. */
 	edit(edits: PlanEdit | PlanEdit[], said = '', field = ''): void {
-		const after = tidied([edits].flat().reduce(applyEdit, this.plan), this.shelf.find);
+		const after = tidied([edits].flat().reduce(applyEdit, this.plan), this.catalogue.find);
 		this.session.change(after, said, field);
 	}
 
@@ -127,7 +127,7 @@ export class PlanDocument {
 
 	nameOf(id: string): string {
 		const item = this.itemOf(id);
-		if (item) return this.shelf.find(item.movement)?.english ?? item.movement;
+		if (item) return this.catalogue.find(item.movement)?.english ?? item.movement;
 		const block = findBlock(this.plan, id)?.block;
 		if (block?.kind === 'talk') return block.label;
 		if (block?.kind === 'test') return HIP_TESTS[block.test].name;

@@ -65,7 +65,7 @@ export class SeriesDesk {
 	proposing = $state.raw<{ done: number; of: number; stop: () => void } | null>(null);
 	pending = $state.raw<PendingChange | null>(null);
 
-	private readonly shelf;
+	private readonly catalogue;
 	/** What may be chosen, by name. */
 	readonly movements: readonly Movement[];
 	private readonly within;
@@ -115,12 +115,12 @@ export class SeriesDesk {
 		});
 		this.runs = runs;
 		this.runVersions = { ...runVersions };
-		this.shelf = catalogueView(CATALOGUE, setting.own, setting.leftOut, setting.kept);
-		this.movements = [...this.shelf.offered].sort((a, b) => a.english.localeCompare(b.english, 'en'));
+		this.catalogue = catalogueView(CATALOGUE, setting.own, setting.leftOut, setting.kept);
+		this.movements = [...this.catalogue.offered].sort((a, b) => a.english.localeCompare(b.english, 'en'));
 		this.within = {
 			group: setting.group,
-			find: this.shelf.find,
-			catalogue: this.shelf.offered,
+			find: this.catalogue.find,
+			catalogue: this.catalogue.offered,
 			knownBefore: setting.knownBefore,
 			pace: setting.style.pace
 		};
@@ -128,11 +128,11 @@ export class SeriesDesk {
 
 	/** What the series and its plans may name. */
 	get find(): FindMovement {
-		return this.shelf.find;
+		return this.catalogue.find;
 	}
 
 	nameOf(slug: string): string {
-		return this.shelf.find(slug)?.english ?? slug;
+		return this.catalogue.find(slug)?.english ?? slug;
 	}
 
 	private read(planned: PlannedSeries) {
@@ -171,7 +171,7 @@ export class SeriesDesk {
 
 	addGoal(movement: string, form: FormId): void {
 		const style = styleOf(this.setting.style.choices);
-		const ladder = ladderTo({ movement, form }, this.shelf.find, this.setting.group, style);
+		const ladder = ladderTo({ movement, form }, this.catalogue.find, this.setting.group, style);
 		if (!ladder) {
 			this.say(
 				`${this.nameOf(movement)} in the ${form} form is not for this group: a caution in the room speaks against it, or it is too much for every tier.`

@@ -17,7 +17,7 @@ export const needsAttention = ({ severity }: { severity: string }): boolean => s
 
 /** What a plan is read against. */
 export interface PlanContext {
-	/** What may be added: the offered part of the shelf. */
+	/** What may be added: the offered part of the catalogue. */
 	catalogue: readonly Movement[];
 	find: FindMovement;
 	targets: Targets;

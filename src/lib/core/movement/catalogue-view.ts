@@ -10,7 +10,7 @@ export interface CatalogueView {
 }
 
 /**
- * Puts a shelf together. `kept` are movements as a plan was made with them; they go before today's of the same
+ * Puts a catalogue together. `kept` are movements as a plan was made with them; they go before today's of the same
  * slug when something is looked up, and are never offered.
  */
 export function catalogueView(

@@ -27,12 +27,12 @@ export function planCard(
 	which: Which,
 	plan: ClassPlan,
 	group: Group,
-	shelf: CatalogueView,
+	catalogue: CatalogueView,
 	pace: PaceModel
 ): PlanCard {
 	const analysis = analysePlan(plan, {
-		catalogue: shelf.offered,
-		find: shelf.find,
+		catalogue: catalogue.offered,
+		find: catalogue.find,
 		targets: group.targets,
 		pace,
 		group

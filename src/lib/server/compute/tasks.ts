@@ -65,19 +65,19 @@ const catalogueFor = ({ own, leftOut, kept }: Movements): CatalogueView =>
 
 function analysis({ plan, group, movements, known, pace, lastFirstSide }: PlanInput): {
 	analysis: Analysis;
-	shelf: CatalogueView;
+	catalogue: CatalogueView;
 } {
-	const shelf = catalogueFor(movements);
+	const catalogue = catalogueFor(movements);
 	const setting: PlanContext = {
-		catalogue: shelf.offered,
-		find: shelf.find,
+		catalogue: catalogue.offered,
+		find: catalogue.find,
 		targets: group.targets,
 		group,
 		known,
 		pace,
 		lastFirstSide
 	};
-	return { analysis: analysePlan(plan, setting), shelf };
+	return { analysis: analysePlan(plan, setting), catalogue };
 }
 
 function analysisOfSeries({ planned, group, movements, knownBefore, pace }: SeriesInput): SeriesAnalysis {
@@ -96,8 +96,8 @@ function cards(
 
 /** What each tier and each caution does at every item, and the kit of the class. */
 function room(input: PlanInput): RoomSheet {
-	const { analysis: read, shelf } = analysis(input);
-	return roomSheet(read.context.items, input.group, shelf.find, styleOf(input.plan.style));
+	const { analysis: read, catalogue } = analysis(input);
+	return roomSheet(read.context.items, input.group, catalogue.find, styleOf(input.plan.style));
 }
 
 /** The class card for the teacher's hand. */
@@ -117,7 +117,7 @@ function compare({ earlier, later }: { earlier: PlanInput; later: PlanInput }) {
 	const before = analysis(earlier);
 	const after = analysis(later);
 	const { came, went, kept, likeness } = comparePlans(earlier.plan, later.plan);
-	const name = (slug: string) => (after.shelf.find(slug) ?? before.shelf.find(slug))?.english ?? slug;
+	const name = (slug: string) => (after.catalogue.find(slug) ?? before.catalogue.find(slug))?.english ?? slug;
 	const changed = kept.filter((both) => both.changed.length > 0);
 	return {
 		likeness: percentOf(likeness),

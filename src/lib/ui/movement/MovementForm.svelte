@@ -25,10 +25,10 @@
 		draft: MovementDraft;
 		read: ReadDraft;
 		/** Movements that may be given instead. */
-		shelf: readonly Movement[];
+		catalogue: readonly Movement[];
 		onchange: (draft: MovementDraft) => void;
 	}
-	let { draft, read, shelf, onchange }: Props = $props();
+	let { draft, read, catalogue, onchange }: Props = $props();
 
 	const TEACHING = [
 		{ key: 'setUp', label: 'Set up' },
@@ -236,7 +236,7 @@
 							value={care.instead}
 							onchange={(e) => setCare(care.caution, { instead: e.currentTarget.value })}
 						>
-							{#each shelf as movement (movement.slug)}<option value={movement.slug}
+							{#each catalogue as movement (movement.slug)}<option value={movement.slug}
 									>{movement.english}</option
 								>{/each}
 						</select>

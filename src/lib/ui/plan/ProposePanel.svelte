@@ -28,7 +28,9 @@
 	let open = $state<number | null>(null);
 
 	const kept = $derived(itemsOf(document.plan).length);
-	const movements = $derived([...document.shelf.offered].sort((a, b) => a.english.localeCompare(b.english)));
+	const movements = $derived(
+		[...document.catalogue.offered].sort((a, b) => a.english.localeCompare(b.english))
+	);
 	const wishes = $derived<Wishes>({
 		weights,
 		without,

@@ -5,8 +5,8 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
-	const { shelf, leftOut, own } = await studioCatalogue(db(), studio.id);
-	const movement = found(shelf.find(params.slug) ?? null);
+	const { catalogue, leftOut, own } = await studioCatalogue(db(), studio.id);
+	const movement = found(catalogue.find(params.slug) ?? null);
 	const named = [
 		...new Set([
 			...movement.prerequisites,
@@ -21,6 +21,6 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		own: own.some((o) => o.movement.slug === params.slug),
 		leftOut: leftOut.includes(params.slug),
 		/** Names of the movements that it names. */
-		names: Object.fromEntries(named.map((slug) => [slug, shelf.find(slug)?.english ?? slug]))
+		names: Object.fromEntries(named.map((slug) => [slug, catalogue.find(slug)?.english ?? slug]))
 	};
 };

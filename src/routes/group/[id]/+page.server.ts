@@ -20,11 +20,11 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 	const from = Math.max(0, Math.min(QUOTAS.classes, Number(url.searchParams.get('from')) || 0));
 	// one more than a page, to know whether there are older ones
 	const plans = await plansOfGroup(db(), studio.id, params.id, { from, size: PAGE_OF_PLANS + 1 });
-	const shelf = await studioCatalogue(db(), studio.id);
+	const catalogue = await studioCatalogue(db(), studio.id);
 	const cards = await planCards(
 		db(),
 		studio.id,
-		shelf,
+		catalogue,
 		plans.slice(0, PAGE_OF_PLANS),
 		() => stored,
 		(await getStyle(db(), ownerOfRequest(locals).teacherId)).style.pace,

@@ -39,7 +39,7 @@
 		`/api/plans/${stored.id}`,
 		{ version: stored.version },
 		owner,
-		planForm((slug) => doc.shelf.find(slug))
+		planForm((slug) => doc.catalogue.find(slug))
 	);
 	const desk = new PlanDesk(stored.plan, setting, autosave);
 	const {
@@ -268,7 +268,7 @@
 			{/if}
 			{#if adding}
 				<AddMovement
-					movements={doc.shelf.offered}
+					movements={doc.catalogue.offered}
 					group={setting.group}
 					{usedLately}
 					onadd={(movement) => {

@@ -64,8 +64,8 @@ export const actions: Actions = {
 		if (!isIsoDay(startsOn)) return fail(400, { message: 'Give a day on which it begins.' });
 		const stored = found(await getSeries(db(), studio.id, params.id));
 		const to = found(await getGroup(db(), studio.id, form.group ?? ''));
-		const { shelf } = await studioCatalogue(db(), studio.id);
-		const copy = copiedTo(stored.planned, to.group, startsOn, shelf.find, newId);
+		const { catalogue } = await studioCatalogue(db(), studio.id);
+		const copy = copiedTo(stored.planned, to.group, startsOn, catalogue.find, newId);
 		const id = await once(db(), studio.id, token, (tx) =>
 			createSeries(tx, ownerOfRequest(locals), to.id, copy)
 		);

@@ -14,14 +14,14 @@
 		`/api/own-movements/${movement.slug}`,
 		{ version },
 		untrack(() => data.owner),
-		movementForm(() => shelf.all.map(({ slug }) => slug))
+		movementForm(() => catalogue.all.map(({ slug }) => slug))
 	);
 	let base = $state.raw(movement);
 	/** The last state that could be read: what is half written is not saved and not set aside. */
 	let sound = $state.raw(movement);
 	let draft = $state.raw<MovementDraft>(draftOf(movement));
 	const read = $derived(readDraft(draft, movement.slug, base));
-	const shelf = $derived(catalogueView(CATALOGUE, data.own));
+	const catalogue = $derived(catalogueView(CATALOGUE, data.own));
 
 	function begin(from: Movement) {
 		base = sound = from;
@@ -51,7 +51,7 @@
 
 <KeepSaved {autosave} mine={sound} what="This movement" {inShort} ontake={begin} />
 
-<MovementForm {draft} {read} shelf={shelf.all} onchange={change} />
+<MovementForm {draft} {read} catalogue={catalogue.all} onchange={change} />
 
 <style>
 	.head {

@@ -4,9 +4,9 @@ import { studioCatalogue } from '$lib/server/studio-catalogue';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const { shelf, own } = await studioCatalogue(db(), studioOfRequest(locals).id);
+	const { catalogue, own } = await studioCatalogue(db(), studioOfRequest(locals).id);
 	return {
-		from: shelf.find(url.searchParams.get('from') ?? '') ?? null,
+		from: catalogue.find(url.searchParams.get('from') ?? '') ?? null,
 		own: own.map((o) => o.movement)
 	};
 };

@@ -23,7 +23,7 @@
 	let faults = $state<string[]>([]);
 	let busy = $state(false);
 	const read = $derived(readDraft(draft, 'own-draft', from ?? undefined));
-	const shelf = $derived(catalogueView(CATALOGUE, data.own));
+	const catalogue = $derived(catalogueView(CATALOGUE, data.own));
 
 	async function add() {
 		if (!read.ok) {
@@ -54,7 +54,7 @@
 		</ul>
 	</div>
 {/if}
-<MovementForm {draft} {read} shelf={shelf.all} onchange={(next) => (draft = next)} />
+<MovementForm {draft} {read} catalogue={catalogue.all} onchange={(next) => (draft = next)} />
 
 <style>
 	.head {

@@ -12,11 +12,13 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
 	const day = dayInZone(new Date(), studio.timeZone);
-	const { stored, group, shelf } = found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
+	const { stored, group, catalogue } = found(
+		await loadPlanContext(db(), ownerOfRequest(locals), params.id, day)
+	);
 	const { plan } = stored;
 	const used = slugsOf(plan);
 	const movements = used.flatMap((slug) => {
-		const movement = shelf.find(slug);
+		const movement = catalogue.find(slug);
 		return movement && movement !== findMovement(slug) ? [movement] : [];
 	});
 	const name = fileName(plan.title, 'class');
