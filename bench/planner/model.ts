@@ -40,7 +40,10 @@ export interface Model {
 	arcs: Arc[];
 }
 
-/** The objective of docs/planner.md, its figures written down once more: nothing here is shared with the search. */
+/**
+ * The objective of docs/planner.md, its figures written down once more. Shared with the search are what may be given at all
+ * (`optionsFor`) and how alike two movements are (`likeness`): a fault in those is not seen by comparing the two.
+ */
 const SHARES = [6, 18, 34, 16, 16, 10];
 const UNNOTICED_PERCENT = 2;
 

@@ -11,7 +11,10 @@ import { styledRange, styleOf } from '../../src/lib/core/style';
 
 /**
  * The objective of docs/planner.md, written down a second time from the document and worked out of the finished plan by
- * the desk's own clock, orbit and order: it shares no code with the search that it judges. For plans of single items.
+ * the desk's own clock, orbit and order. It shares no code with the search that it judges, but two measures with it: how
+ * alike two movements are (`likeness`, against worked examples in substitution.test.ts) and the seconds lost between
+ * blocks (`lostSeconds`, against HiGHS in ordering.test.ts). A fault in those would not show here. For plans of single
+ * items.
  * `mostEffort`: what a series allows (0-10). `fillable`: the parts for which there is anything at all, `deepest` the most intensity that may stand in the peak.
  */
 export function classCost(

@@ -1,9 +1,18 @@
 import type loadHighs from 'highs';
-import { changeCost, type AdjustableDose } from '../../src/lib/core/fit';
+import type { AdjustableDose } from '../../src/lib/core/fit';
 
 type Highs = Awaited<ReturnType<typeof loadHighs>>;
 
 const exact = (value: number) => value.toFixed(12);
+
+/**
+ * What taking an amount costs, written down here a second time: its weight times the square of the change in seconds over
+ * the seconds between the least and the most that may be given (at least one).
+ */
+export function costOf({ weight, current, allowed: [least, most], secondsPerUnit }: AdjustableDose, amount: number): number {
+	const change = (amount - current) * secondsPerUnit;
+	return (weight * change ** 2) / Math.max(1, (most - least) * secondsPerUnit);
+}
 
 /** Terms of a linear expression, broken into lines: the LP format limits their length. */
 function sum(terms: string[]): string {
@@ -53,7 +62,7 @@ export function wholeByHighs(
 			const name = `y${i}_${amount}`;
 			names.push(name);
 			choices.push(name);
-			cost.push(`${exact(changeCost(k, amount))} ${name}`);
+			cost.push(`${exact(costOf(k, amount))} ${name}`);
 			seconds.push(`${k.seconds[amount - k.min]} ${name}`);
 		}
 		one.push(` one${i}: ${sum(choices)} = 1`);

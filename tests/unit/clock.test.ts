@@ -16,7 +16,15 @@ import {
 } from '../../src/lib/core/clock';
 import type { Movement } from '../../src/lib/core/movement';
 import { DEFAULT_PACE, moveSeconds, moveTable, paceOf } from '../../src/lib/core/pace';
-import { applyEdit, itemsOf, mirror, newItem, emptyPlan, type ClassPlan } from '../../src/lib/core/plan';
+import {
+	applyEdit,
+	type ClassPlan,
+	emptyPlan,
+	type Item,
+	itemsOf,
+	mirror,
+	newItem
+} from '../../src/lib/core/plan';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { anyPlan, doseOf } from './arbitrary';
 
@@ -136,6 +144,33 @@ describe('the clock, worked by hand', () => {
 		]);
 		const changes = clock(plan, findMovement).entries.filter((e) => e.phase === 'change');
 		expect(changes).toHaveLength(1);
+	});
+
+	it('the side of a chain is changed to its first item that has a second side, with the kit of that one', () => {
+		const w = new PlanWriter();
+		const changeOf = (...items: Item[]) => {
+			const section = {
+				id: 'build',
+				kind: 'build' as const,
+				blocks: [{ kind: 'chain' as const, id: 'c', items }]
+			};
+			const plan = { ...emptyPlan('', '18:30', 1800), sections: [section] };
+			const [change, ...more] = clock(plan, findMovement).entries.filter(({ phase }) => phase === 'change');
+			expect(more).toEqual([]);
+			return { item: change!.itemId, seconds: change!.toSeconds - change!.fromSeconds };
+		};
+		const withKit = w.item('low-lunge', { form: 'supported' });
+		const bare = w.item('clam');
+		const only = { oneSided: { reason: 'only this one' } };
+		expect(changeOf(withKit, bare)).toEqual({
+			item: withKit.id,
+			seconds: DEFAULT_PACE.changeSidesWithPropSeconds
+		});
+		expect(changeOf(bare, withKit)).toEqual({ item: bare.id, seconds: DEFAULT_PACE.changeSidesSeconds });
+		expect(changeOf({ ...withKit, ...only }, bare)).toEqual({
+			item: bare.id,
+			seconds: DEFAULT_PACE.changeSidesSeconds
+		});
 	});
 
 	it('a one-sided item has no second side', () => {

@@ -88,6 +88,10 @@ describe('a plan file', () => {
 		);
 	});
 
+	it('may begin with a byte-order mark, as some editors write it', () => {
+		expect(readPlanFile(`\uFEFF${example()}`, findMovement)).toMatchObject({ ok: true });
+	});
+
 	it.each<[string, (text: string) => string, string]>([
 		['is no JSON', (t) => t.slice(0, 200), 'this is not JSON'],
 		['is a list', () => '[]', 'the file must hold one JSON object'],

@@ -4,7 +4,16 @@ import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
 import { clock } from '../../src/lib/core/clock';
 import { DEFAULT_PACE, USUAL_PACE } from '../../src/lib/core/pace';
-import { applyEdit, itemsOf, SECTION_KINDS, type ClassPlan } from '../../src/lib/core/plan';
+import {
+	applyEdit,
+	type Block,
+	type ClassPlan,
+	emptyPlan,
+	type Flow,
+	type FlowSides,
+	itemsOf,
+	SECTION_KINDS
+} from '../../src/lib/core/plan';
 import {
 	betweenSeconds,
 	calmOrder,
@@ -39,6 +48,38 @@ function problem(plan: ClassPlan) {
 const ENTRY = [{ here: null, cost: 0, order: {} }];
 const least = (entries: { cost: number }[]) => Math.min(...entries.map((e) => e.cost));
 const never = (rules: ReturnType<typeof rulesOf>) => ({ ...rules, wantsWarm: rules.wantsWarm.map(() => 0) });
+
+describe('where a block leaves the body', () => {
+	const flowOf = (rounds: number, sides: FlowSides) => {
+		const w = new PlanWriter();
+		const standing = w.item('warrior-2');
+		const lying = { ...w.item('clam'), oneSided: { reason: 'only this one' } };
+		return { kind: 'flow', id: 'f', items: [standing, lying], rounds, sides } satisfies Flow;
+	};
+	const left = (block: Block) => stopOf(block, findMovement).leave?.position;
+
+	it('depends on the side of the last round: what is given on one side only is left out of the other', () => {
+		expect(left(flowOf(1, 'alternate'))).toBe('sidelying');
+		expect(left(flowOf(2, 'alternate'))).toBe('standing');
+		expect(left(flowOf(3, 'alternate'))).toBe('sidelying');
+		expect(left(flowOf(1, 'mirror'))).toBe('standing');
+		expect(left({ ...flowOf(1, 'mirror'), kind: 'chain' } as Block)).toBe('standing');
+	});
+
+	it('is where the clock ends it', () => {
+		for (const rounds of [1, 2, 3, 4])
+			for (const sides of ['alternate', 'mirror'] as const) {
+				const block = flowOf(rounds, sides);
+				const plan = {
+					...emptyPlan('', '18:30', 1800),
+					sections: [{ id: 'build', kind: 'build' as const, blocks: [block] }]
+				};
+				const last = clock(plan, findMovement).entries.findLast(({ phase }) => phase === 'work')!;
+				const item = block.items.find(({ id }) => id === last.itemId)!;
+				expect(left(block)).toBe(findMovement(item.movement)!.position);
+			}
+	});
+});
 
 describe('the exact order', () => {
 	it('costs what HiGHS proves to be the least, rules included, on 40 seeded sections of up to eight blocks', async () => {

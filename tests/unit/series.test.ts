@@ -4,19 +4,19 @@ import { findMovement } from '../../src/lib/catalogue';
 import { addDays, weekOfDay } from '../../src/lib/core/calendar';
 import { itemsOf } from '../../src/lib/core/plan';
 import {
+	analyseSeries,
 	copiedTo,
 	dueIn,
 	fallsOut,
-	sectionsHash,
 	movedTo,
-	analyseSeries,
+	type PlannedSeries,
+	sectionsHash,
 	seriesFaults,
 	slotKey,
 	weekInserted,
 	withNewIds,
 	withProposed,
-	withSettings,
-	type PlannedSeries
+	withSettings
 } from '../../src/lib/core/series';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { classWith, daysOf, filled, ids, ladder, logged, run, seriesOf, settingFor } from './series-built';
@@ -195,6 +195,26 @@ describe('a class of the series', () => {
 		);
 		expect(JSON.stringify(turned)).not.toBe(JSON.stringify(plan));
 		expect(sectionsHash(turned)).toBe(sectionsHash(plan));
+	});
+});
+
+describe('the load of a week', () => {
+	it('is compared with the last ordinary week that had all of its classes, never with an easier one', () => {
+		const base = filled(seriesOf({ weeks: 5, easierEvery: 2 }), () => classWith(['clam']));
+		const efforts = [4, 2, 4.4, 2, 4.84];
+		const planned = base.series.classes.reduce(
+			(p, { id }, i) => logged(p, id, { ...run, effort: efforts[i]!, minutes: 50 }),
+			base
+		);
+		const { weeks } = analyseSeries(planned, settingFor());
+		expect(weeks.map(({ easier }) => easier)).toEqual([false, true, false, true, false]);
+		expect(weeks.map(({ changePercent }) => changePercent && Math.round(changePercent))).toEqual([
+			null,
+			-50,
+			10,
+			-55,
+			10
+		]);
 	});
 });
 

@@ -1,4 +1,5 @@
 import { cumulativeStdNormalProbability, mean, quantile, standardDeviation } from 'simple-statistics';
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
 import {
@@ -50,6 +51,33 @@ describe('when a class ends', () => {
 		const onTime = totals.filter((t) => t <= planned + 40).length / totals.length;
 		expect(Math.abs(onTime - model.onTime)).toBeLessThan(0.02);
 	}, 60_000);
+
+	it('of one stretch is what probability theory says of a product of two factors', () => {
+		// Var(XY) = E(X²)E(Y²) - E(X)²E(Y)² for independent X and Y (any textbook of probability)
+		for (const [common, shared] of [
+			['breath', BREATH_VARIES],
+			['talk', TALK_VARIES]
+		] as const) {
+			const varies = 0.4;
+			const { sdSeconds } = spread([{ seconds: 100, varies, common }], 100);
+			expect(sdSeconds).toBeCloseTo(100 * Math.sqrt((1 + varies ** 2) * (1 + shared ** 2) - 1), 9);
+		}
+		expect(spread([{ seconds: 100, varies: 0.4, common: null }], 100).sdSeconds).toBeCloseTo(40, 9);
+	});
+
+	it('varies as the teacher does where that was measured', () => {
+		const steady = { figures: { setUpSeconds: { meanSeconds: 3, varies: 0, observations: 40 } } };
+		const only = (pace = USUAL_PACE) => {
+			const [item] = itemsOf(plan);
+			return stretches(clock(plan, findMovement, pace), findMovement, () => item, pace);
+		};
+		const setUps = (pace?: typeof USUAL_PACE) =>
+			clock(plan, findMovement).entries.flatMap(({ phase }, i) =>
+				phase === 'setUp' ? [only(pace)[i]!.varies] : []
+			);
+		expect(new Set(setUps())).toEqual(new Set([0.4]));
+		expect(new Set(setUps(steady))).toEqual(new Set([0]));
+	});
 
 	it('the normal probability agrees with simple-statistics to what its table gives', () => {
 		for (let z = -3; z <= 3; z += 0.1)

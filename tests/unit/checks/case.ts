@@ -11,7 +11,7 @@ import { PlanWriter } from '../../../src/lib/demo/build';
 export type Write = (w: PlanWriter) => unknown;
 
 /** What a case is read against; everything left out asks for nothing. */
-export interface GivenRung {
+export interface Given {
 	targets?: Targets;
 	/** Seconds asked for; left out: as long as the plan is. */
 	length?: number;
@@ -24,8 +24,8 @@ export interface GivenRung {
 
 /** The table of a check: plans that pass, and plans that fail with the exact findings expected. */
 export interface Table {
-	passing: [what: string, write: Write, given?: GivenRung][];
-	failing: [what: string, write: Write, messages: string | string[], given?: GivenRung][];
+	passing: [what: string, write: Write, given?: Given][];
+	failing: [what: string, write: Write, messages: string | string[], given?: Given][];
 	/** Failing cases for which there is no repair, by their names. */
 	unmendable?: string[];
 }
@@ -39,7 +39,7 @@ export const ANY: Targets = {
 	strength: free
 };
 
-export const read = (plan: ClassPlan, given: GivenRung = {}): Analysis => {
+export const read = (plan: ClassPlan, given: Given = {}): Analysis => {
 	const setting: PlanContext = {
 		catalogue: CATALOGUE,
 		find: findMovement,
@@ -51,11 +51,11 @@ export const read = (plan: ClassPlan, given: GivenRung = {}): Analysis => {
 	return analysePlan(plan, setting);
 };
 
-export function found(plan: ClassPlan, id: string, given: GivenRung = {}): Finding[] {
+export function found(plan: ClassPlan, id: string, given: Given = {}): Finding[] {
 	return read(plan, given).findings.filter((f) => f.checkId === id);
 }
 
-export function written(write: Write, given: GivenRung = {}): ClassPlan {
+export function written(write: Write, given: Given = {}): ClassPlan {
 	const writer = new PlanWriter();
 	write(writer);
 	const plan: ClassPlan = {

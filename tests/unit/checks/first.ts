@@ -1,10 +1,14 @@
 import type { Targets } from '../../../src/lib/core/orbit';
+import { type PlanWriter } from '../../../src/lib/demo/build';
 import { ANY, warm, type Tables } from './case';
 
 const turningIn: Targets = {
 	...ANY,
 	directions: { ...ANY.directions, internalRotation: { minPercent: 20, maxPercent: 40 } }
 };
+
+/** More than a minute of moving in a deep form. */
+const lifted = (w: PlanWriter) => w.item('bridge-lift', { form: 'loaded', mode: 'dynamic', dose: 10 });
 
 export const FIRST: Tables = {
 	'both-sides': {
@@ -48,9 +52,19 @@ export const FIRST: Tables = {
 				'rest does not warm',
 				(w) => w.add('settle', w.item('constructive-rest', { dose: 15 })).add('peak', w.item('pigeon-fold')),
 				'Pigeon, folded forward is deep and comes after only 0:00 of moving; 3:00 are wanted before it'
+			],
+			[
+				'deep moving does not warm, however long it goes on',
+				(w) => w.add('warm', lifted(w), lifted(w), lifted(w)).add('peak', w.item('frog')),
+				[
+					...Array<string>(3).fill(
+						'Bridge, lifting and lowering is deep and comes after only 0:00 of moving; 3:00 are wanted before it'
+					),
+					'Frog is deep and comes after only 0:00 of moving; 3:00 are wanted before it'
+				]
 			]
 		],
-		unmendable: ['rest does not warm']
+		unmendable: ['rest does not warm', 'deep moving does not warm, however long it goes on']
 	},
 	'close-with-rest': {
 		passing: [
