@@ -20,7 +20,7 @@ import {
 import { freePathByHighs, pathByHighs } from '../tests/reference/order-by-highs';
 import { wholeByHighs } from '../tests/reference/fit-by-highs';
 import { seeded } from '../tests/reference/seeded';
-import { planBehaviour, planGrowth, planMemory, planQuality } from './planner/report';
+import { planBehaviour, planGrowth, planMemory, planQuality, wishesFelt } from './planner/report';
 import { pageLoad } from './pages';
 import { planOfBlocks } from './plans';
 import { seriesProposal, seriesSpeed } from './series';
@@ -226,6 +226,7 @@ finding();
 await fitting();
 await ordering();
 planQuality(line);
+wishesFelt(line);
 planBehaviour(line);
 planGrowth(line);
 planMemory(line);

@@ -40,6 +40,9 @@ const ROWS = [
 	],
 	parts
 ];
+/** What each step took, for the closing lines. */
+const took = [];
+const begun = Date.now();
 let passed = 0;
 let failed = 0;
 let flaky = 0;
@@ -49,8 +52,9 @@ for (const row of ROWS) {
 	failed = Math.max(1, failed);
 	break;
 }
+console.log(`\n${took.join(', ')}; in all ${Math.round((Date.now() - begun) / 1000)} s`);
 console.log(
-	`\n${passed + flaky} passed, ${failed} failed${flaky ? `, ${flaky} only at the second try` : ''}`
+	`${passed + flaky} passed, ${failed} failed${flaky ? `, ${flaky} only at the second try` : ''}`
 );
 process.exit(failed ? 1 : 0);
 
@@ -62,6 +66,7 @@ async function done({ name, command, args, env = process.env }) {
 	count(output);
 	const seconds = Math.round((Date.now() - from) / 1000);
 	console.log(`== ${name}: ${code === 0 ? 'ok' : `failed (${code})`}, ${seconds} s`);
+	took.push(`${name} ${seconds} s`);
 	return code;
 }
 

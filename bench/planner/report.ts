@@ -7,11 +7,12 @@ import { itemsOf } from '../../src/lib/core/plan';
 import {
 	alternativesFor,
 	conflictOf,
-	propose,
-	standardEffort,
-	type ProposeRequest,
 	type Effort,
-	type ProposeContext
+	proposals,
+	propose,
+	type ProposeContext,
+	type ProposeRequest,
+	standardEffort
 } from '../../src/lib/core/propose';
 import { instances, smallInstances, type Instance } from './instances';
 import { hashOf, readKnown, readProven } from './kept';
@@ -48,6 +49,25 @@ function bestKnown(instance: Instance): number {
 const sorted = (values: number[]) => values.toSorted((a, b) => a - b);
 const median = (values: number[]) => sorted(values)[values.length >> 1]!;
 const percent = (part: number, whole: number) => (100 * part) / whole;
+
+/** What a teacher's wishes do: the weight of few changes, and a tissue that is to be held long. */
+export function wishesFelt(line: Line): void {
+	const [instance] = instances();
+	const { base, setting } = instance!;
+	const lost = (flow: number) =>
+		[1, 2, 3].reduce((sum, seed) => {
+			const asked = {
+				base,
+				setting,
+				seed,
+				count: 1,
+				effort: standardEffort(),
+				wishes: { weights: { flow } }
+			};
+			return sum + proposals(asked)[0]!.lostSeconds;
+		}, 0);
+	line('time lost between blocks, few changes wanted over plenty', lost(3) / lost(0.3), 'under 0.8');
+}
 
 /** Searches of every instance against the best that is known and against what HiGHS proved. */
 export function planQuality(line: Line): void {

@@ -9,7 +9,10 @@ const exact = (value: number) => value.toFixed(12);
  * What taking an amount costs, written down here a second time: its weight times the square of the change in seconds over
  * the seconds between the least and the most that may be given (at least one).
  */
-export function costOf({ weight, current, allowed: [least, most], secondsPerUnit }: AdjustableDose, amount: number): number {
+export function costOf(
+	{ weight, current, allowed: [least, most], secondsPerUnit }: AdjustableDose,
+	amount: number
+): number {
 	const change = (amount - current) * secondsPerUnit;
 	return (weight * change ** 2) / Math.max(1, (most - least) * secondsPerUnit);
 }

@@ -173,6 +173,19 @@ describe('the clock, worked by hand', () => {
 		});
 	});
 
+	it('more for one leg is added on the side that it leads', () => {
+		const plan = applyEdit(planOf('clam'), {
+			do: 'setItem',
+			itemId: itemsOf(planOf('clam'))[0]!.id,
+			change: { moreOn: { leg: 'right', dose: 3 } }
+		});
+		const work = clock(plan, findMovement).entries.filter(({ phase }) => phase === 'work');
+		const [dose] = itemsOf(plan).map((item) => item.dose);
+		const each = (work[0]!.toSeconds - work[0]!.fromSeconds) / dose!;
+		expect(work.map(({ leads }) => leads)).toEqual(['left', 'right']);
+		expect(Math.round((work[1]!.toSeconds - work[1]!.fromSeconds) / each)).toBe(dose! + 3);
+	});
+
 	it('a one-sided item has no second side', () => {
 		const plan = applyEdit(planOf('clam'), {
 			do: 'setItem',

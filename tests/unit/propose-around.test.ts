@@ -4,13 +4,7 @@ import { analysePlan } from '../../src/lib/core/checks';
 import { formatDuration } from '../../src/lib/core/clock';
 import { proposalCard } from '../../src/lib/core/view-models';
 import { applyEdit, itemsOf, planFaults } from '../../src/lib/core/plan';
-import {
-	alternativesFor,
-	conflictOf,
-	proposals,
-	standardEffort,
-	type ProposeRequest
-} from '../../src/lib/core/propose';
+import { alternativesFor, conflictOf, proposals, type ProposeRequest } from '../../src/lib/core/propose';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { groupOf } from './checks/case';
@@ -117,17 +111,5 @@ describe('a proposal on the screen', () => {
 		const points = card.costs.map((part) => Number(part.points));
 		expect(points).toEqual([...points].sort((a, b) => b - a));
 		expect(Math.abs(points.reduce((a, b) => a + b, 0) - proposal!.cost)).toBeLessThan(0.5);
-	});
-
-	it('weights are felt: who wants few changes gets fewer', () => {
-		const effort = standardEffort();
-		const lost = (flow: number) =>
-			[1, 2, 3].reduce(
-				(sum, seed) =>
-					sum +
-					proposals(ask(DEMO_GROUPS.striders, 45, { weights: { flow } }, { seed, effort }))[0]!.lostSeconds,
-				0
-			);
-		expect(lost(3)).toBeLessThan(0.8 * lost(0.3));
 	});
 });

@@ -1,5 +1,5 @@
 import { mirror } from '../../../src/lib/core/plan';
-import { warm, type Tables, type Write } from './case';
+import { type Tables, warm, type Write } from './case';
 
 /** A class in good order: everything that the checks of order look at, in its place. */
 const inOrder: Write = (w) => {
@@ -10,6 +10,16 @@ const inOrder: Write = (w) => {
 	w.add('release', w.item('childs-pose'), w.item('knees-to-chest'));
 	w.add('rest', w.item('savasana', { dose: 120 }));
 };
+
+/** Warrior 2 first, and nothing after it that goes beyond intensity 2. */
+const early =
+	(form: 'supported' | 'full'): Write =>
+	(w) => {
+		w.add('settle', w.item('warrior-2', { form, dose: 45 }));
+		warm(w);
+		w.add('build', w.item('butterfly'), w.item('clam'));
+		w.add('rest', w.item('savasana', { dose: 600 }));
+	};
 
 export const ORDER: Tables = {
 	'move-before-hold': {
@@ -101,7 +111,8 @@ export const ORDER: Tables = {
 	'peak-place': {
 		passing: [
 			['a peak at two thirds', inOrder],
-			['a short class has no arc', (w) => (w.add('settle', w.item('frog')), warm(w))]
+			['a short class has no arc', (w) => (w.add('settle', w.item('frog')), warm(w))],
+			['a class in which nothing goes beyond intensity 2 has no peak', early('supported')]
 		],
 		failing: [
 			[
@@ -113,9 +124,14 @@ export const ORDER: Tables = {
 					w.add('rest', w.item('savasana', { dose: 600 }));
 				},
 				'the peak lies at 0:59, 4 % of the class; it is wanted at about 55 to 80 %'
+			],
+			[
+				'intensity 3 at the very beginning',
+				early('full'),
+				'the peak lies at 1:11, 5 % of the class; it is wanted at about 55 to 80 %'
 			]
 		],
-		unmendable: ['the deepest shape at the very beginning']
+		unmendable: ['the deepest shape at the very beginning', 'intensity 3 at the very beginning']
 	},
 	'calm-open': {
 		passing: [['lying down', inOrder]],

@@ -37,7 +37,7 @@ interface AmountChoice {
  * The cost of taking an amount: weight x (change in seconds)^2 / (range in seconds), so that wide doses
  * give way more than narrow ones, in proportion to what they have. Seconds, not breaths, are compared.
  */
-export function changeCost(dose: AdjustableDose, amount: number): number {
+function changeCost(dose: AdjustableDose, amount: number): number {
 	const change = (amount - dose.current) * dose.secondsPerUnit;
 	return (dose.weight * change * change) / rangeOf(dose);
 }
