@@ -1,29 +1,11 @@
 import { KIT_KINDS, POSITIONS } from '../../src/lib/core/movement';
 import { moveSeconds, paceOf, USUAL_PACE } from '../../src/lib/core/pace';
 import { itemsOf, SECTION_KINDS } from '../../src/lib/core/plan';
-import { optionsFor, type Option } from '../../src/lib/core/propose';
+import { optionsFor } from '../../src/lib/core/propose';
 import type { Instance } from './instances';
 import { Program } from './program';
 import { balance, content, dose, rules } from './terms';
-
-/** An option in a part of the class: whether it is given (0 or 1) and its seconds of work. */
-export interface Way {
-	option: Option;
-	section: number;
-	/** Number of the class of places that it belongs to. */
-	place: number;
-	given: number;
-	seconds: number;
-}
-
-/** All ways of one part that begin and end in one body position with the same kit: no time is lost between them. */
-export interface Place {
-	section: number;
-	position: number;
-	kit: number;
-	visited: number;
-	ways: Way[];
-}
+import type { Place, Way } from './way';
 
 export interface Arc {
 	/** -1 for the beginning of the class. */

@@ -3,7 +3,7 @@ import { DIRECTIONS } from '../../src/lib/core/anatomy';
 import { SECTION_KINDS } from '../../src/lib/core/plan';
 import type { Option } from '../../src/lib/core/propose';
 import type { Instance } from './instances';
-import type { Way } from './model';
+import type { Way } from './way';
 import type { Program } from './program';
 
 // The terms of the objective that ask for what is given and for how long, not for the order: figures from docs/planner.md.
