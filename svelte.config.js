@@ -8,6 +8,11 @@ const config = {
 	preprocess: [vitePreprocess(), ...(process.env.NODE_ENV === 'production' ? [carbonImports()] : [])],
 	kit: {
 		adapter: adapter({ out: 'build' }),
+		typescript: {
+			config: (/** @type {{ include: string[] }} */ config) => {
+				config.include.push('../bench/**/*.ts', '../scripts/**/*.ts');
+			}
+		},
 		csp: {
 			mode: 'auto',
 			directives: {

@@ -33,7 +33,6 @@ export function planOfBlocks(count: number, random: () => number): ClassPlan {
 		title: `${count} blocks`,
 		lengthSeconds: 5400,
 		startsAt: '18:30',
-		pace: {},
 		sections: SECTION_KINDS.map((kind, s) => ({
 			id: kind,
 			kind,

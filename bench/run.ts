@@ -1,4 +1,5 @@
 // `npm run bench`: speeds as ratios measured in one run. How and why: docs/benchmarks.md.
+import { NOTHING_KNOWN } from '../src/lib/core/run';
 import loadHighs from 'highs';
 import { CATALOGUE, findMovement } from '../src/lib/catalogue';
 import { analysePlan } from '../src/lib/core/checks';
@@ -46,7 +47,7 @@ const recompute = (plan: ClassPlan) =>
 		find: findMovement,
 		targets,
 		group,
-		taughtBefore: ['cat-cow']
+		known: { slugs: ['cat-cow'], from: 'taught' }
 	});
 
 function line(what: string, ratio: number, aim: string): void {
@@ -106,7 +107,7 @@ function problem(plan: ClassPlan, share: number): { adjustable: AdjustableDose[]
 
 /** The catalogue search against one frame of a 60 Hz screen, as a ratio: a keystroke may cost at most one. */
 function finding(): void {
-	const setting = { group, usedLately: new Set<string>() };
+	const setting = { group, usedLately: NOTHING_KNOWN };
 	const frameMs = 1000 / 60;
 	const once = medianMs(
 		() => findInCatalogue(CATALOGUE, { search: 'l', cautionSafe: true, kitAtHand: true }, setting),
@@ -225,13 +226,15 @@ recomputing();
 finding();
 await fitting();
 await ordering();
+seriesSpeed(line);
+await typing();
+await pages();
+// what a page or a key needs is measured; `quick` leaves the searches out, which take half an hour
+if (process.argv.includes('quick')) process.exit(0);
 planQuality(line);
 wishesFelt(line);
 planBehaviour(line);
 planGrowth(line);
 planMemory(line);
 await orderingForty();
-seriesSpeed(line);
 seriesProposal(line);
-await typing();
-await pages();

@@ -89,7 +89,7 @@ export function seriesProposal(line: (what: string, ratio: number, aim: string) 
 	for (const { classId, plan } of proposeSeries({
 		planned,
 		setting,
-		taught: { choices: {}, pace: {} },
+		choices: {},
 		seed: 1
 	})) {
 		planned = withProposed(planned, { [classId]: plan });

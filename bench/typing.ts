@@ -1,6 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
 import type { ClassPlan } from '../src/lib/core/plan';
-// @ts-expect-error the scripts are plain ES modules
 import { serve } from '../scripts/serve.mjs';
 
 const PRESSES = 41;

@@ -9,3 +9,12 @@ export interface Known {
 
 /** Of nothing planned and nothing taught nobody knows anything. */
 export const NOTHING_KNOWN: Known = { slugs: [], from: 'planned' };
+
+const slugSets = new WeakMap<Known, ReadonlySet<string>>();
+
+/** The slugs as a set, made once while the value lives: searching asks for each movement anew. */
+export function slugsOfKnown(known: Known): ReadonlySet<string> {
+	let slugs = slugSets.get(known);
+	if (!slugs) slugSets.set(known, (slugs = new Set(known.slugs)));
+	return slugs;
+}

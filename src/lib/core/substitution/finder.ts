@@ -1,5 +1,5 @@
 import { DIRECTIONS, TISSUES, type Direction, type Tissue } from '../anatomy';
-import { type Known } from '../run';
+import { type Known, slugsOfKnown } from '../run';
 import { TIERS, type Group, type Tier } from '../group';
 import { MODES, POSITIONS, searchMovements, type Mode, type Movement, type Position } from '../movement';
 import { kitAtHand, kitNeeds } from './kit';
@@ -95,7 +95,7 @@ function passes(movement: Movement, facet: Facet, f: Filters, setting: FinderCon
 		case 'cautionSafe':
 			return !f.cautionSafe || safe(movement, setting.group);
 		case 'rested':
-			return !f.rested || !setting.usedLately.slugs.includes(movement.slug);
+			return !f.rested || !slugsOfKnown(setting.usedLately).has(movement.slug);
 	}
 }
 
@@ -142,7 +142,7 @@ function count(counts: Counts, movement: Movement, facet: Facet, f: Filters, set
 			if (safe(movement, setting.group)) counts.cautionSafe += 1;
 			return;
 		case 'rested':
-			if (!setting.usedLately.slugs.includes(movement.slug)) counts.rested += 1;
+			if (!slugsOfKnown(setting.usedLately).has(movement.slug)) counts.rested += 1;
 	}
 }
 
