@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { chromium, type Page } from '@playwright/test';
 import type { ClassPlan } from '../src/lib/core/plan';
 import { serve } from '../scripts/serve.mjs';
@@ -25,7 +26,7 @@ export async function keyToPaint(plan: ClassPlan): Promise<{ desk: number; empty
 		const href = await page.getByRole('link', { name: 'Breakwater Striders' }).getAttribute('href');
 		const made = await page.request.post(`${app.origin}/api/plans`, {
 			data: { groupId: href?.split('/').at(-1), plannedOn: null, plan },
-			headers: { origin: app.origin }
+			headers: { origin: app.origin, 'idempotency-key': randomUUID() }
 		});
 		if (made.status() !== 201) throw new Error(`the plan was not taken: ${await made.text()}`);
 		await page.goto(`${app.origin}/plan/${((await made.json()) as { id: string }).id}`);

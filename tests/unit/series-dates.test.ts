@@ -8,7 +8,7 @@ import {
 	fallsOut,
 	goalDates,
 	ladderTo,
-	metByClass,
+	metBeforeEach,
 	momentOf,
 	type PlannedSeries,
 	rungWords,
@@ -210,8 +210,8 @@ describe('the schedule of rungs', () => {
 		const third = logged(base, c!, run);
 		// neither the first nor the second counts, so the third is the first time
 		expect(rungsOf(third, 0)).toEqual([0, 0, 0, 0, 1, 1]);
-		expect([...metByClass(third, 2, ['frog'])]).toEqual(['frog']);
-		expect([...metByClass(third, 3, [])].sort()).toEqual(['clam', 'seated-knee-wipers']);
+		expect([...metBeforeEach(third, ['frog'])[2]!]).toEqual(['frog']);
+		expect([...metBeforeEach(third, [])[3]!].sort()).toEqual(['clam', 'seated-knee-wipers']);
 		// the earlier ones are written down afterwards, the later one first; the third did not give the second rung
 		expect(rungsOf(logged(logged(third, b!, run), a!, run), 0)).toEqual([0, 0, 1, 1, 1, 2]);
 		expect([...comesBack(logged(third, a!, { ...run, leftOut: ['clam'] }))]).toEqual([]);

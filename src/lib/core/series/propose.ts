@@ -1,5 +1,5 @@
 import { otherLeg, type Leg } from '../anatomy';
-import { metByClass } from './schedule';
+import { metBeforeEach } from './schedule';
 import { formOf } from '../movement';
 import {
 	emptyPlan,
@@ -98,7 +98,7 @@ function classFor(
 	const c = analysis.classes[at]!;
 	const before = analysis.classes.slice(0, at).filter(({ plan }) => plan && itemsOf(plan).length > 0);
 	const last = before.at(-1) ?? null;
-	const known = metByClass(analysis.planned, at, setting.knownBefore);
+	const known = metBeforeEach(analysis.planned, setting.knownBefore)[at]!;
 	const weeksBefore = analysis.weeks.filter(({ monday }) => monday < c.class.on);
 	const theme = series.themes[c.class.week - 1];
 	const more = [...neglected(weeksBefore), ...(theme?.more ? [theme.more] : [])];

@@ -50,18 +50,16 @@ function givenBy(plan: ClassPlan | undefined, fate: Fate): Set<string> {
 	);
 }
 
-/** What a group has met by the time of a class of the series (by its index), as far as it is known or planned. */
-export function metByClass(
-	planned: PlannedSeries,
-	index: number,
-	knownBefore: readonly string[]
-): Set<string> {
+/** What a group has met by the time of each class of the series, as far as it is known or planned. */
+export function metBeforeEach(planned: PlannedSeries, knownBefore: readonly string[]): ReadonlySet<string>[] {
 	const fates = fatesOf(planned);
-	const earlier = planned.series.classes.slice(0, index);
-	return new Set([
-		...knownBefore,
-		...earlier.flatMap(({ id }) => [...givenBy(planned.plans[id], fates.get(id)!)])
-	]);
+	let met: ReadonlySet<string> = new Set(knownBefore);
+	return planned.series.classes.map(({ id }) => {
+		const before = met;
+		const given = givenBy(planned.plans[id], fates.get(id)!);
+		if ([...given].some((slug) => !before.has(slug))) met = new Set([...before, ...given]);
+		return before;
+	});
 }
 
 /** Whether a rung is given: in a class that was taught it must have been in the plan, and not left out. */

@@ -1,5 +1,5 @@
 import { itemsOf } from '../../plan';
-import { metByClass } from '../schedule';
+import { metBeforeEach } from '../schedule';
 import type { SeriesCheck, SeriesReport } from './types';
 
 export const newTooFast: SeriesCheck = {
@@ -11,8 +11,9 @@ export const newTooFast: SeriesCheck = {
 		source: 'common practice'
 	},
 	check({ classes, planned, setting }) {
+		const met = metBeforeEach(planned, setting.knownBefore);
 		return classes.flatMap((c): SeriesReport[] => {
-			const known = metByClass(planned, c.number - 1, setting.knownBefore);
+			const known = met[c.number - 1]!;
 			const slugs = new Set(c.plan ? itemsOf(c.plan).map((item) => item.movement) : []);
 			// to a group of which nothing is known everything is new
 			const fresh = known.size === 0 ? [] : [...slugs].filter((slug) => !known.has(slug));
