@@ -10,6 +10,7 @@ const SLOW = [
 	'damaged-files',
 	'doses',
 	'figure',
+	'fit',
 	'icalendar',
 	'keyed-each',
 	'moves',
@@ -18,9 +19,11 @@ const SLOW = [
 	'planner-reference',
 	'propose',
 	'propose-around',
+	'queries',
 	'series-dates',
 	'series-propose',
 	'spread',
+	'upgrade',
 	'windows'
 ];
 

@@ -53,9 +53,7 @@ for (const row of ROWS) {
 	break;
 }
 console.log(`\n${took.join(', ')}; in all ${Math.round((Date.now() - begun) / 1000)} s`);
-console.log(
-	`${passed + flaky} passed, ${failed} failed${flaky ? `, ${flaky} only at the second try` : ''}`
-);
+console.log(`${passed + flaky} passed, ${failed} failed${flaky ? `, ${flaky} only at the second try` : ''}`);
 process.exit(failed ? 1 : 0);
 
 /** Runs a step to its end and counts what it tested. */
