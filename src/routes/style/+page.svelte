@@ -36,8 +36,8 @@
 	<SaveMark state={autosave.state} faults={autosave.faults} kept={autosave.kept} />
 </div>
 <p class="lead">
-	Where the schools of teaching differ, this is what your new classes begin with. A class may differ; classes
-	that exist stay as they are.
+	Where the schools of teaching differ, this is what your new classes begin with; classes that exist stay as
+	they are. Your pace holds in all of your classes, but for what was set in a class by hand.
 </p>
 
 <KeepSaved {autosave} mine={style} what="Your style" {inShort} ontake={(other) => (style = other)} />
