@@ -76,6 +76,7 @@ export interface LegAction {
  */
 export type ActionProfile = { both: LegAction } | { lead: LegAction; trail: LegAction };
 
+/** Whether both legs do the same: then a movement has no sides. */
 export function isSymmetrical(action: ActionProfile): action is { both: LegAction } {
 	return 'both' in action;
 }

@@ -87,6 +87,7 @@ export const CEILING_DEG: Record<Direction, number> = {
 /** Knee flexion has one ceiling of its own: heel to seat, with the thigh's weight on it. */
 export const KNEE_CEILING_DEG = 160;
 
+/** Left for right and right for left. */
 export function otherLeg(leg: Leg): Leg {
 	return leg === 'left' ? 'right' : 'left';
 }

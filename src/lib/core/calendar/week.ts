@@ -60,6 +60,7 @@ export function shortDay(isoDay: string): string {
 	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat('ccc d LLL');
 }
 
+/** Whether a text is a day of the calendar, as in "2026-11-24"; "2026-02-30" is none. */
 export function isIsoDay(text: string): boolean {
 	return /^\d{4}-\d{2}-\d{2}$/.test(text) && DateTime.fromISO(text, { zone: 'utc' }).isValid;
 }

@@ -7,6 +7,7 @@ import type { Where } from './types';
 
 /** Small words that several checks use. */
 
+/** Where an item stands, for a finding about it. */
 export const at = ({ item, blockId, startSeconds }: TimedItem): Where => ({
 	itemId: item.id,
 	blockId,
@@ -22,8 +23,10 @@ export function legsOf({ movement, form }: TimedItem): [LegAction, LegAction] {
 	return isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
 }
 
+/** Whether an item is given on two sides. */
 export const isSided = ({ movement }: TimedItem): boolean => !isSymmetrical(movement.action);
 
+/** Tissues that either leg lengthens in an item. */
 export function lengthened(taught: TimedItem): Set<Tissue> {
 	return new Set(legsOf(taught).flatMap((leg) => leg.lengthens));
 }

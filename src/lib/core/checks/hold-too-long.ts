@@ -16,6 +16,7 @@ const MOST_SECONDS: Partial<Record<Mode, number>> = {
 	'press-and-ease': 90
 };
 
+/** Seconds of work of one side of an item, in one go. */
 export const secondsASide = (taught: TimedItem): number => taught.workSeconds / Math.max(1, taught.times);
 
 export const holdTooLong: Check = {

@@ -55,6 +55,11 @@ const HELD_STEP_SECONDS = 5;
  * their forms, in whole breaths and repetitions; seconds come from items dosed in seconds, the closing rest
  * above all. Among all exact ways the one with the least weighted change, to the optimum.
  * The plan is not changed: apply `doses` by a `setDoses` edit.
+ *
+ * @param lengthSeconds the length to come to; that of the plan where nothing is said
+ * @returns the dose of every item that may change, in its own unit; or why no doses come to this length: by how many
+ *   seconds they miss, the lengths that can be reached just below and above, and what takes most of the fixed time
+ * @throws Error when the plan names what `find` does not know
  */
 export function fit(
 	plan: ClassPlan,

@@ -14,6 +14,7 @@ export interface BlocksFile {
 	movements: Movement[];
 }
 
+/** Blocks as text for the clipboard. */
 export function writeBlocks({ blocks, movements }: BlocksFile): string {
 	return writeEnvelope(BLOCKS_FILE, {
 		planVersion: newestVersion(PLAN),

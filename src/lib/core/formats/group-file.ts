@@ -11,6 +11,7 @@ export const GROUP_FILE: FileFormat = {
 
 export const groupFileSchema = fileSchema(GROUP_FILE, { group: inFile(GROUP).required() });
 
+/** A group in the open format. */
 export function writeGroupFile(group: Group): string {
 	return writeEnvelope(GROUP_FILE, { group: withVersion(GROUP, group) });
 }

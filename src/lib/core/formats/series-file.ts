@@ -44,6 +44,7 @@ export interface SeriesFile {
 	movements: Movement[];
 }
 
+/** A series with its plans, its runs and its group in the open format. */
 export function writeSeriesFile({ planned, group, movements }: SeriesFile): string {
 	const plans = Object.fromEntries(
 		Object.entries(planned.plans).map(([id, { madeWith: _states, ...plan }]) => [id, plan as ClassPlan])

@@ -113,6 +113,7 @@ const ALL: Record<PresetId, Omit<Preset, 'id' | 'because'> & { because: Partial<
 	}
 };
 
+/** A preset by its id: label and targets, with the reason for each band. */
 export function preset(id: PresetId): Preset {
 	return { id, ...ALL[id], because: { ...BECAUSE, ...ALL[id].because } };
 }

@@ -8,6 +8,7 @@ export type HoldUnit = (typeof HOLD_UNITS)[number];
 export const HELD_BREATH_SECONDS = 7;
 const STEP_SECONDS = 5;
 
+/** Whether a dose is held: counted in breaths or seconds. */
 export const isHold = (dose: DoseRange): dose is DoseRange & { unit: HoldUnit } =>
 	dose.unit === 'breaths' || dose.unit === 'seconds';
 

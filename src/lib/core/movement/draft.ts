@@ -46,6 +46,7 @@ export interface MovementDraft {
 	cautions: CautionAdvice[];
 }
 
+/** A form for an own movement with nothing in it yet. */
 export const emptyDraft = (): MovementDraft => ({
 	english: '',
 	sanskrit: '',

@@ -27,6 +27,7 @@ export function readDose(text: string): DoseRange {
 	return dose;
 }
 
+/** A dose in the short notation; `readDose` reads it back. */
 export function writeDose({ unit, min, usual, max, tempo, breathsPerRound }: DoseRange): string {
 	const of = unit === 'rounds' ? ` of ${breathsPerRound} breaths` : '';
 	return `${min}-${usual}-${max} ${tempo ? `${tempo} ` : ''}${unit}${of}`;
@@ -44,6 +45,7 @@ export function readProp(text: string): PropUse {
 	return { kit, count: Number(match[1]), site, place: match[4] as string };
 }
 
+/** Kit in the short notation; `readProp` reads it back. */
 export function writeProp({ kit, count, site, place }: PropUse): string {
 	return `${count} ${kit} at ${site}: ${place}`;
 }

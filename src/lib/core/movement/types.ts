@@ -242,6 +242,7 @@ export interface Movement {
 /** Finds a movement by its slug; undefined when the catalogue has none. */
 export type FindMovement = (slug: string) => Movement | undefined;
 
+/** The form of a movement; undefined when it has none of that name. */
 export function formOf(movement: Movement, id: FormId): Form | undefined {
 	return movement.forms.find((form) => form.id === id);
 }

@@ -73,6 +73,11 @@ const emptyOrbit = (): Orbit => ({
 /**
  * The balance of a timeline. Work strengthens in working modes and in forms that ask for enough effort.
  * Range counts in every mode, for it says where the joint is; a swing gives each end its part of the time.
+ *
+ * @param timeline of the class
+ * @param find looks a movement up by its slug
+ * @param itemOf an item of the class by its id
+ * @returns seconds per direction and leg, range and strength apart, and seconds of work in all
  */
 export function orbit(
 	timeline: Timeline,

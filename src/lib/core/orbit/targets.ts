@@ -62,6 +62,7 @@ export function shareText({ standing: where, sharePercent, band }: Verdict): str
 	return shown.find((text) => standing(Number(text), band) === where) ?? sharePercent.toFixed(2);
 }
 
+/** One direction against its band: its share of all range time in percent, where it stands, and by how many seconds it is off. */
 export function directionVerdict(orbit: Orbit, direction: Direction, targets: Targets): Verdict {
 	return verdict(rangeSeconds(orbit, direction), orbit.rangeTotalSeconds, targets.directions[direction]);
 }
@@ -81,7 +82,10 @@ export interface Balance {
 	strength: Verdict & { share: number };
 }
 
-/** All verdicts of an orbit at once. */
+/**
+ * All verdicts of an orbit at once: for each direction its share of the range time and for strength its share of the
+ * work, both from 0 to 1 and in percent, against the bands of the targets.
+ */
 export function balance(orbit: Orbit, targets: Targets): Balance {
 	return {
 		// assigned, not spread: that takes a fifth of the time of reading a plan of one block

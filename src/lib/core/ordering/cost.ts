@@ -23,6 +23,7 @@ const known = (item: Item, find: FindMovement): { movement: Movement; form: Form
 	return { movement, form: formOf(movement, item.form) as Form };
 };
 
+/** Where a block begins and leaves the body, and with which kit. */
 export function stopOf(block: Block, find: FindMovement): Stop {
 	const blockId = block.id;
 	if (block.kind === 'test') {

@@ -105,6 +105,7 @@ function mustPrecede(
 	return visit || strength || prepares;
 }
 
+/** Seconds of work of each item of a plan, all sides and rounds together. */
 export function workSeconds(plan: ClassPlan, find: FindMovement, pace: PaceModel): Map<string, number> {
 	const sums = new Map<string, number>();
 	for (const { phase, itemId, fromSeconds, toSeconds } of clock(plan, find, pace).entries)

@@ -8,6 +8,7 @@ export interface History<T> {
 /** More steps than anybody takes back in one sitting; older ones are let go. */
 const MAX_STEPS = 500;
 
+/** A history that begins with a state. */
 export function startHistory<T>(present: T): History<T> {
 	return { past: [], present, future: [] };
 }
@@ -26,12 +27,14 @@ export function amend<T>(history: History<T>, present: T): History<T> {
 	return history.past.length ? { ...history, present, future: [] } : advance(history, present);
 }
 
+/** One step back; the same history where there is none. */
 export function undo<T>(history: History<T>): History<T> {
 	const before = history.past.at(-1);
 	if (before === undefined) return history;
 	return { past: history.past.slice(0, -1), present: before, future: [history.present, ...history.future] };
 }
 
+/** One step forward again; the same history where there is none. */
 export function redo<T>(history: History<T>): History<T> {
 	const [next, ...future] = history.future;
 	if (next === undefined) return history;

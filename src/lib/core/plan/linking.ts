@@ -25,6 +25,7 @@ export function join(
 	return insertBlock(rest, { sectionId, index }, joined);
 }
 
+/** A chain or flow taken apart into its items. */
 export function unchain(plan: ClassPlan, blockId: string): ClassPlan {
 	const { block, sectionId } = placeOf(plan, blockId);
 	if (!isLinked(block)) return plan;
@@ -38,6 +39,7 @@ export function unlinked({ link: _link, ...item }: Item): Item {
 	return item;
 }
 
+/** A flow whose change may have left a field undefined: such a field goes. */
 export function changedFlow(flow: Flow): Flow {
 	const { breathsEach, ...timed } = flow;
 	return breathsEach ? flow : timed;

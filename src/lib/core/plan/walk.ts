@@ -13,6 +13,7 @@ export function blocksOf(plan: ClassPlan): BlockInPlace[] {
 	);
 }
 
+/** Whether a block holds items one after another. */
 export const isLinked = (block: Block): block is Linked => block.kind === 'chain' || block.kind === 'flow';
 
 /** The items of one block: itself, those of a chain or flow, none of words and tests. */
@@ -43,6 +44,7 @@ export function slugsOf(plan: ClassPlan): string[] {
 	return [...new Set(itemsOf(plan).map((item) => item.movement))];
 }
 
+/** A block with its section and index; undefined when the plan has none of that id. */
 export function findBlock(plan: ClassPlan, blockId: string): (Place & { block: Block }) | undefined {
 	for (const section of plan.sections) {
 		const index = section.blocks.findIndex((block) => block.id === blockId);
@@ -52,6 +54,7 @@ export function findBlock(plan: ClassPlan, blockId: string): (Place & { block: B
 	return undefined;
 }
 
+/** An item, also inside a chain or flow; undefined when the plan has none of that id. */
 export function findItem(plan: ClassPlan, itemId: string): Item | undefined {
 	return itemsOf(plan).find((item) => item.id === itemId);
 }

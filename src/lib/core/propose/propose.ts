@@ -123,6 +123,7 @@ function peaksInPeak(plan: ClassPlan, { find }: ProposeContext): boolean {
 
 const worth = ({ cost, analysis }: Proposal) => cost + gravity(analysis);
 
+/** The blocks that a plan has already, as pieces of a candidate. */
 export function keptPieces(base: ClassPlan, setting: ProposeContext, firstIndex: number): Piece[] {
 	return blocksOf(base)
 		.map(({ section, block }, i) => ({

@@ -62,10 +62,13 @@ export const BRIEF_BELOW_SECONDS = 45;
 /** So many items are the opening of a class, and they are calm. */
 export const OPENING_ITEMS = 2;
 
+/** Deep: at least {@link DEEP_FROM_INTENSITY}. Example: a form of intensity 4 is deep, one of 3 is not. */
 export const isDeep = ({ intensity }: Intensity): boolean => intensity >= DEEP_FROM_INTENSITY;
 
+/** Calm: at most {@link CALM_UP_TO_INTENSITY}. */
 export const isCalm = ({ intensity }: Intensity): boolean => intensity <= CALM_UP_TO_INTENSITY;
 
+/** Far enough to be the peak of a class: at least {@link PEAK_FROM_INTENSITY}. */
 export const isPeak = ({ intensity }: Intensity): boolean => intensity >= PEAK_FROM_INTENSITY;
 
 /** Heavy: body weight hangs in the end of a range. */

@@ -8,6 +8,7 @@ export interface Slot {
 	startsAt: string;
 }
 
+/** A text that sorts as the moments of slots do. */
 export const slotKey = ({ on, startsAt }: Slot): string => `${on} ${startsAt}`;
 const inOrder = (a: Slot, b: Slot) => slotKey(a).localeCompare(slotKey(b));
 
@@ -50,6 +51,7 @@ export function slotAfter(
 	return null;
 }
 
+/** Slots in the order of their moments. */
 export const sortedSlots = (slots: readonly Slot[]): Slot[] => [...slots].sort(inOrder);
 
 /** A moment of the studio's clock as a moment of the world; a time that a clock change leaves out moves on by it. */

@@ -80,5 +80,6 @@ export function rungWords(rung: Rung, find: FindMovement): string {
 	return `${movement?.english ?? rung.movement}, ${rung.form}, ${rung.dose} ${unit}`;
 }
 
+/** Whether an item or rung is of the same movement in the same form; dose and mode do not count. */
 export const sameRung = (a: Rung, b: { movement: string; form: FormId }): boolean =>
 	a.movement === b.movement && a.form === b.form;

@@ -18,8 +18,10 @@ export interface GivenRung {
 export const rungOf = ({ ladders }: Series, { ladder, rung }: GivenRung): Rung =>
 	ladders[ladder]!.rungs[rung]!;
 
+/** Whether a week of a series (from 1) is an easier one. */
 export const isEasier = ({ easierEvery }: Series, week: number): boolean =>
 	easierEvery > 0 && week % easierEvery === 0;
+/** Whether a week of a series (from 1) has its test. */
 export const isRetest = ({ retest }: Series, week: number): boolean => retest.weeks.includes(week);
 
 /**

@@ -238,6 +238,7 @@ export type QuestionId = keyof typeof QUESTIONS;
 export const QUESTION_IDS = Object.keys(QUESTIONS) as QuestionId[];
 export type SchoolId<Q extends QuestionId> = (typeof QUESTIONS)[Q]['schools'][number]['id'];
 
+/** A question on which the schools differ, by its id. */
 export function questionOf(id: QuestionId): Question {
 	return QUESTIONS[id];
 }

@@ -24,11 +24,13 @@ export interface Profile {
 
 const known = new WeakMap<Movement, Profile>();
 
+/** The two legs of a movement; twice the same where it has no sides. */
 export function legsOf(movement: Movement): [LegAction, LegAction] {
 	const { action } = movement;
 	return isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
 }
 
+/** What a movement does, for comparing and finding; worked out once while the movement lives. */
 export function profileOf(movement: Movement): Profile {
 	let profile = known.get(movement);
 	if (profile) return profile;

@@ -13,6 +13,7 @@ export type Suits =
 	/** Nothing is proposed: the treating clinician decides. */
 	| { kind: 'clinician'; advice: string };
 
+/** Whether a form of a movement suits somebody with a caution: as it is, in another form, by another movement, or only as their clinician decides. */
 export function suits(movement: Movement, form: FormId, caution: Caution): Suits {
 	const advice = movement.cautions.find((c) => c.caution === caution);
 	if (!advice) return { kind: 'fine' };
@@ -36,6 +37,7 @@ export function suitsSomehow(movement: Movement, cautions: readonly Caution[]): 
 /** The most intensity (1-5) that a tier is given; beginners at most 3. Common practice, no source. */
 const MOST_INTENSITY: Record<Tier, number> = { tight: 3, middling: 4, open: 5 };
 
+/** The most intensity (1-5) that a tier of a group is given. */
 export function mostIntensity(tier: Tier, group: Group): number {
 	return group.preset === 'beginners' ? Math.min(3, MOST_INTENSITY[tier]) : MOST_INTENSITY[tier];
 }

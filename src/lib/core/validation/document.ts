@@ -20,6 +20,7 @@ export interface DocumentKind {
 	steps: readonly ((document: Json) => Json)[];
 }
 
+/** The version of today: one more than there are steps. */
 export const newestVersion = ({ steps }: DocumentKind): number => steps.length + 1;
 
 /** A document as it is kept: with the version of its shape. Without one it counts as version 1. */
@@ -51,6 +52,7 @@ export function readDocument<T>(kind: DocumentKind, value: unknown): Read<T> {
 	return readWith(kind, value, (document) => schemaFaults(kind.schema, document));
 }
 
+/** Whether a value is a JSON object: neither null nor a list. */
 export const isObject = (value: unknown): value is Json =>
 	typeof value === 'object' && value !== null && !Array.isArray(value);
 

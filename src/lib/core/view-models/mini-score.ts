@@ -16,6 +16,7 @@ const BAR_MOST = 13;
 
 const n = (value: number) => Number(value.toFixed(1));
 
+/** The score of a class in small, for its card. */
 export function miniScore({ spanSeconds, body, intensity, totalSeconds }: Score): MiniScore {
 	const x = (seconds: number) => n((WIDTH * seconds) / Math.max(1, spanSeconds));
 	const y = (level: number) => n(1 + (LINE_TO * level) / (LEVELS.length - 1));

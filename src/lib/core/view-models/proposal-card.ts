@@ -31,6 +31,7 @@ const PART_WORDS: Record<keyof CostParts, string> = {
 /** Fewer points than this are not worth a line. */
 const LEAST_POINTS = 0.05;
 
+/** A proposed class as its card shows it. */
 export function proposalCard(
 	analysis: Analysis,
 	proposed: { reasons: readonly Reason[]; parts: CostParts; lostSeconds: number }

@@ -60,6 +60,7 @@ export interface WeekLines {
 	table: ChartTable;
 }
 
+/** Load, monotony and strain by week, as the lines of a chart. */
 export function loadLines({ weeks }: SeriesAnalysis): WeekLines {
 	const finite = (value: number | null) => (value !== null && Number.isFinite(value) ? value : null);
 	return {

@@ -159,6 +159,7 @@ export interface SeriesShift {
 	after: string;
 }
 
+/** What a change of a series moves: each class whose date or content is another one afterwards. */
 export function seriesShifts(before: SeriesAnalysis, after: SeriesAnalysis): SeriesShift[] {
 	const words = (c: ClassAnalysis | undefined, analysis: SeriesAnalysis) =>
 		c ? `${shortDay(c.class.on)} ${c.class.startsAt}, ${contentWords(c, analysis)}` : 'not there';
