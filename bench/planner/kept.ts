@@ -1,7 +1,15 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { optionsFor, points } from '../../src/lib/core/propose';
-import * as rules from '../../src/lib/core/rules';
+import {
+	BRIEF_BELOW_SECONDS,
+	CALM_UP_TO_INTENSITY,
+	COSTS_SPORT_FROM_SECONDS,
+	DEEP_FROM_INTENSITY,
+	LONG_STRETCH_SECONDS,
+	OPENING_ITEMS,
+	WARM_AFTER_SECONDS
+} from '../../src/lib/core/rules';
 import type { Instance } from './instances';
 
 /** What HiGHS says of one instance; points of the objective. */
@@ -34,10 +42,21 @@ export const writeProven = (all: Record<string, Proven>) => write(PROVEN, all);
 export const readKnown = () => read<Known>(KNOWN);
 export const writeKnown = (all: Record<string, Known>) => write(KNOWN, all);
 
+/** The amounts that the objective judges by. */
+const AMOUNTS = {
+	BRIEF_BELOW_SECONDS,
+	CALM_UP_TO_INTENSITY,
+	COSTS_SPORT_FROM_SECONDS,
+	DEEP_FROM_INTENSITY,
+	LONG_STRETCH_SECONDS,
+	OPENING_ITEMS,
+	WARM_AFTER_SECONDS
+};
+
 /** Changes with whatever an instance is made of, and with the points that everything costs. */
 export function hashOf({ base, setting }: Instance): string {
 	const text = JSON.stringify(
-		[base, setting.targets, optionsFor(base, {}, setting), points, rules],
+		[base, setting.targets, optionsFor(base, {}, setting), points, AMOUNTS],
 		(_, value) => (value instanceof Set || value instanceof Map ? [...value] : value)
 	);
 	return createHash('sha256').update(text).digest('hex').slice(0, 12);

@@ -1,8 +1,8 @@
 import { formatDuration } from '../clock';
+import { CLOSING_REST_SECONDS } from '../rules';
 import { newItem } from '../plan';
 import type { Check } from './types';
 
-const LEAST_SECONDS = 60;
 const CLOSING = 'savasana';
 
 export const closeWithRest: Check = {
@@ -18,13 +18,13 @@ export const closeWithRest: Check = {
 		const last = items.at(-1);
 		if (!last) return [];
 		const resting = last.item.mode === 'rest';
-		if (resting && last.workSeconds >= LEAST_SECONDS) return [];
+		if (resting && last.workSeconds >= CLOSING_REST_SECONDS) return [];
 		const where = { itemId: last.item.id, blockId: last.blockId, atSeconds: last.startSeconds };
 		const data = { movement: last.movement.slug, restSeconds: resting ? last.workSeconds : 0 };
 		return [
 			resting
 				? {
-						message: `the closing rest is ${formatDuration(last.workSeconds)}; at least ${formatDuration(LEAST_SECONDS)} is wanted`,
+						message: `the closing rest is ${formatDuration(last.workSeconds)}; at least ${formatDuration(CLOSING_REST_SECONDS)} is wanted`,
 						where,
 						data
 					}
@@ -35,10 +35,12 @@ export const closeWithRest: Check = {
 		const last = items.at(-1);
 		if (last && last.item.mode === 'rest') {
 			const { dose } = last.form;
-			if (dose.unit !== 'seconds' || dose.max < LEAST_SECONDS) return null;
+			if (dose.unit !== 'seconds' || dose.max < CLOSING_REST_SECONDS) return null;
 			return {
 				label: 'Rest for a minute',
-				edits: [{ do: 'setItem', itemId: last.item.id, change: { dose: Math.max(dose.min, LEAST_SECONDS) } }]
+				edits: [
+					{ do: 'setItem', itemId: last.item.id, change: { dose: Math.max(dose.min, CLOSING_REST_SECONDS) } }
+				]
 			};
 		}
 		const rest = find(CLOSING);

@@ -1,4 +1,5 @@
 import type { Tissue } from '../anatomy';
+import { CLOSING_REST_SECONDS } from '../rules';
 import { analysePlan, stillSeconds } from '../checks';
 import { KIT_KINDS, POSITION_NAME, type Caution, type Position } from '../movement';
 import { clock, formatDuration } from '../clock';
@@ -23,8 +24,6 @@ interface ProposeRequest {
 const PLENTY = 10_000;
 /** The length for the question whether the length is. */
 const ANY_LENGTH_SECONDS = 4 * 3600;
-/** Every class closes with a rest of at least so long. */
-const REST_SECONDS = 60;
 
 /**
  * The smallest set of wishes that cannot go together, or null where nothing is known to stand in the way. Every wish in
@@ -134,7 +133,7 @@ function possible({ base, wishes, setting }: ProposeRequest): boolean {
 	const fresh = asked.filter((slug) => !there.has(slug));
 	const catalogue = setting.catalogue.filter((movement) => fresh.includes(movement.slug));
 	const options = optionsFor(base, wishes, { ...setting, catalogue });
-	let seconds = itemsOf(base).length === 0 ? REST_SECONDS : 0;
+	let seconds = itemsOf(base).length === 0 ? CLOSING_REST_SECONDS : 0;
 	let unknown = 0;
 	for (const slug of fresh) {
 		const ways = options.filter((option) => option.movements.includes(slug));

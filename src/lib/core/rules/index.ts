@@ -56,6 +56,9 @@ export const COSTS_SPORT_FROM_SECONDS = 60;
 /** The longest passive hold of any school, and that of the active school, seconds a side. */
 export const LONGEST_HOLD_SECONDS = { any: 300, active: 120 } as const;
 
+/** A closing rest lasts at least so long. */
+export const CLOSING_REST_SECONDS = 60;
+
 /** Brief: work that is over before it was worth explaining. */
 export const BRIEF_BELOW_SECONDS = 45;
 
