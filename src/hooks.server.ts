@@ -1,3 +1,4 @@
+import { DamagedDocument } from '$lib/server/db/document-column';
 import { building } from '$app/environment';
 import { env } from '$env/dynamic/private';
 import { assertCatalogue } from '$lib/catalogue';
@@ -87,6 +88,9 @@ export const handleError: HandleServerError = ({ error: thrown, event, status, m
 	if (status < 500) return { message };
 	const reference = newId().slice(0, 8);
 	if (!isClosing()) logError(reference, `${event.request.method} ${event.route.id ?? 'no route'}`, thrown);
+	// names the document and what is wrong with it, and nothing of the database: it stays as it is
+	if (thrown instanceof DamagedDocument)
+		return { message: `${thrown.message}. Nothing of it was changed.`, reference };
 	if (!isConnectionError(thrown))
 		return {
 			message: 'Something went wrong on our side. What you were doing is still where it was.',

@@ -211,6 +211,35 @@ test('a teaching style changes cues, doses and what is offered in new classes, n
 	await expect(saved(page)).toBeVisible();
 });
 
+test('a pace holds in all classes of its teacher, but for what one class has of its own', async ({
+	page
+}) => {
+	const total = page.getByTestId('total');
+	const breath = page.getByLabel('A slow held breath, seconds');
+	const setUsual = async (seconds: string) => {
+		await open(page, '/style');
+		await breath.fill(seconds);
+		await breath.press('Tab');
+		await expect(saved(page)).toBeVisible();
+		await openPlan(page, 'Breakwater Striders', 'After the headland run');
+	};
+	await openPlan(page, 'Breakwater Striders', 'After the headland run');
+	const before = await total.innerText();
+	await setUsual('9');
+	await expect(total).not.toHaveText(before);
+	await page.getByText('Style and pace of this class').click();
+	await expect(page.getByText('your usual').first()).toBeVisible();
+	await breath.fill('7');
+	await breath.press('Tab');
+	await expect(total).toHaveText(before);
+	await expect(page.getByText('your usual 9')).toBeVisible();
+	await breath.fill('');
+	await breath.press('Tab');
+	await expect(total).not.toHaveText(before);
+	await setUsual('');
+	await expect(total).toHaveText(before);
+});
+
 test('students are written down, counted and removed for good', async ({ page, watch }) => {
 	watch.allow.push(/422/);
 	await open(page, '/group');

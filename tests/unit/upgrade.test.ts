@@ -211,9 +211,11 @@ it('own movements and groups open', async () => {
 
 it('a document of a version to come is refused with a sentence, and stays as it is', async () => {
 	await connection.query(
-		`insert into template set id = 'new', studio_id = 'loft', title = 'x', document = '{"version": 99}'`
+		`insert into template set id = 'new', studio_id = 'loft', title = 'x', document = '{"version": 99, "title": "Out of the future"}'`
 	);
 	const read = getTemplate(db, 'loft', 'new');
 	await expect(read).rejects.toThrow(DamagedDocument);
-	await expect(read).rejects.toThrow('A stored class cannot be read: version: this class has version 99');
+	await expect(read).rejects.toThrow(
+		'The stored class “Out of the future” cannot be read: version: this class has version 99'
+	);
 });

@@ -1,16 +1,16 @@
 import { createHash } from 'node:crypto';
 import { customType } from 'drizzle-orm/mysql-core';
 import { LRUCache } from 'lru-cache';
-import { readDocument, withVersion, type DocumentKind, type Fault } from '../../core/validation';
+import { isObject, readDocument, withVersion, type DocumentKind, type Fault } from '../../core/validation';
 
 /** A stored document that this program cannot read: written by a newer one, or changed by hand. */
 export class DamagedDocument extends Error {
-	constructor(
-		readonly kind: string,
-		readonly faults: readonly Fault[]
-	) {
+	constructor(kind: string, kept: unknown, faults: readonly Fault[]) {
+		const { title, name, english } = isObject(kept) ? kept : {};
+		const called = [title, name, english].find((word) => typeof word === 'string' && word !== '');
 		const [first] = faults;
-		super(`A stored ${kind} cannot be read: ${first?.path ? `${first.path}: ` : ''}${first?.message ?? ''}`);
+		const wrong = first?.path ? `${first.path}: ${first.message}` : first?.message;
+		super(`The stored ${kind}${called ? ` “${String(called)}”` : ''} cannot be read: ${wrong ?? ''}`);
 	}
 }
 
@@ -52,7 +52,7 @@ function fromText<T extends object>(stored: unknown, kind: DocumentKind): T {
  */
 export function keptDocument<T>(kind: DocumentKind, kept: unknown): T {
 	const document = readDocument<T>(kind, kept);
-	if (!document.ok) throw new DamagedDocument(kind.name, document.faults);
+	if (!document.ok) throw new DamagedDocument(kind.name, kept, document.faults);
 	return document.value;
 }
 
