@@ -176,7 +176,7 @@ test('classes are written down in any order, and taken back', async ({ page }) =
 	await reload(page);
 	await expect(classes(page).nth(5)).toContainText('taught');
 	await classes(page).nth(5).click();
-	await expect(page.getByText('effort 4, load 124')).toBeVisible();
+	await expect(page.getByText('effort 4.0, load 124')).toBeVisible();
 	await page.getByRole('button', { name: 'Take it back' }).click();
 	await said(page, 'Taken back');
 	await expect(classes(page).nth(5)).not.toContainText('taught');
