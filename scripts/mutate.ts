@@ -20,7 +20,7 @@ const TESTS: Record<string, readonly string[]> = {
 	orbit: ['orbit', 'relations'],
 	pace: ['pace', 'clock', 'versions'],
 	plan: ['plan', 'paste', 'flow', 'versions'],
-	run: ['versions', 'series-view', 'server'],
+	run: ['run', 'versions'],
 	series: ['series', 'series-dates', 'series-checks', 'series-view', 'versions'],
 	'training-load': ['training-load'],
 	validation: ['versions', 'damaged-files', 'formats', 'requests']
