@@ -280,7 +280,7 @@ describe('own movements', () => {
 		expect(saved.madeWith).toEqual(using.madeWith);
 		const now = today.contentHashes.get('own-harbour-clam')!;
 		const remade = withStates(
-			applyEdit(using, { do: 'remake', slug: 'own-harbour-clam', fingerprint: now }),
+			applyEdit(using, { do: 'remake', slug: 'own-harbour-clam', contentHash: now }),
 			using,
 			today
 		);

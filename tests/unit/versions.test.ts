@@ -158,6 +158,20 @@ it('a series with plans of both versions is brought up part by part', () => {
 	});
 });
 
+it('names of every object are no way past the reader', () => {
+	const text = '{"series":{"classes":[]},"plans":{"__proto__":{"title":"A class"}}}';
+	const read = seriesBroughtUp(JSON.parse(text));
+	expect(read.ok && Object.keys((read.value as { plans: object }).plans)).toEqual(['__proto__']);
+	const file = JSON.parse(readFileSync('examples/dropped-knee-in-eight-weeks.series.json', 'utf8'));
+	const runs = JSON.parse('{"__proto__":{"effort":99}}');
+	expect(
+		readSeriesFile(
+			JSON.stringify({ ...file, runs: 0 }).replace('"runs":0', `"runs":${JSON.stringify(runs)}`),
+			findMovement
+		)
+	).toMatchObject({ ok: false });
+});
+
 it('blocks on a clipboard of version 1 can still be put in', () => {
 	const { plan } = JSON.parse(oldFile('a-wave-at-noon.plan.json'));
 	const blocks = plan.sections.flatMap((section: { blocks: object[] }) => section.blocks).slice(0, 2);

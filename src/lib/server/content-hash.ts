@@ -8,8 +8,8 @@ export function sameContent(a: unknown, b: unknown): boolean {
 }
 
 /**
- * 16 hexadecimal digits of the SHA-256 of a movement's content: the same content, the same fingerprint. Where kit is drawn
- * does not count: how it is said does, and what was recorded before there was such a field keeps its fingerprint.
+ * 16 hexadecimal digits of the SHA-256 of a movement's content: the same content, the same content hash. Where kit is drawn
+ * does not count: how it is said does, and what was recorded before there was such a field keeps its content hash.
  */
 export function contentHash(movement: Movement): string {
 	const forms = movement.forms.map((form) => ({

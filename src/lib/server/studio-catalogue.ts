@@ -33,7 +33,7 @@ export interface StudioCatalogue {
 	bySlug: ReadonlyMap<string, Movement>;
 	/** Tells this state of the catalogue from any other: own movements and what is left out. */
 	state: string;
-	/** Today's fingerprint of every movement. */
+	/** Today's content hash of every movement. */
 	contentHashes: ReadonlyMap<string, string>;
 }
 
@@ -91,7 +91,7 @@ export async function studioCatalogue(db: Db, studioId: string): Promise<StudioC
 export interface OutdatedMovement {
 	slug: string;
 	english: string;
-	/** Today's fingerprint; null when the catalogue has it no more. */
+	/** Today's content hash; null when the catalogue has it no more. */
 	now: string | null;
 	kept: Movement;
 	differences: Difference[];
@@ -172,7 +172,7 @@ export function withStates(plan: ClassPlan, stored: ClassPlan | null, today: Stu
 	return { ...plan, madeWith };
 }
 
-/** The fingerprints of movements by their slugs, as a plan that is made with them names them. */
+/** The content hashes of movements by their slugs, as a plan that is made with them names them. */
 export const contentHashes = (movements: readonly Movement[]): Record<string, string> =>
 	Object.fromEntries(movements.map((movement) => [movement.slug, contentHash(movement)]));
 

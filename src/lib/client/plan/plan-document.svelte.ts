@@ -25,7 +25,7 @@ import type { DocumentSession } from '../document-session.svelte';
 export interface OutdatedMovement {
 	slug: string;
 	english: string;
-	/** Today's fingerprint; null when there is no such movement any more. */
+	/** Today's content hash; null when there is no such movement any more. */
 	now: string | null;
 	kept: Movement;
 	differences: Difference[];
@@ -118,7 +118,7 @@ export class PlanDocument {
 
 	/** Goes over to what the catalogue has today. */
 	remake({ slug, english, now }: OutdatedMovement): void {
-		if (now) this.edit({ do: 'remake', slug, fingerprint: now }, `${english} as the catalogue has it today`);
+		if (now) this.edit({ do: 'remake', slug, contentHash: now }, `${english} as the catalogue has it today`);
 	}
 
 	roomRow(itemId: string): RoomRow | undefined {

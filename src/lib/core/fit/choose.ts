@@ -26,7 +26,7 @@ export type Choice =
 			nearest: number[];
 	  };
 
-/** One amount of a knob, seen as a choice: what it takes and what it costs. */
+/** One amount of a dose, seen as a choice: what it takes and what it costs. */
 interface AmountChoice {
 	amount: number;
 	seconds: number;
@@ -60,9 +60,9 @@ function optionsOf(dose: AdjustableDose): AmountChoice[] {
 }
 
 /**
- * Continuous least-cost seconds of each knob with the given sum (water-filling): all changes are in the same
+ * Continuous least-cost seconds of each dose with the given sum (water-filling): all changes are in the same
  * proportion of range / weight until one meets a limit. Exact, by going through the breakpoints in order.
- * @returns seconds per knob and the multiplier (cost of one more second); null when the sum is out of reach
+ * @returns seconds per dose and the multiplier (cost of one more second); null when the sum is out of reach
  */
 export function waterFill(
 	adjustable: readonly AdjustableDose[],
@@ -162,7 +162,7 @@ function proven(
 	return better && better.cost < known.cost ? better : known;
 }
 
-/** Dynamic program over (knob, seconds so far): least cost with exactly this sum, or null when none has it. */
+/** Dynamic program over (dose, seconds so far): least cost with exactly this sum, or null when none has it. */
 export function bestSum(
 	choices: readonly (readonly AmountChoice[])[],
 	totalSeconds: number

@@ -95,11 +95,11 @@ function readPlanned(value: unknown, find: (classId: string) => FindMovement): R
 export function readRuns(value: unknown): Read<Record<string, RunNotes>> {
 	if (!isObject(value)) return { ok: false, faults: [{ path: 'runs', message: 'must be an object' }] };
 	const faults: Fault[] = [];
-	const runs: Record<string, RunNotes> = {};
+	const runs: [id: string, notes: RunNotes][] = [];
 	for (const [id, kept] of Object.entries(value)) {
 		const read = part(`runs.${id}`, readWith<RunNotes>(RUN_NOTES, kept, runNotesFaults));
-		if (read.ok) runs[id] = read.value;
+		if (read.ok) runs.push([id, read.value]);
 		else faults.push(...read.faults);
 	}
-	return faults.length ? { ok: false, faults } : { ok: true, value: runs };
+	return faults.length ? { ok: false, faults } : { ok: true, value: Object.fromEntries(runs) };
 }

@@ -38,7 +38,7 @@ export type PlanEdit =
 	| { do: 'unsilence'; check: string; itemId?: string }
 	| { do: 'reorder'; order: Record<string, string[]> }
 	| { do: 'fill'; sections: ClassPlan['sections'] }
-	| { do: 'remake'; slug: string; fingerprint: string }
+	| { do: 'remake'; slug: string; contentHash: string }
 	/** Figures for this class; undefined takes one back. */
 	| { do: 'setPace'; change: PaceSaid };
 
@@ -128,7 +128,7 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit): ClassPlan {
 		case 'fill':
 			return { ...plan, sections: edit.sections };
 		case 'remake':
-			return { ...plan, madeWith: { ...plan.madeWith, [edit.slug]: edit.fingerprint } };
+			return { ...plan, madeWith: { ...plan.madeWith, [edit.slug]: edit.contentHash } };
 	}
 }
 

@@ -62,7 +62,7 @@ export function wholeUpTo(most: number, text: string): number {
 export const minutesOfLength = (seconds: number): number => seconds / 60;
 
 const ID = /^[A-Za-z0-9_-]{1,40}$/;
-const FINGERPRINT = /^[0-9a-f]{16}$/;
+const CONTENT_HASH = /^[0-9a-f]{16}$/;
 const id = string()
 	.matches(ID, '${path} must be a short id of letters, digits, - and _')
 	.test('own', '${path}: this word cannot be an id', (value) => !isPropertyOfAll(value ?? ''))
@@ -194,15 +194,15 @@ export const planSchema = object({
 		),
 	madeWith: object()
 		.default(undefined)
-		.meta({ each: string().matches(FINGERPRINT) })
+		.meta({ each: string().matches(CONTENT_HASH) })
 		.test(
-			'fingerprints',
-			'${path} must give a fingerprint of 16 digits for each slug',
+			'content hashes',
+			'${path} must give a content hash of 16 digits for each slug',
 			(given) =>
 				given === undefined ||
 				(Object.keys(given).length <= PLAN_LIMITS.blocks &&
 					Object.entries(given).every(
-						([slug, print]) => SLUG.test(slug) && typeof print === 'string' && FINGERPRINT.test(print)
+						([slug, print]) => SLUG.test(slug) && typeof print === 'string' && CONTENT_HASH.test(print)
 					))
 		),
 	sections: array()

@@ -136,7 +136,7 @@ export interface ClassPlan {
 	firstSide?: Leg;
 	/** Checks that are silenced for this class or for one item of it, each with the reason. */
 	silenced?: Silence[];
-	/** Which state of each movement the plan was made with: fingerprint by slug. */
+	/** Which state of each movement the plan was made with: content hash by slug. */
 	madeWith?: Record<string, string>;
 	sections: Section[];
 }

@@ -34,13 +34,14 @@ export function seriesBroughtUp(value: unknown): Read<unknown> {
 	const series = broughtUp(SERIES, value.series);
 	if (!series.ok) return under('series', series);
 	if (!isObject(value.plans)) return { ok: true, value: { ...value, series: series.value } };
-	const plans: Json = {};
+	const plans: [id: string, plan: unknown][] = [];
 	for (const [id, plan] of Object.entries(value.plans)) {
 		const up = broughtUp(PLAN, plan);
 		if (!up.ok) return under(`plans.${id}`, up);
-		plans[id] = up.value;
+		plans.push([id, up.value]);
 	}
-	return { ok: true, value: { ...value, series: series.value, plans } };
+	// as own fields, whatever they are called: what is wrong with a name is said afterwards
+	return { ok: true, value: { ...value, series: series.value, plans: Object.fromEntries(plans) } };
 }
 
 const under = (root: string, { faults }: Read<never> & { ok: false }): Read<never> => ({

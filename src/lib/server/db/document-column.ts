@@ -14,15 +14,14 @@ export class DamagedDocument extends Error {
 	}
 }
 
+/** Of all texts together whose documents are kept; a class has some ten thousand. */
+const MOST_CHARACTERS = 32_000_000;
+
 /**
  * Documents that were read, by their text: validating one takes milliseconds, and most are read again and again. They are
  * frozen, for everybody who asks gets the same object.
  */
-const read = new LRUCache<string, object>({
-	max: 5000,
-	maxSize: 64_000_000,
-	sizeCalculation: (_, key) => key.length
-});
+const read = new LRUCache<string, object>({ max: 5000, maxSize: MOST_CHARACTERS });
 
 /**
  * A JSON column for documents of a kind: written with the version of their shape, brought up to today's shape and
@@ -42,7 +41,7 @@ function fromText<T extends object>(stored: unknown, kind: DocumentKind): T {
 	const before = read.get(key);
 	if (before) return before as T;
 	const document = frozen(keptDocument<T>(kind, JSON.parse(text)));
-	read.set(key, document);
+	if (text.length <= MOST_CHARACTERS) read.set(key, document, { size: text.length });
 	return document;
 }
 

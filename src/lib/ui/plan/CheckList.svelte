@@ -8,24 +8,24 @@
 
 	/** What the checks find, the gravest first; notes and what is on purpose are folded away. */
 	interface Props {
-		document: PlanDocument;
+		doc: PlanDocument;
 		repairs: Repairs;
 		items: ItemCommands;
 		ongo: (itemId: string) => void;
 	}
-	let { document, repairs, items, ongo }: Props = $props();
+	let { doc, repairs, items, ongo }: Props = $props();
 
-	const findings = $derived(document.analysis.findings);
+	const findings = $derived(doc.analysis.findings);
 	const toMend = $derived(findings.filter(needsAttention));
 	const notes = $derived(findings.filter((finding) => !needsAttention(finding)));
-	const silenced = $derived(document.analysis.silenced);
+	const silenced = $derived(doc.analysis.silenced);
 	const words = ({ checkId, where, message }: Finding) => `${checkId} ${where.itemId ?? ''} ${message}`;
 </script>
 
 {#snippet list(shown: Finding[])}
 	<ul>
 		{#each keyed(shown, words) as { key, value } (key)}
-			<FindingItem finding={value} {document} {repairs} {items} {ongo} />
+			<FindingItem finding={value} {doc} {repairs} {items} {ongo} />
 		{/each}
 	</ul>
 {/snippet}
@@ -34,7 +34,7 @@
 	<h2 id="checks-title">
 		Checks <span class="quiet">{toMend.length ? `${toMend.length} to look at` : ''}</span>
 	</h2>
-	{#if document.analysis.context.items.length === 0}
+	{#if doc.analysis.context.items.length === 0}
 		<p class="quiet">Nothing to look at yet.</p>
 	{:else if toMend.length === 0}
 		<p class="ready">Nothing to mend. This class can be taught as it stands.</p>

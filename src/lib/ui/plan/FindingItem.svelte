@@ -11,18 +11,18 @@
 	/** One finding: why, where, what would mend it and what that would change, or the reason to leave it. */
 	interface Props {
 		finding: Finding;
-		document: PlanDocument;
+		doc: PlanDocument;
 		repairs: Repairs;
 		items: ItemCommands;
 		ongo: (itemId: string) => void;
 	}
-	let { finding, document, repairs, items, ongo }: Props = $props();
+	let { finding, doc, repairs, items, ongo }: Props = $props();
 
 	const meta = $derived(CHECKS.find((check) => check.meta.id === finding.checkId)?.meta);
 	let preview = $state.raw<Preview | null>(null);
 	let silencing = $state(false);
 	let reason = $state('');
-	const change = $derived(preview && beforeAfter(document.analysis, preview));
+	const change = $derived(preview && beforeAfter(doc.analysis, preview));
 
 	function show() {
 		preview = repairs.preview(finding);

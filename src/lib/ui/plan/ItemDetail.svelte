@@ -13,15 +13,15 @@
 	/** What a teacher may want to know and change of one item beyond its dose. */
 	interface Props {
 		row: OrderRow;
-		document: PlanDocument;
+		doc: PlanDocument;
 		items: ItemCommands;
 		blocks: BlockCommands;
 		alternatives: Alternatives;
 	}
-	let { row, document, items, blocks, alternatives }: Props = $props();
+	let { row, doc, items, blocks, alternatives }: Props = $props();
 
 	const { item, movement } = $derived(row);
-	const room = $derived(document.roomRow(item.id));
+	const room = $derived(doc.roomRow(item.id));
 	const others = $derived(items.substitutesFor(item));
 	const held = $derived(isHold(doseRange(row.form, item.mode)));
 	const id = $props.id();

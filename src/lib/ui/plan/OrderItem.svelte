@@ -17,14 +17,14 @@
 	/** One item of the running order, edited in place. */
 	interface Props {
 		row: OrderRow;
-		document: PlanDocument;
+		doc: PlanDocument;
 		selection: Selection;
 		items: ItemCommands;
 		blocks: BlockCommands;
 		alternatives: Alternatives;
 		startsAt: string;
 	}
-	let { row, document, selection, items, blocks, alternatives, startsAt }: Props = $props();
+	let { row, doc, selection, items, blocks, alternatives, startsAt }: Props = $props();
 
 	const VISIT: Record<number, string> = { 1: 'second visit', 2: 'third visit' };
 	// each on its own: the drawing is worked out again only when its form is another one
@@ -165,7 +165,7 @@
 	</span>
 </div>
 {#if open}
-	<ItemDetail {row} {document} {items} {blocks} {alternatives} />
+	<ItemDetail {row} {doc} {items} {blocks} {alternatives} />
 {/if}
 
 <style>

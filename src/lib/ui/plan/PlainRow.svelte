@@ -11,11 +11,11 @@
 	interface Props {
 		block: Talk | TestBlock;
 		fromSeconds: number;
-		document: PlanDocument;
+		doc: PlanDocument;
 		selection: Selection;
 		blocks: BlockCommands;
 	}
-	let { block, fromSeconds, document, selection, blocks }: Props = $props();
+	let { block, fromSeconds, doc, selection, blocks }: Props = $props();
 
 	const name = $derived(
 		block.kind === 'talk' ? `Talk: ${block.label}` : `Test: ${HIP_TESTS[block.test].name}`
@@ -30,7 +30,7 @@
 		const seconds = input.valueAsNumber;
 		if (!(Number.isInteger(seconds) && seconds >= limits.min && seconds <= limits.max))
 			input.valueAsNumber = block.seconds;
-		else if (block.kind === 'talk') document.edit({ do: 'setTalk', blockId: block.id, seconds });
+		else if (block.kind === 'talk') doc.edit({ do: 'setTalk', blockId: block.id, seconds });
 		else blocks.setTest(block, { seconds });
 	}
 </script>
@@ -54,7 +54,7 @@
 >
 	<span class="time">
 		<b>{formatDuration(fromSeconds)}</b>
-		<span class="quiet">{clockTime(document.plan.startsAt, fromSeconds)}</span>
+		<span class="quiet">{clockTime(doc.plan.startsAt, fromSeconds)}</span>
 	</span>
 	{#if block.kind === 'talk'}
 		<input
@@ -63,7 +63,7 @@
 			value={block.label}
 			maxlength={PLAN_LIMITS.titleCharacters}
 			oninput={(event) =>
-				document.edit(
+				doc.edit(
 					{ do: 'setTalk', blockId: block.id, label: event.currentTarget.value },
 					'',
 					`talk ${block.id}`

@@ -16,7 +16,7 @@
 	import Why from '../chart/Why.svelte';
 
 	interface Props {
-		document: PlanDocument;
+		doc: PlanDocument;
 		fitting: Fitting;
 		autosave: Autosave<ClassPlan>;
 		planId: string;
@@ -32,7 +32,7 @@
 		ontemplate: () => void;
 	}
 	let {
-		document,
+		doc,
 		fitting,
 		autosave,
 		planId,
@@ -46,47 +46,47 @@
 		ontemplate
 	}: Props = $props();
 
-	const total = $derived(document.analysis.timeline.totalSeconds);
-	const found = $derived(document.analysis.findings.filter(needsAttention));
+	const total = $derived(doc.analysis.timeline.totalSeconds);
+	const found = $derived(doc.analysis.findings.filter(needsAttention));
 	const room = $derived(
-		document.setting.group.changeover &&
+		doc.setting.group.changeover &&
 			roomTime({
-				startsAt: document.plan.startsAt,
-				lengthSeconds: document.plan.lengthSeconds,
-				changeover: document.setting.group.changeover
+				startsAt: doc.plan.startsAt,
+				lengthSeconds: doc.plan.lengthSeconds,
+				changeover: doc.setting.group.changeover
 			})
 	);
-	const off = $derived(total - document.plan.lengthSeconds);
+	const off = $derived(total - doc.plan.lengthSeconds);
 
 	function setMinutes(input: HTMLInputElement) {
 		const lengthSeconds = lengthOfMinutes(input.valueAsNumber);
 		if (lengthSeconds !== null)
-			document.edit({ do: 'setPlan', change: { lengthSeconds } }, `Length ${formatDuration(lengthSeconds)}`);
+			doc.edit({ do: 'setPlan', change: { lengthSeconds } }, `Length ${formatDuration(lengthSeconds)}`);
 		else {
-			document.session.message = 'A class lasts from 5 to 240 minutes';
-			input.valueAsNumber = minutesOfLength(document.plan.lengthSeconds);
+			doc.session.message = 'A class lasts from 5 to 240 minutes';
+			input.valueAsNumber = minutesOfLength(doc.plan.lengthSeconds);
 		}
 	}
 
 	function setStart(input: HTMLInputElement) {
 		const startsAt = readTime(input.value);
-		if (startsAt) document.edit({ do: 'setPlan', change: { startsAt } }, `Starts at ${startsAt}`);
-		else document.session.message = 'A time on the studio’s clock, such as 18:30';
-		input.value = startsAt ?? document.plan.startsAt;
+		if (startsAt) doc.edit({ do: 'setPlan', change: { startsAt } }, `Starts at ${startsAt}`);
+		else doc.session.message = 'A time on the studio’s clock, such as 18:30';
+		input.value = startsAt ?? doc.plan.startsAt;
 	}
 </script>
 
 <header class="head">
 	<div class="name">
-		<h1 class="visually-hidden">{document.plan.title || 'Untitled class'}</h1>
+		<h1 class="visually-hidden">{doc.plan.title || 'Untitled class'}</h1>
 		<input
 			class="title"
 			aria-label="Title of the class"
 			placeholder="Untitled class"
 			maxlength={PLAN_LIMITS.titleCharacters}
-			value={document.plan.title}
+			value={doc.plan.title}
 			oninput={(event) =>
-				document.edit({ do: 'setPlan', change: { title: event.currentTarget.value } }, '', 'title')}
+				doc.edit({ do: 'setPlan', change: { title: event.currentTarget.value } }, '', 'title')}
 		/>
 		<p class="quiet">
 			<a href="/group/{groupId}">{groupName}</a>{#if series}, <a href="/series/{series.id}">{series.title}</a
@@ -95,10 +95,10 @@
 				class="start"
 				aria-label="Starts at, on the studio’s clock"
 				maxlength="5"
-				value={document.plan.startsAt}
+				value={doc.plan.startsAt}
 				onchange={(event) => setStart(event.currentTarget)}
 			/>
-			ends {clockTime(document.plan.startsAt, total)}{#if room}, room {room.from}–{room.to}{/if}
+			ends {clockTime(doc.plan.startsAt, total)}{#if room}, room {room.from}–{room.to}{/if}
 		</p>
 	</div>
 	<div class="total">
@@ -113,7 +113,7 @@
 				aria-label="Length asked for, minutes"
 				min="5"
 				max="240"
-				value={minutesOfLength(document.plan.lengthSeconds)}
+				value={minutesOfLength(doc.plan.lengthSeconds)}
 				onchange={(event) => setMinutes(event.currentTarget)}
 			/>
 			min{off === 0
@@ -127,33 +127,31 @@
 				<Why
 					label="When it is likely to end"
 					parts={() => [
-						{ label: 'two classes of three end after', seconds: document.spread.likelyFromSeconds },
-						{ label: 'and before', seconds: document.spread.likelyToSeconds }
+						{ label: 'two classes of three end after', seconds: doc.spread.likelyFromSeconds },
+						{ label: 'and before', seconds: doc.spread.likelyToSeconds }
 					]}
-					>likely {wholeMinutes(document.spread.likelyFromSeconds)}–{wholeMinutes(
-						document.spread.likelyToSeconds
-					)} min</Why
-				>; in time {timesOutOfTen(document.spread.onTime)} of 10
+					>likely {wholeMinutes(doc.spread.likelyFromSeconds)}–{wholeMinutes(doc.spread.likelyToSeconds)} min</Why
+				>; in time {timesOutOfTen(doc.spread.onTime)} of 10
 			</p>
 		{/if}
 	</div>
 	<Button size="field" disabled={fitting.busy || off === 0} on:click={() => void fitting.fit()}>
-		Fit to {formatDuration(document.plan.lengthSeconds)}
+		Fit to {formatDuration(doc.plan.lengthSeconds)}
 	</Button>
 	<div class="tools">
 		<button
 			type="button"
 			aria-label="Undo"
 			title="Undo (Ctrl Z)"
-			disabled={!document.session.canUndo}
-			onclick={() => document.session.undo()}><Undo size={20} /></button
+			disabled={!doc.session.canUndo}
+			onclick={() => doc.session.undo()}><Undo size={20} /></button
 		>
 		<button
 			type="button"
 			aria-label="Do again"
 			title="Do again (Ctrl Y)"
-			disabled={!document.session.canRedo}
-			onclick={() => document.session.redo()}><Redo size={20} /></button
+			disabled={!doc.session.canRedo}
+			onclick={() => doc.session.redo()}><Redo size={20} /></button
 		>
 		<button type="button" aria-label="Keys" title="Keys (?)" onclick={onkeys}><Keyboard size={20} /></button>
 	</div>
@@ -162,7 +160,7 @@
 			{#if found.length}
 				<SeverityMark severity={found[0]?.severity ?? 'note'} />
 				<a href="#checks-title">{found.length} to look at</a>
-			{:else if document.analysis.context.items.length}
+			{:else if doc.analysis.context.items.length}
 				<span class="ready">Ready to teach</span>
 			{/if}
 		</p>
@@ -177,7 +175,7 @@
 	</div>
 </header>
 <p class="message" role="status" aria-live="polite">
-	{document.session.message ||
+	{doc.session.message ||
 		autosave.said ||
 		(autosave.recovered
 			? 'Changes that had not reached the server were found in this browser and are back'

@@ -9,11 +9,11 @@
 
 	/** Asks for a class and shows what is proposed; what is in the plan already is kept. */
 	interface Props {
-		document: PlanDocument;
+		doc: PlanDocument;
 		proposals: Proposals;
 		onleave: () => void;
 	}
-	let { document, proposals, onleave }: Props = $props();
+	let { doc, proposals, onleave }: Props = $props();
 
 	let toward = $state('');
 	let must = $state('');
@@ -27,10 +27,8 @@
 	let renew = $state<Renewal>('nothing');
 	let open = $state<number | null>(null);
 
-	const kept = $derived(itemsOf(document.plan).length);
-	const movements = $derived(
-		[...document.catalogue.offered].sort((a, b) => a.english.localeCompare(b.english))
-	);
+	const kept = $derived(itemsOf(doc.plan).length);
+	const movements = $derived([...doc.catalogue.offered].sort((a, b) => a.english.localeCompare(b.english)));
 	const wishes = $derived<Wishes>({
 		weights,
 		without,
@@ -38,7 +36,7 @@
 		...(must ? { must: [must] } : {}),
 		...(never ? { never: [never] } : {}),
 		...(lengthen.length ? { lengthen } : {}),
-		...(likeShare ? { like: { movements: document.setting.lastMovements, share: likeShare } } : {}),
+		...(likeShare ? { like: { movements: doc.setting.lastMovements, share: likeShare } } : {}),
 		...(mostNew === null ? {} : { mostNew })
 	});
 	const proposed = $derived(proposals.found);
@@ -73,7 +71,7 @@
 				<select bind:value={renew}>
 					<option value="nothing">stays, the rest is filled</option>
 					<option value="everything">makes room for another class</option>
-					{#each document.plan.sections.filter((s) => s.blocks.length) as { id, kind } (id)}
+					{#each doc.plan.sections.filter((s) => s.blocks.length) as { id, kind } (id)}
 						<option value={kind}>stays, but {SECTION_NAME[kind]} is made anew</option>
 					{/each}
 				</select>
@@ -101,7 +99,7 @@
 				{#each movements as { slug, english } (slug)}<option value={slug}>{english}</option>{/each}
 			</select>
 		</label>
-		{#if document.setting.lastMovements.length}
+		{#if doc.setting.lastMovements.length}
 			<label>
 				The last class of the group
 				<select bind:value={likeShare}>

@@ -15,18 +15,18 @@
 
 	/** The class as a list, section by section; blocks are moved by the pointer here and by keys at the desk. */
 	interface Props {
-		document: PlanDocument;
+		doc: PlanDocument;
 		selection: Selection;
 		items: ItemCommands;
 		blocks: BlockCommands;
 		alternatives: Alternatives;
 	}
-	let { document, selection, items, blocks, alternatives }: Props = $props();
+	let { doc, selection, items, blocks, alternatives }: Props = $props();
 
 	/** While something is dragged the lists show where it would land; the plan changes when it is let go. */
 	let dragged = $state.raw<Record<string, OrderBlock[]> | null>(null);
 	const sections = $derived(
-		document.order.map((section) => ({ ...section, blocks: dragged?.[section.id] ?? section.blocks }))
+		doc.order.map((section) => ({ ...section, blocks: dragged?.[section.id] ?? section.blocks }))
 	);
 
 	function consider(sectionId: string, event: CustomEvent<DndEvent<OrderBlock>>) {
@@ -60,24 +60,24 @@
 					<span
 						class="handle"
 						use:dragHandle
-						aria-label="Drag {document.nameOf(block.rows[0]?.item.id ?? block.id)}"
+						aria-label="Drag {doc.nameOf(block.rows[0]?.item.id ?? block.id)}"
 					>
 						<Draggable size={16} />
 					</span>
 					<div class="content">
 						{#if isLinked(block.block)}<LinkedHead {block} {blocks} />{/if}
 						{#if block.block.kind === 'talk' || block.block.kind === 'test'}
-							<PlainRow block={block.block} fromSeconds={block.fromSeconds} {document} {selection} {blocks} />
+							<PlainRow block={block.block} fromSeconds={block.fromSeconds} {doc} {selection} {blocks} />
 						{/if}
 						{#each block.rows as row (row.item.id)}
 							<OrderItem
 								{row}
-								{document}
+								{doc}
 								{selection}
 								{items}
 								{blocks}
 								{alternatives}
-								startsAt={document.plan.startsAt}
+								startsAt={doc.plan.startsAt}
 							/>
 						{/each}
 					</div>

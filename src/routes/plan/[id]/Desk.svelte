@@ -184,7 +184,7 @@
 
 <Bounded what="The head of the class" shows={doc.plan} onundo={() => session.undo()}>
 	<PlanHead
-		document={doc}
+		{doc}
 		{fitting}
 		{autosave}
 		{groupId}
@@ -261,7 +261,7 @@
 		</header>
 		<Bounded what="This panel" shows={doc.plan}>
 			{#if asking}
-				<ProposePanel document={doc} {proposals} onleave={() => (asking = false)} />
+				<ProposePanel {doc} {proposals} onleave={() => (asking = false)} />
 			{/if}
 			{#if ordering.work || ordering.found}
 				<CalmPanel {ordering} />
@@ -287,7 +287,7 @@
 			</p>
 		{/if}
 		<Bounded what="The running order" shows={doc.plan}
-			><RunningOrder document={doc} {selection} {items} {blocks} {alternatives} /></Bounded
+			><RunningOrder {doc} {selection} {items} {blocks} {alternatives} /></Bounded
 		>
 	</section>
 	<aside>
@@ -304,7 +304,7 @@
 		<div class="sheet">
 			<Bounded what="What the desk says" shows={doc.plan}>
 				<CheckList
-					document={doc}
+					{doc}
 					{repairs}
 					{items}
 					ongo={(id) => {
