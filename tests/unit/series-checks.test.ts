@@ -68,7 +68,19 @@ const TABLE: Record<string, Row> = {
 		]
 	},
 	'rung-skipped': {
-		pass: [sound({ ladders: [ladder('clam', 'supported')] }, () => ['clam:supported', 'cat-cow'])],
+		pass: [
+			sound({ ladders: [ladder('clam', 'supported')] }, () => ['clam:supported', 'cat-cow']),
+			// the first was passed by: it can no longer be mended
+			logged(
+				withPlan(
+					sound({ ladders: [ladder('clam', 'supported')] }, () => ['clam:supported']),
+					0,
+					classWith(['clam:stronger'])
+				),
+				'class-002',
+				run
+			)
+		],
 		fail: [
 			[
 				withPlan(

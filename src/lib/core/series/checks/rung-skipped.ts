@@ -14,8 +14,10 @@ export const rungSkipped: SeriesCheck = {
 	},
 	check({ classes, planned, setting }) {
 		const { series } = planned;
-		return classes.flatMap((c): SeriesReport[] => {
-			if (!c.plan || c.run) return [];
+		// what lies before the last class that was taught can no longer be mended
+		const over = classes.findLastIndex(({ run }) => run) + 1;
+		return classes.slice(over).flatMap((c): SeriesReport[] => {
+			if (!c.plan) return [];
 			const name = (slug: string) => setting.find(slug)?.english ?? slug;
 			const ahead = c.given.flatMap((given) => {
 				const now = rungOf(series, given);
