@@ -15,7 +15,7 @@ export function planOfBlocks(count: number, random: () => number): ClassPlan {
 			movement: movement.slug,
 			form,
 			mode: movement.modes[0] as Mode,
-			dose: dose.min + Math.floor(random() * (dose.max - dose.min + 1)),
+			dose: { amount: dose.min + Math.floor(random() * (dose.max - dose.min + 1)) },
 			lead: random() < 0.5 ? 'left' : 'right'
 		};
 	};

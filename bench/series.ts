@@ -48,11 +48,11 @@ function recompute(planned: PlannedSeries): void {
 function edited(planned: PlannedSeries, round: number): PlannedSeries {
 	const { id } = planned.series.classes[round % planned.series.classes.length]!;
 	const plan: ClassPlan = planned.plans[id]!;
-	const item = itemsOf(plan).find(({ dose }) => dose > 3)!;
-	const change = { dose: item.dose + (round % 2 ? 1 : -1) };
+	const item = itemsOf(plan).find(({ dose }) => dose.amount > 3)!;
+	const change = { amount: item.dose.amount + (round % 2 ? 1 : -1) };
 	return {
 		...planned,
-		plans: { ...planned.plans, [id]: applyEdit(plan, { do: 'setItem', itemId: item.id, change }) }
+		plans: { ...planned.plans, [id]: applyEdit(plan, { do: 'setDose', itemId: item.id, change }) }
 	};
 }
 

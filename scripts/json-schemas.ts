@@ -70,9 +70,9 @@ const published = (title: string, schema: Schema): Json => ({
 
 /** By their file names in static/schemas. */
 export const JSON_SCHEMAS = {
-	'plan-2.schema.json': published('Humble Orbit class plan', planFileSchema),
+	'plan-3.schema.json': published('Humble Orbit class plan', planFileSchema),
 	'group-1.schema.json': published('Humble Orbit group', groupFileSchema),
-	'series-2.schema.json': published('Humble Orbit series', seriesFileSchema)
+	'series-3.schema.json': published('Humble Orbit series', seriesFileSchema)
 } satisfies Record<string, Json>;
 
 /** The files that they are kept in. */

@@ -3,7 +3,7 @@ import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import type { Group } from '../../src/lib/core/group';
 import type { Targets } from '../../src/lib/core/orbit';
 import { emptyPlan, SECTION_KINDS, type ClassPlan } from '../../src/lib/core/plan';
-import { optionsFor, seededRandom, type ProposeContext } from '../../src/lib/core/propose';
+import { optionsFor, seededRandom, withAmount, type ProposeContext } from '../../src/lib/core/propose';
 
 /** One class to be proposed: a group, a length, how narrow its bands are, how many blocks stand already. */
 export interface Instance {
@@ -96,12 +96,7 @@ function pinned(empty: ClassPlan, setting: ProposeContext, count: number, seed: 
 		if (!kind || there.has(slug) || option.workSeconds[option.usual]! < 45) continue;
 		there.add(slug);
 		const sectionId = plan.sections.find((section) => section.kind === kind)!.id;
-		const block = {
-			...option.item!,
-			id: `pin${there.size}`,
-			dose: option.amounts[option.usual]!,
-			lead: 'left' as const
-		};
+		const block = withAmount(option.item!, `pin${there.size}`, option.amounts[option.usual]!, 'left');
 		plan = {
 			...plan,
 			sections: plan.sections.map((s) => (s.id === sectionId ? { ...s, blocks: [...s.blocks, block] } : s))

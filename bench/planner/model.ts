@@ -1,5 +1,6 @@
 import { KIT_KINDS, POSITIONS } from '../../src/lib/core/movement';
-import { moveSeconds, paceOf, USUAL_PACE } from '../../src/lib/core/pace';
+import { betweenSeconds, type Standing } from '../../src/lib/core/ordering';
+import { paceOf, USUAL_PACE } from '../../src/lib/core/pace';
 import { itemsOf, SECTION_KINDS } from '../../src/lib/core/plan';
 import { optionsFor } from '../../src/lib/core/propose';
 import type { Instance } from './instances';
@@ -129,17 +130,18 @@ export function lostBetween(
 	changes: Instance['base']['pinnedPace']
 ): (from: number, to: number) => number {
 	const pace = paceOf(USUAL_PACE, changes);
-	const fetch = (missing: number) =>
-		Math.round(KIT_KINDS.reduce((sum, kit, k) => sum + (missing & (1 << k) ? pace.fetchSeconds[kit] : 0), 0));
-	const direct = places.map((a) =>
-		places.map(
-			(b) =>
-				Math.round(moveSeconds(pace, POSITIONS[a.position]!, POSITIONS[b.position]!)) + fetch(b.kit & ~a.kit)
-		)
-	);
+	// who lies on the side and turns over pays for it only in the search: this is a bound
+	const standings = places.map(({ position, kit }): Standing => ({
+		position: POSITIONS[position]!,
+		kit: KIT_KINDS.filter((_, k) => kit & (1 << k)),
+		onTop: null
+	}));
+	const to = (standing: Standing) => ({ blockId: '', enter: standing, leave: standing });
+	const direct = standings.map((a) => standings.map((b) => betweenSeconds(a, to(b), pace)));
 	for (const via of places.keys())
 		for (const a of direct) for (const b of places.keys()) a[b] = Math.min(a[b]!, a[via]! + direct[via]![b]!);
-	return (from, to) => (from < 0 ? fetch(places[to]!.kit) : direct[from]![to]!);
+	const first = standings.map((b) => betweenSeconds(null, to(b), pace));
+	return (a, b) => (a < 0 ? first[b]! : direct[a]![b]!);
 }
 
 /** The length of the class and of its parts. */

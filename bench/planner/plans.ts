@@ -9,6 +9,7 @@ import {
 	Pool,
 	seededRandom,
 	sought,
+	withAmount,
 	type Effort,
 	type Solution,
 	type Piece
@@ -49,12 +50,7 @@ export function planOf(base: ClassPlan, pieces: readonly Piece[]): ClassPlan {
 				.filter((piece) => SECTION_KINDS[piece.section] === section.kind)
 				.map(
 					({ option, amount }) =>
-						option.kept ?? {
-							...option.item!,
-							id: option.item!.movement,
-							dose: option.amounts[amount]!,
-							lead: 'left' as const
-						}
+						option.kept ?? withAmount(option.item!, option.item!.movement, option.amounts[amount]!, 'left')
 				)
 		}))
 	};
@@ -112,9 +108,10 @@ export function rounded(
 			for (const block of section.blocks) {
 				if (block.kind !== 'item' || pins.has(block.id)) continue;
 				const { amounts } = options.get(`${block.movement} ${block.form} ${block.mode}`)!;
-				const at = amounts.indexOf(block.dose);
-				for (const dose of [amounts[at - 1], amounts[at + 1]]) {
-					if (dose === undefined) continue;
+				const at = amounts.indexOf(block.dose.amount);
+				for (const amount of [amounts[at - 1], amounts[at + 1]]) {
+					if (amount === undefined) continue;
+					const dose = { ...block.dose, amount };
 					const other: ClassPlan = {
 						...now,
 						sections: now.sections.map((s) => ({

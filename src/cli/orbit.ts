@@ -4,7 +4,7 @@ import { DIRECTION_NAME, DIRECTIONS } from '../lib/core/anatomy';
 import { roomSheet } from '../lib/core/substitution';
 import { CHECKS, analysePlan, type Analysis } from '../lib/core/checks';
 import { formatDuration, PHASE_NAME, PHASES, phaseSeconds } from '../lib/core/clock';
-import { fit } from '../lib/core/fit';
+import { fit, type FitChange } from '../lib/core/fit';
 import { writePlanFile, type PlanFile } from '../lib/core/formats';
 import { preset, type Group } from '../lib/core/group';
 import { POSITION_NAME, catalogueView } from '../lib/core/movement';
@@ -92,8 +92,8 @@ function readOptions(args: string[]): Options {
 	}
 	if (!file) throw new Complaint(`which file? orbit ${command} FILE.json (or - for standard input)`);
 	if (more.length) throw new Complaint(`one file at a time; what is "${more[0]}"?`);
-	if (options.minutes !== null && !(options.minutes >= 5 && options.minutes <= 240))
-		throw new Complaint('--minutes must be a number from 5 to 240');
+	if (options.minutes !== null && !(options.minutes >= 1 && options.minutes <= 240))
+		throw new Complaint('--minutes must be a number from 1 to 240');
 	return { ...options, command, file };
 }
 
@@ -213,7 +213,7 @@ const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 		});
 		if (json) process.stdout.write(writePlanFile({ ...file, plan: fitted }));
 		else {
-			const rows = result.changed.map((c) => [c.itemId, String(c.from), String(c.to)]);
+			const rows = result.changed.map((c) => [c.itemId, doseText(c.from), doseText(c.to)]);
 			console.log(rows.length ? table(['item', 'dose', 'becomes'], rows) : 'nothing to change');
 			console.log(`\ntotal ${formatDuration(result.totalSeconds)}`);
 		}
@@ -288,6 +288,9 @@ const WITHOUT_FILE: Record<string, (options: Options) => number> = {
 		return 0;
 	}
 };
+
+const doseText = ({ amount, sets }: FitChange['from']) =>
+	sets === 1 ? String(amount) : `${sets} x ${amount}`;
 
 function print(value: unknown): void {
 	console.log(JSON.stringify(value, null, 2));

@@ -5,7 +5,7 @@ import { formatDuration } from '../lib/core/clock';
 import { writePlanFile, type PlanFile } from '../lib/core/formats';
 import { newGroup } from '../lib/core/group';
 import { POSITIONS, catalogueView, type Position } from '../lib/core/movement';
-import { emptyPlan } from '../lib/core/plan';
+import { doseInWords, emptyPlan } from '../lib/core/plan';
 import { conflictOf, proposals, type Proposal, type ProposeContext, type Wishes } from '../lib/core/propose';
 import { Complaint, groupAt, planAt } from './input';
 import { table } from './table';
@@ -43,13 +43,14 @@ export async function proposeCommand(args: string[]): Promise<number> {
 }
 
 function show({ plan, analysis, reasons, lostSeconds }: Proposal): void {
+	const { find } = analysis.context;
 	const why = new Map(reasons.map((reason) => [reason.itemId, reason.because.join('; ')]));
 	const rows = analysis.context.items.map(({ item, movement, section, startSeconds }) => [
 		formatDuration(startSeconds),
 		section.kind,
 		movement.english,
 		item.form,
-		String(item.dose),
+		doseInWords(item, find),
 		why.get(item.id) ?? ''
 	]);
 	console.log(table(['at', 'part', 'movement', 'form', 'dose', 'because'], rows));
@@ -69,8 +70,8 @@ async function read(args: string[]) {
 			? (plan?.group ?? newGroup('general', 'A mixed group'))
 			: await groupAt(values.group);
 	const minutes = values.minutes === undefined ? null : Number(values.minutes);
-	if (minutes !== null && !(minutes >= 5 && minutes <= 240))
-		throw new Complaint('--minutes must be a number from 5 to 240');
+	if (minutes !== null && !(minutes >= 1 && minutes <= 240))
+		throw new Complaint('--minutes must be a number from 1 to 240');
 	const seed = Number(values.seed ?? 1);
 	if (!Number.isInteger(seed)) throw new Complaint('--seed must be a whole number');
 	const without = list(values.without);

@@ -49,17 +49,17 @@ test('the order is calmed in a worker, taken, and taken back', async ({ page }) 
 test('the time around the work is pinned and let go; the likely end is said', async ({ page }) => {
 	await newPlan(page, 'Lamp Room', '2030-05-03');
 	await addByKey(page, 'warrior ii');
-	await expect(total(page)).toHaveText('1:36');
+	await expect(total(page)).toHaveText('1:31');
 	await expect(page.locator('.total')).toContainText(/likely\s+\d+–\d+\s+min.*in time 9 of 10/s);
 	await page.keyboard.press('d');
 	const detail = page.getByRole('group', { name: 'More of Warrior II' });
-	await detail.getByLabel('explaining').fill('40');
-	await detail.getByLabel('explaining').press('Tab');
-	// 40 in place of 13, and 24 in place of 8 on the second side
-	await expect(total(page)).toHaveText('2:19');
-	await detail.getByLabel('explaining').fill('');
-	await detail.getByLabel('explaining').press('Tab');
-	await expect(total(page)).toHaveText('1:36');
+	await detail.getByLabel('getting into the shape').fill('40');
+	await detail.getByLabel('getting into the shape').press('Tab');
+	// 40 in place of 14, and 16 in place of 6 on the second side
+	await expect(total(page)).toHaveText('2:07');
+	await detail.getByLabel('getting into the shape').fill('');
+	await detail.getByLabel('getting into the shape').press('Tab');
+	await expect(total(page)).toHaveText('1:31');
 });
 
 test('blocks are marked, copied into another class, cut, pasted and removed together', async ({ page }) => {
@@ -100,7 +100,7 @@ test('rows flow in rounds, a leg steps through, a test is taken twice, and sever
 	const before = await total(page).textContent();
 	await page.keyboard.press('r');
 	await expect(page.getByLabel('Rounds of the flow')).toHaveValue('4');
-	await expect(row(/^Low lunge/)).toContainText('with the breath');
+	await expect(row(/^Low lunge/)).toContainText('with the movement');
 	const flowing = await total(page).textContent();
 	expect(flowing).not.toBe(before);
 	await page.getByLabel('Rounds of the flow').fill('3');
@@ -110,8 +110,9 @@ test('rows flow in rounds, a leg steps through, a test is taken twice, and sever
 		.getByRole('listitem')
 		.filter({ hasText: /is still owed 0:05 at the end, since the rounds/ });
 	await expect(owed.first()).toBeVisible();
-	await page.getByLabel('What times the flow').selectOption('each its own dose');
-	await expect(page.getByLabel(/^Dose of Low lunge/)).toBeVisible();
+	await page.getByLabel('Breaths to each movement').fill('2');
+	await page.getByLabel('Breaths to each movement').press('Tab');
+	await expect(page.getByLabel(/^Dose of Low lunge/)).toHaveValue('2');
 	await page.getByLabel('How the flow serves both sides').selectOption('one side, then the other');
 	await expect(owed).toHaveCount(0);
 	expect(await seriousFindings(page)).toEqual([]);
@@ -211,7 +212,7 @@ test('a class is duplicated and compared: what came, what went, what changed', a
 	await expect(page.getByRole('region', { name: 'Only in this class 1' })).toContainText('Cobra');
 	await expect(page.getByRole('region', { name: 'Only in the other 1' })).toContainText('Cat and cow');
 	await expect(page.getByRole('region', { name: 'In both, not the same 1' })).toContainText(
-		'dose 10 → 11 repetitions'
+		'dose 10 repetitions each side → 11 repetitions each side'
 	);
 	expect(await seriousFindings(page)).toEqual([]);
 });

@@ -4,10 +4,16 @@ import type { TimedItem } from '../../src/lib/core/clock';
 import { MUSCLE_TISSUES, analysePlan } from '../../src/lib/core/checks';
 import { actionOf, type Mode } from '../../src/lib/core/movement';
 import { rangeSeconds } from '../../src/lib/core/orbit';
-import { SECTION_KINDS, type ClassPlan, type SectionKind } from '../../src/lib/core/plan';
+import {
+	goesByTurns,
+	rangeInStyle,
+	SECTION_KINDS,
+	type ClassPlan,
+	type SectionKind
+} from '../../src/lib/core/plan';
 import type { CostParts, ProposeContext } from '../../src/lib/core/propose';
 import { lostSeconds } from '../../src/lib/core/ordering';
-import { styledRange, styleOf } from '../../src/lib/core/style';
+import { styleOf } from '../../src/lib/core/style';
 
 /**
  * The objective of docs/planner.md, written down a second time from the document and worked out of the finished plan by
@@ -135,12 +141,14 @@ export function classCost(
 		}
 		if (['dynamic', 'active', 'isometric'].includes(item.mode) && form.intensity < 4) warm += workSeconds;
 
-		const range = styledRange(styleOf(plan.style), form, item.mode, item.unit);
+		const range = rangeInStyle(styleOf(plan.style), item, movement, form);
+		const byTurns = goesByTurns(item, movement) && range.unit !== 'seconds';
 		const amounts = Array.from({ length: range.max - range.min + 1 }, (_, n) => range.min + n).filter(
-			(dose) => range.unit !== 'seconds' || dose % 5 === 0 || dose === range.usual
+			(dose) =>
+				dose === range.usual || ((range.unit !== 'seconds' || dose % 5 === 0) && (!byTurns || dose % 2 === 0))
 		);
 		if (amounts.length > 1) {
-			const off = Math.max(0, Math.abs(item.dose - range.usual) - range.usual / 5);
+			const off = Math.max(0, Math.abs(item.dose.amount - range.usual) - range.usual / 5);
 			parts.dose += (0.6 * off) / (amounts.at(-1)! - amounts[0]!);
 			if (!resting(taught)) parts.dose += (2.5 * Math.max(0, 45 - workSeconds)) / 45;
 			least += workSecondsAt(plan, setting, taught, amounts[0]!) - workSeconds;
@@ -159,8 +167,14 @@ const resting = ({ item }: TimedItem) => item.mode === 'rest';
 const works = (mode: Mode) => ['active', 'isometric', 'dynamic', 'press-and-ease'].includes(mode);
 
 /** Seconds of work of an item with another dose, by the clock. */
-function workSecondsAt(plan: ClassPlan, setting: ProposeContext, { item }: TimedItem, dose: number): number {
-	const one: ClassPlan = { ...plan, sections: [{ id: 'one', kind: 'build', blocks: [{ ...item, dose }] }] };
+function workSecondsAt(
+	plan: ClassPlan,
+	setting: ProposeContext,
+	{ item }: TimedItem,
+	amount: number
+): number {
+	const block = { ...item, dose: { ...item.dose, amount } };
+	const one: ClassPlan = { ...plan, sections: [{ id: 'one', kind: 'build', blocks: [block] }] };
 	return analysePlan(one, setting, NO_CHECKS).context.items[0]!.workSeconds;
 }
 

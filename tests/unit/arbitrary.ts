@@ -4,11 +4,14 @@ import { isSymmetrical } from '../../src/lib/core/anatomy';
 import { doseRange, formOf, type Mode, type Movement } from '../../src/lib/core/movement';
 import { TEST_IDS } from '../../src/lib/core/measure';
 import {
+	breathsJoined,
 	FLOW_SIDES,
+	rangeOf,
 	SECTION_KINDS,
 	withItems,
 	type Block,
 	type ClassPlan,
+	type Dose,
 	type Item
 } from '../../src/lib/core/plan';
 
@@ -25,7 +28,7 @@ function itemOf(m: Movement): fc.Arbitrary<Item> {
 				movement: fc.constant(m.slug),
 				form: fc.constant(form.id),
 				mode: fc.constant(mode),
-				dose: fc.integer({ min, max }),
+				dose: fc.integer({ min, max }).map((amount): Dose => ({ amount })),
 				lead: fc.constantFrom('left' as const, 'right' as const)
 			});
 		});
@@ -50,13 +53,13 @@ const block: fc.Arbitrary<Block> = fc.oneof(
 				sides: fc.constantFrom(...FLOW_SIDES),
 				breathsEach: fc.constantFrom(1, 2, undefined)
 			})
-			.map(({ breathsEach, rounds, ...flow }): Block => ({
+			.map(({ breathsEach, rounds, items, ...flow }): Block => ({
 				kind: 'flow',
 				id: '',
 				...flow,
+				items: breathsEach ? items.map((i) => ({ ...i, dose: breathsJoined(breathsEach) })) : items,
 				// an odd number of alternating rounds owes one to the other side: a case of its own
-				rounds: flow.sides === 'alternate' ? 2 * rounds : rounds,
-				...(breathsEach ? { breathsEach } : {})
+				rounds: flow.sides === 'alternate' ? 2 * rounds : rounds
 			}))
 	},
 	{
@@ -104,5 +107,6 @@ function numbered(placed: [number, Block][], lengthSeconds: number): ClassPlan {
 }
 
 export function doseOf(i: Item) {
-	return doseRange(formOf(findMovement(i.movement) as Movement, i.form)!, i.mode);
+	const movement = findMovement(i.movement) as Movement;
+	return rangeOf(i, movement, formOf(movement, i.form)!);
 }

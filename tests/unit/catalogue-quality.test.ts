@@ -9,7 +9,7 @@ import {
 	type Direction,
 	type LegAction
 } from '../../src/lib/core/anatomy';
-import { doseSeconds } from '../../src/lib/core/clock';
+import { setSeconds } from '../../src/lib/core/clock';
 import {
 	actionOf,
 	doseRange,
@@ -109,7 +109,7 @@ describe.each(CATALOGUE.map((m) => [m.slug, m] as const))('%s', (_slug, m) => {
 		for (const form of m.forms)
 			for (const mode of m.modes) {
 				const dose = doseRange(form, mode);
-				const seconds = (amount: number) => doseSeconds(dose, mode, amount, DEFAULT_PACE);
+				const seconds = (amount: number) => setSeconds({ amount }, dose, mode, amount, DEFAULT_PACE);
 				expect(seconds(dose.min), `${form.id} ${mode}`).toBeGreaterThanOrEqual(4);
 				expect(seconds(dose.max), `${form.id} ${mode}`).toBeLessThanOrEqual(600);
 			}

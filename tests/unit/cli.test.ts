@@ -112,10 +112,10 @@ describe('npx orbit', () => {
 		const file = join(mkdtempSync(join(tmpdir(), 'orbit-')), 'wrong.json');
 		writeFileSync(
 			file,
-			readFileSync(PLAN, 'utf8').replace('"dose": 8', '"dose": 800').replace('"cat-cow"', '"cow-cat"')
+			readFileSync(PLAN, 'utf8').replace('"amount": 8', '"amount": 800').replace('"cat-cow"', '"cow-cat"')
 		);
 		const { stderr } = orbit(['balance', file]);
-		expect(stderr).toMatch(/plan\.sections\[\d\]\.blocks\[\d\]\.dose: 800 breaths is outside/);
+		expect(stderr).toMatch(/plan\.sections\[\d\]\.blocks\[\d\]\.dose: 800 breaths are over an hour/);
 		expect(stderr).toMatch(
 			/plan\.sections\[1\]\.blocks\[2\]\.movement: the catalogue has no movement "cow-cat"/
 		);

@@ -99,7 +99,7 @@ describe('a search with crossings', () => {
 			expect(costs).toEqual(costs.toSorted((a, b) => b - a));
 			return found(alone, seed).at(-1)!.cost - costs.at(-1)!;
 		});
-		expect(gains.reduce((sum, points) => sum + points, 0) / gains.length).toBeGreaterThan(0.3);
+		expect(gains.reduce((sum, points) => sum + points, 0) / gains.length).toBeGreaterThan(0.1);
 	});
 
 	it('costs as many steps as it is given, with more beginnings the more it is given', () => {

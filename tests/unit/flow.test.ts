@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
-import { clock, owedAt, phaseSeconds, spread, stretches, type TimelineEntry } from '../../src/lib/core/clock';
+import { clock, owedAt, phaseSeconds, type TimelineEntry } from '../../src/lib/core/clock';
 import { fit } from '../../src/lib/core/fit';
 import { HIP_TESTS, TEST_IDS } from '../../src/lib/core/measure';
 import { type PaceChanges, USUAL_PACE } from '../../src/lib/core/pace';
 import {
 	applyEdit,
+	breathsToEach,
 	doseByOne,
 	doseDragged,
-	findItem,
 	impliedLinks,
 	itemsOf,
 	legsThrough,
@@ -24,9 +24,16 @@ import { read } from './checks/case';
 const seconds = (e: TimelineEntry) => e.toSeconds - e.fromSeconds;
 
 /** A wave from all fours through a lunge, as it is often taught. */
-function wave(words: Parameters<PlanWriter['flow']>[1] = {}, pinnedPace: PaceChanges = {}): ClassPlan {
+function wave(
+	words: Parameters<PlanWriter['flow']>[1] = {},
+	pinnedPace: PaceChanges = {},
+	breathsEach: number | null = 1
+): ClassPlan {
 	const w = new PlanWriter();
-	w.add('warm', w.flow([w.item('cat-cow'), w.item('low-lunge'), w.item('quadruped-knee-sweep')], words));
+	w.add(
+		'warm',
+		w.flow([w.item('cat-cow'), w.item('low-lunge'), w.item('quadruped-knee-sweep')], words, breathsEach)
+	);
 	return { ...w.plan('A wave', '18:30', 1800), pinnedPace };
 }
 const flowOf = (plan: ClassPlan) => plan.sections[1]!.blocks[0] as Flow;
@@ -38,20 +45,36 @@ describe('a flow on the clock', () => {
 		const entries = work(wave({ rounds: 4 }));
 		expect(entries).toHaveLength(12);
 		expect(new Set(entries.map(seconds))).toEqual(new Set([5]));
-		expect(entries.every((e) => e.byBreath)).toBe(true);
 	});
 
-	it.each<[PaceChanges['talk']]>([['brief'], ['ordinary']])(
-		'takes two to four times as long in the first round as later, explained %s (observed: common practice, no source)',
-		(talk) => {
-			const first = timeline(wave({ rounds: 1 }, { talk })).totalSeconds;
-			const two = timeline(wave({ rounds: 2 }, { talk })).totalSeconds;
-			const leave = phaseSeconds(timeline(wave({ rounds: 1 }, { talk }))).leave;
-			const ratio = (first - leave) / (two - first);
-			expect(ratio).toBeGreaterThanOrEqual(2);
-			expect(ratio).toBeLessThanOrEqual(4);
-		}
-	);
+	it('is set up step by step in the first round, and rides on the breath after it', () => {
+		const [first, two] = [1, 2].map((rounds) => timeline(wave({ rounds })).totalSeconds);
+		// all fours, kneeling and all fours again: two moves of 8 s; three steps of 2 s; three breaths of 5 s
+		expect(first).toBe(2 * 8 + 3 * 2 + 3 * 5);
+		expect(two! - first!).toBe(3 * 5);
+	});
+
+	it('lets one shape have its own breaths, and one be passed through', () => {
+		const plan = wave({ rounds: 2 });
+		const [cat, lunge, sweep] = itemsOf(plan).map(({ id }) => id);
+		const other = [
+			{ do: 'setDose', itemId: lunge!, change: { amount: 3, byBreath: undefined } },
+			{ do: 'setItem', itemId: sweep!, change: { passed: true } }
+		] as const;
+		const now = other.reduce(applyEdit, plan);
+		expect(planFaults(now, findMovement)).toEqual([]);
+		const each = (id: string) =>
+			work(now)
+				.filter((e) => e.itemId === id)
+				.map(seconds);
+		expect(each(cat!)).toEqual([5, 5]);
+		// held: 7 s a breath
+		expect(each(lunge!)).toEqual([21, 21]);
+		// 0.8 of a breath of 5 s
+		expect(each(sweep!)).toEqual([4, 4]);
+		expect(breathsToEach(flowOf(now))).toBeNull();
+		expect(breathsToEach(flowOf(plan))).toBe(1);
+	});
 
 	it('is led by the other leg in each next round', () => {
 		const leads = work(wave({ rounds: 4 }))
@@ -65,7 +88,7 @@ describe('a flow on the clock', () => {
 			.filter((e) => e.movement === 'low-lunge')
 			.map((e) => e.leads);
 		expect(leads).toEqual(['left', 'left', 'right', 'right']);
-		expect(phaseSeconds(timeline(wave({ rounds: 2, sides: 'mirror' }))).change).toBe(12);
+		expect(phaseSeconds(timeline(wave({ rounds: 2, sides: 'mirror' }))).change).toBe(11);
 	});
 
 	it('owes a round to the other side when the rounds are odd, and one more pays it', () => {
@@ -96,25 +119,11 @@ describe('a flow on the clock', () => {
 		expect(work(once).filter((e) => e.itemId === lunge.id)).toHaveLength(1);
 	});
 
-	it('lets each item keep its own dose where it is timed', () => {
-		const timed = wave({ rounds: 2, breathsEach: undefined });
-		const breathed = flowOf(wave());
-		const plan = applyEdit(wave(), {
-			do: 'setFlow',
-			blockId: breathed.id,
-			change: { breathsEach: undefined, rounds: 2 }
-		});
-		expect(flowOf(plan)).not.toHaveProperty('breathsEach');
-		expect(work(plan).map(seconds)).toEqual(work(timed).map(seconds));
-		expect(new Set(work(plan).map(seconds)).size).toBeGreaterThan(1);
-		expect(work(plan).some((e) => e.byBreath)).toBe(false);
-	});
-
 	it('is no knob of the fit while the breath times it, and every pass counts when it is timed', () => {
 		const breathed = wave();
 		expect(fit(breathed, findMovement, USUAL_PACE, 1800).ok).toBe(false);
 		const w = new PlanWriter();
-		w.add('warm', w.flow([w.item('low-lunge'), w.item('frog', { dose: 60 })], { breathsEach: undefined }));
+		w.add('warm', w.flow([w.item('low-lunge'), w.item('frog', { dose: 60 })], {}, null));
 		w.add('rest', w.item('savasana'));
 		const plan = w.plan('Timed', '18:30', 1200);
 		const fitted = fit(plan, findMovement);
@@ -122,22 +131,11 @@ describe('a flow on the clock', () => {
 		expect(timeline(applyEdit(plan, { do: 'setDoses', doses: fitted.doses })).totalSeconds).toBe(1200);
 	});
 
-	it('is made longer and shorter by the breath, as long as the breath times it', () => {
-		const plan = wave();
-		const lunge = itemsOf(plan)[1]!;
-		const longer = doseByOne(plan, lunge, findMovement, 1)!;
-		expect(longer).toEqual({ do: 'setFlow', blockId: flowOf(plan).id, change: { breathsEach: 2 } });
-		expect(doseByOne(plan, lunge, findMovement, -1)).toBeNull();
-		expect(doseDragged(plan, lunge, findMovement, 60, 5)).toBeNull();
-		const timed = wave({ breathsEach: undefined });
-		expect(doseByOne(timed, itemsOf(timed)[1]!, findMovement, 1)).toMatchObject({ do: 'setItem' });
-	});
-
-	it('varies as the breath does', () => {
-		const plan = wave();
-		const parts = stretches(timeline(plan), findMovement, (id) => findItem(plan, id));
-		expect(parts.filter((p) => p.common === 'breath')).toHaveLength(work(plan).length);
-		expect(spread(parts, 1800).meanSeconds).toBe(timeline(plan).totalSeconds);
+	it('is made longer and shorter item by item', () => {
+		const [lunge] = itemsOf(wave()).slice(1);
+		expect(doseByOne(lunge!, findMovement, 1)).toMatchObject({ do: 'setDose', change: { amount: 2 } });
+		expect(doseByOne(lunge!, findMovement, -1)).toBeNull();
+		expect(doseDragged(lunge!, findMovement, 10, 5)).toMatchObject({ change: { amount: 3 } });
 	});
 
 	it('may not be written so long that no clock can follow', () => {
@@ -227,7 +225,7 @@ describe('tests and visits', () => {
 		const { entries } = timeline(w.plan('Tested', '18:30', 1800));
 		const phases = entries.filter((e) => e.itemId === null).map((e) => [e.phase, e.position, seconds(e)]);
 		expect(phases).toEqual([
-			['move', 'standing', 30],
+			['move', 'standing', 18],
 			['test', 'standing', 60]
 		]);
 	});

@@ -20,9 +20,9 @@ import { anyPlan } from './arbitrary';
 import { seriesOf } from './series-built';
 
 const ajv = new Ajv2020({ allErrors: true });
-const planSchema = ajv.compile(JSON_SCHEMAS['plan-2.schema.json']);
+const planSchema = ajv.compile(JSON_SCHEMAS['plan-3.schema.json']);
 const groupSchema = ajv.compile(JSON_SCHEMAS['group-1.schema.json']);
-const seriesSchema = ajv.compile(JSON_SCHEMAS['series-2.schema.json']);
+const seriesSchema = ajv.compile(JSON_SCHEMAS['series-3.schema.json']);
 const KINDS = {
 	plan: { read: (text: string) => readPlanFile(text, findMovement), schema: planSchema },
 	group: { read: readGroupFile, schema: groupSchema },
@@ -102,12 +102,12 @@ describe('a plan file', () => {
 		],
 		[
 			'is of another version',
-			(t) => t.replace('"version": 2', '"version": 7'),
-			'reads versions up to 2; the file has 7'
+			(t) => t.replace('"version": 3', '"version": 7'),
+			'reads versions up to 3; the file has 7'
 		],
 		[
 			'has an unknown field',
-			(t) => t.replace('"version": 2', '"version": 2, "extra": 1'),
+			(t) => t.replace('"version": 3', '"version": 3, "extra": 1'),
 			'is not a field of this format'
 		],
 		[

@@ -108,21 +108,21 @@ describe('dragging on the score', () => {
 		);
 	});
 
-	it('snaps an edge to whole breaths, repetitions or five seconds, within the limits', () => {
+	it('snaps an edge to whole breaths, repetitions or five seconds', () => {
 		for (const m of CATALOGUE) {
 			const w = new PlanWriter();
 			const plan = w.add('build', w.item(m.slug)).plan('A', '18:30', 900);
 			const [item] = itemsOf(plan);
-			const edit = doseDragged(plan, item!, findMovement, 1e6, 5);
+			const edit = doseDragged(item!, findMovement, 100, 5);
 			if (!edit) continue;
 			expect(planFaults(applyEdit(plan, edit), findMovement)).toEqual([]);
-			expect(itemsOf(applyEdit(plan, edit))[0]!.dose).toBeGreaterThan(item!.dose);
+			expect(itemsOf(applyEdit(plan, edit))[0]!.dose.amount).toBeGreaterThan(item!.dose.amount);
 		}
 		const w = new PlanWriter();
 		const plan = w.add('build', w.item('warrior-2', { dose: 30 })).plan('A', '18:30', 900);
 		const [item] = itemsOf(plan);
-		expect(doseDragged(plan, item!, findMovement, 8, 1)).toMatchObject({ change: { dose: 40 } });
-		expect(doseDragged(plan, item!, findMovement, 2, 1)).toBeNull();
+		expect(doseDragged(item!, findMovement, 8, 1)).toMatchObject({ change: { amount: 40 } });
+		expect(doseDragged(item!, findMovement, 2, 1)).toBeNull();
 	});
 });
 

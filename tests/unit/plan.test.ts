@@ -57,12 +57,13 @@ describe('edits', () => {
 		const edits: PlanEdit[] = [
 			{ do: 'remove', blockId: 'b1' },
 			{ do: 'move', blockId: 'b1', to: { sectionId: 'peak', index: 0 } },
-			{ do: 'setItem', itemId: 'b2', change: { dose: 12 } },
+			{ do: 'setItem', itemId: 'b2', change: { dose: { amount: 12 } } },
+			{ do: 'setDose', itemId: 'b2', change: { sets: 2 } },
 			{ do: 'chain', blockIds: ['b2', 'b3'] },
 			{ do: 'mirror' },
 			{ do: 'setPlan', change: { title: 'Another' } },
-			{ do: 'setPace', change: { talk: 'brief' } },
-			{ do: 'setDoses', doses: { b2: 9 } }
+			{ do: 'setPace', change: { classKind: 'flow' } },
+			{ do: 'setDoses', doses: { b2: { amount: 9 } } }
 		];
 		for (const edit of edits) expect(applyEdit(plan, edit)).not.toEqual(plan);
 		expect(plan).toEqual(small());
@@ -122,7 +123,7 @@ describe('edits', () => {
 							: what === 1
 								? chainWithNext(plan, id)
 								: what === 2 && item
-									? doseByOne(plan, item, findMovement, 1)
+									? doseByOne(item, findMovement, 1)
 									: what === 3
 										? ({ do: 'removeItem', itemId: id } as const)
 										: what === 4
@@ -137,16 +138,20 @@ describe('edits', () => {
 		);
 	});
 
-	it('a new form keeps the dose where its limits and unit allow it', () => {
-		const item = { ...newItem(small(), movement('supported-bridge')), form: 'full' as const, dose: 120 };
+	it('a new form keeps the dose where it is counted alike, and usual if it was usual', () => {
+		const item = {
+			...newItem(small(), movement('supported-bridge')),
+			form: 'full' as const,
+			dose: { amount: 120 }
+		};
 		expect(formChange(small(), item, movement('supported-bridge'), { form: 'stronger' })).toMatchObject({
 			form: 'stronger',
-			dose: 60
+			dose: { amount: 60 }
 		});
-		const circles = { ...newItem(small(), movement('happy-baby')), dose: 50 };
+		const circles = { ...newItem(small(), movement('happy-baby')), dose: { amount: 50 } };
 		expect(formChange(small(), circles, movement('happy-baby'), { form: 'supported' })).toMatchObject({
 			form: 'supported',
-			dose: 50
+			dose: { amount: 50 }
 		});
 	});
 });
@@ -175,13 +180,19 @@ describe('steps at the desk', () => {
 		expect(placeAfter(emptyPlan('A', '18:30', 900), null)).toEqual({ sectionId: 'settle', index: 0 });
 	});
 
-	it('change a dose by one breath or five seconds, within the limits', () => {
-		const item = { ...newItem(small(), movement('happy-baby')), dose: 58 };
-		expect(doseByOne(small(), item, findMovement, 1)).toMatchObject({ change: { dose: 60 } });
-		expect(doseByOne(small(), { ...item, dose: 60 }, findMovement, 1)).toBeNull();
-		expect(doseByOne(small(), { ...item, dose: 45 }, findMovement, -1)).toMatchObject({
-			change: { dose: 40 }
+	it('change a dose by one breath or five seconds; a range as a whole', () => {
+		const item = { ...newItem(small(), movement('happy-baby')), dose: { amount: 55 } };
+		expect(doseByOne(item, findMovement, 1)).toMatchObject({ change: { amount: 60 } });
+		// what is usual is advice
+		expect(doseByOne({ ...item, dose: { amount: 60 } }, findMovement, 1)).toMatchObject({
+			change: { amount: 65 }
 		});
+		expect(doseByOne({ ...item, dose: { amount: 30, most: 60 } }, findMovement, -1)).toMatchObject({
+			change: { amount: 25, most: 55 }
+		});
+		expect(doseByOne({ ...item, dose: { amount: 1 } }, findMovement, -1)).toBeNull();
+		const march = newItem(small(), movement('supine-march'));
+		expect(doseByOne(march, findMovement, 1)).toMatchObject({ change: { amount: march.dose.amount + 2 } });
 	});
 
 	it('go through everything that can be selected', () => {
@@ -239,7 +250,7 @@ describe('a plan from outside', () => {
 	it.each<[string, (plan: ClassPlan) => unknown, string]>([
 		['a mere word', () => 'a plan', ': a plan is an object'],
 		['a list', () => [], ': a plan is an object'],
-		['no length', (p) => void (p.lengthSeconds = 0), 'lengthSeconds: a class lasts at least 5 minutes'],
+		['no length', (p) => void (p.lengthSeconds = 0), 'lengthSeconds: a class lasts at least a minute'],
 		['ten hours', (p) => void (p.lengthSeconds = 36_000), 'lengthSeconds: a class lasts at most 4 hours'],
 		['a start that is no time', (p) => void (p.startsAt = '25:00'), 'startsAt: startsAt must be a time'],
 		[
@@ -248,11 +259,11 @@ describe('a plan from outside', () => {
 			'blocks[1].movement: the catalogue has no movement "moon-walk"'
 		],
 		[
-			'a dose over the limit',
-			(p) => void (item(p).dose = 99),
-			'blocks[1].dose: 99 repetitions is outside 8-12'
+			'a dose of over an hour',
+			(p) => void (item(p).dose = { amount: 790 }),
+			'blocks[1].dose: 790 repetitions are over an hour on one side'
 		],
-		['a dose of text', (p) => void (item(p).dose = '5'), 'sections[2].blocks[1].dose'],
+		['a dose of text', (p) => void (item(p).dose = { amount: '5' }), 'sections[2].blocks[1].dose.amount'],
 		[
 			'a form it has not',
 			(p) => void (item(p).form = 'floating'),
@@ -328,7 +339,8 @@ describe('what is typed', () => {
 	it.each([
 		[45, 2700],
 		[5, 300],
-		[4.9, null],
+		[1, 60],
+		[0.9, null],
 		[240, 14_400],
 		[241, null],
 		[NaN, null]

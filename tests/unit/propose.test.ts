@@ -22,8 +22,10 @@ import {
 	proposals,
 	standardEffort,
 	type Piece,
-	type Wishes
+	type Wishes,
+	withAmount
 } from '../../src/lib/core/propose';
+import { paceOf } from '../../src/lib/core/pace';
 import { lostSeconds } from '../../src/lib/core/ordering';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
@@ -279,12 +281,9 @@ describe('the objective, against the desk', () => {
 					kind,
 					blocks: once
 						.filter((piece) => piece.section === section)
-						.map(({ option, amount }, i) => ({
-							...option.item!,
-							id: `${kind}${i}`,
-							dose: option.amounts[amount]!,
-							lead: 'left' as const
-						}))
+						.map(({ option, amount }, i) =>
+							withAmount(option.item!, `${kind}${i}`, option.amounts[amount]!, 'left')
+						)
 				}))
 			};
 			const analysis = analysePlan(plan, setting);
@@ -294,7 +293,13 @@ describe('the objective, against the desk', () => {
 				0
 			);
 			const lost = lostSeconds(plan, findMovement);
-			expect(seconds + lost).toBe(analysis.timeline.totalSeconds);
+			// each kind of kit is fetched once, in whatever order; the order pays for placing it
+			const pace = paceOf();
+			const kinds = new Set(analysis.context.items.flatMap(({ form }) => form.props.map(({ kit }) => kit)));
+			const fetched = [...kinds]
+				.filter((kit) => kit !== 'wall space')
+				.reduce((sum, kit) => sum + pace.fetchSeconds[kit] - pace.placeSeconds, 0);
+			expect(seconds + lost + fetched).toBe(analysis.timeline.totalSeconds);
 			expect(parts.flow).toBeCloseTo(0.04 * lost, 6);
 			const { directions, strength } = analysis.balance;
 			const off = DIRECTIONS.reduce(

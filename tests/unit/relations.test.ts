@@ -7,21 +7,12 @@ import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { DIRECTIONS, otherLeg } from '../../src/lib/core/anatomy';
 import { analysePlan, type Analysis } from '../../src/lib/core/checks';
-import { clock, phaseSeconds, spread, stretches } from '../../src/lib/core/clock';
+import { clock, phaseSeconds, spread } from '../../src/lib/core/clock';
 import { preset } from '../../src/lib/core/group';
-import { TALK_STYLES, type PaceChanges } from '../../src/lib/core/pace';
+import { CLASS_KINDS, KINDS, type PaceChanges } from '../../src/lib/core/pace';
 import { rangeSeconds } from '../../src/lib/core/orbit';
-import {
-	applyEdit,
-	blockOfItem,
-	findItem,
-	itemsOf,
-	mirror,
-	nextId,
-	SECTION_KINDS,
-	type ClassPlan
-} from '../../src/lib/core/plan';
-import { anyPlan, doseOf } from './arbitrary';
+import { applyEdit, itemsOf, mirror, nextId, SECTION_KINDS, type ClassPlan } from '../../src/lib/core/plan';
+import { anyPlan } from './arbitrary';
 
 const read = (plan: ClassPlan): Analysis =>
 	analysePlan(plan, { catalogue: CATALOGUE, find: findMovement, targets: preset('runners').targets });
@@ -55,24 +46,27 @@ describe('the clock', () => {
 			const items = itemsOf(plan);
 			if (items.length === 0) return;
 			const item = items[pick % items.length]!;
-			if (item.dose >= doseOf(item).max) return;
-			const block = blockOfItem(plan, item.id);
-			if (block?.kind === 'flow' && block.breathsEach) return; // lasts as long as the breath does
-			const more = applyEdit(plan, { do: 'setItem', itemId: item.id, change: { dose: item.dose + 1 } });
+			const more = applyEdit(plan, {
+				do: 'setDose',
+				itemId: item.id,
+				change: { amount: item.dose.amount + 1 }
+			});
 			const work = (p: ClassPlan) => phaseSeconds(clock(p, findMovement)).work;
 			expect(work(more)).toBeGreaterThan(work(plan));
 			expect(total(more) - total(plan)).toBeCloseTo(work(more) - work(plan), 6);
 		}));
 
-	it('is never shorter when somebody talks more or breathes more slowly', () =>
+	it('is never shorter when more is built up or breaths are slower', () =>
 		forAny((plan) => {
-			const talks = TALK_STYLES.map((talk) => total({ ...plan, pinnedPace: { talk } }));
-			expect([...talks].sort((a, b) => a - b)).toEqual(talks);
+			const kinds = (['flow', 'detailed'] as const).map((classKind) =>
+				total({ ...plan, pinnedPace: { classKind } })
+			);
+			expect([...kinds].sort((a, b) => a - b)).toEqual(kinds);
 			const slower: PaceChanges[] = [
 				{ heldBreathSeconds: 9 },
 				{ movingBreathSeconds: 7 },
 				{ countSeconds: 2 },
-				{ setUpSeconds: 8 },
+				{ setUpSeconds: 20 },
 				{ changeSidesSeconds: 20 },
 				{ changeSidesWithPropSeconds: 40 },
 				{ moveSeconds: 20 }
@@ -81,11 +75,23 @@ describe('the clock', () => {
 				expect(total({ ...plan, pinnedPace: pace })).toBeGreaterThanOrEqual(total(plan) - 1e-9);
 		}));
 
-	it('works only for the pace of what it holds: talking less changes no second of work', () =>
+	it('changes the work by the factor of the kind of class, and by nothing else', () =>
 		forAny((plan) => {
-			const work = (talk: (typeof TALK_STYLES)[number]) =>
-				phaseSeconds(clock({ ...plan, pinnedPace: { talk } }, findMovement)).work;
-			expect(work('brief')).toBeCloseTo(work('detailed'), 6);
+			const workIn = (changes: PaceChanges) => {
+				const { entries } = clock({ ...plan, pinnedPace: changes }, findMovement);
+				return entries.filter(({ phase }) => phase === 'work');
+			};
+			const [one, ...others] = CLASS_KINDS.map((classKind) => ({ classKind, work: workIn({ classKind }) }));
+			for (const { classKind, work } of others)
+				for (const [i, { fromSeconds, toSeconds }] of work.entries()) {
+					const was = one!.work[i]!.toSeconds - one!.work[i]!.fromSeconds;
+					const ratio = KINDS[classKind].workFactor / KINDS[one!.classKind].workFactor;
+					// whole seconds on both sides
+					expect(Math.abs(toSeconds - fromSeconds - was * ratio)).toBeLessThanOrEqual(0.5 + 0.5 * ratio);
+				}
+			expect(phaseSeconds(clock({ ...plan, pinnedPace: { setUpSeconds: 40 } }, findMovement)).work).toBe(
+				phaseSeconds(clock(plan, findMovement)).work
+			);
 		}));
 
 	it('is not moved by title, start or the length asked for', () =>
@@ -96,10 +102,9 @@ describe('the clock', () => {
 
 	it('likely ends on both sides of the middle, in time more often the longer the class may be', () =>
 		forAny((plan) => {
-			const parts = stretches(clock(plan, findMovement), findMovement, (id) => findItem(plan, id));
-			const chances = [0.5, 0.9, 1, 1.1, 2].map((f) => spread(parts, f * total(plan)).onTime);
+			const chances = [0.5, 0.9, 1, 1.1, 2].map((f) => spread(total(plan), f * total(plan), 0.12).onTime);
 			expect([...chances].sort((a, b) => a - b)).toEqual(chances);
-			const { likelyFromSeconds, likelyToSeconds } = spread(parts, plan.lengthSeconds);
+			const { likelyFromSeconds, likelyToSeconds } = spread(total(plan), plan.lengthSeconds, 0.12);
 			expect(likelyFromSeconds).toBeLessThanOrEqual(likelyToSeconds);
 		}));
 });
@@ -131,7 +136,7 @@ describe('the orbit', () => {
 		forAny((plan) => {
 			const slow = read({
 				...plan,
-				pinnedPace: { talk: 'detailed', setUpSeconds: 30, changeSidesSeconds: 60 }
+				pinnedPace: { setUpSeconds: 30, changeSidesSeconds: 60 }
 			});
 			expect(slow.orbit.workSeconds).toBeCloseTo(read(plan).orbit.workSeconds, 6);
 		}));

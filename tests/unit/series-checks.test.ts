@@ -63,7 +63,7 @@ const TABLE: Record<string, Row> = {
 					1,
 					classWith([...USUAL, 'goddess-squat', 'single-leg-squat'])
 				),
-				'week 2 asks for 83 % more than the last ordinary week; the limit is 10 %'
+				'week 2 asks for 81 % more than the last ordinary week; the limit is 10 %'
 			]
 		]
 	},

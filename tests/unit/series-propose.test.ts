@@ -56,7 +56,7 @@ describe('proposing a series', () => {
 				const item = itemsOf(c.plan!).find(
 					({ movement, form }) => movement === step.movement && form === step.form
 				);
-				expect(item).toMatchObject({ mode: step.mode, dose: step.dose });
+				expect(item).toMatchObject({ mode: step.mode, dose: { amount: step.dose } });
 			}
 		}
 	});

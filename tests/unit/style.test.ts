@@ -115,16 +115,18 @@ describe('a style changes', () => {
 
 	it('what counts a new hold: breaths become seconds and back, everything else stays', () => {
 		// 5 breaths of 7 s (observed 6-8: common practice, no source)
-		expect(exchanged(5, 'seconds')).toBe(35);
-		expect(exchanged(35, 'breaths')).toBe(5);
-		expect(exchanged(2, 'breaths')).toBe(1);
+		const breaths = { unit: 'breaths', min: 1, usual: 5, max: 9 } as const;
+		const byTheClock = { ...breaths, unit: 'seconds' } as const;
+		expect(exchanged(5, breaths, byTheClock, 'passive')).toBe(35);
+		expect(exchanged(35, byTheClock, breaths, 'passive')).toBe(5);
+		expect(exchanged(2, byTheClock, breaths, 'passive')).toBe(1);
 		const byClock = newItem(empty({ counting: 'seconds' }), movement('low-lunge'), 'left', 'full');
-		expect(byClock).toMatchObject({ unit: 'seconds', dose: 35 });
-		expect(newItem(empty({ counting: 'breaths' }), movement('low-lunge')).unit).toBeUndefined();
-		expect(newItem(empty({ counting: 'seconds' }), movement('clam')).unit).toBeUndefined();
+		expect(byClock.dose).toEqual({ unit: 'seconds', amount: 35 });
+		expect(newItem(empty({ counting: 'breaths' }), movement('low-lunge')).dose.unit).toBeUndefined();
+		expect(newItem(empty({ counting: 'seconds' }), movement('clam')).dose.unit).toBeUndefined();
 		for (const m of CATALOGUE) {
 			const item = newItem(empty({ counting: 'breaths' }), m);
-			const range = doseRange(formOf(m, item.form)!, item.mode, item.unit);
+			const range = doseRange(formOf(m, item.form)!, item.mode, item.dose.unit);
 			if (isHold(range) && item.mode !== 'rest') expect(range.unit, m.slug).toBe('breaths');
 		}
 	});
@@ -152,34 +154,34 @@ describe('a style changes', () => {
 
 describe('a hold in the other unit', () => {
 	it('takes the seconds it says, and is fitted in its unit', () => {
-		const plan = withItem(empty(), 'low-lunge', { form: 'full', unit: 'seconds', dose: 40 });
+		const plan = withItem(empty(), 'low-lunge', { form: 'full', dose: { unit: 'seconds', amount: 40 } });
 		expect(planFaults(plan, findMovement)).toEqual([]);
 		const work = clock(plan, findMovement).entries.filter((e) => e.phase === 'work');
 		expect(work.map((e) => e.toSeconds - e.fromSeconds)).toEqual([40, 40]);
 		const now = clock(plan, findMovement).totalSeconds;
 		const fitted = fit(plan, findMovement, USUAL_PACE, now + 10);
-		expect(fitted.ok && fitted.doses[itemsOf(plan)[0]!.id]).toBe(45);
+		expect(fitted.ok && fitted.doses[itemsOf(plan)[0]!.id]).toEqual({ amount: 45 });
 	});
 
-	it('is refused where there is no hold', () => {
-		const plan = withItem(empty(), 'clam', { unit: 'seconds', dose: 10 });
-		expect(planFaults(plan, findMovement)[0]?.message).toBe('clam is counted in repetitions');
+	it('is taken where there are repetitions too: so many seconds of them', () => {
+		const plan = withItem(empty(), 'clam', { dose: { unit: 'seconds', amount: 60 } });
+		expect(planFaults(plan, findMovement)).toEqual([]);
+		const work = clock(plan, findMovement).entries.filter((e) => e.phase === 'work');
+		expect(work.map((e) => e.toSeconds - e.fromSeconds)).toEqual([60, 60]);
 	});
 
-	it('is given up when another mode has no hold', () => {
+	it('stays when the mode is another one', () => {
 		const plan = empty();
-		const item = { ...newItem(plan, movement('low-lunge')), unit: 'seconds' as const, dose: 40 };
+		const item = { ...newItem(plan, movement('low-lunge')), dose: { unit: 'seconds' as const, amount: 40 } };
 		const change = formChange(plan, item, movement('low-lunge'), { mode: 'dynamic' });
-		expect(change).toMatchObject({ mode: 'dynamic', unit: undefined });
-		expect(change.dose).toBe(doseRange(form('low-lunge', item.form), 'dynamic').usual);
+		expect(change).toMatchObject({ mode: 'dynamic', dose: { unit: 'seconds' } });
 	});
 });
 
 describe('more on one side', () => {
 	const plan = withItem(empty({ sides: 'more time' }), 'low-lunge', {
 		form: 'full',
-		dose: 4,
-		moreOn: { leg: 'right', dose: 3 }
+		dose: { amount: 4, moreOn: { leg: 'right', amount: 3 } }
 	});
 
 	it('lengthens that side only', () => {
@@ -197,11 +199,11 @@ describe('more on one side', () => {
 		if (!fitted.ok) return;
 		const after = applyEdit(plan, { do: 'setDoses', doses: fitted.doses });
 		expect(clock(after, findMovement).totalSeconds).toBe(now + 28);
-		expect(itemsOf(after)[0]!.moreOn).toEqual({ leg: 'right', dose: 3 });
+		expect(itemsOf(after)[0]!.dose.moreOn).toEqual({ leg: 'right', amount: 3 });
 	});
 
 	it('is refused on a movement without sides', () => {
-		const wrong = withItem(empty(), 'cat-cow', { moreOn: { leg: 'left', dose: 1 } });
+		const wrong = withItem(empty(), 'cat-cow', { dose: { amount: 4, moreOn: { leg: 'left', amount: 1 } } });
 		expect(planFaults(wrong, findMovement)[0]?.message).toBe('cat-cow has no sides');
 	});
 });

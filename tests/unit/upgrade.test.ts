@@ -6,6 +6,8 @@ import mysql from 'mysql2/promise';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { CATALOGUE } from '../../src/lib/catalogue';
 import { paceOf } from '../../src/lib/core/pace';
+import { PLAN } from '../../src/lib/core/plan';
+import { broughtUp } from '../../src/lib/core/validation';
 import { DamagedDocument } from '../../src/lib/server/db/document-column';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
@@ -159,13 +161,15 @@ afterAll(async () => {
 it('a class keeps its day and what was set for it; what was the teacher’s is looked up', async () => {
 	const stored = (await getPlan(db, 'loft', 'headland'))!;
 	expect(stored).toMatchObject({ plannedOn: '2026-11-24', version: 1 });
-	expect(stored.plan).toEqual({ ...plan, pace: undefined, pinnedPace: { talk: 'detailed' } });
+	const brought = broughtUp(PLAN, { ...plan, pace: { talk: 'detailed' } });
+	expect(stored.plan).toEqual(brought.ok && brought.value);
+	expect(stored.plan.pinnedPace).toEqual({ classKind: 'detailed' });
 	const { style } = await getStyle(db, 'imke');
 	expect(paceOf(style.pace, stored.plan.pinnedPace)).toMatchObject({
 		heldBreathSeconds: 9,
-		talk: 'detailed'
+		classKind: 'detailed'
 	});
-	expect((await getTemplate(db, 'loft', 'kept'))!.plan.pinnedPace).toEqual({ talk: 'detailed' });
+	expect((await getTemplate(db, 'loft', 'kept'))!.plan.pinnedPace).toEqual({ classKind: 'detailed' });
 });
 
 it('how classes of a series went is kept beside it, and only planned classes do not count as taught', async () => {

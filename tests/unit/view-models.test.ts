@@ -17,8 +17,7 @@ import {
 	score,
 	shiftsBetween,
 	strengthParts,
-	ticksOf,
-	unitWord
+	ticksOf
 } from '../../src/lib/core/view-models';
 import { preset } from '../../src/lib/core/group';
 import { rangeSeconds } from '../../src/lib/core/orbit';
@@ -30,7 +29,8 @@ import {
 	mirror,
 	newItem,
 	type ClassPlan,
-	type Item
+	type Item,
+	unitWord
 } from '../../src/lib/core/plan';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { anyPlan } from './arbitrary';
@@ -105,11 +105,11 @@ describe('the score says what the clock says', () => {
 	});
 
 	it('a chain is drawn as items that belong together, once for each side', () => {
-		const plan = classOf(['low-lunge', 'side-lunge-shift']);
+		const plan = classOf(['low-lunge', 'lizard']);
 		const blockIds = itemsOf(plan).map((i) => i.id);
 		const chained = applyEdit(plan, { do: 'chain', blockIds });
 		const { blocks } = score(read(chained));
-		const [a, b] = ['low-lunge', 'side-lunge-shift'].map((slug) => findMovement(slug)!.english);
+		const [a, b] = ['low-lunge', 'lizard'].map((slug) => findMovement(slug)!.english);
 		expect(blocks.map((drawn) => drawn.name)).toEqual([a, b, a, b]);
 		expect(blocks.every((b) => b.chained)).toBe(true);
 		expect(score(read(plan)).blocks.some((b) => b.chained)).toBe(false);
@@ -310,7 +310,7 @@ describe('before and after', () => {
 		expect(all.every((s) => s.before === s.after)).toBe(true);
 	});
 
-	it('says what differs in a movement, doses with their unit, once where it is the same', () => {
+	it('says what differs in a movement, doses in words', () => {
 		const changed = (before: Partial<Item>, after: Partial<Item>) => {
 			const [a, b] = [before, after].map((change) => {
 				const plan = classOf(['pigeon-fold']);
@@ -319,15 +319,19 @@ describe('before and after', () => {
 			const [kept] = comparePlans(a!, b!).kept;
 			return changesInWords(kept!, read(a!), read(b!)).map((c) => `${c.field}: ${c.before} → ${c.after}`);
 		};
-		const active = { mode: 'active', dose: 6 } as const;
-		expect(changed(active, { ...active, dose: 8 })).toEqual(['dose: 6 → 8 breaths']);
-		expect(changed(active, { mode: 'passive', dose: 60, lead: 'right' })).toEqual([
+		const active = { mode: 'active', dose: { amount: 6 } } as const;
+		expect(changed(active, { ...active, dose: { amount: 8 } })).toEqual([
+			'dose: 6 breaths each side → 8 breaths each side'
+		]);
+		expect(changed(active, { mode: 'passive', dose: { amount: 60 }, lead: 'right' })).toEqual([
 			'mode: active → passive',
-			'dose: 6 breaths → 60 seconds',
+			'dose: 6 breaths each side → 60 seconds each side',
 			'first side: left → right'
 		]);
 		// the same figure is another dose where it counts something else
-		expect(changed(active, { ...active, unit: 'seconds' })).toEqual(['dose: 6 breaths → 6 seconds']);
+		expect(changed(active, { ...active, dose: { amount: 6, unit: 'seconds' } })).toEqual([
+			'dose: 6 breaths each side → 6 seconds each side'
+		]);
 		expect(changed(active, active)).toEqual([]);
 	});
 

@@ -2,10 +2,12 @@ import { findMovement } from '../catalogue';
 import { HIP_TESTS, type TestId } from '../core/measure';
 import { usualForm, type Caution, type FormId, type Mode } from '../core/movement';
 import {
+	breathsJoined,
 	SECTION_KINDS,
 	type Block,
 	type Chain,
 	type ClassPlan,
+	type Dose,
 	type Flow,
 	type Item,
 	type SectionKind
@@ -14,7 +16,8 @@ import {
 interface ItemWords {
 	form?: FormId;
 	mode?: Mode;
-	dose?: number;
+	/** An amount, or more of a dose than that. */
+	dose?: number | Dose;
 	lead?: 'left' | 'right';
 	notice?: number;
 	/** Cautions with which the teacher keeps it. */
@@ -51,7 +54,7 @@ export class PlanWriter {
 			movement: slug,
 			form: form.id,
 			mode: words.mode ?? (movement.modes[0] as Mode),
-			dose: words.dose ?? form.dose.usual,
+			dose: typeof words.dose === 'object' ? words.dose : { amount: words.dose ?? form.dose.usual },
 			lead: words.lead ?? 'left',
 			...(words.keep ? { confirmed: words.keep.map((caution) => ({ caution, on: KEPT_ON })) } : {}),
 			...(words.notice ? { noticeSeconds: words.notice } : {})
@@ -62,9 +65,21 @@ export class PlanWriter {
 		return { kind: 'chain', id: this.id(), items };
 	}
 
-	/** Four rounds, one breath to each movement, unless said otherwise. */
-	flow(items: Item[], words: Partial<Pick<Flow, 'rounds' | 'sides' | 'breathsEach'>> = {}): Flow {
-		return { kind: 'flow', id: this.id(), items, rounds: 4, sides: 'alternate', breathsEach: 1, ...words };
+	/** Four rounds, so many breaths joined to each movement (one unless said otherwise); null: each has its own dose. */
+	flow(
+		items: Item[],
+		words: Partial<Pick<Flow, 'rounds' | 'sides'>> = {},
+		breathsEach: number | null = 1
+	): Flow {
+		return {
+			kind: 'flow',
+			id: this.id(),
+			items:
+				breathsEach === null ? items : items.map((item) => ({ ...item, dose: breathsJoined(breathsEach) })),
+			rounds: 4,
+			sides: 'alternate',
+			...words
+		};
 	}
 
 	test(test: TestId, seconds = HIP_TESTS[test].usualSeconds): Block {

@@ -16,7 +16,7 @@ export const DOSE: Tables = {
 		failing: [
 			[
 				'five minutes of squatting',
-				(w) => w.add('build', { ...w.item('goddess-squat'), dose: 300 }),
+				(w) => w.add('build', w.item('goddess-squat', { dose: { amount: 300, unit: 'seconds' } })),
 				'Wide squat is held for 5:00 a side; isometric holds end at 1:00'
 			]
 		]
@@ -32,8 +32,46 @@ export const DOSE: Tables = {
 		failing: [
 			[
 				'one breath',
-				(w) => w.add('release', { ...w.item('wall-figure-four'), dose: 1 }),
+				(w) => w.add('release', w.item('wall-figure-four', { dose: 1 })),
 				'Figure four at the wall is held for 0:07 a side; from 0:10 on it lengthens something'
+			]
+		]
+	},
+	'unusual-dose': {
+		passing: [
+			['what is usual', (w) => w.add('build', w.item('clam', { dose: 10 }))],
+			['by turns, both sides together', (w) => w.add('warm', w.item('supine-march', { dose: 20 }))],
+			['five minutes in a quiet hold', (w) => w.add('release', w.item('supine-butterfly', { dose: 300 }))],
+			['what other checks say', (w) => w.add('peak', w.item('warrior-2', { dose: 150 }))],
+			['few, in several sets', (w) => w.add('build', w.item('clam', { dose: { amount: 4, sets: 3 } }))],
+			['passed through', (w) => w.add('warm', { ...w.item('plank', { dose: 1 }), passed: true })]
+		],
+		failing: [
+			[
+				'forty clams',
+				(w) => w.add('build', w.item('clam', { dose: 40 })),
+				'Clam: 40 repetitions; 8 to 12 is usual'
+			],
+			[
+				'a range in other units, far too little',
+				(w) => w.add('build', w.item('clam', { dose: { amount: 5, most: 10, unit: 'seconds' } })),
+				'Clam: 5–10 seconds; 35 to 55 is usual'
+			]
+		]
+	},
+	'one-way': {
+		passing: [
+			[
+				'both ways',
+				(w) => w.add('warm', w.item('standing-hip-circle', { dose: { amount: 4, bothWays: true } }))
+			],
+			['what has no way', (w) => w.add('warm', w.item('cat-cow'))]
+		],
+		failing: [
+			[
+				'circles forward',
+				(w) => w.add('warm', w.item('standing-hip-circle', { dose: 8 })),
+				'Standing knee circles: one way only'
 			]
 		]
 	},
@@ -106,7 +144,7 @@ export const DOSE: Tables = {
 			['both legs alike', (w) => w.add('build', w.item('low-lunge', { form: 'full' }))],
 			[
 				'more on purpose',
-				(w) => w.add('build', { ...w.item('clam', { dose: 12 }), moreOn: { leg: 'left', dose: 30 } }),
+				(w) => w.add('build', w.item('clam', { dose: { amount: 12, moreOn: { leg: 'left', amount: 30 } } })),
 				{ style: { sides: 'more time' } }
 			]
 		],
@@ -161,7 +199,7 @@ export const DOSE: Tables = {
 			[
 				'a third of it, for very mobile people',
 				(w) => w.add('build', w.item('clam'), w.item('goddess-squat'), w.item('supine-twist', { dose: 4 })),
-				'32 % of the work is passive; at most 20 % is usual',
+				'31 % of the work is passive; at most 20 % is usual',
 				{ group: newGroup('very mobile', 'Kelp') }
 			]
 		],

@@ -175,7 +175,7 @@ export const PEOPLE: Tables = {
 			],
 			[
 				'more on the tighter side, in a style that gives it',
-				(w) => w.add('build', { ...w.item('clam'), moreOn: { leg: 'left', dose: 4 } }),
+				(w) => w.add('build', w.item('clam', { dose: { amount: 10, moreOn: { leg: 'left', amount: 4 } } })),
 				{ style: { sides: 'more time' } }
 			],
 			[
@@ -199,7 +199,7 @@ export const PEOPLE: Tables = {
 			],
 			[
 				'more on one side, in a style of equal sides',
-				(w) => w.add('build', { ...w.item('clam'), moreOn: { leg: 'left', dose: 4 } }),
+				(w) => w.add('build', w.item('clam', { dose: { amount: 10, moreOn: { leg: 'left', amount: 4 } } })),
 				'Clam gives the left side more; this style keeps the time equal'
 			],
 			[

@@ -2,10 +2,12 @@ import { CATALOGUE } from '$lib/catalogue';
 import { blockSpans } from '$lib/core/clock';
 import { readBlocks, writeBlocks } from '$lib/core/formats';
 import { HIP_TESTS, TEST_IDS } from '$lib/core/measure';
+import { KINDS, type ClassKind } from '$lib/core/pace';
 import {
 	applyEdit,
 	blockOfItem,
 	blocksHolding,
+	breathsJoined,
 	chainWithNext,
 	findBlock,
 	impliedLinks,
@@ -19,6 +21,9 @@ import {
 	placeAfter,
 	placeAtSecond,
 	selectableIds,
+	unitWord,
+	type Chain,
+	type ChainChange,
 	type Flow,
 	type FlowChange,
 	type Item,
@@ -179,6 +184,22 @@ export class BlockCommands {
 
 	setFlow(flow: Flow, change: FlowChange, said: string): void {
 		this.document.edit({ do: 'setFlow', blockId: flow.id, change }, said);
+	}
+
+	/** So many breaths joined to every movement of a flow. */
+	breathsToEach(flow: Flow, breaths: number): void {
+		const doses = Object.fromEntries(flow.items.map((item) => [item.id, breathsJoined(breaths)]));
+		this.document.edit({ do: 'setDoses', doses }, `${breaths} ${unitWord('breaths', breaths)} to each`);
+	}
+
+	setChain(chain: Chain, change: ChainChange, said: string): void {
+		this.document.edit({ do: 'setChain', blockId: chain.id, change }, said);
+	}
+
+	/** How a part of the class is taught; undefined: like the rest. */
+	setKind(sectionId: string, classKind: ClassKind | undefined): void {
+		const said = classKind ? `This part: ${KINDS[classKind].name.toLowerCase()}` : 'This part like the rest';
+		this.document.edit({ do: 'setSection', sectionId, classKind }, said);
 	}
 
 	/** Says how the leg changes before an item of a chain or flow. */

@@ -1,18 +1,17 @@
 import { isSymmetrical, otherLeg } from '$lib/core/anatomy';
-import { secondsPerUnit } from '$lib/core/clock';
+import { secondsOfEach } from '$lib/core/clock';
 import {
-	doseRange,
-	exchanged,
 	formOf,
 	type Caution,
+	type DoseUnit,
 	type FormId,
-	type HoldUnit,
 	type Mode,
 	type Movement
 } from '$lib/core/movement';
 import { paceOf } from '$lib/core/pace';
 import {
 	blockOfItem,
+	countedIn,
 	doseByOne,
 	doseDragged,
 	findItem,
@@ -20,12 +19,14 @@ import {
 	itemsIn,
 	newItem,
 	placeAfter,
+	rangeOf,
+	turnsChange,
 	type Block,
+	type DoseChange,
 	type Item,
 	type ItemChange,
 	type PlanEdit
 } from '$lib/core/plan';
-import { styledRange } from '$lib/core/style';
 import { substitutes, type Substitute } from '$lib/core/substitution';
 import type { PlanDocument } from './plan-document.svelte';
 import type { Selection } from './selection.svelte';
@@ -110,9 +111,9 @@ export class ItemCommands {
 	}
 
 	doseBy(item: Item, step: -1 | 1): void {
-		const edit = doseByOne(this.document.plan, item, this.document.catalogue.find, step);
+		const edit = doseByOne(item, this.document.catalogue.find, step);
 		if (edit) this.document.edit(edit, step === 1 ? 'Longer' : 'Shorter');
-		else this.document.say(step === 1 ? 'This form goes no longer' : 'This form goes no shorter');
+		else this.document.say(step === 1 ? 'It goes no longer' : 'It goes no shorter');
 	}
 
 	/** A drag of the right edge of an item on the score, seconds. */
@@ -121,23 +122,18 @@ export class ItemCommands {
 		const movement = item && this.document.catalogue.find(item.movement);
 		const form = movement && formOf(movement, item.form);
 		if (!item || !form) return;
-		const passes = this.document.analysis.timeline.entries.filter(
+		const goes = this.document.analysis.timeline.entries.filter(
 			(e) => e.itemId === itemId && e.phase === 'work'
 		).length;
-		const unit = secondsPerUnit(
-			doseRange(form, item.mode, item.unit),
+		const each = secondsOfEach(
+			item.dose,
+			rangeOf(item, movement, form),
 			item.mode,
 			paceOf(this.document.setting.pace, this.document.plan.pinnedPace)
 		);
-		const edit = doseDragged(
-			this.document.plan,
-			item,
-			this.document.catalogue.find,
-			seconds / Math.max(1, passes),
-			unit
-		);
+		const edit = doseDragged(item, this.document.catalogue.find, seconds / Math.max(1, goes), each);
 		if (edit) this.document.edit(edit, 'Dose changed');
-		else this.document.say('This form goes no further');
+		else this.document.say('It goes no further');
 	}
 
 	setForm(item: Item, movement: Movement, to: { form?: FormId; mode?: Mode }): void {
@@ -145,14 +141,22 @@ export class ItemCommands {
 		this.change(item, formChange(this.document.plan, item, movement, to), `${movement.english}: ${said}`);
 	}
 
-	/** Counts a hold by the breath or by the clock, the amount carried over. */
-	setUnit(item: Item, unit: HoldUnit): void {
-		const form = this.document.catalogue.find(item.movement)?.forms.find((f) => f.id === item.form);
-		if (!form) return;
-		const own = doseRange(form, item.mode).unit;
-		const range = styledRange(this.document.style, form, item.mode, unit);
-		const dose = Math.min(range.max, Math.max(range.min, exchanged(item.dose, unit)));
-		this.change(item, { unit: unit === own ? undefined : unit, dose }, `Counted in ${unit}`);
+	/** Part of a dose; `field` names what is typed in. */
+	setDose(item: Item, change: DoseChange, said = 'Dose changed', field = ''): void {
+		this.document.edit({ do: 'setDose', itemId: item.id, change }, said, field);
+	}
+
+	/** Counts an item in another unit, the amount carried over. */
+	setUnit(item: Item, unit: DoseUnit): void {
+		const movement = this.document.catalogue.find(item.movement);
+		const form = movement && formOf(movement, item.form);
+		if (form) this.setDose(item, countedIn(item, movement, form, unit), `Counted in ${unit}`);
+	}
+
+	/** Lets the sides take turns, or one follow the other. */
+	setTurns(item: Item, movement: Movement, byTurns: boolean): void {
+		const said = byTurns ? 'The sides take turns' : 'One side, then the other';
+		this.change(item, turnsChange(item, movement, byTurns), said);
 	}
 
 	swapLead(item: Item): void {

@@ -1,11 +1,11 @@
 import { CATALOGUE } from '$lib/catalogue';
 import type { Leg } from '$lib/core/anatomy';
 import { analysePlan, type Analysis } from '$lib/core/checks';
-import { spread, stretches } from '$lib/core/clock';
+import { spread } from '$lib/core/clock';
 import type { Group } from '$lib/core/group';
 import { HIP_TESTS } from '$lib/core/measure';
 import { catalogueView, type Difference, type Movement } from '$lib/core/movement';
-import type { PaceModel } from '$lib/core/pace';
+import { classLogSd, type PaceModel } from '$lib/core/pace';
 import {
 	applyEdit,
 	blockOfItem,
@@ -75,8 +75,9 @@ export class PlanDocument {
 	/** When the class is likely to end. */
 	readonly spread = $derived.by(() =>
 		spread(
-			stretches(this.analysis.timeline, this.catalogue.find, this.itemOf, this.setting.pace),
-			this.plan.lengthSeconds
+			this.analysis.timeline.totalSeconds,
+			this.plan.lengthSeconds,
+			classLogSd(this.setting.pace, this.plan.pinnedPace)
 		)
 	);
 	/** Items of the plan by their ids. */

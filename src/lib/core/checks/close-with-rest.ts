@@ -39,7 +39,11 @@ export const closeWithRest: Check = {
 			return {
 				label: 'Rest for a minute',
 				edits: [
-					{ do: 'setItem', itemId: last.item.id, change: { dose: Math.max(dose.min, CLOSING_REST_SECONDS) } }
+					{
+						do: 'setDose',
+						itemId: last.item.id,
+						change: { amount: Math.max(dose.min, CLOSING_REST_SECONDS) }
+					}
 				]
 			};
 		}

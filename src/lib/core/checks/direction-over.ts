@@ -1,8 +1,8 @@
+import { lessOf } from './help';
 import { DIRECTION_NAME, DIRECTIONS, type Direction } from '../anatomy';
 import { profileOf } from '../substitution';
 import { formatDuration } from '../clock';
 import { shareText } from '../orbit';
-import { doseByOne } from '../plan';
 import type { Check } from './types';
 
 export const directionOver: Check = {
@@ -30,7 +30,7 @@ export const directionOver: Check = {
 		});
 	},
 	/** One step less of the item that gives it most. */
-	repair(finding, { items, plan, find }) {
+	repair(finding, { items, style }) {
 		const direction = finding.data.direction as Direction;
 		const longest = [...items]
 			.filter(({ item, movement }) => !item.pinned && profileOf(movement).range[direction] > 0)
@@ -40,7 +40,7 @@ export const directionOver: Check = {
 					a.workSeconds * profileOf(a.movement).range[direction]
 			);
 		for (const taught of longest) {
-			const edit = doseByOne(plan, taught.item, find, -1);
+			const edit = lessOf(taught, style);
 			if (edit) return { label: `Less of ${taught.movement.english}`, edits: [edit] };
 		}
 		return null;

@@ -1,7 +1,16 @@
 import type { LegAction, MuscleGroup, Tissue } from '../anatomy';
 import { isSymmetrical, TISSUES } from '../anatomy';
-import { actionOf, WORKING_MODES, type FormId, type Mode } from '../movement';
-import { findItem, formChange, type ClassPlan, type PlanEdit } from '../plan';
+import { actionOf, WORKING_MODES, type FormId, type Mode, type Movement } from '../movement';
+import {
+	doseByOne,
+	findItem,
+	formChange,
+	rangeInStyle,
+	stepOfItem,
+	type ClassPlan,
+	type PlanEdit
+} from '../plan';
+import type { TeachingStyle } from '../style';
 import type { TimedItem } from '../clock';
 import type { Where } from './types';
 
@@ -84,6 +93,13 @@ export function hungSeconds(items: readonly TimedItem[]): Map<Tissue, number> {
 export function formEdit(plan: ClassPlan, { item, movement }: TimedItem, form: FormId): PlanEdit {
 	const written = findItem(plan, item.id) ?? item;
 	return { do: 'setItem', itemId: item.id, change: formChange(plan, written, movement, { form }) };
+}
+
+/** The edit that takes one step off a dose, as long as it stays usual. */
+export function lessOf({ item, movement, form }: TimedItem, style: TeachingStyle): PlanEdit | null {
+	const { min } = rangeInStyle(style, item, movement, form);
+	const find = (slug: string) => (slug === movement.slug ? (movement as Movement) : undefined);
+	return item.dose.amount - stepOfItem(item, find) < min ? null : doseByOne(item, find, -1);
 }
 
 /** Percent of a whole, 0 where there is none. */

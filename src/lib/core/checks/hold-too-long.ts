@@ -1,5 +1,6 @@
 import { formatDuration } from '../clock';
-import { doseRange, isHold, type Mode } from '../movement';
+import { isHold, type Mode } from '../movement';
+import { middleOf, rangeOf } from '../plan';
 import { at } from './help';
 import { LONGEST_HOLD_SECONDS } from '../rules';
 import type { TimedItem } from '../clock';
@@ -16,8 +17,20 @@ const MOST_SECONDS: Partial<Record<Mode, number>> = {
 	'press-and-ease': 90
 };
 
+/** Whether the work of an item is one hold; repetitions in any mode are not. */
+const isHeld = ({ item, movement, form }: TimedItem): boolean => {
+	const range = rangeOf(item, movement, form);
+	return isHold(range) || range.unit === 'counts';
+};
+
 /** Seconds of work of one side of an item, in one go. */
 export const secondsASide = (taught: TimedItem): number => taught.workSeconds / Math.max(1, taught.times);
+
+/** Whether an item is held longer than its mode bears. */
+export function isHeldTooLong(taught: TimedItem): boolean {
+	const most = MOST_SECONDS[taught.item.mode];
+	return most !== undefined && secondsASide(taught) > most && isHeld(taught);
+}
 
 export const holdTooLong: Check = {
 	meta: {
@@ -30,9 +43,9 @@ export const holdTooLong: Check = {
 	},
 	check({ items }) {
 		return items.flatMap((taught) => {
-			const most = MOST_SECONDS[taught.item.mode];
+			if (!isHeldTooLong(taught)) return [];
+			const most = MOST_SECONDS[taught.item.mode]!;
 			const seconds = secondsASide(taught);
-			if (!most || seconds <= most) return [];
 			return [
 				{
 					message: `${taught.movement.english} is held for ${formatDuration(seconds)} a side; ${taught.item.mode} holds end at ${formatDuration(most)}`,
@@ -45,15 +58,15 @@ export const holdTooLong: Check = {
 	repair(finding, { items }) {
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);
 		if (!taught) return null;
-		const { item, form } = taught;
-		const range = doseRange(form, item.mode, item.unit);
+		const { item, movement, form } = taught;
+		const range = rangeOf(item, movement, form);
 		if (!isHold(range)) return null;
 		const share = Number(finding.data.mostSeconds) / Number(finding.data.seconds);
-		const dose = Math.max(range.min, Math.floor(item.dose * share));
-		if (dose >= item.dose) return null;
+		const amount = Math.max(range.min, Math.floor(middleOf(item.dose) * share));
+		if (amount >= item.dose.amount) return null;
 		return {
-			label: `Hold for ${dose} ${range.unit}`,
-			edits: [{ do: 'setItem', itemId: item.id, change: { dose } }]
+			label: `Hold for ${amount} ${range.unit}`,
+			edits: [{ do: 'setDose', itemId: item.id, change: { amount, most: undefined } }]
 		};
 	}
 };

@@ -1,5 +1,6 @@
 import { formatDuration } from '../clock';
-import { doseRange, isHold } from '../movement';
+import { isHold } from '../movement';
+import { middleOf, rangeOf } from '../plan';
 import { at } from './help';
 import { secondsASide } from './hold-too-long';
 import type { Check } from './types';
@@ -20,7 +21,7 @@ export const holdTooShort: Check = {
 	check({ items }) {
 		return items.flatMap((taught) => {
 			const { item, form, movement } = taught;
-			if (item.mode !== 'passive' || !isHold(doseRange(form, item.mode, item.unit))) return [];
+			if (item.mode !== 'passive' || item.passed || !isHold(rangeOf(item, movement, form))) return [];
 			const seconds = secondsASide(taught);
 			if (seconds >= LEAST_SECONDS) return [];
 			return [
@@ -35,13 +36,16 @@ export const holdTooShort: Check = {
 	repair(finding, { items }) {
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);
 		if (!taught) return null;
-		const { item, form } = taught;
-		const range = doseRange(form, item.mode, item.unit);
-		const dose = Math.min(range.max, Math.ceil((item.dose * LEAST_SECONDS) / secondsASide(taught)));
-		if (dose <= item.dose) return null;
+		const { item, movement, form } = taught;
+		const range = rangeOf(item, movement, form);
+		const amount = Math.min(
+			range.max,
+			Math.ceil((middleOf(item.dose) * LEAST_SECONDS) / secondsASide(taught))
+		);
+		if (amount <= item.dose.amount) return null;
 		return {
-			label: `Hold for ${dose} ${range.unit}`,
-			edits: [{ do: 'setItem', itemId: item.id, change: { dose } }]
+			label: `Hold for ${amount} ${range.unit}`,
+			edits: [{ do: 'setDose', itemId: item.id, change: { amount, most: undefined } }]
 		};
 	}
 };

@@ -23,6 +23,7 @@ import { missingPreparation } from './missing-preparation';
 import { moveBeforeHold } from './move-before-hold';
 import { noPause } from './no-pause';
 import { notYetKnown } from './not-yet-known';
+import { oneWay } from './one-way';
 import { owedAtEnd } from './owed-at-end';
 import { passiveShare } from './passive-share';
 import { peakPlace } from './peak-place';
@@ -39,6 +40,7 @@ import { testAtBothEnds } from './test-at-both-ends';
 import { tierTooHard } from './tier-too-hard';
 import { timeOverOrUnder } from './time-over-or-under';
 import { tooManyNew } from './too-many-new';
+import { unusualDose } from './unusual-dose';
 import { warmBeforeDeep } from './warm-before-deep';
 import type { Check } from './types';
 
@@ -77,6 +79,8 @@ export const CHECKS: readonly Check[] = [
 	revisitDeeper,
 	dosePerTissue,
 	holdTooShort,
+	unusualDose,
+	oneWay,
 	noPause,
 	talkShare,
 	kitChurn,

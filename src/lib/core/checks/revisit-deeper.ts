@@ -1,5 +1,5 @@
 import type { Form } from '../movement';
-import { styledRange } from '../style';
+import { middleOf, rangeInStyle } from '../plan';
 import { at, STILL_MODES } from './help';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
@@ -41,14 +41,14 @@ export const revisitDeeper: Check = {
 				movement.slug === finding.data.movement && startSeconds < (taught?.startSeconds ?? 0)
 		);
 		if (!taught || !before) return null;
-		const { item, form } = taught;
-		const range = styledRange(style, form, item.mode, item.unit);
-		const perDose = taught.workSeconds / item.dose;
-		const dose = Math.min(range.max, Math.floor(before.workSeconds / perDose) + 1);
-		if (dose <= item.dose) return null;
+		const { item, movement, form } = taught;
+		const range = rangeInStyle(style, item, movement, form);
+		const perUnit = taught.workSeconds / middleOf(item.dose);
+		const amount = Math.min(range.max, Math.floor(before.workSeconds / perUnit) + 1);
+		if (amount <= item.dose.amount) return null;
 		return {
-			label: `${dose} ${range.unit} on the second visit`,
-			edits: [{ do: 'setItem', itemId: item.id, change: { dose } }]
+			label: `${amount} ${range.unit} on the second visit`,
+			edits: [{ do: 'setDose', itemId: item.id, change: { amount, most: undefined } }]
 		};
 	}
 };

@@ -24,6 +24,7 @@ export const sideDrift: Check = {
 			seconds.set(entry.itemId, sum);
 		}
 		return items.filter(isSided).flatMap((taught) => {
+			if (taught.item.dose.unevenReason) return []; // on purpose
 			const [first, second] = seconds.get(taught.item.id) ?? [0, 0];
 			if (second === 0) return []; // one side only is the business of other checks
 			const longer = Math.max(first, second);
@@ -42,7 +43,7 @@ export const sideDrift: Check = {
 		if (!itemId) return null;
 		return {
 			label: 'The same on both sides',
-			edits: [{ do: 'setItem', itemId, change: { moreOn: undefined } }]
+			edits: [{ do: 'setDose', itemId, change: { moreOn: undefined, secondSide: undefined } }]
 		};
 	}
 };

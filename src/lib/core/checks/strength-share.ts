@@ -1,6 +1,7 @@
+import { lessOf } from './help';
 import { WORKING_MODES } from '../movement';
 import { shareText } from '../orbit';
-import { doseByOne, formChange, type PlanEdit } from '../plan';
+import { formChange, type PlanEdit } from '../plan';
 import { countsAsStrength } from '../rules';
 import type { Check, CheckContext, Repair } from './types';
 
@@ -51,11 +52,11 @@ function more({ items, plan, group }: CheckContext): Repair | null {
 }
 
 /** One step less of the item that strengthens longest. */
-function less({ items, plan, find }: CheckContext): Repair | null {
+function less({ items, style }: CheckContext): Repair | null {
 	const strong = items.filter((taught) => strengthens(taught) && !taught.item.pinned);
-	for (const { item, movement } of strong.sort((a, b) => b.workSeconds - a.workSeconds)) {
-		const edit = doseByOne(plan, item, find, -1);
-		if (edit) return { label: `Less of ${movement.english}`, edits: [edit] };
+	for (const taught of strong.sort((a, b) => b.workSeconds - a.workSeconds)) {
+		const edit = lessOf(taught, style);
+		if (edit) return { label: `Less of ${taught.movement.english}`, edits: [edit] };
 	}
 	return null;
 }

@@ -1,7 +1,7 @@
 import { isSymmetrical } from '../anatomy';
 import { formatDuration } from '../clock';
-import { isHold, doseRange } from '../movement';
-import { styledRange } from '../style';
+import { isHold } from '../movement';
+import { amountWords, rangeInStyle, rangeOf } from '../plan';
 import { isPassiveStretch } from '../rules';
 import type { TimedItem } from '../clock';
 import type { Check, CheckContext, Report } from './types';
@@ -22,13 +22,13 @@ function report(
 
 /** A hold that is longer than the style goes. */
 function tooLong(taught: TimedItem, { style }: CheckContext): Report[] {
-	const { item, form } = taught;
-	const range = styledRange(style, form, item.mode, item.unit);
-	if (item.dose <= range.max || item.mode !== 'passive') return [];
+	const { item, movement, form } = taught;
+	const range = rangeInStyle(style, item, movement, form);
+	if (item.dose.amount <= range.max || item.mode !== 'passive') return [];
 	return [
 		report(
 			taught,
-			`is held for ${item.dose} ${range.unit}; this style holds at most ${range.max}`,
+			`is held for ${amountWords(item.dose, range.unit)}; this style holds at most ${range.max}`,
 			'holding',
 			true
 		)
@@ -37,9 +37,9 @@ function tooLong(taught: TimedItem, { style }: CheckContext): Report[] {
 
 /** A hold before sport, where the style moves only. */
 function heldBeforeSport(taught: TimedItem, { style, group }: CheckContext): Report[] {
-	const { item, form, workSeconds } = taught;
+	const { item, movement, form, workSeconds } = taught;
 	if (group?.moment !== 'before sport' || style.beforeSport !== 'dynamic only') return [];
-	const stretches = isPassiveStretch(form, item.mode) && isHold(doseRange(form, item.mode, item.unit));
+	const stretches = isPassiveStretch(form, item.mode) && isHold(rangeOf(item, movement, form));
 	if (!stretches) return [];
 	return [
 		report(
@@ -53,11 +53,10 @@ function heldBeforeSport(taught: TimedItem, { style, group }: CheckContext): Rep
 /** More on one side, where the style keeps both equal; and the other way round for sets and props. */
 function unequal(taught: TimedItem, { style }: CheckContext): Report[] {
 	const { item, movement } = taught;
-	if (!item.moreOn || isSymmetrical(movement.action)) return [];
+	const more = item.dose.moreOn;
+	if (!more || isSymmetrical(movement.action)) return [];
 	if (style.sides === 'more time' || style.sides === 'more sets') return [];
-	return [
-		report(taught, `gives the ${item.moreOn.leg} side more; this style keeps the time equal`, 'sides', true)
-	];
+	return [report(taught, `gives the ${more.leg} side more; this style keeps the time equal`, 'sides', true)];
 }
 
 /** A folded back where somebody has a sore one. */
@@ -87,17 +86,17 @@ export const styleConflict: Check = {
 	repair(finding, { items, style }) {
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);
 		if (!taught) return null;
-		const { item, form } = taught;
+		const { item, movement, form } = taught;
 		if (finding.data.question === 'sides')
 			return {
 				label: 'The same on both sides',
-				edits: [{ do: 'setItem', itemId: item.id, change: { moreOn: undefined } }]
+				edits: [{ do: 'setDose', itemId: item.id, change: { moreOn: undefined } }]
 			};
 		if (finding.data.question !== 'holding') return null;
-		const { max, unit } = styledRange(style, form, item.mode, item.unit);
+		const { max, unit } = rangeInStyle(style, item, movement, form);
 		return {
 			label: `Hold for ${max} ${unit}`,
-			edits: [{ do: 'setItem', itemId: item.id, change: { dose: max } }]
+			edits: [{ do: 'setDose', itemId: item.id, change: { amount: max, most: undefined } }]
 		};
 	}
 };

@@ -28,9 +28,12 @@ export const talkShare: Check = {
 		];
 	},
 	repair(_finding, { plan, pace }) {
-		const now = paceOf(pace, plan.pinnedPace).talk;
-		if (now === 'brief') return null;
-		const talk = now === 'detailed' ? ('ordinary' as const) : ('brief' as const);
-		return { label: `Explain in the ${talk} way`, edits: [{ do: 'setPace', change: { talk } }] };
+		const now = paceOf(pace, plan.pinnedPace).classKind;
+		if (now === 'flow') return null;
+		const classKind = now === 'ordinary' ? ('flow' as const) : ('ordinary' as const);
+		return {
+			label: `Explain as in ${classKind === 'flow' ? 'a flowing' : 'an ordinary'} class`,
+			edits: [{ do: 'setPace', change: { classKind } }]
+		};
 	}
 };

@@ -1,6 +1,5 @@
 import { isSymmetrical, otherLeg, type Leg } from '../anatomy';
 import {
-	doseRange,
 	formOf,
 	type FindMovement,
 	type Form,
@@ -8,10 +7,35 @@ import {
 	type Movement,
 	type Position
 } from '../movement';
-import { moveSeconds, type Pace, type PaceModel, paceOf, USUAL_PACE } from '../pace';
+import {
+	KINDS,
+	moveSeconds,
+	PASSED_THROUGH,
+	paceOf,
+	setUpSeconds,
+	USUAL_PACE,
+	type ClassKind,
+	type Pace,
+	type PaceModel,
+	type Visit,
+	type Whereabouts
+} from '../pace';
 import { HIP_TESTS } from '../measure';
-import type { Block, ClassPlan, Flow, Item, PinnedPhase, Section, TestBlock } from '../plan';
-import { doseSeconds } from './dose';
+import {
+	amountOn,
+	goesByTurns,
+	rangeOf,
+	setsOf,
+	type Block,
+	type Chain,
+	type ClassPlan,
+	type Flow,
+	type Item,
+	type PinnedPhase,
+	type Section,
+	type TestBlock
+} from '../plan';
+import { passedSeconds, setSeconds } from './dose';
 
 /** What a stretch of the class is spent on. `work` is the movement itself; all else surrounds it. */
 export const PHASES = [
@@ -20,6 +44,7 @@ export const PHASES = [
 	'setUp',
 	'explain',
 	'work',
+	'setRest',
 	'change',
 	'notice',
 	'leave',
@@ -34,6 +59,7 @@ export const PHASE_NAME: Record<Phase, string> = {
 	setUp: 'getting into the shape',
 	explain: 'explaining',
 	work: 'the work itself',
+	setRest: 'resting between sets',
 	change: 'changing sides',
 	notice: 'noticing',
 	leave: 'coming out',
@@ -41,8 +67,8 @@ export const PHASE_NAME: Record<Phase, string> = {
 	test: 'testing'
 };
 
-/** Which part a leg has: `both` in a symmetrical movement. */
-export type LegPart = 'lead' | 'trail' | 'both';
+/** Which part a leg has: `both` in a symmetrical movement, `turns` where each leads half of the time. */
+export type LegPart = 'lead' | 'trail' | 'both' | 'turns';
 
 /** One stretch of the class. Times are whole seconds from the beginning; `to` is where the next begins. */
 export interface TimelineEntry {
@@ -54,11 +80,11 @@ export interface TimelineEntry {
 	movement: string | null;
 	/** Null where nothing has a side. */
 	side: 1 | 2 | null;
-	/** The leg that leads; null in a symmetrical movement. */
+	/** The leg that leads; null in a symmetrical movement and where the sides take turns. */
 	leads: Leg | null;
 	legs: Record<Leg, LegPart> | null;
-	/** Work joined to the breath, as in a flow: it lasts as long as the breath does. */
-	byBreath?: true;
+	/** Only passed through: neither held nor trained. */
+	passed?: true;
 	position: Position;
 	fromSeconds: number;
 	toSeconds: number;
@@ -78,9 +104,11 @@ interface ResolvedItem {
 
 /**
  * Works out a class second by second: one entry per phase of each item, without gap or overlap.
- * People are in the first position when it begins. A movement that came before in the class is explained more shortly.
+ * People are in the first position when it begins. What is added to a dose for getting into a shape depends on the kind
+ * of class and on whether the shape is new, the second side of what was new, known, or only passed through.
  *
- * Example: one symmetrical movement of 10 breaths takes set-up 3 s, explaining 13 s and work 70 s with the usual pace.
+ * Example: one symmetrical movement of 10 breaths takes 10 s of explaining, 4 s of set-up and 70 s of work with the
+ * usual pace.
  *
  * @param plan a plan whose names the catalogue knows
  * @param find looks a movement up by its slug
@@ -94,15 +122,18 @@ export function clock(plan: ClassPlan, find: FindMovement, pace: PaceModel = USU
 	return { entries: writer.entries, totalSeconds: writer.now };
 }
 
-/** Keeps what the next phase depends on: the second, the position, the kit at hand, what was explained. */
+/** Keeps what the next phase depends on: the second, where people are, the kit, what they have met. */
 class TimelineWriter {
 	readonly entries: TimelineEntry[] = [];
 	now = 0;
-	private position: Position | null = null;
+	private at: Whereabouts | null = null;
 	private kitInUse: ReadonlySet<KitKind> = new Set();
-	private readonly explained = new Set<string>();
+	/** Once fetched, kit stays beside the mat. */
+	private readonly fetched = new Set<KitKind>();
+	private readonly met = new Set<string>();
 	private section!: Section;
-	private blockRef!: Block;
+	private kind!: ClassKind;
+	private blockId!: string;
 
 	constructor(
 		private readonly pace: Pace,
@@ -111,11 +142,16 @@ class TimelineWriter {
 
 	block(section: Section, block: Block): void {
 		this.section = section;
-		this.blockRef = block;
+		this.kind = section.classKind ?? this.pace.classKind;
+		this.blockId = block.id;
 		if (block.kind === 'talk') this.write('talk', block.seconds, null, null, null);
 		else if (block.kind === 'test') this.test(block);
 		else if (block.kind === 'item') this.item(this.known(block));
-		else if (block.kind === 'chain') this.chain(block.items.map((item) => this.known(item)));
+		else if (block.kind === 'chain')
+			this.chain(
+				block,
+				block.items.map((item) => this.known(item))
+			);
 		else
 			this.flow(
 				block,
@@ -125,7 +161,8 @@ class TimelineWriter {
 
 	/** People get into place for a test, and what they held is put down. */
 	private test(block: TestBlock): void {
-		this.moveTo(HIP_TESTS[block.test].position, null, null);
+		const { position } = HIP_TESTS[block.test];
+		this.moveTo({ position, atWall: position === 'wall-supine', onTop: null }, null, null);
 		this.kitInUse = new Set();
 		this.write('test', block.seconds, null, null, null);
 	}
@@ -137,119 +174,146 @@ class TimelineWriter {
 		return { item, movement, form };
 	}
 
-	/** Sides swapped after the item. */
+	/** Sides swapped after the item, unless they take turns. */
 	private item(known: ResolvedItem): void {
-		const sided = !isSymmetrical(known.movement.action);
-		this.arrive(known, sided ? 1 : null);
-		this.work(known, sided ? 1 : null);
-		if (sided && !known.item.oneSided) {
-			this.change(known, 2);
-			this.explain(known, 2);
+		const { item } = known;
+		const side = firstSide(known);
+		const met = this.met.has(item.movement);
+		this.arrive(known, side);
+		this.setUp(known, side, met ? 'known' : 'new');
+		this.work(known, side);
+		if (side !== null && !item.oneSided) {
+			this.write('notice', item.noticeFirstSeconds ?? 0, known, 1, null);
+			this.change(known, item.slowChange);
+			this.setUp(known, 2, met ? 'known' : 'second side');
 			this.work(known, 2);
 		}
 		this.depart(known);
 	}
 
-	/** All items on the first side, then all of them mirrored; one-sided items are left out of the second pass. */
-	private chain(items: ResolvedItem[]): void {
-		const second = items.filter(({ item }) => !item.oneSided);
-		for (const known of items) this.pass(known, 1);
+	/** All items on the first side, then all of them mirrored; what serves both sides at once comes in the first pass only. */
+	private chain(chain: Chain, items: ResolvedItem[]): void {
+		const before = new Set(this.met);
+		const pass = (known: ResolvedItem, side: 1 | 2) => {
+			const { item, movement } = known;
+			const own = goesByTurns(item, movement) ? null : side;
+			const met = side === 1 ? this.met : before;
+			this.arrive(known, own);
+			this.setUp(known, own, met.has(item.movement) ? 'known' : side === 1 ? 'new' : 'second side');
+			this.work(known, own);
+			this.depart(known);
+		};
+		for (const known of items) pass(known, 1);
+		const second = items.filter(({ item, movement }) => !item.oneSided && !goesByTurns(item, movement));
 		const [first] = second;
 		if (!first) return;
-		this.change(first, 2);
-		for (const known of second) this.pass(known, 2);
+		this.write('notice', chain.noticeFirstSeconds ?? 0, null, 1, null);
+		this.change(first, chain.slowChange);
+		for (const known of second) pass(known, 2);
 	}
 
-	/**
-	 * Rounds of linked items. In the first round each is arrived at and explained in passing; after it the links ride on the breath,
-	 * or, where items keep their own dose, only changes of position take time.
-	 */
+	/** Rounds of linked items. In the first round each is fetched for and set up; after it the links ride on the breath. */
 	private flow(flow: Flow, items: ResolvedItem[]): void {
 		const both = items.filter(({ item }) => !item.oneSided);
 		for (const pass of flow.sides === 'mirror' ? ([1, 2] as const) : ([1] as const)) {
-			if (pass === 2 && both[0]) this.change(both[0], 2);
+			if (pass === 2 && both[0]) this.change(both[0]);
 			for (let round = 0; round < flow.rounds; round++) {
 				const side = flow.sides === 'mirror' ? pass : round % 2 === 0 ? 1 : 2;
 				const fresh = round === 0 && pass === 1;
-				for (const known of side === 1 ? items : both) this.step(flow, known, side, fresh);
+				for (const known of side === 1 ? items : both) this.step(known, side, fresh);
 			}
 		}
 		const last = items.at(-1);
 		if (last) this.depart(last);
 	}
 
-	private step(flow: Flow, known: ResolvedItem, side: 1 | 2, fresh: boolean): void {
-		const { position } = known.movement;
-		if (fresh) this.arrive(known, side, true);
-		else if (flow.breathsEach === undefined) this.moveTo(position, known, side);
-		else this.position = position;
-		if (flow.breathsEach === undefined) this.work(known, side);
-		else this.writeByBreath(flow.breathsEach * this.pace.movingBreathSeconds, known, side);
+	private step(known: ResolvedItem, side: 1 | 2, fresh: boolean): void {
+		const own = goesByTurns(known.item, known.movement) ? null : side;
+		if (fresh) {
+			this.arrive(known, own);
+			this.setUp(known, own, 'step');
+		} else if (known.item.dose.byBreath || known.item.passed) this.at = this.whereOf(known, own);
+		else this.moveTo(this.whereOf(known, own), known, own);
+		this.work(known, own, true);
 	}
 
-	private writeByBreath(seconds: number, known: ResolvedItem, side: 1 | 2): void {
-		const before = this.entries.length;
-		this.write('work', seconds, known, side, this.leads(known, side));
-		const written = this.entries[before];
-		if (written) written.byBreath = true;
-	}
-
-	private moveTo(position: Position, known: ResolvedItem | null, side: 1 | 2 | null): void {
-		const from = this.position ?? position;
-		this.position = position;
-		this.write('move', moveSeconds(this.pace, from, position), known, side, known && this.leads(known, side));
-	}
-
-	private pass(known: ResolvedItem, side: 1 | 2): void {
-		this.arrive(known, side);
-		this.work(known, side);
-		this.depart(known);
-	}
-
-	private arrive(known: ResolvedItem, side: 1 | 2 | null, inFlow = false): void {
-		const { movement, form } = known;
-		this.moveTo(movement.position, known, side);
-		const kit = new Set(form.props.map((p) => p.kit));
-		let fetching = 0;
-		for (const kind of kit) if (!this.kitInUse.has(kind)) fetching += this.pace.fetchSeconds[kind];
+	/** Kit is fetched once and lies beside the mat from then on: then it is only placed. */
+	private arrive(known: ResolvedItem, side: 1 | 2 | null): void {
+		this.moveTo(this.whereOf(known, side), known, side);
+		const kit = new Set(known.form.props.map((p) => p.kit));
+		let seconds = 0;
+		for (const kind of kit) {
+			if (this.kitInUse.has(kind) || kind === 'wall space') continue;
+			seconds += this.fetched.has(kind) ? this.pace.placeSeconds : this.pace.fetchSeconds[kind];
+			this.fetched.add(kind);
+		}
 		this.kitInUse = kit;
-		this.write('fetch', fetching, known, side, this.leads(known, side));
-		// in a flow the first breath sets up
-		this.write('setUp', inFlow ? 0 : this.pace.setUpSeconds, known, side, this.leads(known, side));
-		this.explain(known, side, inFlow ? this.pace.explainInFlowFactor : 1);
+		this.write('fetch', seconds, known, side, this.leads(known, side));
 	}
 
-	private explain(known: ResolvedItem, side: 1 | 2 | null, factor = 1): void {
-		const again = side === 2 || this.explained.has(known.movement.slug);
-		this.explained.add(known.movement.slug);
-		// a pinned explanation is that of the first time; again it is as much shorter as any other
-		const once = known.item.phases?.explain ?? this.pace.explainSeconds[this.pace.talk];
-		const seconds = once * factor * (again ? this.pace.explainAgainFactor : 1);
-		this.write('explain', seconds, known, side, this.leads(known, side));
+	private moveTo(to: Whereabouts, known: ResolvedItem | null, side: 1 | 2 | null): void {
+		const from = this.at ?? to;
+		this.at = to;
+		this.write('move', moveSeconds(this.pace, from, to), known, side, known && this.leads(known, side));
 	}
 
-	private work(known: ResolvedItem, side: 1 | 2 | null): void {
-		const { item, form } = known;
+	/** What needs a wall is at the wall; on the side the leg that leads is taken to lie on top. */
+	private whereOf(known: ResolvedItem, side: 1 | 2 | null): Whereabouts {
+		const { movement, form } = known;
+		const onTop = movement.position === 'sidelying' ? this.leads(known, side) : null;
+		return { position: movement.position, atWall: needsWall(movement, form), onTop };
+	}
+
+	/** What is said before anybody moves stands apart; the rest is said while they get in. */
+	private setUp(known: ResolvedItem, side: 1 | 2 | null, visit: Visit): void {
+		const { item, movement } = known;
+		this.met.add(movement.slug);
 		const leads = this.leads(known, side);
-		const amount = item.dose + (item.moreOn && item.moreOn.leg === leads ? item.moreOn.dose : 0);
-		const range = doseRange(form, item.mode, item.unit);
-		this.write('work', doseSeconds(range, item.mode, amount, this.pace), known, side, leads);
+		const usual = setUpSeconds(this.pace, this.kind, visit);
+		// a pinned set-up is that of a new shape; later it is as much shorter as any other
+		const pinned = item.phases?.setUp;
+		const share = usual / setUpSeconds(this.pace, this.kind, 'new');
+		const all =
+			(pinned === undefined ? usual : pinned * share) * (item.passed ? PASSED_THROUGH.setUpShare : 1);
+		const explained =
+			visit === 'new' && !item.passed ? Math.min(KINDS[this.kind].explainFirstSeconds, all) : 0;
+		this.write('explain', explained, known, side, leads);
+		this.write('setUp', all - Math.round(explained), known, side, leads);
 	}
 
-	private change(known: ResolvedItem, side: 1 | 2): void {
+	private work(known: ResolvedItem, side: 1 | 2 | null, inFlow = false): void {
+		const { item, movement, form } = known;
+		const { dose, mode } = item;
+		const leads = this.leads(known, side);
+		const range = rangeOf(item, movement, form);
+		if (item.passed) {
+			this.write('work', passedSeconds(range, mode, inFlow, this.pace, this.kind), known, side, leads);
+			return;
+		}
+		const seconds = setSeconds(dose, range, mode, amountOn(dose, side, leads), this.pace, this.kind);
+		for (let set = 1; set <= setsOf(dose); set++) {
+			if (set > 1) this.write('setRest', dose.restSeconds ?? 0, known, side, leads);
+			this.write('work', seconds, known, side, leads);
+		}
+	}
+
+	private change(known: ResolvedItem, slowly?: boolean): void {
 		const withProp = known.form.props.some((p) => p.kit !== 'wall space');
-		const seconds = withProp ? this.pace.changeSidesWithPropSeconds : this.pace.changeSidesSeconds;
-		this.write('change', seconds, known, side, this.leads(known, side));
+		const { changeSidesSeconds, changeSidesWithPropSeconds, repetitionSeconds } = this.pace;
+		const plain = withProp ? changeSidesWithPropSeconds : changeSidesSeconds;
+		const leads = this.leads(known, 2);
+		this.at = this.whereOf(known, 2);
+		this.write('change', slowly ? repetitionSeconds['slow-switch'] : plain, known, 2, leads);
 	}
 
 	private depart(known: ResolvedItem): void {
-		this.write('leave', known.form.leaveSeconds, known, null, null);
+		this.write('leave', known.item.passed ? 0 : known.form.leaveSeconds, known, null, null);
 		this.write('notice', known.item.noticeSeconds ?? 0, known, null, null);
 	}
 
-	private leads(known: ResolvedItem, side: 1 | 2 | null): Leg | null {
-		if (side === null || isSymmetrical(known.movement.action)) return null;
-		return side === 1 ? known.item.lead : otherLeg(known.item.lead);
+	private leads({ item, movement }: ResolvedItem, side: 1 | 2 | null): Leg | null {
+		if (side === null || isSymmetrical(movement.action)) return null;
+		return side === 1 ? item.lead : otherLeg(item.lead);
 	}
 
 	private write(
@@ -267,24 +331,39 @@ class TimelineWriter {
 		this.entries.push({
 			phase,
 			sectionId: this.section.id,
-			blockId: this.blockRef.id,
+			blockId: this.blockId,
 			itemId: known?.item.id ?? null,
 			movement: known?.movement.slug ?? null,
 			side,
 			leads,
-			legs: phase === 'work' && known ? legsOf(leads) : null,
-			position: this.position ?? 'standing',
+			legs: phase === 'work' && known ? legsOf(known, leads) : null,
+			...(phase === 'work' && known?.item.passed ? { passed: true as const } : {}),
+			position: this.at?.position ?? 'standing',
 			fromSeconds: from,
 			toSeconds: this.now
 		});
 	}
 }
 
+/** Null where nothing has a side: in a symmetrical movement, and where the sides take turns. */
+const firstSide = ({ item, movement }: ResolvedItem): 1 | null =>
+	isSymmetrical(movement.action) || goesByTurns(item, movement) ? null : 1;
+
+/** Whether a form of a movement is done at the wall. */
+export const needsWall = (
+	{ position }: Pick<Movement, 'position'>,
+	{ props }: Pick<Form, 'props'>
+): boolean => position === 'wall-supine' || props.some(({ kit }) => kit === 'wall space');
+
+/** A pinned set-up is shared out between explaining and getting in. */
 function pinnedSeconds(item: Item | undefined, phase: Phase): number | undefined {
-	return phase === 'explain' ? undefined : item?.phases?.[phase as PinnedPhase];
+	return phase === 'setUp' ? undefined : item?.phases?.[phase as PinnedPhase];
 }
 
-function legsOf(leads: Leg | null): Record<Leg, LegPart> {
-	if (leads === null) return { left: 'both', right: 'both' };
+function legsOf({ item, movement }: ResolvedItem, leads: Leg | null): Record<Leg, LegPart> {
+	if (leads === null) {
+		const part = goesByTurns(item, movement) ? 'turns' : 'both';
+		return { left: part, right: part };
+	}
 	return leads === 'left' ? { left: 'lead', right: 'trail' } : { left: 'trail', right: 'lead' };
 }

@@ -1,16 +1,31 @@
 import {
 	clock,
-	doseSeconds,
 	PHASE_NAME,
 	PHASES,
 	phaseSeconds,
-	secondsPerUnit,
-	type Timeline
+	secondsOfEach,
+	setSeconds,
+	type Timeline,
+	type TimelineEntry
 } from '../clock';
-import { doseRange, formOf, type FindMovement } from '../movement';
-import { styledRange, styleOf } from '../style';
+import { formOf, type FindMovement } from '../movement';
 import { type Pace, type PaceModel, paceOf, USUAL_PACE } from '../pace';
-import { itemsIn, itemsOf, type ClassPlan, type Item } from '../plan';
+import {
+	amountOn,
+	applyEdit,
+	itemsIn,
+	itemsOf,
+	movedBy,
+	PLAN_LIMITS,
+	rangeInStyle,
+	rangeOf,
+	setsOf,
+	stepOfItem,
+	type ClassPlan,
+	type DoseChange,
+	type Item
+} from '../plan';
+import { styleOf } from '../style';
 import { chooseAmounts, type AdjustableDose } from './choose';
 
 /** One fixed thing that takes time, for saying where it all goes. */
@@ -20,13 +35,14 @@ export interface FixedPart {
 }
 
 export type FitResult =
-	| { ok: true; doses: Record<string, number>; totalSeconds: number; changed: FitChange[] }
+	| { ok: true; doses: Record<string, DoseChange>; totalSeconds: number; changed: FitChange[] }
 	| { ok: false; reason: FitProblem; message: string };
 
+/** What an item gets in the place of what it had. */
 export interface FitChange {
 	itemId: string;
-	from: number;
-	to: number;
+	from: { amount: number; sets: number };
+	to: { amount: number; sets: number };
 }
 
 export interface FitProblem {
@@ -47,13 +63,11 @@ export interface FitProblem {
 const PEAK_WEIGHT = 2;
 const CLOSING_WEIGHT = 2;
 
-/** Holds are given in such steps; only the last item dosed in seconds takes up what is left. */
-const HELD_STEP_SECONDS = 5;
-
 /**
- * Brings a plan to an exact length by changing the doses of items that are not pinned, within the limits of
- * their forms, in whole breaths and repetitions; seconds come from items dosed in seconds, the closing rest
- * above all. Among all exact ways the one with the least weighted change, to the optimum.
+ * Brings a plan to an exact length by changing the doses of items that are not pinned, within what is usual for
+ * their forms (or what they have already), in whole breaths and repetitions; seconds come from items dosed in seconds,
+ * the closing rest above all. Among all exact ways the one with the least weighted change, to the optimum. Only where no
+ * amounts come to the length, one set after another is taken from (or added to) what is given in several.
  * The plan is not changed: apply `doses` by a `setDoses` edit.
  *
  * @param lengthSeconds the length to come to; that of the plan where nothing is said
@@ -67,6 +81,49 @@ export function fit(
 	pace: PaceModel = USUAL_PACE,
 	lengthSeconds = plan.lengthSeconds
 ): FitResult {
+	const first = fitAmounts(plan, find, pace, lengthSeconds);
+	let last = first;
+	let now = plan;
+	while (!last.ok && last.reason.kind !== 'no-exact-sum') {
+		const next = setsChanged(now, last.reason.kind === 'too-long' ? -1 : 1);
+		if (!next) return first;
+		now = next;
+		last = fitAmounts(now, find, pace, lengthSeconds);
+	}
+	return last.ok ? changesBetween(plan, applyEdit(now, { do: 'setDoses', doses: last.doses }), last) : first;
+}
+
+/** One set fewer or more of the item that has the most (the fewest) of those given in several; null where none can. */
+function setsChanged(plan: ClassPlan, by: 1 | -1): ClassPlan | null {
+	const several = itemsOf(plan).filter(({ pinned, passed, dose }) => !pinned && !passed && setsOf(dose) > 1);
+	const may = several.filter(({ dose }) => setsOf(dose) + by <= PLAN_LIMITS.sets);
+	const [item] = [...may].sort((a, b) => by * (setsOf(a.dose) - setsOf(b.dose)));
+	if (!item) return null;
+	return applyEdit(plan, { do: 'setDose', itemId: item.id, change: { sets: setsOf(item.dose) + by } });
+}
+
+function changesBetween(
+	before: ClassPlan,
+	after: ClassPlan,
+	{ totalSeconds, doses }: FitResult & { ok: true }
+): FitResult {
+	const was = new Map(itemsOf(before).map(({ id, dose }) => [id, dose]));
+	const changed: FitChange[] = [];
+	const all = { ...doses };
+	for (const { id, dose } of itemsOf(after)) {
+		const old = was.get(id)!;
+		if (setsOf(old) !== setsOf(dose)) all[id] = { ...all[id], sets: setsOf(dose) };
+		if (old.amount === dose.amount && setsOf(old) === setsOf(dose)) continue;
+		changed.push({
+			itemId: id,
+			from: { amount: old.amount, sets: setsOf(old) },
+			to: { amount: dose.amount, sets: setsOf(dose) }
+		});
+	}
+	return { ok: true, doses: all, totalSeconds, changed };
+}
+
+function fitAmounts(plan: ClassPlan, find: FindMovement, pace: PaceModel, lengthSeconds: number): FitResult {
 	const timeline = clock(plan, find, pace);
 	const adjustable = adjustableDoses(plan, find, timeline, paceOf(pace, plan.pinnedPace));
 	const free = adjustable.reduce((sum, k) => sum + (k.seconds[k.current - k.min] ?? 0), 0);
@@ -79,12 +136,14 @@ export function fit(
 				lengthSeconds - fixedSeconds
 			);
 	if (choice.ok) {
-		const doses = Object.fromEntries(adjustable.map((k, i) => [k.itemId, choice.amounts[i] as number]));
-		const before = new Map(itemsOf(plan).map((item) => [item.id, item.dose]));
-		const changed = Object.entries(doses)
-			.map(([itemId, to]) => ({ itemId, from: before.get(itemId) as number, to }))
-			.filter(({ from, to }) => from !== to);
-		return { ok: true, doses, totalSeconds: lengthSeconds, changed };
+		const byId = new Map(itemsOf(plan).map((item) => [item.id, item]));
+		const doses = Object.fromEntries(
+			adjustable.map((k, i) => [
+				k.itemId,
+				movedBy(byId.get(k.itemId)!.dose, (choice.amounts[i] as number) - k.current)
+			])
+		);
+		return { ok: true, doses, totalSeconds: lengthSeconds, changed: [] };
 	}
 	const problem: FitProblem = {
 		kind: choice.kind,
@@ -105,56 +164,63 @@ export function adjustableDoses(
 	pace: Pace = paceOf(USUAL_PACE, plan.pinnedPace)
 ): AdjustableDose[] {
 	const items = itemsOf(plan);
-	const byId = new Map(items.map((item) => [item.id, item]));
-	// for each pass of an item what that side gets on top of the dose
-	const passes = new Map<string, number[]>();
-	for (const { phase, itemId, leads, byBreath } of timeline.entries) {
-		// what is joined to the breath has no dose that could give
-		if (phase !== 'work' || itemId === null || byBreath) continue;
-		const more = byId.get(itemId)?.moreOn;
-		const extras = passes.get(itemId) ?? [];
-		extras.push(more && more.leg === leads ? more.dose : 0);
-		passes.set(itemId, extras);
+	const goes = new Map<string, TimelineEntry[]>();
+	for (const entry of timeline.entries) {
+		if (entry.phase !== 'work' || entry.itemId === null || entry.passed) continue;
+		const own = goes.get(entry.itemId);
+		if (own) own.push(entry);
+		else goes.set(entry.itemId, [entry]);
 	}
+	const kinds = new Map(
+		plan.sections.flatMap((section) =>
+			section.blocks.flatMap(itemsIn).map((item) => [item.id, section.classKind ?? pace.classKind] as const)
+		)
+	);
 	const closing = items.at(-1);
 	const peak = new Set(
 		plan.sections.filter((s) => s.kind === 'peak').flatMap((s) => s.blocks.flatMap(itemsIn))
 	);
 	const style = styleOf(plan.style);
-	const unitOf = (item: Item) => {
-		const form = formOf(find(item.movement)!, item.form);
-		return form && doseRange(form, item.mode, item.unit).unit;
+	const known = (item: Item) => {
+		const movement = find(item.movement);
+		const form = movement && formOf(movement, item.form);
+		if (!form) throw new Error(`the catalogue has no ${item.movement} in the ${item.form} form`);
+		return { movement, form };
 	};
-	const absorber = items.findLast(
-		(item) => !item.pinned && passes.has(item.id) && unitOf(item) === 'seconds'
-	);
-	return items
-		.filter((item) => !item.pinned && passes.has(item.id))
-		.map((item) => {
-			const movement = find(item.movement);
-			const form = movement && formOf(movement, item.form);
-			if (!form) throw new Error(`the catalogue has no ${item.movement} in the ${item.form} form`);
-			const dose = styledRange(style, form, item.mode, item.unit);
-			// A dose that was outside the limits keeps its seconds as they are until the fit moves it inside.
-			const min = Math.min(dose.min, item.dose);
-			const max = Math.max(dose.max, item.dose);
-			const extras = passes.get(item.id) ?? [];
-			const seconds: number[] = [];
-			for (let amount = min; amount <= max; amount++)
-				seconds.push(
-					extras.reduce((sum, extra) => sum + doseSeconds(dose, item.mode, amount + extra, pace), 0)
-				);
-			return {
-				itemId: item.id,
-				min,
-				current: item.dose,
-				allowed: [dose.min, dose.max] as const,
-				step: dose.unit === 'seconds' && item !== absorber ? HELD_STEP_SECONDS : 1,
-				seconds,
-				secondsPerUnit: extras.length * secondsPerUnit(dose, item.mode, pace),
-				weight: item === closing ? CLOSING_WEIGHT : peak.has(item) ? PEAK_WEIGHT : 1
-			};
-		});
+	const unitOf = (item: Item) => rangeOf(item, known(item).movement, known(item).form).unit;
+	// what is joined to the breath has no dose that could give
+	const free = items.filter((item) => !item.pinned && !item.dose.byBreath && goes.has(item.id));
+	const absorber = free.findLast((item) => unitOf(item) === 'seconds');
+	return free.map((item) => {
+		const { movement, form } = known(item);
+		const range = rangeInStyle(style, item, movement, form);
+		const { dose, mode } = item;
+		const kind = kinds.get(item.id)!;
+		// a dose that is not usual was meant so: it may stay where it is
+		const min = Math.min(range.min, dose.amount);
+		const max = Math.max(range.max, dose.amount);
+		const own = goes.get(item.id)!;
+		const others = own.map(({ side, leads }) => amountOn(dose, side, leads) - dose.amount);
+		const seconds: number[] = [];
+		for (let amount = min; amount <= max; amount++)
+			seconds.push(
+				others.reduce(
+					(sum, more) => sum + setSeconds(dose, range, mode, Math.max(1, amount + more), pace, kind),
+					0
+				)
+			);
+		const step = stepOfItem(item, find);
+		return {
+			itemId: item.id,
+			min,
+			current: dose.amount,
+			allowed: [min, max] as const,
+			step: item === absorber ? 1 : step,
+			seconds,
+			secondsPerUnit: own.length * secondsOfEach(dose, range, mode, pace, kind),
+			weight: item === closing ? CLOSING_WEIGHT : peak.has(item) ? PEAK_WEIGHT : 1
+		};
+	});
 }
 
 function largestFixed(timeline: Timeline, adjustable: AdjustableDose[]): FixedPart[] {

@@ -6,11 +6,11 @@ import { faultsOf, fileSchema, part, readEnvelope, writeEnvelope, type FileForma
 import { movementsInFile, readMovements, writeMovements } from './movements';
 import { inFile } from './versions';
 
-/** 2: each part of the file says which version of its own it has. */
+/** 2: each part of the file says which version of its own it has. 3: doses with all their parts. */
 export const PLAN_FILE: FileFormat = {
 	format: 'humble-orbit/plan',
-	version: 2,
-	schemaPath: '/schemas/plan-2.schema.json'
+	version: 3,
+	schemaPath: '/schemas/plan-3.schema.json'
 };
 
 export const planFileSchema = fileSchema(PLAN_FILE, {

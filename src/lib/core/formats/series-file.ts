@@ -18,11 +18,11 @@ import { faultsOf, fileSchema, part, readEnvelope, writeEnvelope, type FileForma
 import { movementsInFile, readMovements, writeMovements } from './movements';
 import { inFile } from './versions';
 
-/** 2: how classes went stands beside the series, and each part of the file says which version of its own it has. */
+/** 2: how classes went stands beside the series, and each part of the file says which version of its own it has. 3: plans of version 3. */
 export const SERIES_FILE: FileFormat = {
 	format: 'humble-orbit/series',
-	version: 2,
-	schemaPath: '/schemas/series-2.schema.json'
+	version: 3,
+	schemaPath: '/schemas/series-3.schema.json'
 };
 
 export const seriesFileSchema = fileSchema(SERIES_FILE, {

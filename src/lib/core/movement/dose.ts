@@ -1,31 +1,76 @@
-import type { DoseRange, Form, Mode } from './types';
+import type { DoseRange, DoseUnit, Form, Mode, Tempo } from './types';
 
-/** Holds can be counted by the breath or by the clock; everything else keeps the unit of its form. */
+/** Holds can be counted by the breath or by the clock; a style may say which. */
 export const HOLD_UNITS = ['breaths', 'seconds'] as const;
 export type HoldUnit = (typeof HOLD_UNITS)[number];
 
-/** One slow held breath, seconds, when a dose changes its unit (observed 6-8: common practice, no source). */
-export const HELD_BREATH_SECONDS = 7;
-const STEP_SECONDS = 5;
+/**
+ * Seconds of one unit of a dose before a teacher's own are known. Fitted to the timings of 21 taught classes; the spread
+ * of each stands in docs/clock.md. Common practice, no published source.
+ */
+export const USUAL_UNIT_SECONDS = {
+	heldBreath: 7,
+	movingBreath: 5,
+	roundBreath: 6,
+	count: 1.7,
+	repetition: { small: 4.6, sweep: 5.2, large: 8, balance: 11.7, 'slow-switch': 14.5 } satisfies Record<
+		Tempo,
+		number
+	>
+} as const;
+
+/** A round is a breath in and a breath out of two parts, where nothing else is said. */
+export const USUAL_BREATHS_PER_ROUND = 2;
+
+/** Held seconds are given in such steps, so that nobody counts to 43. */
+export const HELD_STEP_SECONDS = 5;
+
+/** Modes in which a breath is joined to a movement and so is quicker than a held one. */
+const MOVING_MODES: ReadonlySet<Mode> = new Set(['dynamic']);
+
+/** Whether the breath is joined to movement in a mode. */
+export const isMoving = (mode: Mode): boolean => MOVING_MODES.has(mode);
 
 /** Whether a dose is held: counted in breaths or seconds. */
 export const isHold = (dose: DoseRange): dose is DoseRange & { unit: HoldUnit } =>
 	dose.unit === 'breaths' || dose.unit === 'seconds';
 
-/** An amount of a hold in the other unit: whole breaths, or seconds in fives. Never less than one step. */
-export function exchanged(amount: number, to: HoldUnit): number {
-	if (to === 'breaths') return Math.max(1, Math.round(amount / HELD_BREATH_SECONDS));
-	return Math.max(STEP_SECONDS, STEP_SECONDS * Math.round((amount * HELD_BREATH_SECONDS) / STEP_SECONDS));
+/** Seconds of one unit of a dose at the usual pace. */
+export function usualUnitSeconds({ unit, tempo, breathsPerRound }: DoseRange, mode: Mode): number {
+	const { heldBreath, movingBreath, roundBreath, count, repetition } = USUAL_UNIT_SECONDS;
+	switch (unit) {
+		case 'seconds':
+			return 1;
+		case 'counts':
+			return count;
+		case 'breaths':
+			return isMoving(mode) ? movingBreath : heldBreath;
+		case 'rounds':
+			return (breathsPerRound ?? USUAL_BREATHS_PER_ROUND) * roundBreath;
+		case 'repetitions':
+			return repetition[tempo ?? 'small'];
+	}
 }
 
-/** The dose of a form in a mode, counted in the unit that is asked for when it is a hold. */
-export function doseRange(form: Form, mode: Mode, unit?: HoldUnit): DoseRange {
+/** By how much an amount in a unit goes up or down at once. */
+export const stepOf = (unit: DoseUnit): number => (unit === 'seconds' ? HELD_STEP_SECONDS : 1);
+
+/** What takes so many seconds, in whole units: seconds in fives. Never less than one step. */
+export function amountTaking(seconds: number, dose: DoseRange, mode: Mode): number {
+	const step = stepOf(dose.unit);
+	return Math.max(step, step * Math.round(seconds / (step * usualUnitSeconds(dose, mode))));
+}
+
+/** An amount in another unit that takes about as long. */
+export function exchanged(amount: number, from: DoseRange, to: DoseRange, mode: Mode): number {
+	return amountTaking(amount * usualUnitSeconds(from, mode), to, mode);
+}
+
+/** How much of a form is usual in a mode, counted in the unit that is asked for. */
+export function doseRange(form: Form, mode: Mode, unit?: DoseUnit): DoseRange {
 	const own = form.doseIn?.[mode] ?? form.dose;
-	if (!unit || unit === own.unit || !isHold(own)) return own;
-	return {
-		unit,
-		min: exchanged(own.min, unit),
-		usual: exchanged(own.usual, unit),
-		max: exchanged(own.max, unit)
-	};
+	if (!unit || unit === own.unit) return own;
+	const to: DoseRange = { ...own, unit };
+	const amount = (value: number) => exchanged(value, own, to, mode);
+	return { ...to, min: amount(own.min), usual: amount(own.usual), max: amount(own.max) };
 }

@@ -36,6 +36,8 @@ export interface MovementDraft {
 	position: Position;
 	modes: Mode[];
 	sided: boolean;
+	byTurns: boolean;
+	bothWays: boolean;
 	lead: DraftLeg;
 	trail: DraftLeg;
 	forms: DraftForm[];
@@ -54,6 +56,8 @@ export const emptyDraft = (): MovementDraft => ({
 	position: 'seated',
 	modes: ['active'],
 	sided: true,
+	byTurns: false,
+	bothWays: false,
 	lead: { angles: 'F90 K90', lengthens: [], works: [] },
 	trail: { angles: 'F90 K90', lengthens: [], works: [] },
 	forms: [{ id: 'full', how: '', kit: '', intensity: 2, effort: 1, dose: '3-5-8 breaths' }],
@@ -81,6 +85,8 @@ export function draftOf(movement: Movement): MovementDraft {
 		position,
 		modes: [...movement.modes],
 		sided: !isSymmetrical(action),
+		byTurns: movement.byTurns ?? false,
+		bothWays: movement.bothWays ?? false,
 		lead: leg(lead),
 		trail: leg(trail),
 		forms: movement.forms.map((form) => ({
@@ -133,6 +139,8 @@ export function readDraft(draft: MovementDraft, slug: string, base?: Movement): 
 		const movement: Movement = {
 			families: base?.families ?? [],
 			mirrored: base?.mirrored ?? '',
+			...(draft.byTurns ? { byTurns: true } : {}),
+			...(draft.bothWays ? { bothWays: true } : {}),
 			...(base?.crosses ? { crosses: base.crosses } : {}),
 			prerequisites: base?.prerequisites ?? [],
 			preparations: base?.preparations ?? [],

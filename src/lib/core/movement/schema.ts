@@ -1,4 +1,4 @@
-import { array, number, object, string, ValidationError } from 'yup';
+import { array, boolean, number, object, string, ValidationError } from 'yup';
 import {
 	DIRECTIONS,
 	implausibleAngles,
@@ -135,6 +135,8 @@ export const movementSchema = object({
 	mistakes: words(500),
 	leave: words(500),
 	mirrored: words(300),
+	byTurns: boolean().oneOf([true]),
+	bothWays: boolean().oneOf([true]),
 	crosses: string().oneOf(CROSSINGS),
 	prerequisites: slugs,
 	preparations: slugs,

@@ -47,7 +47,7 @@ export type DoseUnit = (typeof DOSE_UNITS)[number];
 export const TEMPOS = ['small', 'sweep', 'large', 'balance', 'slow-switch'] as const;
 export type Tempo = (typeof TEMPOS)[number];
 
-/** How much of a form is given, per side when it has sides: limits and the usual amount, in its own unit. */
+/** How much of a form is usual, per side when it has sides: from least to most, in its own unit. */
 export interface DoseRange {
 	unit: DoseUnit;
 	min: number;
@@ -225,6 +225,10 @@ export interface Movement {
 	leave: string;
 	/** What a teacher who faces the group has to mind; empty where mirroring is plain. */
 	mirrored: string;
+	/** The sides take turns (left, right, left ...): one pass serves both, and nobody changes sides. */
+	byTurns?: true;
+	/** Circles, leans and walks that are owed the other way too. */
+	bothWays?: true;
 	/** What is crossed or clasped in a movement without sides, and changes over the next time. */
 	crosses?: Crossing;
 	/** Movements that people should know before they meet this one. */

@@ -6,11 +6,12 @@ import {
 	isSymmetrical,
 	LEGS,
 	STRENGTH_GROUPS,
+	type ActionProfile,
 	type Direction,
 	type Leg,
 	type LegAction
 } from '../anatomy';
-import type { Timeline, TimelineEntry } from '../clock';
+import type { LegPart, Timeline, TimelineEntry } from '../clock';
 import { actionOf, formOf, type FindMovement } from '../movement';
 import { countsAsStrength } from '../rules';
 import type { Item } from '../plan';
@@ -106,20 +107,29 @@ function addWork(
 	const working = countsAsStrength(effort, mode);
 	let strengthens = false;
 	for (const leg of LEGS) {
-		const part = entry.legs[leg];
-		const legAction = isSymmetrical(action) ? action.both : part === 'trail' ? action.trail : action.lead;
-		const known = weights(legAction);
-		for (const [direction, share] of known.range) {
-			sum.range[leg][direction] += share * seconds;
-			sum.rangeTotalSeconds += share * seconds;
+		const parts = partsOf(action, entry.legs[leg]);
+		for (const legAction of parts) {
+			const known = weights(legAction);
+			const own = seconds / parts.length;
+			for (const [direction, share] of known.range) {
+				sum.range[leg][direction] += share * own;
+				sum.rangeTotalSeconds += share * own;
+			}
+			if (!working) continue;
+			for (const direction of known.strength) sum.strength[leg][direction] += own;
+			strengthens ||= known.strengthens;
 		}
-		if (!working) continue;
-		for (const direction of known.strength) sum.strength[leg][direction] += seconds;
-		strengthens ||= known.strengthens;
 	}
 	if (mode !== 'rest') sum.workSeconds += seconds;
 	if (strengthens) sum.strengthWorkSeconds += seconds;
 	if (mode === 'passive') sum.passiveSeconds += seconds;
+}
+
+/** What a leg does in a part: one thing, or both by turns. */
+function partsOf(action: ActionProfile, part: LegPart): readonly LegAction[] {
+	if (isSymmetrical(action)) return [action.both];
+	if (part === 'turns') return [action.lead, action.trail];
+	return [part === 'trail' ? action.trail : action.lead];
 }
 
 /** Range seconds of both legs in one direction. */

@@ -1,2 +1,3 @@
+export * from './kinds';
 export * from './model';
 export * from './pace';

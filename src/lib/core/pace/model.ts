@@ -1,14 +1,7 @@
-import { number, object, string } from 'yup';
-import type { DocumentKind } from '../validation';
-import {
-	DEFAULT_PACE,
-	PACE_LIMITS,
-	TALK_STYLES,
-	type Pace,
-	type PaceChanges,
-	type PaceFigure,
-	type TalkStyle
-} from './pace';
+import { boolean, number, object, string } from 'yup';
+import { isObject, type DocumentKind, type Json } from '../validation';
+import { CLASS_KINDS, KINDS, UNKNOWN_KIND_LOG_SD, type ClassKind } from './kinds';
+import { DEFAULT_PACE, PACE_LIMITS, type Pace, type PaceChanges, type PaceFigure } from './pace';
 
 /** What is known of one figure of a teacher's pace. */
 export interface PaceEntry {
@@ -20,11 +13,13 @@ export interface PaceEntry {
 }
 
 /**
- * How long the things take that are not the work itself, with one teacher. It belongs to the teacher and is looked up
- * when a class is read; a class keeps only what was set for it by hand. What is left out has the usual figure.
+ * How long things take with one teacher. It belongs to the teacher and is looked up when a class is read; a class keeps
+ * only what was set for it by hand. What is left out has the usual figure.
  */
 export interface PaceModel {
-	talk?: TalkStyle;
+	/** The kind of class that the teacher usually gives. */
+	classKind?: ClassKind;
+	timer?: boolean;
 	figures: Partial<Record<PaceFigure, PaceEntry>>;
 }
 
@@ -33,56 +28,72 @@ export const USUAL_PACE: PaceModel = { figures: {} };
 
 /**
  * How much each figure varies before it was measured: standard deviations as shares of the mean, from the spread of the
- * timings that the pace comes from (middle half of position changes 8-16 s, side changes 2-32 s, slow breaths 6-8 s).
- * Common practice, no published source.
+ * timings that the pace comes from (docs/clock.md). Common practice, no published source.
  */
 export const USUALLY_VARIES: Record<PaceFigure, number> = {
-	heldBreathSeconds: 0.1,
-	movingBreathSeconds: 0.1,
-	countSeconds: 0.2,
-	setUpSeconds: 0.4,
-	changeSidesSeconds: 0.45,
-	changeSidesWithPropSeconds: 0.45,
-	moveSeconds: 0.4
+	heldBreathSeconds: 0.5,
+	movingBreathSeconds: 0.5,
+	roundBreathSeconds: 0.5,
+	countSeconds: 0.5,
+	setUpSeconds: 0.5,
+	changeSidesSeconds: 0.6,
+	changeSidesWithPropSeconds: 0.6,
+	moveSeconds: 0.5
 };
 
 /** The figures that hold for a class: the usual ones, over them the teacher's, over them those of the class. */
-export function paceOf({ talk, figures }: PaceModel = USUAL_PACE, pinned: PaceChanges = {}): Pace {
+export function paceOf(model: PaceModel = USUAL_PACE, pinned: PaceChanges = {}): Pace {
 	const own = Object.fromEntries(
-		Object.entries(figures).map(([figure, { meanSeconds }]) => [figure, meanSeconds])
+		Object.entries(model.figures).map(([figure, { meanSeconds }]) => [figure, meanSeconds])
 	);
-	return { ...DEFAULT_PACE, ...own, ...(talk ? { talk } : {}), ...pinned };
+	const classKind = pinned.classKind ?? model.classKind ?? DEFAULT_PACE.classKind;
+	const timer = pinned.timer ?? model.timer ?? DEFAULT_PACE.timer;
+	return {
+		...DEFAULT_PACE,
+		setUpSeconds: KINDS[classKind].setUpSeconds.new,
+		...own,
+		...pinned,
+		classKind,
+		timer
+	};
 }
 
-/** How much a figure varies with this teacher, as a share of its mean. */
-export function variesOf({ figures }: PaceModel, figure: PaceFigure): number {
-	return figures[figure]?.varies ?? USUALLY_VARIES[figure];
+/** How far a whole class may be from what is planned: standard deviation of the logarithm of their ratio. */
+export function classLogSd(model: PaceModel = USUAL_PACE, pinned: PaceChanges = {}): number {
+	const chosen = pinned.classKind ?? model.classKind;
+	return chosen ? KINDS[chosen].logSd : UNKNOWN_KIND_LOG_SD;
 }
 
-/** What a teacher says of their pace, by hand: a figure left undefined goes back to the usual one. */
-export function withPaceSaid({ talk, figures }: PaceModel, said: PaceSaid): PaceModel {
-	const { talk: newTalk = talk, ...seconds } = said;
-	const next: PaceModel['figures'] = { ...figures };
+/** What a teacher says of their pace, by hand: what is left undefined goes back to the usual. */
+export function withPaceSaid(model: PaceModel, said: PaceSaid): PaceModel {
+	const { classKind = model.classKind, timer = model.timer, ...seconds } = said;
+	const next: PaceModel['figures'] = { ...model.figures };
 	for (const [key, meanSeconds] of Object.entries(seconds) as [PaceFigure, number | undefined][]) {
 		if (meanSeconds === undefined) delete next[key];
 		else next[key] = { meanSeconds, varies: USUALLY_VARIES[key], observations: 0 };
 	}
-	return { ...(newTalk ? { talk: newTalk } : {}), figures: next };
+	return {
+		...(classKind ? { classKind } : {}),
+		...(timer ? { timer } : {}),
+		figures: next
+	};
 }
 
 /** A change of figures, where undefined takes one back. */
 export type PaceSaid = { [K in keyof PaceChanges]?: PaceChanges[K] | undefined };
 
 /** The figures of a teacher that are not the usual ones. */
-export function paceChangesOf({ talk, figures }: PaceModel): PaceChanges {
+export function paceChangesOf({ classKind, timer, figures }: PaceModel): PaceChanges {
 	return {
-		...(talk ? { talk } : {}),
+		...(classKind ? { classKind } : {}),
+		...(timer ? { timer } : {}),
 		...Object.fromEntries(Object.entries(figures).map(([key, entry]) => [key, entry.meanSeconds]))
 	};
 }
 
 export const paceModelSchema = object({
-	talk: string().oneOf(TALK_STYLES),
+	classKind: string().oneOf(CLASS_KINDS),
+	timer: boolean(),
 	figures: object(
 		Object.fromEntries(
 			Object.entries(PACE_LIMITS).map(([figure, { min, max }]) => [
@@ -103,7 +114,36 @@ export const paceModelSchema = object({
 	.noUnknown()
 	.required();
 
-/** A pace as it is kept. 2: each figure with its spread and how often it was measured, where it was one number before. */
+/** How much was explained, in version 2, with the seconds that a new shape took on top of getting into it. */
+const TALK = { brief: 3, ordinary: 13, detailed: 32 } as const;
+const isTalk = (talk: unknown): talk is keyof typeof TALK =>
+	typeof talk === 'string' && Object.hasOwn(TALK, talk);
+
+/** What version 2 called brief talk is a flowing class. */
+const kindOfTalk = (talk: unknown): Json =>
+	isTalk(talk)
+		? { classKind: talk === 'brief' ? 'flow' : talk }
+		: talk === undefined
+			? {}
+			: { classKind: talk };
+
+/** Seconds that a new shape took to be explained before version 3; on top of them came those of getting into it. */
+export const explainedBefore = (talk: unknown): number => (isTalk(talk) ? TALK[talk] : TALK.ordinary);
+
+/** Figures set by hand, brought from version 2 to 3: explaining is part of the set-up. */
+export function paceChangesFrom2({ talk, ...figures }: Json): Json {
+	const { setUpSeconds } = figures;
+	return {
+		...kindOfTalk(talk),
+		...figures,
+		...(typeof setUpSeconds === 'number' ? { setUpSeconds: setUpSeconds + explainedBefore(talk) } : {})
+	};
+}
+
+/**
+ * A pace as it is kept. 2: each figure with its spread and how often it was measured, where it was one number before.
+ * 3: the kind of class in the place of how much is said, and explaining is part of the set-up.
+ */
 export const PACE_MODEL: DocumentKind = {
 	name: 'pace',
 	schema: paceModelSchema,
@@ -116,6 +156,27 @@ export const PACE_MODEL: DocumentKind = {
 					{ meanSeconds, varies: USUALLY_VARIES[figure as PaceFigure] ?? 0, observations: 0 }
 				])
 			)
-		})
+		}),
+		({ talk, figures, ...rest }) => {
+			const { setUpSeconds, ...others } = isObject(figures) ? figures : {};
+			const explained =
+				isObject(setUpSeconds) && typeof setUpSeconds.meanSeconds === 'number'
+					? {
+							setUpSeconds: {
+								...setUpSeconds,
+								meanSeconds: setUpSeconds.meanSeconds + explainedBefore(talk)
+							}
+						}
+					: setUpSeconds === undefined
+						? {}
+						: { setUpSeconds };
+			return {
+				...kindOfTalk(talk),
+				...rest,
+				...(figures === undefined
+					? {}
+					: { figures: isObject(figures) ? { ...others, ...explained } : figures })
+			};
+		}
 	]
 };

@@ -1,115 +1,108 @@
-import { number, object, string } from 'yup';
-import { POSITIONS, type KitKind, type Position, type Tempo } from '../movement';
-
-export const TALK_STYLES = ['brief', 'ordinary', 'detailed'] as const;
-export type TalkStyle = (typeof TALK_STYLES)[number];
+import { boolean, number, object, string } from 'yup';
+import type { Leg } from '../anatomy';
+import { POSITIONS, USUAL_UNIT_SECONDS, type KitKind, type Position, type Tempo } from '../movement';
+import { CLASS_KINDS, KINDS, USUAL_KIND, type ClassKind, type Visit } from './kinds';
 
 /**
- * How long the things take that are not the work itself, in seconds. The figures are medians observed
- * while classes were taught (about 640 timed segments, each to 4 s): common practice, no published source.
+ * How long things take with one teacher, in seconds. The figures were fitted to 639 timed segments of 21 taught classes
+ * (docs/clock.md): common practice, no published source.
  */
 export interface Pace {
-	/** One slow held breath: observed 6-8. */
+	classKind: ClassKind;
+	/** One slow held breath. */
 	heldBreathSeconds: number;
-	/** One breath joined to a movement: observed 4-6, at most 7. */
+	/** One breath joined to a movement. */
 	movingBreathSeconds: number;
-	/** One spoken count: observed 1-1.5, at most 2.8. A count is not a breath. */
+	/** One breath of a round. */
+	roundBreathSeconds: number;
+	/** One spoken count. A count is not a breath. */
 	countSeconds: number;
 	/** One slow repetition by its size. */
 	repetitionSeconds: Record<Tempo, number>;
-	/** How much is explained. */
-	talk: TalkStyle;
-	/** Explaining a shape for the first time, on top of getting there. */
-	explainSeconds: Record<TalkStyle, number>;
-	/** What is left of the explanation on a second side or a second visit: observed about 60 %. */
-	explainAgainFactor: number;
-	/**
-	 * What is left of it in the first round of a flow, where people move while it is said. Set so that a first round
-	 * takes two to four times as long as a later one, which is what was observed.
-	 */
-	explainInFlowFactor: number;
-	/** Getting into the shape once in the body position. With moving and explaining: observed 26 in the median. */
+	/** Holds in seconds are held by a timer: they last as long as is planned, in every kind of class. */
+	timer: boolean;
+	/** Getting into a new shape and explaining it, on top of the dose. */
 	setUpSeconds: number;
-	/** Changing sides without a prop (observed 2-32) and with strap, blanket or block (11-33). */
+	/** Changing sides without kit, and with strap, blanket or block. */
 	changeSidesSeconds: number;
 	changeSidesWithPropSeconds: number;
-	/** Fetching and placing, by kind: a block 8-12, an extra pillow 10, two rolled blankets 26. */
+	/** Fetching for the first time, by kind. */
 	fetchSeconds: Record<KitKind, number>;
-	/** Changing the body position where {@link MOVE_SECONDS} has no figure of its own: middle half 8-16. */
+	/** Placing what lies beside the mat already. */
+	placeSeconds: number;
+	/** A change of position that is not {@link FAR}; those are in proportion. */
 	moveSeconds: number;
 }
 
 export const DEFAULT_PACE: Pace = {
-	heldBreathSeconds: 7,
-	movingBreathSeconds: 5,
-	countSeconds: 1.25,
-	repetitionSeconds: { small: 4.5, sweep: 5.5, large: 8, balance: 11.5, 'slow-switch': 13 },
-	talk: 'ordinary',
-	explainSeconds: { brief: 3, ordinary: 13, detailed: 32 },
-	explainAgainFactor: 0.6,
-	explainInFlowFactor: 0.5,
-	setUpSeconds: 3,
-	changeSidesSeconds: 12,
-	changeSidesWithPropSeconds: 24,
+	classKind: USUAL_KIND,
+	heldBreathSeconds: USUAL_UNIT_SECONDS.heldBreath,
+	movingBreathSeconds: USUAL_UNIT_SECONDS.movingBreath,
+	roundBreathSeconds: USUAL_UNIT_SECONDS.roundBreath,
+	countSeconds: USUAL_UNIT_SECONDS.count,
+	repetitionSeconds: USUAL_UNIT_SECONDS.repetition,
+	timer: false,
+	setUpSeconds: KINDS[USUAL_KIND].setUpSeconds.new,
+	changeSidesSeconds: 11,
+	changeSidesWithPropSeconds: 23,
 	fetchSeconds: {
-		block: 12,
-		blanket: 13,
-		strap: 12,
-		bolster: 12,
-		cushion: 10,
-		chair: 14,
+		block: 10,
+		blanket: 11,
+		strap: 10,
+		bolster: 10,
+		cushion: 8,
+		chair: 12,
+		// going there is a move
 		'wall space': 0,
-		belt: 12,
-		weight: 12
+		belt: 10,
+		weight: 10
 	},
-	moveSeconds: 10
+	placeSeconds: 3,
+	moveSeconds: 8
 };
 
-/**
- * Changes of body position with a figure of their own, seconds, as `from>to`. Those marked observed come
- * from the same timings as the pace; the rest are set between them by how far the body travels up or down
- * (common practice, no source).
- */
-const MOVE_SECONDS: Partial<Record<`${Position}>${Position}`, number>> = {
-	'kneeling>quadruped': 10, // observed 6-14
-	'quadruped>kneeling': 10,
-	'seated>supine': 12, // observed 8-15
-	'supine>seated': 14,
-	'supine>quadruped': 24, // observed
-	'supine>kneeling': 33, // observed
-	'seated>wall-supine': 18, // observed 16-20
-	'wall-supine>seated': 20,
-	'wall-supine>supine': 12,
-	'supine>wall-supine': 18,
-	'supine>sidelying': 8,
-	'sidelying>supine': 8,
-	'supine>prone': 12,
-	'prone>supine': 12,
-	'prone>quadruped': 8,
-	'quadruped>prone': 8,
-	'supine>standing': 30,
-	'standing>supine': 20,
-	'wall-supine>standing': 34,
-	'standing>wall-supine': 30,
-	'wall-supine>quadruped': 26,
-	'wall-supine>kneeling': 34,
-	'seated>standing': 16,
-	'standing>seated': 14,
-	'prone>standing': 18
-};
+/** Moves that take longer than the usual one: up from lying or down to it, and to or from the wall. Seconds. */
+export const FAR = { lying: 18, wall: 16 } as const;
 
-/** Seconds from one body position into another; 0 where nothing changes. */
-export function moveSeconds(pace: Pace, from: Position, to: Position): number {
-	if (from === to) return 0;
-	const scale = pace.moveSeconds / DEFAULT_PACE.moveSeconds;
-	return (MOVE_SECONDS[`${from}>${to}`] ?? DEFAULT_PACE.moveSeconds) * scale;
+const LYING: ReadonlySet<Position> = new Set(['supine', 'sidelying', 'prone']);
+const UPRIGHT: ReadonlySet<Position> = new Set(['quadruped', 'kneeling', 'standing']);
+/** On the front one is half way up already. */
+const HALF_WAY_UP: ReadonlySet<Position> = new Set(['quadruped', 'kneeling']);
+
+/** Where people are: in a position, at the wall or not; lying on the side, with which leg on top. */
+export interface Whereabouts {
+	position: Position;
+	atWall: boolean;
+	onTop: Leg | null;
 }
 
-/** Figures that are set for one class by hand. */
+/** Seconds from one place and position to another, turning over included; 0 where nothing changes. */
+export function moveSeconds(pace: Pace, from: Whereabouts, to: Whereabouts): number {
+	const scale = pace.moveSeconds / DEFAULT_PACE.moveSeconds;
+	if (from.atWall !== to.atWall) return FAR.wall * scale;
+	if (from.position === to.position)
+		return from.onTop && to.onTop && from.onTop !== to.onTop ? pace.moveSeconds : 0;
+	return isFar(from.position, to.position) ? FAR.lying * scale : pace.moveSeconds;
+}
+
+function isFar(a: Position, b: Position): boolean {
+	const [low, high] = LYING.has(a) ? [a, b] : [b, a];
+	return LYING.has(low) && UPRIGHT.has(high) && !(low === 'prone' && HALF_WAY_UP.has(high));
+}
+
+/** Seconds of getting into a shape in a class (or a part of it) of a kind, explaining included. */
+export function setUpSeconds(pace: Pace, kind: ClassKind, visit: Visit): number {
+	const own = pace.setUpSeconds / KINDS[pace.classKind].setUpSeconds.new;
+	return KINDS[kind].setUpSeconds[visit] * own;
+}
+
+/** What is set for one class by hand. */
 export interface PaceChanges {
-	talk?: TalkStyle;
+	classKind?: ClassKind;
+	timer?: boolean;
 	heldBreathSeconds?: number;
 	movingBreathSeconds?: number;
+	roundBreathSeconds?: number;
 	countSeconds?: number;
 	setUpSeconds?: number;
 	changeSidesSeconds?: number;
@@ -117,21 +110,23 @@ export interface PaceChanges {
 	moveSeconds?: number;
 }
 
-export type PaceFigure = Exclude<keyof PaceChanges, 'talk'>;
+export type PaceFigure = Exclude<keyof PaceChanges, 'classKind' | 'timer'>;
 
 /** What each figure may be, seconds: the least and the most that a plan takes. */
 export const PACE_LIMITS: Record<PaceFigure, { min: number; max: number }> = {
 	heldBreathSeconds: { min: 3, max: 15 },
 	movingBreathSeconds: { min: 2, max: 12 },
+	roundBreathSeconds: { min: 2, max: 12 },
 	countSeconds: { min: 0.5, max: 4 },
-	setUpSeconds: { min: 0, max: 60 },
+	setUpSeconds: { min: 0, max: 120 },
 	changeSidesSeconds: { min: 0, max: 120 },
 	changeSidesWithPropSeconds: { min: 0, max: 120 },
 	moveSeconds: { min: 0, max: 60 }
 };
 
 export const paceChangesSchema = object({
-	talk: string().oneOf(TALK_STYLES),
+	classKind: string().oneOf(CLASS_KINDS),
+	timer: boolean(),
 	...Object.fromEntries(
 		Object.entries(PACE_LIMITS).map(([figure, { min, max }]) => [figure, number().min(min).max(max)])
 	)
@@ -139,9 +134,18 @@ export const paceChangesSchema = object({
 	.noUnknown()
 	.required();
 
-/** Every pair of different positions has a figure; used by tests and by the settings screen. */
+/** Every pair of different positions has a figure; used by tests. */
 export function moveTable(pace: Pace): { from: Position; to: Position; seconds: number }[] {
+	const at = (position: Position): Whereabouts => ({
+		position,
+		atWall: position === 'wall-supine',
+		onTop: null
+	});
 	return POSITIONS.flatMap((from) =>
-		POSITIONS.filter((to) => to !== from).map((to) => ({ from, to, seconds: moveSeconds(pace, from, to) }))
+		POSITIONS.filter((to) => to !== from).map((to) => ({
+			from,
+			to,
+			seconds: moveSeconds(pace, at(from), at(to))
+		}))
 	);
 }

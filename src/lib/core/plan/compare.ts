@@ -1,3 +1,5 @@
+import { contentText } from './content';
+import type { Dose } from './dose';
 import type { ClassPlan, Item } from './types';
 import { itemsOf } from './walk';
 
@@ -8,6 +10,8 @@ export interface Kept {
 	after: Item;
 	changed: ('form' | 'mode' | 'dose' | 'lead')[];
 }
+
+const sameDose = (a: Dose, b: Dose) => contentText(a) === contentText(b);
 
 export interface Comparison {
 	/** Slugs that only the second has, and that only the first has; a movement that comes twice counts twice. */
@@ -35,8 +39,8 @@ export function comparePlans(before: ClassPlan, after: ClassPlan): Comparison {
 			movement: item.movement,
 			before: old,
 			after: item,
-			changed: fields.filter(
-				(field) => old[field] !== item[field] || (field === 'dose' && old.unit !== item.unit)
+			changed: fields.filter((field) =>
+				field === 'dose' ? !sameDose(old.dose, item.dose) : old[field] !== item[field]
 			)
 		});
 	}

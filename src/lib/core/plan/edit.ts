@@ -1,19 +1,13 @@
 import { isSymmetrical, otherLeg, type Leg } from '../anatomy';
-import {
-	formOf,
-	type FindMovement,
-	type Form,
-	type FormId,
-	type HoldUnit,
-	type Mode,
-	type Movement
-} from '../movement';
-import type { PaceSaid } from '../pace';
-import { firstForm, holdUnit, styledRange, styleOf, type StyleChoices } from '../style';
-import type { Block, ClassPlan, Flow, Item, Link, Place, TestBlock } from './types';
+import { doseRange, formOf, type FindMovement, type FormId, type Mode, type Movement } from '../movement';
+import type { ClassKind, PaceSaid } from '../pace';
+import { firstForm, holdUnit, styleOf, type StyleChoices } from '../style';
+import { contentText } from './content';
+import { changedDose, goesByTurns, rangeInStyle, type DoseChange } from './dose';
+import type { Block, Chain, ClassPlan, Flow, Item, Link, Place, TestBlock } from './types';
 import { insertBlock, mapAllItems, mapBlock, mapItems, moveBlock, removeBlock } from './blocks';
-import { changedFlow, join, linkItem, NEW_FLOW, removeItem, unchain } from './linking';
-import { itemsIn, nextId } from './walk';
+import { asStep, join, linkItem, NEW_FLOW, removeItem, unchain } from './linking';
+import { blockOfItem, itemsIn, nextId } from './walk';
 
 /** One change of a plan, as data: it can be kept, undone, sent and shown before it is taken. */
 export type PlanEdit =
@@ -23,10 +17,15 @@ export type PlanEdit =
 	| { do: 'move'; blockId: string; to: Place }
 	| { do: 'setItem'; itemId: string; change: ItemChange }
 	| { do: 'setTalk'; blockId: string; label?: string; seconds?: number }
-	| { do: 'setDoses'; doses: Record<string, number> }
+	| { do: 'setDose'; itemId: string; change: DoseChange }
+	/** Of several items at once, by their ids. */
+	| { do: 'setDoses'; doses: Record<string, DoseChange> }
 	| { do: 'chain'; blockIds: string[] }
 	| { do: 'flow'; blockIds: string[] }
 	| { do: 'setFlow'; blockId: string; change: FlowChange }
+	| { do: 'setChain'; blockId: string; change: ChainChange }
+	/** How a part of the class is taught; undefined: like the rest. */
+	| { do: 'setSection'; sectionId: string; classKind: ClassKind | undefined }
 	| { do: 'unchain'; blockId: string }
 	| { do: 'link'; itemId: string; link: Link | undefined; lead: Leg }
 	| { do: 'setTest'; blockId: string; change: Partial<Pick<TestBlock, 'test' | 'seconds'>> }
@@ -42,26 +41,34 @@ export type PlanEdit =
 	/** Figures for this class; undefined takes one back. */
 	| { do: 'setPace'; change: PaceSaid };
 
-/** What may change of a flow: `breathsEach` undefined lets each item keep its own dose. */
-export type FlowChange = Partial<Pick<Flow, 'rounds' | 'sides' | 'breathsEach'>>;
+export type FlowChange = Partial<Pick<Flow, 'rounds' | 'sides'>>;
 
-export type ItemChange = Partial<
-	Pick<
-		Item,
-		| 'form'
-		| 'mode'
-		| 'dose'
-		| 'unit'
-		| 'lead'
-		| 'oneSided'
-		| 'phases'
-		| 'moreOn'
-		| 'confirmed'
-		| 'pinned'
-		| 'noticeSeconds'
-		| 'note'
-	>
+/** What may change of how a chain comes to its second side; undefined takes it back. */
+export interface ChainChange {
+	slowChange?: true | undefined;
+	noticeFirstSeconds?: number | undefined;
+}
+
+type Changeable = Pick<
+	Item,
+	| 'form'
+	| 'mode'
+	| 'dose'
+	| 'lead'
+	| 'oneSided'
+	| 'byTurns'
+	| 'slowChange'
+	| 'passed'
+	| 'phases'
+	| 'confirmed'
+	| 'pinned'
+	| 'noticeFirstSeconds'
+	| 'noticeSeconds'
+	| 'note'
 >;
+
+/** What may change of an item; undefined takes a field back. */
+export type ItemChange = { [K in keyof Changeable]?: Changeable[K] | undefined };
 
 /**
  * The plan after one edit; the plan given stays as it was, and parts that do not change are shared.
@@ -87,17 +94,37 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit): ClassPlan {
 			);
 		case 'setDoses':
 			return mapAllItems(plan, (item) => {
-				const dose = edit.doses[item.id];
-				return dose === undefined || dose === item.dose ? item : { ...item, dose };
+				const change = edit.doses[item.id];
+				return change ? withDose(item, change) : item;
 			});
+		case 'setDose':
+			return mapItems(plan, edit.itemId, (item) => withDose(item, edit.change));
 		case 'chain':
 			return join(plan, edit.blockIds, (id, items) => ({ kind: 'chain', id, items }));
 		case 'flow':
-			return join(plan, edit.blockIds, (id, items) => ({ kind: 'flow', id, items, ...NEW_FLOW }));
+			return join(plan, edit.blockIds, (id, items) => ({
+				kind: 'flow',
+				id,
+				items: items.map((item) => (blockOfItem(plan, item.id)?.kind === 'flow' ? item : asStep(item))),
+				...NEW_FLOW
+			}));
 		case 'setFlow':
 			return mapBlock(plan, edit.blockId, (block) =>
-				block.kind === 'flow' ? changedFlow({ ...block, ...edit.change }) : block
+				block.kind === 'flow' ? { ...block, ...edit.change } : block
 			);
+		case 'setChain':
+			return mapBlock(plan, edit.blockId, (block) =>
+				block.kind === 'chain' ? withoutEmpty({ ...block, ...edit.change }, CHAIN_EXTRAS) : block
+			);
+		case 'setSection':
+			return {
+				...plan,
+				sections: plan.sections.map((section) =>
+					section.id === edit.sectionId
+						? withoutEmpty({ ...section, classKind: edit.classKind }, ['classKind'])
+						: section
+				)
+			};
 		case 'setTest':
 			return mapBlock(plan, edit.blockId, (block) =>
 				block.kind === 'test' ? { ...block, ...edit.change } : block
@@ -158,7 +185,7 @@ function unsilenced(plan: ClassPlan, { check, itemId }: { check: string; itemId?
 	return silenced.length ? { ...rest, silenced } : rest;
 }
 
-/** A new item of a movement: form, mode, unit and dose as the style of the plan has them. */
+/** A new item of a movement: form, mode and dose as the style of the plan has them. */
 export function newItem(
 	plan: ClassPlan,
 	movement: Movement,
@@ -169,19 +196,26 @@ export function newItem(
 	const chosen = (form && formOf(movement, form)) || firstForm(style, movement);
 	const mode = movement.modes[0] as Mode;
 	const unit = holdUnit(style, chosen, mode);
+	const counted = { mode, dose: unit ? { unit } : {} };
 	return {
 		kind: 'item',
 		id: nextId(plan),
 		movement: movement.slug,
 		form: chosen.id,
 		mode,
-		dose: styledRange(style, chosen, mode, unit).usual,
-		...(unit ? { unit } : {}),
+		dose: {
+			amount: rangeInStyle(style, counted, movement, chosen).usual,
+			...counted.dose,
+			...(movement.bothWays ? { bothWays: true as const } : {})
+		},
 		lead
 	};
 }
 
-/** The change that puts another form or mode on an item: the dose stays where new limits and unit allow it. */
+/**
+ * The change that puts another form or mode on an item. The dose stays as it is where it is counted in the same; within
+ * what is usual there if it was usual before.
+ */
 export function formChange(
 	plan: ClassPlan,
 	item: Item,
@@ -193,17 +227,31 @@ export function formChange(
 	const before = formOf(movement, item.form);
 	const after = formOf(movement, form);
 	if (!after) throw new Error(`${movement.slug} has no form ${form}`);
-	const unit = item.unit && holdUnitIn(after, mode, item.unit);
-	const range = styledRange(styleOf(plan.style), after, mode, unit);
-	const was = before && styledRange(styleOf(plan.style), before, item.mode, item.unit);
-	const dose = was?.unit === range.unit ? Math.min(range.max, Math.max(range.min, item.dose)) : range.usual;
-	return { form, mode, dose, unit };
+	if (item.dose.byBreath) return { form, mode };
+	const style = styleOf(plan.style);
+	const was = before && rangeInStyle(style, item, movement, before);
+	const own = doseRange(after, mode).unit;
+	const unit = item.dose.unit === own ? undefined : item.dose.unit;
+	const range = rangeInStyle(style, { ...item, mode, dose: unit ? { unit } : {} }, movement, after);
+	if (was?.unit !== range.unit) return { form, mode, dose: { amount: range.usual } };
+	const { amount } = item.dose;
+	const wasUsual = amount >= was.min && amount <= was.max;
+	const kept = wasUsual ? Math.min(range.max, Math.max(range.min, amount)) : amount;
+	return { form, mode, dose: changedDose(item.dose, { amount: kept, unit }) };
 }
 
-/** A chosen unit stays only where there is a hold to count. */
-function holdUnitIn(form: Form, mode: Mode, unit: HoldUnit): HoldUnit | undefined {
-	const own = form.doseIn?.[mode] ?? form.dose;
-	return own.unit === 'breaths' || own.unit === 'seconds' ? unit : undefined;
+/** The change that lets the sides take turns, or not: as much for each side as before. */
+export function turnsChange(item: Item, movement: Movement, byTurns: boolean): ItemChange {
+	const { amount, most } = item.dose;
+	const shared = (value: number) => (byTurns ? 2 * value : Math.max(1, Math.round(value / 2)));
+	const turned = { ...item, byTurns };
+	if (goesByTurns(item, movement) === goesByTurns(turned, movement)) return {};
+	const dose = changedDose(item.dose, {
+		amount: shared(amount),
+		...(most === undefined ? {} : { most: shared(most) }),
+		...(byTurns ? { moreOn: undefined, secondSide: undefined } : {})
+	});
+	return { byTurns: byTurns === (movement.byTurns ?? false) ? undefined : byTurns, dose };
 }
 
 /** Every asymmetrical item led by the other leg. Twice gives the plan back. */
@@ -214,15 +262,39 @@ export function mirror(plan: ClassPlan): ClassPlan {
 
 function changedItem(item: Item, change: ItemChange): Item {
 	const changed = { ...item, ...change };
-	if (!changed.oneSided) delete changed.oneSided;
-	if (!changed.unit) delete changed.unit;
-	if (!changed.phases || Object.keys(changed.phases).length === 0) delete changed.phases;
-	if (!changed.moreOn?.dose) delete changed.moreOn;
-	if (!changed.confirmed?.length) delete changed.confirmed;
-	if (!changed.pinned) delete changed.pinned;
-	if (!changed.noticeSeconds) delete changed.noticeSeconds;
-	if (!changed.note) delete changed.note;
-	return changed;
+	if (changed.phases && Object.keys(changed.phases).length === 0) delete changed.phases;
+	if (changed.confirmed?.length === 0) delete changed.confirmed;
+	if (changed.byTurns === undefined) delete changed.byTurns;
+	return withoutEmpty(changed, ITEM_EXTRAS) as Item;
+}
+
+/** Fields of an item that go where they say nothing. */
+const ITEM_EXTRAS = [
+	'oneSided',
+	'slowChange',
+	'passed',
+	'phases',
+	'confirmed',
+	'pinned',
+	'noticeFirstSeconds',
+	'noticeSeconds',
+	'note'
+] as const satisfies (keyof Item)[];
+const CHAIN_EXTRAS = ['slowChange', 'noticeFirstSeconds'] as const satisfies (keyof Chain)[];
+
+/** Without those of some fields that are empty: undefined, false, 0 or no text. */
+function withoutEmpty<T extends object, K extends keyof T>(
+	value: { [P in keyof T]: T[P] | (P extends K ? undefined : never) },
+	fields: readonly K[]
+): T {
+	const full = { ...value };
+	for (const field of fields) if (!full[field]) delete full[field];
+	return full as T;
+}
+
+function withDose(item: Item, change: DoseChange): Item {
+	const dose = changedDose(item.dose, change);
+	return contentText(dose) === contentText(item.dose) ? item : { ...item, dose };
 }
 
 /** Takes chains apart in which nothing has sides any more (a swap or a removal can leave one): there is nothing to mirror. */

@@ -1,5 +1,8 @@
 export * from './compare';
 export * from './content';
+export * from './dose';
+export * from './dose-words';
+export { asStep, breathsJoined, breathsToEach } from './linking';
 export * from './edit';
 export * from './history';
 export * from './links';

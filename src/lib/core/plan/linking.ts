@@ -1,12 +1,27 @@
 import { otherLeg, type Leg } from '../anatomy';
 import { insertBlock, mapSection, placeOf, removeBlock } from './blocks';
+import type { Dose } from './dose';
 import type { Block, ClassPlan, Flow, Item, Link, Linked } from './types';
 import { findBlock, findItem, isLinked, itemsIn, nextId } from './walk';
 
 /** Chains and flows: joined, taken apart, left by an item, and the leg followed through them. */
 
-/** A flow to begin with: twice on each side, one breath to each movement. Common practice, no source. */
-export const NEW_FLOW = { rounds: 4, sides: 'alternate', breathsEach: 1 } as const;
+/** A flow to begin with: twice on each side. Common practice, no source. */
+export const NEW_FLOW = { rounds: 4, sides: 'alternate' } as const;
+
+/** In a flow: so many breaths joined to the movement. */
+export const breathsJoined = (amount: number): Dose => ({ amount, unit: 'breaths', byBreath: true });
+
+/** The breaths that are joined to every movement of a flow; null where they differ or there are other doses. */
+export function breathsToEach({ items }: Flow): number | null {
+	const [first] = items;
+	const all =
+		first?.dose.byBreath && items.every(({ dose }) => dose.byBreath && dose.amount === first.dose.amount);
+	return all ? first.dose.amount : null;
+}
+
+/** An item as a new flow begins with it: one breath joined to the movement. */
+export const asStep = (item: Item): Item => ({ ...item, dose: breathsJoined(1) });
 
 /** Joins blocks into one where the first of them stands, in the order of the plan. Chains and flows are dissolved into it. */
 export function join(
@@ -37,12 +52,6 @@ export function unchain(plan: ClassPlan, blockId: string): ClassPlan {
 /** An item on its own hangs on nothing before it. */
 export function unlinked({ link: _link, ...item }: Item): Item {
 	return item;
-}
-
-/** A flow whose change may have left a field undefined: such a field goes. */
-export function changedFlow(flow: Flow): Flow {
-	const { breathsEach, ...timed } = flow;
-	return breathsEach ? flow : timed;
 }
 
 /**

@@ -1,8 +1,17 @@
 import { array, boolean, lazy, number, object, string, type Schema } from 'yup';
 import { isSymmetrical, LEGS } from '../anatomy';
-import { paceChangesSchema } from '../pace';
-import { CAUTIONS, FORM_IDS, formOf, HOLD_UNITS, MODES, SLUG, type FindMovement } from '../movement';
-import { styleSchema, widestRange } from '../style';
+import { CLASS_KINDS, paceChangesSchema } from '../pace';
+import {
+	CAUTIONS,
+	DOSE_UNITS,
+	FORM_IDS,
+	formOf,
+	MODES,
+	SLUG,
+	usualUnitSeconds,
+	type FindMovement
+} from '../movement';
+import { styleSchema } from '../style';
 import {
 	eachOnce,
 	isPropertyOfAll,
@@ -23,11 +32,12 @@ import {
 	type Flow,
 	type Item
 } from './types';
+import { HELD_UNITS, middleOf, rangeOf, setsOf } from './dose';
 import { blocksOf, isLinked, itemsOf } from './walk';
 
 /** Limits that keep a plan a plan. Lengths in seconds. */
 export const PLAN_LIMITS = {
-	minLengthSeconds: 300,
+	minLengthSeconds: 60,
 	maxLengthSeconds: 4 * 3600,
 	titleCharacters: 200,
 	noteCharacters: 1000,
@@ -36,14 +46,19 @@ export const PLAN_LIMITS = {
 	blocks: 300,
 	itemsInChain: 24,
 	rounds: 24,
-	breathsEach: 12,
 	/** Items times rounds of all flows of a class: what the clock has to write down. */
 	flowSteps: 3000,
 	testSeconds: 600,
 	talkSeconds: 1800,
 	noticeSeconds: 120,
 	phaseSeconds: 600,
-	moreDose: 600
+	amount: 3600,
+	sets: 10,
+	restSeconds: 600,
+	holdAmount: 600,
+	effortPercent: 100,
+	/** Longer than this nobody does one thing on one side. */
+	sideSeconds: 3600
 } as const;
 
 /** The length of a class given in minutes, whole seconds; null where no class is so long or so short. */
@@ -68,22 +83,54 @@ const id = string()
 	.test('own', '${path}: this word cannot be an id', (value) => !isPropertyOfAll(value ?? ''))
 	.required();
 
+const amount = number().integer().min(1).max(PLAN_LIMITS.amount);
+
+const hold = (what: string) =>
+	object({
+		amount: number().integer().min(1).max(PLAN_LIMITS.holdAmount).required(),
+		unit: string().oneOf(HELD_UNITS).required()
+	})
+		.noUnknown()
+		.default(undefined)
+		.meta(means(what));
+
+const doseSchema = object({
+	amount: amount.required().meta(means('in the unit, per side; by turns: both sides together')),
+	most: amount
+		.meta(means('a range "as it suits you": the most of it'))
+		.test(
+			'more',
+			'${path} must be more than the amount',
+			(most, { parent }) => !most || !(most <= parent.amount)
+		),
+	unit: string().oneOf(DOSE_UNITS).meta(means('counted another way than the catalogue does')),
+	sets: number().integer().min(1).max(PLAN_LIMITS.sets),
+	restSeconds: number().integer().min(0).max(PLAN_LIMITS.restSeconds).meta(means('between two sets')),
+	hold: hold('each repetition or round is held so long'),
+	lastHold: hold('the last repetition of a set is held so long'),
+	effortPercent: number().integer().min(1).max(PLAN_LIMITS.effortPercent),
+	bothWays: boolean().oneOf([true]).meta(means('the amount is given each way')),
+	moreOn: object({ leg: string().oneOf(LEGS).required(), amount: amount.required() })
+		.noUnknown()
+		.default(undefined)
+		.meta(means('added on the side that this leg leads')),
+	secondSide: amount.meta(means('the amount on the second side, where it is another one')),
+	unevenReason: textOfLines(PLAN_LIMITS.noteCharacters).optional(),
+	byBreath: boolean().oneOf([true]).meta(means('in a flow: breaths joined to the movement'))
+})
+	.noUnknown()
+	.default(undefined)
+	.required();
+
 const itemSchema = object({
 	kind: string().oneOf(['item']).required(),
 	id,
 	movement: string().matches(SLUG, '${path} must be a slug of the catalogue').required(),
 	form: string().oneOf(FORM_IDS).required(),
 	mode: string().oneOf(MODES).required(),
-	dose: number().integer().min(1).max(10_000).required().meta(means('in the unit of the form, per side')),
+	dose: doseSchema,
 	lead: string().oneOf(LEGS).required().meta(means('the leg that leads on the first side')),
 	link: string().oneOf(LINKS).meta(means('in a chain or flow: why another leg leads than before')),
-	unit: string().oneOf(HOLD_UNITS).meta(means('a hold counted another way than the catalogue does')),
-	moreOn: object({
-		leg: string().oneOf(LEGS).required(),
-		dose: number().integer().min(1).max(PLAN_LIMITS.moreDose).required()
-	})
-		.noUnknown()
-		.default(undefined),
 	confirmed: array()
 		.of(
 			object({
@@ -108,7 +155,11 @@ const itemSchema = object({
 	)
 		.noUnknown()
 		.default(undefined),
+	byTurns: boolean().meta(means('the sides take turns, where it is otherwise than the movement says')),
+	slowChange: boolean().oneOf([true]).meta(means('the change of sides is a slow, controlled switch')),
+	passed: boolean().oneOf([true]).meta(means('only on the way to something else')),
 	pinned: boolean(),
+	noticeFirstSeconds: number().integer().min(0).max(PLAN_LIMITS.noticeSeconds),
 	noticeSeconds: number().integer().min(0).max(PLAN_LIMITS.noticeSeconds),
 	note: textOfLines(PLAN_LIMITS.noteCharacters).optional()
 }).noUnknown();
@@ -116,7 +167,9 @@ const itemSchema = object({
 const chainSchema = object({
 	kind: string().oneOf(['chain']).required(),
 	id,
-	items: array().of(itemSchema).min(1).max(PLAN_LIMITS.itemsInChain).required()
+	items: array().of(itemSchema).min(1).max(PLAN_LIMITS.itemsInChain).required(),
+	slowChange: boolean().oneOf([true]),
+	noticeFirstSeconds: number().integer().min(0).max(PLAN_LIMITS.noticeSeconds)
 }).noUnknown();
 
 const flowSchema = object({
@@ -124,12 +177,7 @@ const flowSchema = object({
 	id,
 	items: array().of(itemSchema).min(1).max(PLAN_LIMITS.itemsInChain).required(),
 	rounds: number().integer().min(1).max(PLAN_LIMITS.rounds).required(),
-	sides: string().oneOf(FLOW_SIDES).required(),
-	breathsEach: number()
-		.integer()
-		.min(1)
-		.max(PLAN_LIMITS.breathsEach)
-		.meta(means('breaths joined to each movement; left out: its own dose'))
+	sides: string().oneOf(FLOW_SIDES).required()
 }).noUnknown();
 
 const testSchema = object({
@@ -165,7 +213,7 @@ export const planSchema = object({
 	title: oneLine(PLAN_LIMITS.titleCharacters),
 	lengthSeconds: number()
 		.integer()
-		.min(PLAN_LIMITS.minLengthSeconds, 'a class lasts at least 5 minutes (300 seconds)')
+		.min(PLAN_LIMITS.minLengthSeconds, 'a class lasts at least a minute (60 seconds)')
 		.max(PLAN_LIMITS.maxLengthSeconds, 'a class lasts at most 4 hours (14400 seconds)')
 		.required(),
 	startsAt: string()
@@ -210,6 +258,9 @@ export const planSchema = object({
 			object({
 				id,
 				kind: string().oneOf(SECTION_KINDS).required(),
+				classKind: string()
+					.oneOf(CLASS_KINDS)
+					.meta(means('how this part is taught, where it is otherwise than the rest')),
 				blocks: array()
 					.of(block)
 					.meta({ oneOf: Object.values(BLOCK_SCHEMAS) })
@@ -223,7 +274,7 @@ export const planSchema = object({
 
 /**
  * Everything wrong with a plan from outside: its shape first, then whether the catalogue knows what it
- * names and the doses are within limits. Empty: it can be used as a {@link ClassPlan}.
+ * names and no dose is nonsense. A dose that is not usual is no fault: a check speaks of it. Empty: it can be used as a {@link ClassPlan}.
  */
 export function planFaults(value: unknown, find: FindMovement): Fault[] {
 	if (typeof value !== 'object' || value === null || Array.isArray(value))
@@ -301,15 +352,15 @@ function itemFaults(item: Item, path: string, find: FindMovement): Fault[] {
 	const faults: Fault[] = [];
 	if (!movement.modes.includes(item.mode))
 		faults.push({ path: `${path}.mode`, message: `${item.movement} is not done in ${item.mode} mode` });
-	const range = widestRange(form, item.mode, item.unit);
-	if (item.unit && range.unit !== item.unit)
-		faults.push({ path: `${path}.unit`, message: `${item.movement} is counted in ${range.unit}` });
-	if (item.dose < range.min || item.dose > range.max)
+	const range = rangeOf(item, movement, form);
+	const { dose } = item;
+	const seconds = setsOf(dose) * middleOf(dose) * usualUnitSeconds(range, item.mode);
+	if (seconds > PLAN_LIMITS.sideSeconds)
 		faults.push({
 			path: `${path}.dose`,
-			message: `${item.dose} ${range.unit} is outside ${range.min}-${range.max}`
+			message: `${middleOf(dose)} ${range.unit} are over an hour on one side`
 		});
-	if (item.moreOn && isSymmetrical(movement.action))
-		faults.push({ path: `${path}.moreOn`, message: `${item.movement} has no sides` });
+	if (item.dose.moreOn && isSymmetrical(movement.action))
+		faults.push({ path: `${path}.dose.moreOn`, message: `${item.movement} has no sides` });
 	return faults;
 }

@@ -1,5 +1,5 @@
-import { formOf, type FindMovement } from '../movement';
-import { styledRange, styleOf } from '../style';
+import { doseRange, formOf, stepOf, type FindMovement } from '../movement';
+import { goesByTurns, movedBy } from './dose';
 import { applyEdit, type PlanEdit } from './edit';
 import { PLAN_LIMITS } from './schema';
 import type { Block, ClassPlan, Item, Place } from './types';
@@ -72,24 +72,26 @@ export function placeAtSecond(
 	return last;
 }
 
-/**
- * One more or one less of an item's dose, within the limits of its form; held seconds go in fives. In a flow that goes
- * with the breath it is the breaths of the whole flow.
- */
-export function doseByOne(plan: ClassPlan, item: Item, find: FindMovement, step: -1 | 1): PlanEdit | null {
-	const block = blockOfItem(plan, item.id);
-	if (block?.kind === 'flow' && block.breathsEach !== undefined) {
-		const breathsEach = Math.min(PLAN_LIMITS.breathsEach, Math.max(1, block.breathsEach + step));
-		if (breathsEach === block.breathsEach) return null;
-		return { do: 'setFlow', blockId: block.id, change: { breathsEach } };
-	}
+/** One more or one less of an item's dose; held seconds go in fives, and where the sides take turns one for each. */
+export function doseByOne(item: Item, find: FindMovement, step: -1 | 1): PlanEdit | null {
+	return doseMoved(item, find, step);
+}
+
+/** The edit that moves a dose by so many steps, a range as a whole; null where there is nowhere to go. */
+function doseMoved(item: Item, find: FindMovement, steps: number): PlanEdit | null {
+	const size = stepOfItem(item, find);
+	const { amount, most = amount } = item.dose;
+	const by = Math.min(PLAN_LIMITS.amount - most, Math.max(1 - amount, steps * size));
+	return item.passed || by === 0 ? null : { do: 'setDose', itemId: item.id, change: movedBy(item.dose, by) };
+}
+
+/** By how much the amount of an item goes up or down at once. */
+export function stepOfItem(item: Item, find: FindMovement): number {
 	const movement = find(item.movement);
 	const form = movement && formOf(movement, item.form);
-	if (!form) return null;
-	const dose = styledRange(styleOf(plan.style), form, item.mode, item.unit);
-	const size = dose.unit === 'seconds' ? 5 : 1;
-	const next = Math.min(dose.max, Math.max(dose.min, item.dose + step * size));
-	return next === item.dose ? null : { do: 'setItem', itemId: item.id, change: { dose: next } };
+	if (!form) return 1;
+	const { unit } = doseRange(form, item.mode, item.dose.unit);
+	return stepOf(unit) * (unit !== 'seconds' && goesByTurns(item, movement) ? 2 : 1);
 }
 
 /** Joins the block that holds an item with the one after it in its section. */
@@ -137,24 +139,14 @@ export function selectableBetween(plan: ClassPlan, from: string, to: string): st
 }
 
 /**
- * The dose that an item gets when its work is dragged longer or shorter by so many seconds a side: whole breaths,
- * repetitions or steps of five seconds, within its limits. Null when nothing changes.
+ * The dose that an item gets when its work is dragged longer or shorter by so many seconds in each go: whole breaths,
+ * repetitions or steps of five seconds. Null when nothing changes.
  */
 export function doseDragged(
-	plan: ClassPlan,
 	item: Item,
 	find: FindMovement,
-	secondsASide: number,
-	secondsPerUnit: number
+	secondsEachGo: number,
+	secondsOfEach: number
 ): PlanEdit | null {
-	const movement = find(item.movement);
-	const form = movement && formOf(movement, item.form);
-	const block = blockOfItem(plan, item.id);
-	// what goes with the breath has no dose of its own to drag
-	if (!form || (block?.kind === 'flow' && block.breathsEach !== undefined)) return null;
-	const range = styledRange(styleOf(plan.style), form, item.mode, item.unit);
-	const size = range.unit === 'seconds' ? 5 : 1;
-	const steps = Math.round(secondsASide / (secondsPerUnit * size));
-	const dose = Math.min(range.max, Math.max(range.min, item.dose + steps * size));
-	return dose === item.dose ? null : { do: 'setItem', itemId: item.id, change: { dose } };
+	return doseMoved(item, find, Math.round(secondsEachGo / (secondsOfEach * stepOfItem(item, find))));
 }

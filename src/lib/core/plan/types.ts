@@ -1,8 +1,9 @@
 import type { Leg } from '../anatomy';
 import type { TestId } from '../measure';
-import type { PaceChanges } from '../pace';
-import type { Caution, FormId, HoldUnit, Mode } from '../movement';
+import type { ClassKind, PaceChanges } from '../pace';
+import type { Caution, FormId, Mode } from '../movement';
 import type { StyleChoices } from '../style';
+import type { Dose } from './dose';
 
 /** The six parts of a class, in the order in which they come. */
 export const SECTION_KINDS = ['settle', 'warm', 'build', 'peak', 'release', 'rest'] as const;
@@ -18,7 +19,7 @@ export const SECTION_NAME: Record<SectionKind, string> = {
 };
 
 /** What a teacher may pin of the time round the work; a pause for noticing has a field of its own. */
-export const PINNED_PHASES = ['move', 'fetch', 'setUp', 'explain', 'change', 'leave'] as const;
+export const PINNED_PHASES = ['move', 'fetch', 'setUp', 'change', 'leave'] as const;
 export type PinnedPhase = (typeof PINNED_PHASES)[number];
 
 /**
@@ -37,24 +38,27 @@ export interface Item {
 	movement: string;
 	form: FormId;
 	mode: Mode;
-	/** In the unit of the form's dose, per side; or in `unit`. */
-	dose: number;
-	/** A hold that is counted another way than the catalogue counts it. */
-	unit?: HoldUnit;
+	dose: Dose;
 	/** The leg that leads on the first side; in a movement that crosses shins, the one in front. */
 	lead: Leg;
 	/** In a chain or flow: why another leg leads than in the item before. */
 	link?: Link;
 	/** Given on one side only, and why: an empty reason is a mistake that a check names. */
 	oneSided?: { reason: string };
-	/** More for one leg: so much is added to the dose on the side that it leads. */
-	moreOn?: { leg: Leg; dose: number };
+	/** Whether the sides take turns, where it is otherwise than the movement says. */
+	byTurns?: boolean;
+	/** The change of sides is a slow, controlled switch: part of the practice, and longer. */
+	slowChange?: true;
+	/** On the way to something else: a breath, not a hold, and nothing is explained. */
+	passed?: true;
 	/** Cautions in the room with which the teacher keeps it all the same, and the day of that decision. */
 	confirmed?: { caution: Caution; on: string }[];
 	/** Seconds of the phases round the work that the teacher knows better than the pace does. */
 	phases?: Partial<Record<PinnedPhase, number>>;
 	/** A pinned item keeps its dose when the class is fitted. */
 	pinned?: boolean;
+	/** A pause for noticing after the first side, seconds. */
+	noticeFirstSeconds?: number;
 	/** A pause for noticing after it, seconds. */
 	noticeSeconds?: number;
 	note?: string;
@@ -68,13 +72,19 @@ export interface Chain {
 	kind: 'chain';
 	id: string;
 	items: Item[];
+	/** As of an item: how the sides change, and a pause for noticing before they do. */
+	slowChange?: true;
+	noticeFirstSeconds?: number;
 }
 
 /** How a flow serves both sides: the other leg leads in each next round, or all rounds on one side come first. */
 export const FLOW_SIDES = ['alternate', 'mirror'] as const;
 export type FlowSides = (typeof FLOW_SIDES)[number];
 
-/** Rounds of linked items. The first round is slower: only then is each item fetched for, set up and explained. */
+/**
+ * Rounds of linked items, each with a dose of its own, joined to the breath or held. The first round is slower: only
+ * then is each item fetched for and set up.
+ */
 export interface Flow {
 	kind: 'flow';
 	id: string;
@@ -82,8 +92,6 @@ export interface Flow {
 	/** On each side, where the sides are mirrored. */
 	rounds: number;
 	sides: FlowSides;
-	/** Breaths joined to each movement; left out, each item keeps its own dose. */
-	breathsEach?: number;
 }
 
 /** A test of the hips, taken at the start and at the end under the same conditions. */
@@ -111,6 +119,8 @@ export type Linked = Chain | Flow;
 export interface Section {
 	id: string;
 	kind: SectionKind;
+	/** How this part is taught, where it is otherwise than the rest of the class. */
+	classKind?: ClassKind;
 	blocks: Block[];
 }
 

@@ -22,10 +22,14 @@ export function itemsIn(block: Block): Item[] {
 	return isLinked(block) ? block.items : [];
 }
 
-/** The items of a block as they are really done: what is joined to the breath moves, whatever it is elsewhere. */
+/**
+ * The items of a block as they are really done: what is joined to the breath or only passed through moves, whatever it
+ * is elsewhere.
+ */
 export function itemsAsDone(block: Block): Item[] {
-	if (block.kind !== 'flow' || block.breathsEach === undefined) return itemsIn(block);
-	return block.items.map((item) => (item.mode === 'rest' ? item : { ...item, mode: 'dynamic' }));
+	return itemsIn(block).map((item) =>
+		(item.dose.byBreath || item.passed) && item.mode !== 'rest' ? { ...item, mode: 'dynamic' } : item
+	);
 }
 
 /** A block with each of its items changed. */

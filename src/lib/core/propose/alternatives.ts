@@ -3,7 +3,7 @@ import { Objective } from './cost';
 import type { Piece } from './candidate';
 import { factsFor } from './facts';
 import { nearest } from './nearest';
-import { keptOption, optionsFor } from './options';
+import { keptOption, optionsFor, withAmount } from './options';
 import type { ProposeContext, Wishes } from './types';
 
 /** Something else in the place of one item, everything else as it is. */
@@ -50,8 +50,7 @@ export function alternativesFor(
 		const amount = nearest(option.workSeconds, seconds);
 		const worse = objective.cost(pieces.with(at, { ...pieces[at]!, option, amount })) - now;
 		if (worse >= (best.get(slug)?.worse ?? Infinity)) continue;
-		const dose = option.amounts[amount]!;
-		best.set(slug, { worse, item: { ...option.item!, id: itemId, dose, lead: item.lead } });
+		best.set(slug, { worse, item: withAmount(option.item!, itemId, option.amounts[amount]!, item.lead) });
 	}
 	return [...best.values()].sort((a, b) => a.worse - b.worse).slice(0, most);
 }

@@ -1,6 +1,7 @@
 import { EFFORT_BETWEEN } from '../training-load';
 import { DIRECTIONS } from '../anatomy';
-import { paceOf } from '../pace';
+import { KIT_KINDS } from '../movement';
+import { paceOf, type Pace } from '../pace';
 import { SECTION_KINDS, type ClassPlan } from '../plan';
 import { Doses, type SoftBand } from './doses';
 import { Candidate, type Piece } from './candidate';
@@ -34,8 +35,10 @@ export class Objective {
 	private readonly draft: Candidate;
 	/** How much the teacher gives on each part. */
 	readonly weights: Weights;
-	/** From each place to each: seconds of getting there with what has to be fetched. */
+	/** From each place to each: seconds of getting there and placing the kit. */
 	private readonly between: Float64Array;
+	/** By the bits of kit: seconds that the first fetching takes more than placing. */
+	private readonly firstFetch: Float64Array;
 	/** For each movement the number of the last class that it was seen in. */
 	private readonly seen: Int32Array;
 	/** For each movement the number of the last class in which others are compared with it. */
@@ -66,7 +69,9 @@ export class Objective {
 		this.weights = { ...USUAL_WEIGHTS, ...wishes.weights };
 		const { slugs, places, options } = facts;
 		this.draft = new Candidate(this.facts);
-		this.between = places.between(paceOf(setting.pace, base.pinnedPace));
+		const pace = paceOf(setting.pace, base.pinnedPace);
+		this.between = places.between(pace);
+		this.firstFetch = firstFetchSeconds(pace);
 		this.elsewhere = Float64Array.from(
 			slugs,
 			(slug) => POINTS.elsewhere * others.filter((other) => other.has(slug)).length
@@ -113,6 +118,12 @@ export class Objective {
 	cost(pieces: readonly Piece[]): number {
 		this.draft.write(pieces);
 		return this.costOf(this.draft);
+	}
+
+	/** Seconds that a class takes in all. */
+	secondsOf(pieces: readonly Piece[]): number {
+		this.cost(pieces);
+		return this.draft.sums[SUM.total]! + this.tally.lost + this.tally.fetching;
 	}
 
 	/** Each part of the cost. */
@@ -186,27 +197,34 @@ export class Objective {
 		return tally.points(weights, ways);
 	}
 
-	/** Getting from place to place with the kit. */
+	/** Getting from place to place with the kit, each kind of which is fetched once. */
 	private countWays({ count, option, section }: Candidate, tally: Tally): void {
-		const { between } = this;
-		const { enter, leave, places } = this.facts;
+		const { between, firstFetch } = this;
+		const { enter, enterKit, leave, places } = this.facts;
 		const width = places.count;
 		const { getting } = tally;
 		getting.fill(0);
 		let place = -1;
 		let lost = 0;
+		let fetching = 0;
+		let fetched = 0;
 		let filled = 0;
 		for (let i = 0; i < count; i++) {
 			filled |= 1 << section[i]!;
 			const to = enter[option[i]!]!;
 			if (to < 0) continue;
-			// before the first piece nobody has to change position; what it asks for is fetched
+			// before the first piece nobody has to change position; what it asks for is placed
 			const seconds = between[(place + 1) * width + to]!;
+			const kit = enterKit[option[i]!]!;
+			const more = firstFetch[kit & ~fetched]!;
+			fetched |= kit;
 			place = leave[option[i]!]!;
 			lost += seconds;
-			getting[section[i]!]! += seconds;
+			fetching += more;
+			getting[section[i]!]! += seconds + more;
 		}
 		tally.lost = lost;
+		tally.fetching = fetching;
 		tally.filled = filled;
 	}
 
@@ -222,7 +240,8 @@ export class Objective {
 		tally.dose = sums[SUM.dosePoints]!;
 		tally.shape = sums[SUM.idlePoints]!;
 		const wanted = this.base.lengthSeconds;
-		const { lost, getting } = tally;
+		const { getting } = tally;
+		const lost = tally.lost + tally.fetching;
 		const total = sums[SUM.total]! + lost;
 		const over = Math.max(0, sums[SUM.least]! + lost - wanted) + Math.max(0, wanted - sums[SUM.most]! - lost);
 		tally.rules += POINTS.secondOff * Math.abs(total - wanted) + POINTS.secondOutOfReach * over;
@@ -346,6 +365,16 @@ export class Objective {
 		}
 		tally.variety += points;
 	}
+}
+
+/** By the bits of kit: seconds that fetching it takes more than placing it. */
+function firstFetchSeconds({ fetchSeconds, placeSeconds }: Pace): Float64Array {
+	return Float64Array.from({ length: 1 << KIT_KINDS.length }, (_, bits) =>
+		KIT_KINDS.reduce(
+			(sum, kit, k) => sum + (bits & (1 << k) && kit !== 'wall space' ? fetchSeconds[kit] - placeSeconds : 0),
+			0
+		)
+	);
 }
 
 /** Seconds outside a band of shares of a whole. */

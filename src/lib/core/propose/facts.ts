@@ -62,6 +62,8 @@ export class Facts {
 	/** Numbers of the places that it begins and ends in; -1 takes people as they are. */
 	readonly enter: Int32Array;
 	readonly leave: Int32Array;
+	/** Kit that it begins with, as bits of KIT_KINDS. */
+	readonly enterKit: Int32Array;
 	/** The same without the kit: indices of body positions. */
 	readonly enterPosition: Int32Array;
 	readonly leavePosition: Int32Array;
@@ -108,9 +110,13 @@ export class Facts {
 		this.leastSeconds = real(({ workSeconds }) => workSeconds[0]!);
 		this.mostSeconds = real(({ workSeconds }) => workSeconds.at(-1)!);
 		this.aroundSeconds = real(({ aroundSeconds }) => aroundSeconds);
-		const place = (position: number, kit: number) => (position < 0 ? -1 : this.places.at(position, kit));
-		this.enter = whole(({ enter, enterKit }) => place(enter, enterKit));
-		this.leave = whole(({ enter, leave, leaveKit }) => (enter < 0 ? -1 : place(leave, leaveKit)));
+		const place = (position: number, kit: number, onTop: number) =>
+			position < 0 ? -1 : this.places.at(position, kit, onTop);
+		this.enter = whole(({ enter, enterKit, enterTop }) => place(enter, enterKit, enterTop));
+		this.leave = whole(({ enter, leave, leaveKit, leaveTop }) =>
+			enter < 0 ? -1 : place(leave, leaveKit, leaveTop)
+		);
+		this.enterKit = whole(({ enterKit }) => enterKit);
 		this.enterPosition = whole(({ enter }) => enter);
 		this.leavePosition = whole(({ leave }) => leave);
 		this.firstSpared = SUM.tissue + asked.length;

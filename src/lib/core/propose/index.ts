@@ -7,7 +7,7 @@ export { Candidate, type Piece } from './candidate';
 export { standardEffort, type Effort } from './effort';
 export { factsFor } from './facts';
 export { nearest } from './nearest';
-export { optionsFor, type Option } from './options';
+export { optionsFor, withAmount, type Option } from './options';
 export { Pool } from './pool';
 export { keptPieces, proposals, propose, sought, type ProposeRequest } from './propose';
 export { seededRandom } from './random';

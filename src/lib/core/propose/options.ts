@@ -1,6 +1,6 @@
-import { DIRECTIONS, type Tissue } from '../anatomy';
+import { DIRECTIONS, LEGS, type Leg, type Tissue } from '../anatomy';
 import { hungSeconds, analysePlan, stillSeconds, type Analysis } from '../checks';
-import { doseSeconds } from '../clock';
+import { setSeconds } from '../clock';
 import { KIT_KINDS, POSITIONS, type Form, type Mode, type Movement } from '../movement';
 import { effortOfWork } from '../training-load';
 import { rangeSeconds } from '../orbit';
@@ -9,22 +9,28 @@ import {
 	emptyPlan,
 	itemsAsDone,
 	itemsIn,
+	rangeInStyle,
+	stepOfItem,
 	type Block,
 	type ClassPlan,
+	type Dose,
 	type Item,
 	type SectionKind
 } from '../plan';
 import { stopOf } from '../ordering';
-import { holdUnit, styledRange, styleOf } from '../style';
+import { holdUnit, styleOf } from '../style';
 import { mayStandIn } from './roles';
 import { isDeep, isHeavy, isPassiveStretch, isStrong, isWarming } from '../rules';
 import type { ProposeContext, Wishes } from './types';
+
+/** An item as it is proposed: its dose without the amount. */
+export type OptionItem = Omit<Item, 'id' | 'dose' | 'lead'> & { dose: Omit<Dose, 'amount'> };
 
 /** One thing that may be put into a class: a movement in a form and mode, or a block that is there already. */
 export interface Option {
 	index: number;
 	/** Null for a kept block. */
-	item: Omit<Item, 'id' | 'dose' | 'lead'> | null;
+	item: OptionItem | null;
 	kept: Block | null;
 	movements: readonly string[];
 	sections: ReadonlySet<SectionKind>;
@@ -39,6 +45,9 @@ export interface Option {
 	leave: number;
 	enterKit: number;
 	leaveKit: number;
+	/** On the side: index of the leg on top; -1 for neither. */
+	enterTop: number;
+	leaveTop: number;
 	/** For each second of work: seconds in each direction, of strengthening and of resting. */
 	directions: readonly number[];
 	strengthens: number;
@@ -71,8 +80,13 @@ const ABOUT_PEOPLE: ReadonlySet<string> = new Set([
 	'before-sport-static'
 ]);
 
-/** Held seconds are chosen in such steps. */
-const STEP_SECONDS = 5;
+/** What is proposed, with an amount: an item of a plan. */
+export const withAmount = (item: OptionItem, id: string, amount: number, lead: Leg): Item => ({
+	...item,
+	id,
+	lead,
+	dose: { ...item.dose, amount }
+});
 
 const kitBits = (kinds: readonly (typeof KIT_KINDS)[number][]) =>
 	kinds.reduce((bits, kind) => bits | (1 << KIT_KINDS.indexOf(kind)), 0);
@@ -96,7 +110,7 @@ export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeCont
 
 /** How many kinds of kit do not suffice for an option. */
 function kitLacking({ item, amounts, usual }: Option, base: ClassPlan, setting: ProposeContext): number {
-	const block: Item = { ...item!, id: 'a', dose: amounts[usual]!, lead: 'left' };
+	const block = withAmount(item!, 'a', amounts[usual]!, 'left');
 	return analysePlan(alone(base, block), setting, new Set(['kit-shortage'])).findings.length;
 }
 
@@ -120,7 +134,10 @@ function readOptions(
 					movement: movement.slug,
 					form: form.id,
 					mode,
-					...(unit ? { unit } : {})
+					dose: {
+						...(unit ? { unit } : {}),
+						...(movement.bothWays ? { bothWays: true as const } : {})
+					}
 				};
 				const sections = asWished(mayStandIn(movement, form, mode), movement.slug, wishes);
 				if (sections.size === 0) continue;
@@ -153,7 +170,7 @@ function alone(base: ClassPlan, block: Block): ClassPlan {
 }
 
 function readItem(
-	words: Omit<Item, 'id' | 'dose' | 'lead'>,
+	words: OptionItem,
 	movement: Movement,
 	form: Form,
 	mode: Mode,
@@ -162,22 +179,22 @@ function readItem(
 	checks: ReadonlySet<string>,
 	index: number
 ): Option | null {
-	const range = styledRange(styleOf(base.style), form, mode, words.unit);
-	const item: Item = { ...words, id: 'a', dose: range.usual, lead: 'left' };
+	const range = rangeInStyle(styleOf(base.style), words, movement, form);
+	const item = withAmount(words, 'a', range.usual, 'left');
 	const plan = alone(base, item);
 	const analysis = analysePlan(plan, setting, checks);
 	if (analysis.findings.some((f) => f.severity !== 'note')) return null;
-	const step = range.unit === 'seconds' ? STEP_SECONDS : 1;
+	const step = stepOfItem(item, setting.find);
 	const amounts: number[] = [];
 	for (let dose = range.min; dose <= range.max; dose++)
 		if (dose % step === 0 || dose === range.usual) amounts.push(dose);
 	const pace = paceOf(setting.pace, base.pinnedPace);
-	const passes = analysis.timeline.entries.filter((e) => e.phase === 'work').length;
+	const goes = analysis.timeline.entries.filter((e) => e.phase === 'work').length;
 	return {
 		...readAlone(analysis, item, setting, index),
 		item: words,
 		amounts,
-		workSeconds: amounts.map((dose) => passes * Math.round(doseSeconds(range, mode, dose, pace))),
+		workSeconds: amounts.map((amount) => goes * setSeconds(item.dose, range, mode, amount, pace)),
 		usual: amounts.indexOf(range.usual)
 	};
 }
@@ -224,6 +241,8 @@ function readAlone(analysis: Analysis, block: Block, setting: ProposeContext, in
 		leave: stop.leave ? POSITIONS.indexOf(stop.leave.position) : -1,
 		enterKit: kitBits(stop.enter?.kit ?? []),
 		leaveKit: kitBits(stop.leave?.kit ?? []),
+		enterTop: stop.enter?.onTop ? LEGS.indexOf(stop.enter.onTop) : -1,
+		leaveTop: stop.leave?.onTop ? LEGS.indexOf(stop.leave.onTop) : -1,
 		directions: DIRECTIONS.map((d) => per(rangeSeconds(orbit, d))),
 		strengthens: per(orbit.strengthWorkSeconds),
 		lengthens: new Map([...stillSeconds(items)].map(([tissue, seconds]) => [tissue, per(seconds)])),

@@ -15,6 +15,7 @@ import {
 import { styleOf } from '../style';
 import { calmOrder, lostSeconds } from '../ordering';
 import type { Piece } from './candidate';
+import { withAmount } from './options';
 import { POINTS } from './points';
 import type { ProposeContext, Weights } from './types';
 
@@ -28,7 +29,7 @@ export function realised(base: ClassPlan, pieces: readonly Piece[], setting: Pro
 	let used = 0;
 	const lead = base.firstSide ?? 'left';
 	const blockOf = ({ option, amount }: Piece): Block =>
-		option.kept ?? { ...option.item!, id: nextId(base, used++), dose: option.amounts[amount]!, lead };
+		option.kept ?? withAmount(option.item!, nextId(base, used++), option.amounts[amount]!, lead);
 	const sections = base.sections.map((section) => ({
 		...section,
 		blocks: pieces.filter((piece) => SECTION_KINDS[piece.section] === section.kind).map(blockOf)

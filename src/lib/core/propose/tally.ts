@@ -4,8 +4,10 @@ import type { CostParts, Weights } from './types';
 
 /** What one look at a class counted: sums in seconds, and points of the objective without the teacher's weights. */
 export class Tally {
-	/** Changing position and fetching. */
+	/** Changing position and placing kit. */
 	lost = 0;
+	/** What fetching each kind of kit for the first time takes more. */
+	fetching = 0;
 	/** Seconds of getting to the pieces of each part, and the parts in which there are any, as bits. */
 	readonly getting = new Float64Array(SECTION_KINDS.length);
 	filled = 0;
@@ -18,7 +20,7 @@ export class Tally {
 
 	/** As if nothing had been counted. Field by field, since it is done for every class that is looked at. */
 	restart(): void {
-		this.lost = 0;
+		this.lost = this.fetching = 0;
 		this.balance = this.variety = this.shape = this.arc = this.dose = this.rules = 0;
 	}
 

@@ -160,7 +160,8 @@ function baseFor(
 }
 
 function itemOf(plan: ClassPlan, { movement, form, mode, dose }: Rung, { find }: SeriesContext) {
-	return { ...newItem(plan, find(movement)!, plan.firstSide, form), mode, dose };
+	const item = newItem(plan, find(movement)!, plan.firstSide, form);
+	return { ...item, mode, dose: { ...item.dose, amount: dose } };
 }
 
 /** The part of a class in which a rung stands: the goal in the peak where it may, everything else in the work before. */

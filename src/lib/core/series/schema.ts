@@ -2,10 +2,9 @@ import { array, number, object, string } from 'yup';
 import { DIRECTIONS } from '../anatomy';
 import { isIsoDay } from '../calendar';
 import { TEST_IDS } from '../measure';
-import { FORM_IDS, formOf, MODES, SLUG, type FindMovement } from '../movement';
+import { doseRange, FORM_IDS, formOf, MODES, SLUG, usualUnitSeconds, type FindMovement } from '../movement';
 import { PLAN_LIMITS, planFaults } from '../plan';
 import { schemaFaults, type Fault } from '../validation';
-import { widestRange } from '../style';
 import { eachOnce, isPropertyOfAll, oneLine, textOfLines } from '../validation';
 import { slotKey } from './dates';
 import { SERIES_LIMITS, type Ladder, type PlannedSeries, type Series } from './types';
@@ -187,9 +186,9 @@ function ladderFaults({ ladders }: Series, find: FindMovement): Fault[] {
 			if (!found) return [{ path: `${path}.form`, message: `${movement} has no ${form} form` }];
 			if (!known.modes.includes(mode))
 				return [{ path: `${path}.mode`, message: `${movement} is not done in ${mode} mode` }];
-			const { min, max, unit } = widestRange(found, mode);
-			return dose < min || dose > max
-				? [{ path: `${path}.dose`, message: `${dose} ${unit} is outside ${min}-${max}` }]
+			const range = doseRange(found, mode);
+			return dose * usualUnitSeconds(range, mode) > PLAN_LIMITS.sideSeconds
+				? [{ path: `${path}.dose`, message: `${dose} ${range.unit} are over an hour on one side` }]
 				: [];
 		})
 	);

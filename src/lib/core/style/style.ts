@@ -1,10 +1,11 @@
 import { object, string } from 'yup';
 import {
 	doseRange,
-	exchanged,
+	amountTaking,
 	formOf,
 	usualForm,
 	type DoseRange,
+	type DoseUnit,
 	type Form,
 	type HoldUnit,
 	type Mode,
@@ -40,10 +41,10 @@ const isPassiveHold = (mode: Mode, dose: DoseRange) =>
 	mode === 'passive' && (dose.unit === 'breaths' || dose.unit === 'seconds');
 
 const inUnit = (seconds: number, dose: DoseRange) =>
-	dose.unit === 'breaths' ? exchanged(seconds, 'breaths') : seconds;
+	dose.unit === 'breaths' ? amountTaking(seconds, dose, 'passive') : seconds;
 
 /** The limits that hold in every school: those of the catalogue, wide enough for the quiet one. */
-export function widestRange(form: Form, mode: Mode, unit?: HoldUnit): DoseRange {
+export function widestRange(form: Form, mode: Mode, unit?: DoseUnit): DoseRange {
 	return quietRange(doseRange(form, mode, unit), form, mode);
 }
 
@@ -54,7 +55,7 @@ function quietRange(dose: DoseRange, form: Form, mode: Mode): DoseRange {
 }
 
 /** The dose of a form as this style gives it: usual amount and limits, in the unit asked for. */
-export function styledRange(style: TeachingStyle, form: Form, mode: Mode, unit?: HoldUnit): DoseRange {
+export function styledRange(style: TeachingStyle, form: Form, mode: Mode, unit?: DoseUnit): DoseRange {
 	const dose = doseRange(form, mode, unit);
 	if (style.holding === 'as listed' || !isPassiveHold(mode, dose)) return dose;
 	if (style.holding === 'quiet') {

@@ -1,5 +1,5 @@
 import { DIRECTIONS, isSymmetrical } from '../anatomy';
-import { doseSeconds } from '../clock';
+import { setSeconds } from '../clock';
 import { POSITIONS, usualForm, type Mode, type Movement } from '../movement';
 import { DEFAULT_PACE } from '../pace';
 import { kitOfForm } from './kit';
@@ -84,7 +84,8 @@ function kitLikeness(a: Marks, b: Marks): number {
 /** Seconds of the usual dose on all sides, at the usual pace. */
 export function usualSeconds(movement: Movement): number {
 	const form = usualForm(movement);
-	const once = doseSeconds(form.dose, movement.modes[0] as Mode, form.dose.usual, DEFAULT_PACE);
+	const { usual } = form.dose;
+	const once = setSeconds({ amount: usual }, form.dose, movement.modes[0] as Mode, usual, DEFAULT_PACE);
 	return isSymmetrical(movement.action) ? once : 2 * once;
 }
 

@@ -1,10 +1,7 @@
 import { DIRECTION_NAME, DIRECTION_SIGN, DIRECTIONS } from '../anatomy';
 import type { Finding, Preview, Analysis } from '../checks';
 import { formatDuration } from '../clock';
-import { formOf } from '../movement';
-import type { Item, Kept } from '../plan';
-import { styledRange } from '../style';
-import { unitWord } from './running-order';
+import { doseInWords, type Kept } from '../plan';
 
 /** One figure of a class before and after a change. */
 export interface Shift {
@@ -70,17 +67,15 @@ export function changesInWords(
 	inBefore: Analysis,
 	inAfter: Analysis
 ): { field: string; before: string; after: string }[] {
-	const [was, is] = [doseInWords(before, inBefore), doseInWords(after, inAfter)];
-	return changed.map((field) => {
-		if (field !== 'dose') return { field: FIELD_NAME[field], before: before[field], after: after[field] };
-		// the unit once, where it is the same
-		return { field, before: was.unit === is.unit ? String(before.dose) : was.text, after: is.text };
-	});
-}
-
-function doseInWords({ dose, form, mode, unit, movement }: Item, { context }: Analysis) {
-	const range = styledRange(context.style, formOf(context.find(movement)!, form)!, mode, unit);
-	return { unit: range.unit, text: `${dose} ${unitWord(range.unit, dose)}` };
+	return changed.map((field) =>
+		field === 'dose'
+			? {
+					field,
+					before: doseInWords(before, inBefore.context.find),
+					after: doseInWords(after, inAfter.context.find)
+				}
+			: { field: FIELD_NAME[field], before: before[field], after: after[field] }
+	);
 }
 
 /** Compares a class with what a repair would make of it: what moves by half a point or more is shown. */

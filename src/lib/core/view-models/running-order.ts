@@ -2,14 +2,21 @@ import { isSymmetrical, type Direction } from '../anatomy';
 import type { TimedItem } from '../clock';
 import type { Analysis } from '../checks';
 import { blockSpans, itemSpans, PHASE_NAME, PHASES, phaseSeconds, type Timeline } from '../clock';
-import type { DoseRange, DoseUnit, Form, Movement } from '../movement';
-import { styledRange, styleOf } from '../style';
+import type { DoseRange, Form, Movement } from '../movement';
+import type { ClassKind } from '../pace';
+import { styleOf } from '../style';
 import { orbit, rangeSeconds } from '../orbit';
 import {
+	doseInWords,
+	doseParts,
+	goesByTurns,
 	isLinked,
 	itemsIn,
 	legsThrough,
+	rangeInStyle,
 	SECTION_NAME,
+	sideWords,
+	unitWord,
 	visitsBefore,
 	type Linked,
 	type Block,
@@ -27,9 +34,17 @@ export interface OrderRow {
 	item: Item;
 	movement: Movement;
 	form: Form;
-	/** The limits of the dose, as the style of the plan has them. */
+	/** What is usual of the dose, as the style of the plan has it. */
 	range: DoseRange;
 	sided: boolean;
+	/** The sides take turns in one pass. */
+	byTurns: boolean;
+	/** "each side", "by turns", or nothing. */
+	sides: string;
+	/** The whole dose, as on a card. */
+	words: string;
+	/** What belongs to the dose beside its amount. */
+	extras: string[];
 	fromSeconds: number;
 	/** All that the item takes, both sides and everything around the work. */
 	seconds: number;
@@ -37,8 +52,6 @@ export interface OrderRow {
 	unit: string;
 	/** How many visits of the same movement come before it. */
 	visitsBefore: number;
-	/** Its own dose times it; false in a flow that goes with the breath. */
-	dosed: boolean;
 	/** In a chain or flow: something with sides comes before it, so that a leg may change in between. */
 	linkable: boolean;
 }
@@ -55,22 +68,11 @@ export interface OrderBlock {
 export interface OrderSection {
 	id: string;
 	kind: SectionKind;
+	/** How it is taught, where it is otherwise than the rest. */
+	classKind: ClassKind | undefined;
 	name: string;
 	seconds: number;
 	blocks: OrderBlock[];
-}
-
-const UNIT_WORDS: Record<DoseUnit, [one: string, many: string]> = {
-	breaths: ['breath', 'breaths'],
-	seconds: ['second', 'seconds'],
-	repetitions: ['repetition', 'repetitions'],
-	rounds: ['round', 'rounds'],
-	counts: ['count', 'counts']
-};
-
-/** "1 breath", "5 breaths": the unit in the right number. */
-export function unitWord(unit: DoseUnit, amount: number): string {
-	return UNIT_WORDS[unit][amount === 1 ? 0 : 1];
 }
 
 /** What a chain or flow is, as it stands on the class card. */
@@ -79,10 +81,7 @@ export function linkedInWords(block: Linked): string {
 	if (block.kind === 'chain') return `Chain: the next ${count} on one side, then all on the other`;
 	const rounds = `${block.rounds} ${unitWord('rounds', block.rounds)}`;
 	const sides = block.sides === 'alternate' ? 'the other side each round' : 'on one side, then the other';
-	const breath = block.breathsEach
-		? `, ${block.breathsEach} ${unitWord('breaths', block.breathsEach)} to each`
-		: '';
-	return `Flow: the next ${count}, ${rounds}, ${sides}${breath}`;
+	return `Flow: the next ${count}, ${rounds}, ${sides}`;
 }
 
 /** The parts of some seconds by phase, the largest first. */
@@ -116,20 +115,25 @@ export function runningOrder({ context, timeline }: Analysis): OrderSection[] {
 				seconds: span ? span.toSeconds - span.fromSeconds : 0,
 				rows: itemsIn(block).map((item) => {
 					const known = taught.get(item.id) as TimedItem;
-					const range = styledRange(style, known.form, item.mode, item.unit);
+					const range = rangeInStyle(style, item, known.movement, known.form);
+					const sided = !isSymmetrical(known.movement.action);
+					const byTurns = goesByTurns(item, known.movement);
 					const parts = partsOf(sums.get(item.id) ?? phaseSeconds({ entries: [], totalSeconds: 0 }));
 					return {
 						item,
 						movement: known.movement,
 						form: known.form,
 						range,
-						sided: !isSymmetrical(known.movement.action),
+						sided,
+						byTurns,
+						sides: sideWords(item, sided, byTurns),
+						words: doseInWords(item, context.find),
+						extras: doseParts(item.dose, range.unit),
 						fromSeconds: spans.get(item.id)?.fromSeconds ?? 0,
 						seconds: parts.reduce((sum, part) => sum + part.seconds, 0),
 						parts,
-						unit: unitWord(range.unit, item.dose),
+						unit: unitWord(range.unit, item.dose.most ?? item.dose.amount),
 						visitsBefore: visits.get(item.id) ?? 0,
-						dosed: block.kind !== 'flow' || block.breathsEach === undefined,
 						linkable: linkable.has(item.id)
 					};
 				})
@@ -138,6 +142,7 @@ export function runningOrder({ context, timeline }: Analysis): OrderSection[] {
 		return {
 			id: section.id,
 			kind: section.kind,
+			classKind: section.classKind,
 			name: SECTION_NAME[section.kind],
 			seconds: blocks.reduce((sum, block) => sum + block.seconds, 0),
 			blocks

@@ -93,7 +93,7 @@
 				hideSteppers
 				id="g-minutes"
 				labelText="Minutes"
-				min={5}
+				min={1}
 				max={240}
 				value={minutesOfLength(group.lengthSeconds)}
 				on:change={(e) => set({ lengthSeconds: lengthOfMinutes(Number(e.detail)) ?? group.lengthSeconds })}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Checkbox } from 'carbon-components-svelte';
 	import { movementRing } from '$lib/core/view-models';
 	import {
 		CAUTIONS,
@@ -127,6 +128,20 @@
 				/>
 				The legs do different things: it has sides
 			</label>
+			{#if draft.sided}
+				<Checkbox
+					id="{id}-turns"
+					labelText="The sides take turns: left, right, left"
+					checked={draft.byTurns}
+					on:check={(event) => set({ byTurns: event.detail })}
+				/>
+			{/if}
+			<Checkbox
+				id="{id}-ways"
+				labelText="It goes both ways: circles, leans"
+				checked={draft.bothWays}
+				on:check={(event) => set({ bothWays: event.detail })}
+			/>
 			<LegFields
 				title={draft.sided ? 'Leading leg' : 'Both legs'}
 				leg={draft.lead}

@@ -6,8 +6,8 @@
 	import { PHASE_NAME } from '$lib/core/clock';
 	import { LINKS, PINNED_PHASES, PLAN_LIMITS, wholeUpTo, type Link, type PinnedPhase } from '$lib/core/plan';
 	import { percentOf, type OrderRow } from '$lib/core/view-models';
-	import { doseRange, isHold, type HoldUnit } from '$lib/core/movement';
 	import CautionLines from './CautionLines.svelte';
+	import DoseFields from './DoseFields.svelte';
 	import Figure from '../movement/Figure.svelte';
 
 	/** What a teacher may want to know and change of one item beyond its dose. */
@@ -23,8 +23,6 @@
 	const { item, movement } = $derived(row);
 	const room = $derived(doc.roomRow(item.id));
 	const others = $derived(items.substitutesFor(item));
-	const held = $derived(isHold(doseRange(row.form, item.mode)));
-	const id = $props.id();
 	function pin(phase: PinnedPhase, text: string) {
 		const { [phase]: _before, ...others } = item.phases ?? {};
 		const phases =
@@ -108,36 +106,8 @@
 				</label>
 			{/each}
 		</p>
-		<p class="fields">
-			<label>
-				Pause for noticing, seconds
-				<input
-					type="number"
-					min="0"
-					max={PLAN_LIMITS.noticeSeconds}
-					value={item.noticeSeconds ?? 0}
-					onchange={(event) =>
-						items.change(
-							item,
-							{ noticeSeconds: wholeUpTo(PLAN_LIMITS.noticeSeconds, event.currentTarget.value) },
-							'Pause for noticing changed'
-						)}
-				/>
-			</label>
-			{#if held}
-				<label for="{id}-unit">
-					Counted by
-					<select
-						id="{id}-unit"
-						value={row.range.unit}
-						onchange={(event) => items.setUnit(item, event.currentTarget.value as HoldUnit)}
-					>
-						<option value="breaths">breaths</option>
-						<option value="seconds">the clock</option>
-					</select>
-				</label>
-			{/if}
-			{#if row.linkable}
+		{#if row.linkable}
+			<p class="fields">
 				<label>
 					On the way here the leg
 					<select
@@ -150,43 +120,9 @@
 						{#each LINKS as link (link)}<option value={link}>{link}</option>{/each}
 					</select>
 				</label>
-			{/if}
-			{#if row.sided}
-				<label>
-					More with the {item.moreOn?.leg ?? 'left'} leg leading, {row.range.unit}
-					<input
-						type="number"
-						min="0"
-						max={PLAN_LIMITS.moreDose}
-						value={item.moreOn?.dose ?? 0}
-						onchange={(event) =>
-							items.change(
-								item,
-								{
-									moreOn: {
-										leg: item.moreOn?.leg ?? 'left',
-										dose: wholeUpTo(PLAN_LIMITS.moreDose, event.currentTarget.value)
-									}
-								},
-								'More on one side'
-							)}
-					/>
-				</label>
-				{#if item.moreOn}
-					<button
-						type="button"
-						class="pill"
-						onclick={() =>
-							item.moreOn &&
-							items.change(
-								item,
-								{ moreOn: { ...item.moreOn, leg: item.moreOn.leg === 'left' ? 'right' : 'left' } },
-								'The other side gets more'
-							)}>The other leg</button
-					>
-				{/if}
-			{/if}
-		</p>
+			</p>
+		{/if}
+		<DoseFields {row} {items} />
 	</div>
 </div>
 

@@ -1,8 +1,9 @@
 <script lang="ts">
 	import type { BlockCommands } from '$lib/client/plan/block-commands';
 	import { formatDuration } from '$lib/core/clock';
-	import { unitWord, type OrderBlock } from '$lib/core/view-models';
-	import { PLAN_LIMITS, type FlowSides } from '$lib/core/plan';
+	import { breathsToEach, PLAN_LIMITS, unitWord, type FlowSides } from '$lib/core/plan';
+	import type { OrderBlock } from '$lib/core/view-models';
+	import { Checkbox, NumberInput } from 'carbon-components-svelte';
 
 	/** What stands above the rows of a chain or a flow: how it goes round, and how it is taken apart. */
 	interface Props {
@@ -13,11 +14,24 @@
 
 	const flow = $derived(block.block.kind === 'flow' ? block.block : null);
 
+	const chain = $derived(block.block.kind === 'chain' ? block.block : null);
+	/** What can be asked of one shape in a flow at once; each item may still have its own dose. */
+	const MOST_BREATHS = 12;
+	/** The breaths that every movement of the flow gets; null where they differ. */
+	const breathsEach = $derived(flow && breathsToEach(flow));
+	const id = $props.id();
+	let open = $state(false);
+
 	/** Nothing typed (or nothing that counts) leaves what was there. */
-	function count(input: HTMLInputElement, most: number, before: number, take: (value: number) => void) {
+	function count(
+		input: HTMLInputElement,
+		most: number,
+		before: number | null,
+		take: (value: number) => void
+	) {
 		const value = input.valueAsNumber;
 		if (Number.isInteger(value) && value >= 1 && value <= most) take(value);
-		else input.valueAsNumber = before;
+		else input.value = before === null ? '' : String(before);
 	}
 </script>
 
@@ -47,41 +61,63 @@
 			<option value="alternate">the other side each round</option>
 			<option value="mirror">one side, then the other</option>
 		</select>
-		<select
-			aria-label="What times the flow"
-			value={flow.breathsEach ? 'breath' : 'dose'}
-			onchange={(event) =>
-				blocks.setFlow(
-					flow,
-					{ breathsEach: event.currentTarget.value === 'breath' ? 1 : undefined },
-					'What times the flow changed'
-				)}
-		>
-			<option value="breath">by the breath</option>
-			<option value="dose">each its own dose</option>
-		</select>
-		{#if flow.breathsEach}
-			<label>
-				<input
-					type="number"
-					aria-label="Breaths to each movement"
-					min="1"
-					max={PLAN_LIMITS.breathsEach}
-					value={flow.breathsEach}
-					onchange={(event) =>
-						count(event.currentTarget, PLAN_LIMITS.breathsEach, flow.breathsEach ?? 1, (breathsEach) =>
-							blocks.setFlow(flow, { breathsEach }, `${breathsEach} to each movement`)
-						)}
-				/>
-				{unitWord('breaths', flow.breathsEach)} each
-			</label>
-		{/if}
+		<label>
+			<input
+				type="number"
+				aria-label="Breaths to each movement"
+				min="1"
+				max={MOST_BREATHS}
+				placeholder="own"
+				value={breathsEach}
+				onchange={(event) =>
+					count(event.currentTarget, MOST_BREATHS, breathsEach, (breaths) =>
+						blocks.breathsToEach(flow, breaths)
+					)}
+			/>
+			{unitWord('breaths', breathsEach ?? 2)} to each
+		</label>
 	{:else}
-		<span><b>Chain:</b> all of it on one side, then the other</span>
+		<span
+			><b>Chain:</b> all of it on one side, then the other{chain?.noticeFirstSeconds
+				? `, ${chain.noticeFirstSeconds} s to notice in between`
+				: ''}{chain?.slowChange ? ', by a slow switch' : ''}</span
+		>
 	{/if}
 	<b>{formatDuration(block.seconds)}</b>
 	<button type="button" onclick={() => blocks.unchain(block.rows[0]?.item.id ?? '')}>Take apart</button>
+	{#if chain}
+		<button type="button" aria-expanded={open} onclick={() => (open = !open)}>Change of sides</button>
+	{/if}
 </div>
+{#if chain && open}
+	<div class="change">
+		<span class="field">
+			<NumberInput
+				id="{id}-notice"
+				size="sm"
+				hideSteppers
+				allowEmpty
+				labelText="Pause to notice in between, seconds"
+				min={0}
+				max={PLAN_LIMITS.noticeSeconds}
+				value={chain.noticeFirstSeconds ?? null}
+				on:change={(event) =>
+					blocks.setChain(
+						chain,
+						{ noticeFirstSeconds: event.detail || undefined },
+						'Pause for noticing changed'
+					)}
+			/>
+		</span>
+		<Checkbox
+			id="{id}-slow"
+			labelText="A slow switch changes the sides"
+			checked={Boolean(chain.slowChange)}
+			on:check={(event) =>
+				blocks.setChain(chain, { slowChange: event.detail || undefined }, 'Change of sides changed')}
+		/>
+	</div>
+{/if}
 
 <style>
 	.head {
@@ -92,6 +128,13 @@
 		padding: 0.1rem 0.5rem;
 		font-size: var(--text-s);
 		color: var(--ink-soft);
+	}
+	.change {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem 1.5rem;
+		align-items: end;
+		padding: 0.2rem 0.5rem 0.6rem;
 	}
 	b {
 		color: var(--ink);

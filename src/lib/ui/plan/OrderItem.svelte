@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { clockTime, formatDuration } from '$lib/core/clock';
-	import { unitWord, type OrderRow } from '$lib/core/view-models';
+	import { PLAN_LIMITS, unitWord } from '$lib/core/plan';
+	import type { OrderRow } from '$lib/core/view-models';
 	import type { FormId, Mode } from '$lib/core/movement';
 	import ChevronDown from 'carbon-icons-svelte/lib/ChevronDown.svelte';
 	import Locked from 'carbon-icons-svelte/lib/Locked.svelte';
@@ -32,16 +33,14 @@
 	const open = $derived(selection.detail === item.id);
 	const selected = $derived(selection.selected === item.id);
 	let typed = $state<string | null>(null);
-	const outside = $derived(
-		typed !== null &&
-			!(Number(typed) >= range.min && Number(typed) <= range.max && Number.isInteger(Number(typed)))
-	);
+	const isAmount = (text: string) =>
+		text !== '' && Number.isInteger(Number(text)) && Number(text) >= 1 && Number(text) <= PLAN_LIMITS.amount;
+	const wrong = $derived(typed !== null && !isAmount(typed));
+	const unusual = $derived(item.dose.amount < range.min || item.dose.amount > range.max);
 
 	function type(value: string) {
 		typed = value;
-		const dose = Number(value);
-		if (value !== '' && Number.isInteger(dose) && dose >= range.min && dose <= range.max)
-			items.change(item, { dose }, '', `dose ${item.id}`);
+		if (isAmount(value)) items.setDose(item, { amount: Number(value) }, '', `dose ${item.id}`);
 	}
 </script>
 
@@ -54,7 +53,7 @@
 	role="group"
 	tabindex="0"
 	id="row-{item.id}"
-	aria-label="{movement.english}, {item.dose} {row.unit}, {formatDuration(row.seconds)}{selected
+	aria-label="{movement.english}, {row.words}, {formatDuration(row.seconds)}{selected
 		? ', selected'
 		: ''}{selection.marked.includes(item.id) ? ', marked' : ''}"
 	onfocusin={() => selection.select(item.id)}
@@ -91,29 +90,35 @@
 					{#each movement.modes as mode, index (index)}<option value={mode}>{mode}</option>{/each}
 				</select>
 			{:else}{item.mode}{/if}
+			{#each row.extras as extra, index (index)}<span class="extra">{extra}</span>{/each}
 		</span>
 	</span>
 	<span class="dose">
-		{#if row.dosed}
+		{#if item.passed}<span class="quiet">passed through</span>
+		{:else}
 			<input
 				type="number"
-				aria-label="Dose of {movement.english} in {unitWord(range.unit, 2)}{row.sided ? ', each side' : ''}"
-				aria-invalid={outside}
-				min={range.min}
-				max={range.max}
-				value={typed ?? item.dose}
+				aria-label="Dose of {movement.english} in {unitWord(range.unit, 2)}{row.sides
+					? `, ${row.sides}`
+					: ''}"
+				aria-invalid={wrong}
+				min={1}
+				max={PLAN_LIMITS.amount}
+				value={typed ?? item.dose.amount}
 				oninput={(event) => type(event.currentTarget.value)}
 				onblur={() => (typed = null)}
 			/>
 			<span class="unit">
-				{row.unit}
-				{#if outside}<span class="wrong" role="alert">{range.min} to {range.max}</span>
-				{:else}<span class="quiet">{row.sided ? 'each side' : ''}</span>{/if}
+				<span>{item.dose.most === undefined ? '' : `–${item.dose.most} `}{row.unit}</span>
+				{#if wrong}<span class="wrong" role="alert">1 to {PLAN_LIMITS.amount}</span>
+				{:else if unusual}<span class="quiet">{range.min} to {range.max} is usual</span>
+				{:else}<span class="quiet">{row.sides}</span>{/if}
 			</span>
-		{:else}<span class="quiet">with the breath</span>{/if}
+		{/if}
 	</span>
 	<span class="side">
-		{#if row.sided}
+		{#if row.byTurns}<span class="quiet">left, right, left</span>
+		{:else if row.sided}
 			<button type="button" title="Swap the leading side" onclick={() => items.swapLead(item)}>
 				{item.lead === 'left' ? 'left first' : 'right first'}
 			</button>
@@ -220,6 +225,9 @@
 		field-sizing: content;
 		min-height: 24px;
 		cursor: pointer;
+	}
+	.extra::before {
+		content: ' · ';
 	}
 	.visit {
 		margin-left: 0.4rem;

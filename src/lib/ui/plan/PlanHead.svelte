@@ -63,7 +63,7 @@
 		if (lengthSeconds !== null)
 			doc.edit({ do: 'setPlan', change: { lengthSeconds } }, `Length ${formatDuration(lengthSeconds)}`);
 		else {
-			doc.session.message = 'A class lasts from 5 to 240 minutes';
+			doc.session.message = 'A class lasts from 1 to 240 minutes';
 			input.valueAsNumber = minutesOfLength(doc.plan.lengthSeconds);
 		}
 	}
@@ -111,7 +111,7 @@
 				class="minutes"
 				type="number"
 				aria-label="Length asked for, minutes"
-				min="5"
+				min="1"
 				max="240"
 				value={minutesOfLength(doc.plan.lengthSeconds)}
 				onchange={(event) => setMinutes(event.currentTarget)}

@@ -327,6 +327,7 @@
 	<h3>Pace</h3>
 	<PacePanel
 		own={doc.plan.pinnedPace ?? {}}
+		kind={doc.plan.pinnedPace?.classKind ?? setting.pace.classKind}
 		usual={paceOf(setting.pace)}
 		usualWords="your usual"
 		onchange={(change) => doc.edit({ do: 'setPace', change }, 'Pace of this class changed')}

@@ -81,9 +81,9 @@
 									<strong>{row.movement.english}</strong>{row.form.id === 'full' ? '' : `, ${row.form.id}`}
 									<span class="how">{[`${row.form.how}.`, ...(data.cues[row.item.id] ?? [])].join(' ')}</span>
 								</td>
-								<td class="nowrap">{row.dosed ? `${row.item.dose} ${row.unit}` : ''}</td>
+								<td>{row.words}</td>
 								<td class="nowrap"
-									>{row.sided
+									>{row.sided && !row.byTurns
 										? row.item.oneSided
 											? `${row.item.lead} only`
 											: `${row.item.lead}, then other${row.item.link ? ` (${row.item.link})` : ''}`

@@ -1,0 +1,43 @@
+import { at } from './help';
+import type { Check } from './types';
+
+export const oneWay: Check = {
+	meta: {
+		id: 'one-way',
+		summary: 'Circles and leans go both ways',
+		severity: 'note',
+		why: 'What goes round one way or leans to one side is owed the other way too; halves of the count are enough.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		return items.flatMap((taught) => {
+			const { item, movement } = taught;
+			if (!movement.bothWays || item.dose.bothWays || item.dose.byBreath || item.passed) return [];
+			return [
+				{
+					message: `${movement.english}: one way only`,
+					where: at(taught),
+					data: { movement: movement.slug }
+				}
+			];
+		});
+	},
+	/** Half of it each way: the class lasts as long. */
+	repair(finding, { items }) {
+		const taught = items.find(({ item }) => item.id === finding.where.itemId);
+		if (!taught) return null;
+		const { amount, most } = taught.item.dose;
+		const half = (value: number) => Math.max(1, Math.round(value / 2));
+		return {
+			label: 'Half of it each way',
+			edits: [
+				{
+					do: 'setDose',
+					itemId: taught.item.id,
+					change: { amount: half(amount), most: most && half(most), bothWays: true }
+				}
+			]
+		};
+	}
+};

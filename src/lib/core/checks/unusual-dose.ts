@@ -1,0 +1,59 @@
+import { amountWords, middleOf, rangeInStyle, rangeOf } from '../plan';
+import { widestRange } from '../style';
+import { at } from './help';
+import { isHeldTooLong } from './hold-too-long';
+import type { TimedItem } from '../clock';
+import type { Check, CheckContext } from './types';
+
+/** What is usual in any school, for both sides where they take turns. */
+function usualOf({ item, movement, form }: TimedItem): { min: number; max: number } {
+	const own = rangeOf(item, movement, form);
+	const wide = widestRange(form, item.mode, item.dose.unit);
+	return { min: own.min, max: Math.max(own.max, wide.max) };
+}
+
+/** Whether another check speaks of the length of this hold already. */
+const isSaidElsewhere = (taught: TimedItem, { style }: CheckContext): boolean =>
+	isHeldTooLong(taught) ||
+	(taught.item.mode === 'passive' &&
+		taught.item.dose.amount > rangeInStyle(style, taught.item, taught.movement, taught.form).max);
+
+export const unusualDose: Check = {
+	meta: {
+		id: 'unusual-dose',
+		summary: 'Doses are as they are usually given, or otherwise on purpose',
+		severity: 'note',
+		why: 'Much less than usual is over before it did anything; much more tires what it was to wake. Teachers give both on purpose, so it is only said.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check(context) {
+		return context.items.flatMap((taught) => {
+			const { item, movement, form } = taught;
+			// a breath that carries a movement is no dose of its own
+			if (item.passed || item.dose.byBreath || item.dose.sets || isSaidElsewhere(taught, context)) return [];
+			const { min, max } = usualOf(taught);
+			const amount = middleOf(item.dose);
+			if (amount >= min && amount <= max) return [];
+			const { unit } = rangeOf(item, movement, form);
+			return [
+				{
+					message: `${movement.english}: ${amountWords(item.dose, unit)}; ${min} to ${max} is usual`,
+					where: at(taught),
+					data: { movement: movement.slug, amount, min, max }
+				}
+			];
+		});
+	},
+	repair(finding, { items }) {
+		const taught = items.find(({ item }) => item.id === finding.where.itemId);
+		if (!taught) return null;
+		const { min, max } = usualOf(taught);
+		const { item, movement, form } = taught;
+		const amount = middleOf(item.dose) < min ? min : max;
+		return {
+			label: amountWords({ amount }, rangeOf(item, movement, form).unit),
+			edits: [{ do: 'setDose', itemId: item.id, change: { amount, most: undefined } }]
+		};
+	}
+};

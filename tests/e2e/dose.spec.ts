@@ -1,0 +1,116 @@
+/** Doses as teachers give them, entered at the desk by hand and kept. */
+import { addByKey, expect, newPlan, open, reload, saved, test, total } from './base';
+import type { Page } from '@playwright/test';
+
+/** The fields of everything that belongs to the dose of a row; its details are opened by their key. */
+async function doseOf(page: Page, name: string) {
+	const fields = page.getByRole('group', { name: `Dose of ${name}, all of it` });
+	if (await fields.isHidden()) await page.keyboard.press('d');
+	await expect(fields).toBeVisible();
+	return {
+		fields,
+		async fill(label: string, value: string) {
+			const field = fields.getByLabel(label, { exact: true });
+			await field.fill(value);
+			await field.press('Tab');
+		},
+		async choose(label: string, value: string) {
+			await fields.getByLabel(label, { exact: true }).selectOption(value);
+		},
+		async tick(label: string) {
+			await fields.getByText(label).click();
+		}
+	};
+}
+
+test('sets, a press in rounds, circles both ways, by turns and a shape passed through are entered and kept', async ({
+	page
+}) => {
+	const plan = await newPlan(page, 'Chalk Tuesdays', '2030-07-02');
+	const row = (name: string) => page.getByRole('group', { name: new RegExp(`^${name},`) });
+	const addAfter = async (before: string, name: string) => {
+		await row(before).focus();
+		await addByKey(page, name);
+	};
+
+	await addByKey(page, 'low lunge');
+	let dose = await doseOf(page, 'Low lunge');
+	await dose.fill('Sets', '3');
+	await dose.fill('Rest between, seconds', '20');
+	await dose.fill('Up to, as it suits', '8');
+	await expect(row('Low lunge')).toHaveAccessibleName(/5–8 breaths each side, 3 sets, 20 s between/);
+
+	await addAfter('Low lunge', 'front leg pressing');
+	dose = await doseOf(page, '90-90, front leg pressing');
+	await dose.choose('Counted in', 'rounds');
+	await dose.fill('Each one held', '5');
+	await dose.choose('in', 'seconds');
+	await dose.fill('Effort, %', '80');
+	await expect(row('90-90, front leg pressing')).toHaveAccessibleName(/rounds? each side, each held 5 seconds, at 80 %/);
+
+	await addAfter('90-90, front leg pressing', 'standing knee circles');
+	await expect(row('Standing knee circles')).toHaveAccessibleName(/each way/);
+
+	await addAfter('Standing knee circles', 'clam');
+	dose = await doseOf(page, 'Clam');
+	const sided = await total(page).textContent();
+	await dose.fill('The last one held', '3');
+	await dose.choose('in', 'breaths');
+	await dose.tick('By turns: left, right, left');
+	await expect(row('Clam')).toHaveAccessibleName(/20 repetitions by turns, the last held 3 breaths/);
+	await expect(total(page)).not.toHaveText(sided ?? '');
+
+	await addAfter('Clam', 'plank');
+	dose = await doseOf(page, 'Plank');
+	await dose.tick('Only passed through');
+	await expect(row('Plank')).toHaveAccessibleName(/passed through/);
+
+	await expect(saved(page)).toBeVisible();
+	const length = await total(page).textContent();
+	await reload(page);
+	await expect(total(page)).toHaveText(length ?? '');
+	await expect(row('Low lunge')).toHaveAccessibleName(/5–8 breaths each side, 3 sets/);
+	await expect(row('Plank')).toHaveAccessibleName(/passed through/);
+
+	await open(page, `${plan}/print`);
+	await expect(page.getByRole('cell', { name: /5–8 breaths each side, 3 sets, 20 s between/ })).toBeVisible();
+	await expect(page.getByRole('cell', { name: /each held 5 seconds, at 80 %/ })).toBeVisible();
+	await expect(page.getByRole('cell', { name: 'passed through', exact: true })).toBeVisible();
+});
+
+test('the sides differ for a reason, change slowly after a pause, or there is only one', async ({ page }) => {
+	await newPlan(page, 'Chalk Tuesdays', '2030-07-03');
+	await addByKey(page, 'clam');
+	const dose = await doseOf(page, 'Clam');
+	await dose.fill('Second side, repetitions', '6');
+	await dose.fill('Why the sides get different amounts', 'tired by then');
+	await dose.fill('after the first side, seconds', '15');
+	await dose.tick('The change of sides is a slow switch');
+	await expect(page.getByRole('group', { name: /^Clam,/ })).toHaveAccessibleName(
+		/10 repetitions each side, 6 repetitions on the second side/
+	);
+	// set-up 14, 46; notice 15, switch 15; set-up 6, 28
+	await expect(total(page)).toHaveText('2:04');
+	await expect(page.getByText(/Clam gets .* on the first side/)).toBeHidden();
+	await dose.tick('One side only');
+	await dose.fill('Why on one side only', 'the other one is sore');
+	await expect(total(page)).toHaveText('1:00');
+	await expect(saved(page)).toBeVisible();
+});
+
+test('the kind of class changes its length, and a range that is known better', async ({ page }) => {
+	await newPlan(page, 'Chalk Tuesdays', '2030-07-04');
+	await addByKey(page, 'warrior ii');
+	const likely = page.locator('.total').getByText(/likely/);
+	await expect(total(page)).toHaveText('1:31');
+	const unknown = await likely.textContent();
+	await page.getByText('Style and pace of this class').click();
+	await page.getByText(/^Detailed: under 11 shapes/).click();
+	// 26, 38, 11, 10, 38
+	await expect(total(page)).toHaveText('2:03');
+	expect(await likely.textContent()).not.toBe(unknown);
+	await page.getByText(/^Flowing: 18 shapes/).click();
+	// 15, 27, 11, 6, 27
+	await expect(total(page)).toHaveText('1:26');
+	await expect(saved(page)).toBeVisible();
+});
