@@ -17,6 +17,7 @@ const CORE_ORDER = [
 	'measure',
 	'pace',
 	'style',
+	'people',
 	'plan',
 	'clock',
 	'orbit',

@@ -6,7 +6,7 @@ import { CHECKS, analysePlan, type Analysis } from '../lib/core/checks';
 import { formatDuration, PHASE_NAME, PHASES, phaseSeconds } from '../lib/core/clock';
 import { fit, type FitChange } from '../lib/core/fit';
 import { writePlanFile, type PlanFile } from '../lib/core/formats';
-import { preset, type Group } from '../lib/core/group';
+import { groupToday, preset, type Group } from '../lib/core/group';
 import { POSITION_NAME, catalogueView } from '../lib/core/movement';
 import { rangeSeconds } from '../lib/core/orbit';
 import { styleOf } from '../lib/core/style';
@@ -223,7 +223,12 @@ const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 	room(file, { json }) {
 		if (!file.group) throw new Complaint('the file names no group; give one with --group FILE.json');
 		const { context } = analysis(file);
-		const sheet = roomSheet(context.items, file.group, context.find, styleOf(file.plan.style));
+		const sheet = roomSheet(
+			context.items,
+			groupToday(file.group, file.plan.here),
+			context.find,
+			styleOf(file.plan.style)
+		);
 		if (json) {
 			print(sheet);
 			return 0;

@@ -204,7 +204,14 @@ test('a plan goes out as a file and comes back in; a wrong file changes nothing'
 
 test('a class of 280 blocks stays usable', async ({ page }) => {
 	const example = JSON.parse(readFileSync('examples/after-the-headland-run.plan.json', 'utf8'));
-	const clam = { kind: 'item', movement: 'clam', form: 'full', mode: 'dynamic', dose: { amount: 8 }, lead: 'left' };
+	const clam = {
+		kind: 'item',
+		movement: 'clam',
+		form: 'full',
+		mode: 'dynamic',
+		dose: { amount: 8 },
+		lead: 'left'
+	};
 	example.plan.sections[2].blocks = Array.from({ length: 280 }, (_, i) => ({ ...clam, id: `c${i}` }));
 	await open(page, '/group');
 	const href = await page.getByRole('link', { name: 'Chalk Tuesdays' }).getAttribute('href');

@@ -46,7 +46,9 @@ test('sets, a press in rounds, circles both ways, by turns and a shape passed th
 	await dose.fill('Each one held', '5');
 	await dose.choose('in', 'seconds');
 	await dose.fill('Effort, %', '80');
-	await expect(row('90-90, front leg pressing')).toHaveAccessibleName(/rounds? each side, each held 5 seconds, at 80 %/);
+	await expect(row('90-90, front leg pressing')).toHaveAccessibleName(
+		/rounds? each side, each held 5 seconds, at 80 %/
+	);
 
 	await addAfter('90-90, front leg pressing', 'standing knee circles');
 	await expect(row('Standing knee circles')).toHaveAccessibleName(/each way/);
@@ -112,5 +114,47 @@ test('the kind of class changes its length, and a range that is known better', a
 	await page.getByText(/^Flowing: 18 shapes/).click();
 	// 15, 27, 11, 6, 27
 	await expect(total(page)).toHaveText('1:26');
+	await expect(saved(page)).toBeVisible();
+});
+
+test('kit is for one side, somebody else is here today, and sheet and checks follow', async ({ page }) => {
+	const plan = await newPlan(page, 'Chalk Tuesdays', '2030-07-05');
+	await addByKey(page, 'fire log');
+	await addByKey(page, 'low lunge');
+	await page.getByRole('combobox', { name: 'Form of Low lunge' }).selectOption('supported');
+	await page.getByRole('group', { name: /^Low lunge,/ }).focus();
+	await page.keyboard.press('d');
+	const kit = page.getByRole('group', { name: 'Kit of Low lunge' });
+	await kit.getByLabel('blanket for').selectOption('the left side');
+	await kit.getByLabel('More kit, for one person').selectOption('cushion');
+	await expect(kit.getByLabel('cushion for')).toHaveValue('one person');
+
+	await page.getByText('Who is here today', { exact: true }).click();
+	await page.getByLabel('Somebody with').selectOption('sore knee');
+	const finding = (words: RegExp) => page.getByRole('listitem').filter({ hasText: words });
+	await page.getByText(/\d+ worth knowing/).click();
+	await expect(finding(/Fire log, sore knee \(1\): they get Lying figure four beside/)).toBeVisible();
+	await page.getByLabel('sore knee', { exact: true }).fill('6');
+	await page.getByLabel('sore knee', { exact: true }).press('Tab');
+	await expect(finding(/Fire log, sore knee \(6\): most of the room cannot do it/)).toBeVisible();
+	await page.getByLabel('middling', { exact: true }).fill('12');
+	await page.getByLabel('middling', { exact: true }).press('Tab');
+	await expect(page.getByText('16 people today; 9 usually')).toBeVisible();
+	await expect(finding(/Fire log, sore knee \(6\): they get Lying figure four/)).toBeVisible();
+	await expect(saved(page)).toBeVisible();
+
+	await open(page, `${plan}/room`);
+	await expect(page.getByText('16 people')).toBeVisible();
+	await expect(page.getByText('blanket: the left side')).toBeVisible();
+	await expect(page.getByText('cushion: one person')).toBeVisible();
+	await open(page, `${plan}/print`);
+	await expect(page.getByText(/sore knee \(6\): Lying figure four/)).toBeVisible();
+	await expect(
+		page.getByRole('cell', { name: /blanket for the left side.*cushion for one person/ })
+	).toBeVisible();
+
+	await open(page, `${plan}#here`);
+	await page.getByRole('button', { name: 'Back to who usually comes' }).click();
+	await expect(page.getByText('As usual: 9 people')).toBeVisible();
 	await expect(saved(page)).toBeVisible();
 });

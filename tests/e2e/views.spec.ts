@@ -202,7 +202,7 @@ test('axe finds nothing serious on any view, empty or full', async ({ page, brow
 	await newPlan(page);
 	expect(await seriousFindings(page), 'empty plan').toEqual([]);
 	await addByKey(page, 'clam');
-	await expect(total(page)).toHaveText('2:06');
+	await expect(total(page)).toHaveText('2:03');
 	await page.getByRole('link', { name: 'Class card' }).click();
 	await expect(page.getByText('Pain means stop')).toBeVisible();
 	expect(await seriousFindings(page), 'class card').toEqual([]);

@@ -199,7 +199,9 @@ describe('the desk', () => {
 	});
 
 	it('keeps a cautioned item by confirmation, with the day', () => {
-		const { desk } = deskWith(['fire-log'], { group: groupOf({}, ['sore knee']) });
+		const { desk } = deskWith(['fire-log'], {
+			group: { ...groupOf(), cautions: [{ caution: 'sore knee', people: 6 }] }
+		});
 		const stops = () =>
 			desk.document.analysis.findings.filter(
 				(f) => f.checkId === 'caution-conflict' && f.severity === 'stop'

@@ -11,7 +11,12 @@ import { groupOf } from './checks/case';
 import { ask, settingFor, slugsOf } from './propose-asked';
 
 describe('what cannot be', () => {
-	const knees = { ...groupOf({}, ['sore knee']), size: 6 };
+	/** Six people, four of them with a sore knee: what they cannot do is not for this room. */
+	const knees = {
+		...groupOf({ tiers: { tight: 0, middling: 6, open: 0 } }),
+		size: 6,
+		cautions: [{ caution: 'sore knee' as const, people: 4 }]
+	};
 
 	it.each<[string, ProposeRequest, string[]]>([
 		[

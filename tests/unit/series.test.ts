@@ -142,12 +142,13 @@ describe('changing a series', () => {
 		);
 	});
 
-	it('goes to another group with its days, its length and a goal that suits it', () => {
+	it('goes to another group with its days, its length and the goals that suit it', () => {
 		const climbers = seriesOf({ ladders: [ladder('90-90-switch', 'stronger'), ladder('clam', 'full')] });
-		const copy = copiedTo(climbers, DEMO_GROUPS.tide, '2027-01-04', findMovement, ids());
+		const knees = { ...DEMO_GROUPS.tide, cautions: [{ caution: 'sore knee' as const, people: 9 }] };
+		const copy = copiedTo(climbers, knees, '2027-01-04', findMovement, ids());
 		expect(copy.series.meetings).toEqual([{ weekday: 6, startsAt: '09:30' }]);
 		expect(copy.series.lengthSeconds).toBe(3600);
-		// knees among the beginners: no 90-90 in any form
+		// sore knees in most of the room: no 90-90 in any form
 		expect(copy.series.ladders.map(({ rungs }) => rungs.at(-1)!.movement)).toEqual(['clam']);
 		expect(copy.plans).toEqual({});
 		expect(copy.series.classes[0]!.on).toBe('2027-01-09');

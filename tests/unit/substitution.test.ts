@@ -8,7 +8,6 @@ import {
 	kitNeeds,
 	likeness,
 	LIKENESS_WEIGHTS,
-	peopleByTier,
 	roomSheet,
 	SERVES,
 	shortageInWords,
@@ -19,7 +18,7 @@ import {
 } from '../../src/lib/core/substitution';
 import { DIRECTIONS, TISSUES } from '../../src/lib/core/anatomy';
 import { analysePlan } from '../../src/lib/core/checks';
-import { newGroup, PRESETS, preset, TIERS, type Group } from '../../src/lib/core/group';
+import { newGroup, peopleByTier, PRESETS, preset, TIERS, type Group } from '../../src/lib/core/group';
 import {
 	CAUTIONS,
 	CLINICIAN_DECIDES,

@@ -18,13 +18,19 @@ export const PEOPLE: Tables = {
 			[
 				'against a sore knee',
 				(w) => w.add('peak', w.item('fire-log')),
-				'Fire log, sore knee (2): give them Lying figure four. Lying down.',
+				'Fire log, sore knee (2): they get Lying figure four beside the class. Lying down.',
 				{ group: knee }
+			],
+			[
+				'against sore knees in most of the room',
+				(w) => w.add('peak', w.item('fire-log')),
+				'Fire log, sore knee (6): most of the room cannot do it; give all Lying figure four. Lying down.',
+				{ group: { ...groupOf(), cautions: [{ caution: 'sore knee', people: 6 }] } }
 			],
 			[
 				'another form would do',
 				(w) => w.add('release', w.item('supine-butterfly')),
-				'Lying butterfly, sore knee (2): give them the supported form. A block under each knee.',
+				'Lying butterfly, sore knee (2): they get the supported form beside the class. A block under each knee.',
 				{ group: knee }
 			],
 			[
@@ -40,7 +46,12 @@ export const PEOPLE: Tables = {
 				{ group: groupOf({}, ['after hip replacement']) }
 			]
 		],
-		unmendable: ['kept by the teacher’s own confirmation', 'after surgery nothing is proposed']
+		unmendable: [
+			'against a sore knee',
+			'another form would do',
+			'kept by the teacher’s own confirmation',
+			'after surgery nothing is proposed'
+		]
 	},
 	'kit-shortage': {
 		passing: [
@@ -61,7 +72,7 @@ export const PEOPLE: Tables = {
 			[
 				'nothing stands in',
 				(w) => w.add('build', w.item('chair-sit-to-stand')),
-				'Sitting down and standing up needs 10 chairs, 4 are at hand: 6 pieces have no stand-in',
+				'Sitting down and standing up needs 10 chairs, 4 are at hand: 6 pieces have no stand-in; without: Half way down and up without a chair, arms forward',
 				{ group: groupOf({ kit: { chair: 4 } }) }
 			]
 		],

@@ -2,7 +2,7 @@ import { CATALOGUE } from '$lib/catalogue';
 import type { Leg } from '$lib/core/anatomy';
 import { analysePlan, type Analysis } from '$lib/core/checks';
 import { spread } from '$lib/core/clock';
-import type { Group } from '$lib/core/group';
+import { groupToday, type Group } from '$lib/core/group';
 import { HIP_TESTS } from '$lib/core/measure';
 import { catalogueView, type Difference, type Movement } from '$lib/core/movement';
 import { classLogSd, type PaceModel } from '$lib/core/pace';
@@ -65,9 +65,11 @@ export class PlanDocument {
 	);
 	readonly style = $derived(styleOf(this.plan.style));
 	readonly analysis = $derived.by(() => this.read(this.plan));
+	/** Who is here: the group as it is today. */
+	readonly group = $derived.by(() => groupToday(this.setting.group, this.plan.here));
 	/** What each item means for the people in the room. */
 	readonly room = $derived.by(() =>
-		roomSheet(this.analysis.context.items, this.setting.group, this.catalogue.find, this.style)
+		roomSheet(this.analysis.context.items, this.group, this.catalogue.find, this.style)
 	);
 	readonly order = $derived(runningOrder(this.analysis));
 	readonly score = $derived(score(this.analysis));

@@ -1,5 +1,6 @@
 import { clock, timedItems, type Timeline } from '../clock';
 import { fit } from '../fit';
+import { groupToday } from '../group';
 import { balance, orbit, type Balance, type Orbit } from '../orbit';
 import { applyEdit, blocksOf, itemsAsDone, tidied, type ClassPlan, type Item } from '../plan';
 import { styleOf } from '../style';
@@ -38,6 +39,7 @@ export function analysePlan(plan: ClassPlan, setting: PlanContext, only?: Readon
 	const verdicts = balance(found, targets);
 	const context: CheckContext = {
 		...setting,
+		group: setting.group && groupToday(setting.group, plan.here),
 		plan,
 		style: styleOf(plan.style),
 		timeline,

@@ -1,7 +1,6 @@
-import { substitutes, suits } from '../substitution';
+import { refusal, substitutes, suits } from '../substitution';
 import { newItem } from '../plan';
 import type { Caution } from '../movement';
-import { formEdit } from './help';
 import type { TimedItem } from '../clock';
 import type { Check, Report } from './types';
 
@@ -11,9 +10,9 @@ const confirmed = ({ item }: TimedItem, caution: Caution) =>
 export const cautionConflict: Check = {
 	meta: {
 		id: 'caution-conflict',
-		summary: 'Nothing is given against a caution in the room',
+		summary: 'Nobody is given what a caution speaks against',
 		severity: 'stop',
-		why: 'Somebody in the room should not do this as it stands. Another form or movement is offered; to keep it takes your own confirmation, which stays with the plan.',
+		why: 'Somebody in the room should not do this as it stands: they get another form or movement beside the class. Where most of the room cannot do it, or nothing suits instead, the class should not have it; to keep it takes your own confirmation, which stays with the plan.',
 		source: 'common practice; licensed practice decides',
 		canRepair: true,
 		neverSilent: true
@@ -47,13 +46,21 @@ export const cautionConflict: Check = {
 							repairable: false
 						}
 					];
-				const offer =
+				const refused = refusal(movement, item.form, { caution, people }, group.size, find);
+				const other =
 					verdict.kind === 'other form'
-						? `give them the ${verdict.form} form`
-						: `give them ${find(verdict.instead)?.english ?? verdict.instead}`;
-				// another form of the same movement is what the room sheet gives them anyway
-				const severity = verdict.kind === 'other form' ? ('note' as const) : ('stop' as const);
-				return [{ message: `${who}: ${offer}. ${verdict.advice}`, severity, where, data }];
+						? `the ${verdict.form} form`
+						: (find(verdict.instead)?.english ?? verdict.instead);
+				const words =
+					refused === 'no substitute'
+						? 'nothing suits them instead'
+						: refused
+							? `most of the room cannot do it; give all ${other}`
+							: `they get ${other} beside the class`;
+				// what one person cannot do, one person does otherwise: the class goes on
+				const severity = refused ? ('stop' as const) : ('note' as const);
+				const message = `${who}: ${words}. ${verdict.advice}`;
+				return [{ message, severity, where, data, repairable: refused !== null }];
 			})
 		);
 	},
@@ -62,13 +69,6 @@ export const cautionConflict: Check = {
 		if (!taught || !group) return null;
 		const { item, movement } = taught;
 		const verdict = suits(movement, item.form, finding.data.caution as Caution);
-		if (verdict.kind === 'other form') {
-			const form = movement.forms.find((f) => f.id === verdict.form)!;
-			return {
-				label: `The ${form.id} form for all`,
-				edits: [formEdit(plan, taught, form.id)]
-			};
-		}
 		if (verdict.kind !== 'instead') return null;
 		const best = substitutes(movement, catalogue, group)[0]?.movement ?? find(verdict.instead);
 		if (!best) return null;

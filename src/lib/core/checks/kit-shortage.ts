@@ -1,4 +1,6 @@
-import { itemKit, kitAtHand, peopleByTier, shortageInWords } from '../substitution';
+import { itemKit, kitAtHand, shortageInWords } from '../substitution';
+import { howWithoutKit, movementWithoutKit } from '../substitution';
+import { newItem } from '../plan';
 import { formEdit } from './help';
 import type { Check } from './types';
 
@@ -11,26 +13,26 @@ export const kitShortage: Check = {
 		source: 'common practice',
 		canRepair: true
 	},
-	check({ items, group }) {
+	check({ items, group, find }) {
 		if (!group) return [];
 		const atHand = kitAtHand(group);
-		const people = peopleByTier(group);
 		return items.flatMap((taught) => {
 			const { item, movement, blockId, startSeconds } = taught;
-			return itemKit(taught, group, atHand, people)
+			const how = howWithoutKit(movement);
+			return itemKit(taught, group, find, atHand)
 				.filter((need) => need.short > 0)
 				.map((need) => ({
-					message: `${movement.english} ${shortageInWords(need)}`,
-					// what stands in makes it a thing to know, not to mend
-					severity: need.missing > 0 ? ('mend' as const) : ('note' as const),
+					message: `${movement.english} ${shortageInWords(need)}${need.missing > 0 && how ? `; without: ${how}` : ''}`,
+					// what stands in, or a way to do without, makes it a thing to know, not to mend
+					severity: need.missing > 0 && !how ? ('mend' as const) : ('note' as const),
 					where: { itemId: item.id, blockId, atSeconds: startSeconds },
 					data: { movement: movement.slug, kit: need.kit, needed: need.needed, available: need.available },
-					repairable: need.missing > 0
+					repairable: need.missing > 0 && !how
 				}));
 		});
 	},
-	/** The nearest form that the kit suffices for, given to all. */
-	repair(finding, { items, group, plan }) {
+	/** The nearest form that the kit suffices for, given to all; or the movement that takes its place without kit. */
+	repair(finding, { items, group, plan, find }) {
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);
 		if (!taught || !group) return null;
 		const atHand = kitAtHand(group);
@@ -40,10 +42,15 @@ export const kitShortage: Check = {
 			.filter(({ form, apart }) => {
 				if (apart === 0) return false;
 				const given = { ...taught, item: { ...taught.item, form: form.id }, form };
-				return itemKit(given, group, atHand).every((need) => need.missing === 0);
+				return itemKit(given, group, find, atHand).every((need) => need.missing === 0);
 			})
 			.sort((a, b) => a.apart - b.apart)[0];
-		if (!enough) return null;
+		if (!enough) {
+			const other = movementWithoutKit(taught.movement, find);
+			if (!other) return null;
+			const by = { ...newItem(plan, other, taught.item.lead), id: taught.item.id };
+			return { label: `${other.english} instead`, edits: [{ do: 'replace', itemId: taught.item.id, by }] };
+		}
 		const { form } = enough;
 		return {
 			label: `The ${form.id} form, for which there is enough`,

@@ -1,5 +1,5 @@
-import { formForTier, mostIntensity, peopleByTier } from '../substitution';
-import { TIERS } from '../group';
+import { formForTier, mostIntensity } from '../substitution';
+import { peopleByTier, TIERS } from '../group';
 import { formEdit } from './help';
 import type { Check } from './types';
 

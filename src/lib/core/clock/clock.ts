@@ -31,6 +31,7 @@ import {
 	type ClassPlan,
 	type Flow,
 	type Item,
+	type KitFor,
 	type PinnedPhase,
 	type Section,
 	type TestBlock
@@ -240,7 +241,7 @@ class TimelineWriter {
 	/** Kit is fetched once and lies beside the mat from then on: then it is only placed. */
 	private arrive(known: ResolvedItem, side: 1 | 2 | null): void {
 		this.moveTo(this.whereOf(known, side), known, side);
-		const kit = new Set(known.form.props.map((p) => p.kit));
+		const kit = kitOn(known, this.leads(known, side));
 		let seconds = 0;
 		for (const kind of kit) {
 			if (this.kitInUse.has(kind) || kind === 'wall space') continue;
@@ -298,7 +299,7 @@ class TimelineWriter {
 	}
 
 	private change(known: ResolvedItem, slowly?: boolean): void {
-		const withProp = known.form.props.some((p) => p.kit !== 'wall space');
+		const withProp = [...kitOn(known, this.leads(known, 2))].some((kit) => kit !== 'wall space');
 		const { changeSidesSeconds, changeSidesWithPropSeconds, repetitionSeconds } = this.pace;
 		const plain = withProp ? changeSidesWithPropSeconds : changeSidesSeconds;
 		const leads = this.leads(known, 2);
@@ -354,6 +355,18 @@ export const needsWall = (
 	{ position }: Pick<Movement, 'position'>,
 	{ props }: Pick<Form, 'props'>
 ): boolean => position === 'wall-supine' || props.some(({ kit }) => kit === 'wall space');
+
+/** Kit for which the class waits on a side: that of one person holds nobody up. */
+function kitOn({ item, form }: ResolvedItem, leads: Leg | null): ReadonlySet<KitKind> {
+	const uses = item.kit ?? [];
+	const kinds = new Set([...form.props.map((p) => p.kit), ...uses.map(({ kit }) => kit)]);
+	for (const { kit, for: whom } of uses) {
+		const elsewhere = leads !== null && whom === SIDE_OF[otherLeg(leads)];
+		if (whom === 'one person' || elsewhere) kinds.delete(kit);
+	}
+	return kinds;
+}
+const SIDE_OF = { left: 'the left side', right: 'the right side' } as const satisfies Record<Leg, KitFor>;
 
 /** A pinned set-up is shared out between explaining and getting in. */
 function pinnedSeconds(item: Item | undefined, phase: Phase): number | undefined {

@@ -1,5 +1,6 @@
 export * from './presets';
 export * from './schema';
 export * from './student';
+export * from './today';
 export * from './types';
 export * from './versions';

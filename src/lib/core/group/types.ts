@@ -1,6 +1,7 @@
 import type { Changeover } from '../calendar';
-import type { Caution, KitKind } from '../movement';
+import type { KitKind } from '../movement';
 import type { Targets } from '../orbit';
+import type { CautionCount, Tier } from '../people';
 
 export const MOMENTS = [
 	'before sport',
@@ -24,9 +25,7 @@ export const PRESETS = [
 ] as const;
 export type PresetId = (typeof PRESETS)[number];
 
-/** How open the people are; three tiers are enough. */
-export const TIERS = ['tight', 'middling', 'open'] as const;
-export type Tier = (typeof TIERS)[number];
+export { TIERS, type CautionCount, type Tier } from '../people';
 
 /** The people of a class. No diagnosis and no name is needed. */
 export interface Group {
@@ -46,7 +45,7 @@ export interface Group {
 	room: string;
 	/** How long the room is kept before and after a class. */
 	changeover?: Changeover;
-	cautions: { caution: Caution; people: number }[];
+	cautions: CautionCount[];
 	/** What the room holds, counted. */
 	kit: Partial<Record<KitKind, number>>;
 	/** What each person brings along. */

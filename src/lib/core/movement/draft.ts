@@ -142,6 +142,7 @@ export function readDraft(draft: MovementDraft, slug: string, base?: Movement): 
 			...(draft.byTurns ? { byTurns: true } : {}),
 			...(draft.bothWays ? { bothWays: true } : {}),
 			...(base?.crosses ? { crosses: base.crosses } : {}),
+			...(base?.withoutKit ? { withoutKit: base.withoutKit } : {}),
 			prerequisites: base?.prerequisites ?? [],
 			preparations: base?.preparations ?? [],
 			counters: base?.counters ?? [],

@@ -137,6 +137,17 @@ export const movementSchema = object({
 	mirrored: words(300),
 	byTurns: boolean().oneOf([true]),
 	bothWays: boolean().oneOf([true]),
+	withoutKit: object({
+		how: oneLine(200).optional(),
+		instead: string().matches(SLUG, '${path} must be a slug')
+	})
+		.noUnknown()
+		.default(undefined)
+		.test(
+			'one of them',
+			'${path} says how, or what instead',
+			(value) => !value || Boolean(value.how) !== Boolean(value.instead)
+		),
 	crosses: string().oneOf(CROSSINGS),
 	prerequisites: slugs,
 	preparations: slugs,
@@ -209,7 +220,10 @@ export function movementFaults(movements: readonly Movement[], known: Iterable<s
 			...(['prerequisites', 'preparations', 'counters', 'kin'] as const).flatMap((field) =>
 				movement[field].map((slug) => [field, slug] as const)
 			),
-			...movement.cautions.map((c) => ['cautions.instead', c.instead] as const)
+			...movement.cautions.map((c) => ['cautions.instead', c.instead] as const),
+			...(movement.withoutKit && 'instead' in movement.withoutKit
+				? [['withoutKit.instead', movement.withoutKit.instead] as const]
+				: [])
 		];
 		for (const [field, slug] of named)
 			if (!there.has(slug)) faults.push(`${movement.slug}: ${field} names "${slug}", which is not there`);

@@ -227,6 +227,8 @@ export interface Movement {
 	mirrored: string;
 	/** The sides take turns (left, right, left ...): one pass serves both, and nobody changes sides. */
 	byTurns?: true;
+	/** Where no form does without kit: how it is done all the same, or the movement that takes its place. */
+	withoutKit?: { how: string } | { instead: string };
 	/** Circles, leans and walks that are owed the other way too. */
 	bothWays?: true;
 	/** What is crossed or clasped in a movement without sides, and changes over the next time. */

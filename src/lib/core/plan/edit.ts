@@ -1,6 +1,7 @@
 import { isSymmetrical, otherLeg, type Leg } from '../anatomy';
 import { doseRange, formOf, type FindMovement, type FormId, type Mode, type Movement } from '../movement';
 import type { ClassKind, PaceSaid } from '../pace';
+import type { Here } from '../people';
 import { firstForm, holdUnit, styleOf, type StyleChoices } from '../style';
 import { contentText } from './content';
 import { changedDose, goesByTurns, rangeInStyle, type DoseChange } from './dose';
@@ -31,6 +32,8 @@ export type PlanEdit =
 	| { do: 'setTest'; blockId: string; change: Partial<Pick<TestBlock, 'test' | 'seconds'>> }
 	| { do: 'mirror' }
 	| { do: 'setPlan'; change: Partial<Pick<ClassPlan, 'title' | 'lengthSeconds' | 'startsAt'>> }
+	/** Who is here; undefined: who usually is. */
+	| { do: 'setHere'; here: Here | undefined }
 	| { do: 'setStyle'; change: StyleChoices }
 	| { do: 'replace'; itemId: string; by: Item }
 	| { do: 'silence'; check: string; itemId?: string; reason: string }
@@ -57,6 +60,7 @@ type Changeable = Pick<
 	| 'lead'
 	| 'oneSided'
 	| 'byTurns'
+	| 'kit'
 	| 'slowChange'
 	| 'passed'
 	| 'phases'
@@ -139,6 +143,8 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit): ClassPlan {
 			return { ...plan, ...edit.change };
 		case 'setPace':
 			return withPinnedPace(plan, edit.change);
+		case 'setHere':
+			return withoutEmpty({ ...plan, here: edit.here }, ['here']);
 		case 'setStyle':
 			return { ...plan, style: { ...plan.style, ...edit.change } };
 		case 'replace':
@@ -264,6 +270,7 @@ function changedItem(item: Item, change: ItemChange): Item {
 	const changed = { ...item, ...change };
 	if (changed.phases && Object.keys(changed.phases).length === 0) delete changed.phases;
 	if (changed.confirmed?.length === 0) delete changed.confirmed;
+	if (changed.kit?.length === 0) delete changed.kit;
 	if (changed.byTurns === undefined) delete changed.byTurns;
 	return withoutEmpty(changed, ITEM_EXTRAS) as Item;
 }
@@ -271,6 +278,7 @@ function changedItem(item: Item, change: ItemChange): Item {
 /** Fields of an item that go where they say nothing. */
 const ITEM_EXTRAS = [
 	'oneSided',
+	'kit',
 	'slowChange',
 	'passed',
 	'phases',

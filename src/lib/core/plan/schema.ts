@@ -6,11 +6,13 @@ import {
 	DOSE_UNITS,
 	FORM_IDS,
 	formOf,
+	KIT_KINDS,
 	MODES,
 	SLUG,
 	usualUnitSeconds,
 	type FindMovement
 } from '../movement';
+import { hereSchema } from '../people';
 import { styleSchema } from '../style';
 import {
 	eachOnce,
@@ -24,6 +26,7 @@ import {
 import { TEST_IDS } from '../measure';
 import {
 	FLOW_SIDES,
+	KIT_FOR,
 	LINKS,
 	PINNED_PHASES,
 	SECTION_KINDS,
@@ -155,6 +158,19 @@ const itemSchema = object({
 	)
 		.noUnknown()
 		.default(undefined),
+	kit: array()
+		.of(
+			object({
+				kit: string().oneOf(KIT_KINDS).required(),
+				for: string().oneOf(KIT_FOR).required()
+			}).noUnknown()
+		)
+		.max(KIT_KINDS.length)
+		.test(
+			'once',
+			eachOnce(({ kit }) => kit, 'this kit is there already')
+		)
+		.meta(means('kit that is not for everybody on both sides')),
 	byTurns: boolean().meta(means('the sides take turns, where it is otherwise than the movement says')),
 	slowChange: boolean().oneOf([true]).meta(means('the change of sides is a slow, controlled switch')),
 	passed: boolean().oneOf([true]).meta(means('only on the way to something else')),
@@ -222,6 +238,7 @@ export const planSchema = object({
 	pinnedPace: paceChangesSchema.optional().default(undefined),
 	style: styleSchema.default(undefined),
 	firstSide: string().oneOf(LEGS),
+	here: hereSchema.optional().default(undefined),
 	silenced: array()
 		.of(
 			object({

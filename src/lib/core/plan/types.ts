@@ -1,7 +1,8 @@
 import type { Leg } from '../anatomy';
 import type { TestId } from '../measure';
 import type { ClassKind, PaceChanges } from '../pace';
-import type { Caution, FormId, Mode } from '../movement';
+import type { Caution, FormId, KitKind, Mode } from '../movement';
+import type { Here } from '../people';
 import type { StyleChoices } from '../style';
 import type { Dose } from './dose';
 
@@ -29,6 +30,22 @@ export type PinnedPhase = (typeof PINNED_PHASES)[number];
 export const LINKS = ['steps through', 'stands up', 'crosses over'] as const;
 export type Link = (typeof LINKS)[number];
 
+/** Who uses a kind of kit, where it is not everybody on both sides. */
+export const KIT_FOR = [
+	'whoever wants it',
+	'the left side',
+	'the right side',
+	'the tighter side',
+	'one person'
+] as const;
+export type KitFor = (typeof KIT_FOR)[number];
+
+/** What an item says of one kind of kit: of its form, or brought in besides. */
+export interface KitUse {
+	kit: KitKind;
+	for: KitFor;
+}
+
 /** One movement given once: on both sides (swapping after the first) unless it is symmetrical. */
 export interface Item {
 	kind: 'item';
@@ -49,6 +66,8 @@ export interface Item {
 	byTurns?: boolean;
 	/** The change of sides is a slow, controlled switch: part of the practice, and longer. */
 	slowChange?: true;
+	/** Kit that is not for everybody on both sides. */
+	kit?: KitUse[];
 	/** On the way to something else: a breath, not a hold, and nothing is explained. */
 	passed?: true;
 	/** Cautions in the room with which the teacher keeps it all the same, and the day of that decision. */
@@ -144,6 +163,8 @@ export interface ClassPlan {
 	style?: StyleChoices;
 	/** The leg that leads the first side of what is added; left where nothing is said. */
 	firstSide?: Leg;
+	/** Who is here, where it is otherwise than usual. */
+	here?: Here;
 	/** Checks that are silenced for this class or for one item of it, each with the reason. */
 	silenced?: Silence[];
 	/** Which state of each movement the plan was made with: content hash by slug. */

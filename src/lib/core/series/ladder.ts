@@ -1,16 +1,13 @@
-import { formForTier, mostIntensity, peopleByTier, suits } from '../substitution';
-import { TIERS, type Group, type Tier } from '../group';
+import { formForTier, mostIntensity, refusal } from '../substitution';
+import { peopleByTier, TIERS, type Group, type Tier } from '../group';
 import { FORM_IDS, formOf, type FindMovement, type Form, type FormId, type Movement } from '../movement';
 import { styledRange, type TeachingStyle } from '../style';
 import type { Ladder, Rung } from './types';
 
-/** Whether everybody in the room may do a form: no caution speaks against it, and some tier is not overtaxed. */
-function suitsRoom(movement: Movement, form: Form, group: Group | null): boolean {
+/** Whether a room may be given a form: nobody’s caution refuses it for all, and some tier is not overtaxed. */
+function suitsRoom(movement: Movement, form: Form, group: Group | null, find: FindMovement): boolean {
 	if (!group) return true;
-	const fine = group.cautions.every(({ caution }) => {
-		const { kind } = suits(movement, form.id, caution);
-		return kind === 'fine' || kind === 'in this form';
-	});
+	const fine = group.cautions.every((counted) => !refusal(movement, form.id, counted, group.size, find));
 	const people = peopleByTier(group);
 	return fine && TIERS.some((tier) => people[tier] > 0 && form.intensity <= mostIntensity(tier, group));
 }
@@ -28,16 +25,16 @@ export function ladderTo(
 ): Ladder | null {
 	const movement = find(goal.movement);
 	const last = movement && formOf(movement, goal.form);
-	if (!movement || !last || !suitsRoom(movement, last, group)) return null;
+	if (!movement || !last || !suitsRoom(movement, last, group, find)) return null;
 	const rungs: Rung[] = [];
 	const preparation = movement.preparations
 		.map((slug) => find(slug))
 		.filter((m): m is Movement => m !== undefined)
-		.map((m) => ({ m, form: m.forms.find((form) => suitsRoom(m, form, group)) }))
+		.map((m) => ({ m, form: m.forms.find((form) => suitsRoom(m, form, group, find)) }))
 		.find(({ form }) => form && form.intensity <= last.intensity);
 	if (preparation?.form) rungs.push(rungOf(preparation.m, preparation.form, style, 'usual'));
 	for (const form of upTo(movement, goal.form)) {
-		if (!suitsRoom(movement, form, group)) continue;
+		if (!suitsRoom(movement, form, group, find)) continue;
 		rungs.push(rungOf(movement, form, style, 'usual'));
 		const more = rungOf(movement, form, style, 'more');
 		if (form.id !== goal.form && more.dose > rungs.at(-1)!.dose) rungs.push(more);

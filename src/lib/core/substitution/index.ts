@@ -5,3 +5,4 @@ export * from './profile';
 export * from './room';
 export * from './substitutes';
 export * from './suits';
+export * from './ways';

@@ -1,5 +1,6 @@
 import type { Group } from '../group';
-import { KIT_KINDS, type Form, type KitKind } from '../movement';
+import { KIT_KINDS, type FindMovement, type Form, type KitKind, type Movement } from '../movement';
+import type { KitFor, KitUse } from '../plan';
 
 /** What may stand in for kit that runs short, the best first: common practice, no source. */
 const STAND_INS: Partial<Record<KitKind, readonly { kit: KitKind; each: number; how: string }[]>> = {
@@ -59,17 +60,33 @@ export function kitOfForm(form: Form): readonly [KitKind, number][] {
 	return known;
 }
 
+/** A form that so many people do at the same time, and what the item says of its kit. */
+export interface Given {
+	form: Form;
+	people: number;
+	uses?: readonly KitUse[];
+}
+
+/** Kit for whoever wants it is never short; what is for one side is there for everybody on that side. */
+function usersOf(whom: KitFor | undefined, people: number): number {
+	if (whom === 'whoever wants it') return 0;
+	return whom === 'one person' ? Math.min(1, people) : people;
+}
+
 /**
  * What forms given to so many people at the same time need, against what is at hand. Wall space is shared by the
  * people at the wall; everything else is counted in pieces. What stands in is taken from what is left over.
  */
-export function kitNeeds(
-	given: readonly { form: Form; people: number }[],
-	atHand: Record<KitKind, number>
-): KitNeed[] {
+export function kitNeeds(given: readonly Given[], atHand: Record<KitKind, number>): KitNeed[] {
 	const needed: Partial<Record<KitKind, number>> = {};
-	for (const { form, people } of given)
-		for (const [kit, count] of kitOfForm(form)) needed[kit] = (needed[kit] ?? 0) + count * people;
+	for (const { form, people, uses = [] } of given) {
+		const own = kitOfForm(form);
+		const besides = uses.filter(({ kit }) => !own.some(([known]) => known === kit));
+		for (const [kit, count] of [...own, ...besides.map(({ kit }) => [kit, 1] as const)]) {
+			const users = usersOf(uses.find((use) => use.kit === kit)?.for, people);
+			if (users > 0) needed[kit] = (needed[kit] ?? 0) + count * users;
+		}
+	}
 	const spare = { ...atHand };
 	for (const kit of Object.keys(needed) as KitKind[]) spare[kit] -= needed[kit] as number;
 	return KIT_KINDS.filter((kit) => needed[kit]).map((kit) => {
@@ -94,6 +111,27 @@ function takeStandIns(kit: KitKind, short: number, spare: Record<KitKind, number
 	}
 	return standIns;
 }
+
+/** The kit of one person at an item, and who uses it where not everybody does: "2 blocks, blanket for one person". */
+export function kitInWords(form: Form, uses: readonly KitUse[] = []): string {
+	const own = kitOfForm(form);
+	const besides = uses.filter(({ kit }) => !own.some(([known]) => known === kit));
+	return [...own, ...besides.map(({ kit }) => [kit, 1] as const)]
+		.map(([kit, count]) => {
+			const whom = uses.find((use) => use.kit === kit)?.for;
+			const what = count > 1 ? `${count} ${kitName(kit, count)}` : kit;
+			return whom ? `${what} for ${whom}` : what;
+		})
+		.join(', ');
+}
+
+/** How a movement is done without its kit, where that is possible. */
+export const howWithoutKit = ({ withoutKit }: Movement): string | undefined =>
+	withoutKit && 'how' in withoutKit ? withoutKit.how : undefined;
+
+/** The movement that takes the place of one which cannot do without its kit. */
+export const movementWithoutKit = ({ withoutKit }: Movement, find: FindMovement): Movement | undefined =>
+	withoutKit && 'instead' in withoutKit ? find(withoutKit.instead) : undefined;
 
 /** "1 block", "24 blocks"; wall space has no plural. */
 export function kitName(kit: KitKind, count: number): string {

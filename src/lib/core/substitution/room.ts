@@ -1,9 +1,11 @@
 import type { TimedItem } from '../clock';
-import { TIERS, type Group, type Tier } from '../group';
+import type { Group, Tier } from '../group';
 import type { Caution, FindMovement, FormId, KitKind } from '../movement';
+import type { KitUse } from '../plan';
 import { cuesFor, type TeachingStyle } from '../style';
-import { kitAtHand, kitNeeds, shortageInWords, type KitNeed } from './kit';
-import { formForTier, suits } from './suits';
+import { kitAtHand, shortageInWords, type KitNeed } from './kit';
+import { formSuiting, suits } from './suits';
+import { kitOfWays, waysAt } from './ways';
 
 export interface TierLine {
 	tier: Tier;
@@ -18,7 +20,7 @@ export interface CautionLine {
 	people: number;
 	kind: 'in this form' | 'other form' | 'instead' | 'clinician';
 	advice: string;
-	/** For another form: which, and how it is done. */
+	/** For another form: which; for this and for another movement: how it is done. */
 	form: FormId | null;
 	how: string | null;
 	/** For another movement: its slug and name. */
@@ -39,6 +41,8 @@ export interface RoomRow {
 	kit: KitNeed[];
 	/** Shortages as they are said before class. */
 	shortages: string[];
+	/** What the item says of its kit: who uses it, where not everybody. */
+	kitUses: KitUse[];
 	/** What the style of the plan says in this shape. */
 	cues: string[];
 }
@@ -71,26 +75,20 @@ export function roomSheet(
 	};
 }
 
-/** How many people of each tier; people without a tier do what the room is given. */
-export function peopleByTier(group: Group): Record<Tier, number> {
-	const { tight, open } = group.tiers;
-	return { tight, open, middling: Math.max(group.tiers.middling, group.size - tight - open) };
-}
-
-/** What an item needs when every tier does its own form. */
-export function itemKit(
-	taught: Pick<TimedItem, 'movement' | 'item'>,
-	group: Group,
-	atHand = kitAtHand(group),
-	people = peopleByTier(group)
-): KitNeed[] {
-	return kitNeeds(
-		TIERS.map((tier) => ({
-			form: formForTier(taught.movement, taught.item.form, tier),
-			people: people[tier]
-		})),
-		atHand
-	);
+/** "sore knee (2): supported form, a block under each knee": what somebody with a caution does, in a line. */
+export function cautionInWords({
+	caution,
+	people,
+	kind,
+	form,
+	insteadName,
+	how,
+	advice
+}: CautionLine): string {
+	const who = `${caution} (${people})`;
+	if (kind === 'clinician') return `${who}: the treating clinician decides`;
+	if (kind === 'in this form') return `${who}: ${advice}`;
+	return `${who}: ${[insteadName ?? `${form} form`, how ?? advice].join(', ')}`;
 }
 
 function roomRow(
@@ -101,21 +99,21 @@ function roomRow(
 	atHand: Record<KitKind, number>
 ): RoomRow {
 	const { item, movement, startSeconds } = taught;
-	const people = peopleByTier(group);
-	const kit = itemKit(taught, group, atHand);
+	const ways = waysAt(taught, group, find, atHand);
+	const kit = kitOfWays(ways, taught, atHand);
 	return {
 		itemId: item.id,
 		movement: movement.slug,
 		english: movement.english,
 		fromSeconds: startSeconds,
 		given: item.form,
-		tiers: TIERS.filter((tier) => people[tier] > 0).map((tier) => {
-			const form = formForTier(movement, item.form, tier);
-			return { tier, people: people[tier], form: form.id, how: form.how };
-		}),
+		tiers: ways.flatMap(({ who, people, form }) =>
+			'tier' in who ? [{ tier: who.tier, people, form: form.id, how: form.how }] : []
+		),
 		cautions: cautionLines(taught, group, find),
 		kit,
 		shortages: kit.filter((need) => need.short > 0).map(shortageInWords),
+		kitUses: item.kit ?? [],
 		cues: cuesFor(movement, style)
 	};
 }
@@ -126,6 +124,7 @@ function cautionLines({ item, movement }: TimedItem, group: Group, find: FindMov
 		if (verdict.kind === 'fine') return [];
 		const form = verdict.kind === 'other form' ? verdict.form : null;
 		const instead = verdict.kind === 'instead' ? verdict.instead : null;
+		const other = instead === null ? undefined : find(instead);
 		return [
 			{
 				caution,
@@ -133,9 +132,10 @@ function cautionLines({ item, movement }: TimedItem, group: Group, find: FindMov
 				kind: verdict.kind,
 				advice: verdict.advice,
 				form,
-				how: movement.forms.find((f) => f.id === form)?.how ?? null,
+				how:
+					(movement.forms.find((f) => f.id === form) ?? (other && formSuiting(other, caution)))?.how ?? null,
 				instead,
-				insteadName: instead ? (find(instead)?.english ?? instead) : null,
+				insteadName: instead ? (other?.english ?? instead) : null,
 				confirmedOn: item.confirmed?.find((c) => c.caution === caution)?.on ?? null
 			}
 		];

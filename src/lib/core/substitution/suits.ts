@@ -1,5 +1,13 @@
-import type { Group, Tier } from '../group';
-import { CLINICIAN_DECIDES, type Caution, type Form, type FormId, type Movement } from '../movement';
+import type { CautionCount, Group, Tier } from '../group';
+import {
+	CLINICIAN_DECIDES,
+	usualForm,
+	type Caution,
+	type FindMovement,
+	type Form,
+	type FormId,
+	type Movement
+} from '../movement';
 
 /** What a caution means for a movement in one of its forms. */
 export type Suits =
@@ -22,6 +30,40 @@ export function suits(movement: Movement, form: FormId, caution: Caution): Suits
 	const other = advice.okIn[0];
 	if (other) return { kind: 'other form', advice: advice.advice, form: other, instead: advice.instead };
 	return { kind: 'instead', advice: advice.advice, instead: advice.instead };
+}
+
+/** The form of a movement that somebody with a caution can do, the full one if possible; undefined when there is none. */
+export function formSuiting(movement: Movement, caution: Caution): Form | undefined {
+	const may = (form: Form) => {
+		const { kind } = suits(movement, form.id, caution);
+		return kind === 'fine' || kind === 'in this form';
+	};
+	const usual = usualForm(movement);
+	return may(usual) ? usual : movement.forms.find(may);
+}
+
+/** Why something cannot be given to a room. */
+export type Refusal = 'no substitute' | 'most of the room';
+
+/**
+ * Why a movement in a form cannot be given while people with a caution are here; null where they can do it, or get
+ * another form or movement beside the class. Refused for all is only what most of the room cannot do, and what has no
+ * substitute for those who cannot (also where the treating clinician decides: then nothing is proposed).
+ * @param size of the room
+ */
+export function refusal(
+	movement: Movement,
+	form: FormId,
+	{ caution, people }: CautionCount,
+	size: number,
+	find: FindMovement
+): Refusal | null {
+	const verdict = suits(movement, form, caution);
+	if (verdict.kind === 'clinician') return 'no substitute';
+	if (verdict.kind !== 'instead') return null;
+	if (2 * people > size) return 'most of the room';
+	const other = find(verdict.instead);
+	return other && formSuiting(other, caution) ? null : 'no substitute';
 }
 
 /** Whether some form of a movement can be given to everybody with these cautions. */

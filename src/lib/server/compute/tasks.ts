@@ -12,7 +12,7 @@ import {
 	weekCards
 } from '../../core/view-models';
 import type { Leg } from '../../core/anatomy';
-import type { Group } from '../../core/group';
+import { groupToday, type Group } from '../../core/group';
 import { catalogueView, type Movement, type CatalogueView } from '../../core/movement';
 import { comparePlans, itemsOf, type ClassPlan } from '../../core/plan';
 import {
@@ -97,7 +97,8 @@ function cards(
 /** What each tier and each caution does at every item, and the kit of the class. */
 function room(input: PlanInput): RoomSheet {
 	const { analysis: read, catalogue } = analysis(input);
-	return roomSheet(read.context.items, input.group, catalogue.find, styleOf(input.plan.style));
+	const group = groupToday(input.group, input.plan.here);
+	return roomSheet(read.context.items, group, catalogue.find, styleOf(input.plan.style));
 }
 
 /** The class card for the teacher's hand. */
@@ -108,7 +109,8 @@ function classCard(input: PlanInput) {
 		totalSeconds: read.timeline.totalSeconds,
 		order: runningOrder(read),
 		kit: sheet.kit,
-		cues: Object.fromEntries(sheet.rows.map((row) => [row.itemId, row.cues]))
+		cues: Object.fromEntries(sheet.rows.map((row) => [row.itemId, row.cues])),
+		cautions: Object.fromEntries(sheet.rows.map((row) => [row.itemId, row.cautions]))
 	};
 }
 

@@ -8,6 +8,7 @@
 	import { percentOf, type OrderRow } from '$lib/core/view-models';
 	import CautionLines from './CautionLines.svelte';
 	import DoseFields from './DoseFields.svelte';
+	import KitFields from './KitFields.svelte';
 	import Figure from '../movement/Figure.svelte';
 
 	/** What a teacher may want to know and change of one item beyond its dose. */
@@ -123,6 +124,7 @@
 			</p>
 		{/if}
 		<DoseFields {row} {items} />
+		<KitFields {row} {items} />
 	</div>
 </div>
 

@@ -1,9 +1,8 @@
 <script lang="ts">
 	import { formatDuration } from '$lib/core/clock';
 	import type { OrderBlock } from '$lib/core/view-models';
-	import { CLASS_KINDS, KINDS, type ClassKind } from '$lib/core/pace';
+	import { KINDS } from '$lib/core/pace';
 	import { isLinked } from '$lib/core/plan';
-	import { Select, SelectItem } from 'carbon-components-svelte';
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Selection } from '$lib/client/plan/selection.svelte';
 	import type { ItemCommands } from '$lib/client/plan/item-commands';
@@ -24,7 +23,6 @@
 		alternatives: Alternatives;
 	}
 	let { doc, selection, items, blocks, alternatives }: Props = $props();
-	const id = $props.id();
 
 	/** While something is dragged the lists show where it would land; the plan changes when it is let go. */
 	let dragged = $state.raw<Record<string, OrderBlock[]> | null>(null);
@@ -51,27 +49,7 @@
 		<header>
 			<h3>{section.name}</h3>
 			<span>{formatDuration(section.seconds)}</span>
-			<span class="kind">
-				<Select
-					id="{id}-{section.id}"
-					inline
-					hideLabel
-					size="sm"
-					labelText="How {section.name} is taught"
-					selected={section.classKind ?? ''}
-					on:change={(event) =>
-						blocks.setKind(
-							section.id,
-							((event.target as HTMLSelectElement).value || undefined) as ClassKind | undefined
-						)}
-				>
-					<SelectItem value="" text="taught like the rest" />
-					{#each CLASS_KINDS as kind (kind)}<SelectItem
-							value={kind}
-							text={KINDS[kind].name.toLowerCase()}
-						/>{/each}
-				</Select>
-			</span>
+			{#if section.classKind}<span>{KINDS[section.classKind].name.toLowerCase()}</span>{/if}
 		</header>
 		<div
 			class="blocks"
@@ -127,9 +105,6 @@
 		align-items: baseline;
 		gap: 0.75rem;
 		padding: 0.1rem 0.5rem;
-	}
-	.kind {
-		margin-left: auto;
 	}
 	h3 {
 		font-size: var(--text-s);

@@ -21,6 +21,8 @@
 	import KeySheet from '$lib/ui/plan/KeySheet.svelte';
 	import MovedOn from '$lib/ui/plan/MovedOn.svelte';
 	import OrbitPanel from '$lib/ui/plan/OrbitPanel.svelte';
+	import HerePanel from '$lib/ui/plan/HerePanel.svelte';
+	import PartKinds from '$lib/ui/plan/PartKinds.svelte';
 	import PacePanel from '$lib/ui/plan/PacePanel.svelte';
 	import PlanHead from '$lib/ui/plan/PlanHead.svelte';
 	import ProposePanel from '$lib/ui/plan/ProposePanel.svelte';
@@ -57,6 +59,9 @@
 
 	let adding = $state(false);
 	let keys = $state(false);
+	/** The room sheet leads here. */
+	let hereOpen = $state(false);
+	onMount(() => (hereOpen = location.hash === '#here'));
 	let asking = $state(false);
 	let settling = $state(false);
 
@@ -317,6 +322,11 @@
 	</aside>
 </div>
 
+<details class="sheet style" id="here" bind:open={hereOpen}>
+	<summary>Who is here today</summary>
+	<HerePanel {doc} />
+</details>
+
 <details class="sheet style">
 	<summary>Style and pace of this class</summary>
 	<StylePanel
@@ -332,6 +342,7 @@
 		usualWords="your usual"
 		onchange={(change) => doc.edit({ do: 'setPace', change }, 'Pace of this class changed')}
 	/>
+	<PartKinds sections={doc.order} blocks={desk.blocks} />
 </details>
 
 <form class="remove" method="POST" action="?/delete">

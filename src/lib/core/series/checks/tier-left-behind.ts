@@ -1,5 +1,5 @@
 import { FORM_IDS } from '../../movement';
-import { peopleByTier } from '../../substitution';
+import { peopleByTier } from '../../group';
 import { tierForms } from '../ladder';
 import type { SeriesCheck } from './types';
 

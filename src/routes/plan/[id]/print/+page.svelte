@@ -2,7 +2,7 @@
 	import Care from '$lib/ui/print/Care.svelte';
 	import PrintPage from '$lib/ui/print/PrintPage.svelte';
 	import { clockTime, formatDuration } from '$lib/core/clock';
-	import { kitName } from '$lib/core/substitution';
+	import { cautionInWords, kitInWords, kitName } from '$lib/core/substitution';
 	import { linkedInWords } from '$lib/core/view-models';
 	import { HIP_TESTS } from '$lib/core/measure';
 	import { isLinked } from '$lib/core/plan';
@@ -80,6 +80,9 @@
 								<td>
 									<strong>{row.movement.english}</strong>{row.form.id === 'full' ? '' : `, ${row.form.id}`}
 									<span class="how">{[`${row.form.how}.`, ...(data.cues[row.item.id] ?? [])].join(' ')}</span>
+									{#each data.cautions[row.item.id] ?? [] as line, index (index)}
+										<span class="how">{cautionInWords(line)}</span>
+									{/each}
 								</td>
 								<td>{row.words}</td>
 								<td class="nowrap"
@@ -89,11 +92,7 @@
 											: `${row.item.lead}, then other${row.item.link ? ` (${row.item.link})` : ''}`
 										: ''}</td
 								>
-								<td
-									>{row.form.props
-										.map((p) => (p.count > 1 ? `${p.count} ${kitName(p.kit, p.count)}` : p.kit))
-										.join(', ')}</td
-								>
+								<td>{kitInWords(row.form, row.item.kit)}</td>
 								<td>{formatDuration(row.seconds)}</td>
 							</tr>
 						{/each}

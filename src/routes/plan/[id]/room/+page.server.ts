@@ -1,4 +1,5 @@
 import { dayInZone, dayName } from '$lib/core/calendar';
+import { groupToday } from '$lib/core/group';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { loadPlanContext, planInput } from '$lib/server/plan-context';
@@ -13,7 +14,7 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 	return {
 		id: stored.id,
 		title: stored.plan.title,
-		group,
+		group: groupToday(group, stored.plan.here),
 		day: stored.plannedOn ? dayName(stored.plannedOn) : '',
 		sheet: await compute('room', planInput(setting), request.signal)
 	};

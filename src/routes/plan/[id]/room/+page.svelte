@@ -13,7 +13,10 @@
 	<article class="sheet">
 		<header>
 			<h1>Room sheet: {data.title || 'Untitled class'}</h1>
-			<p>{group.name}{data.day ? `, ${data.day}` : ''}: {group.size} people</p>
+			<p>
+				{group.name}{data.day ? `, ${data.day}` : ''}: {group.size} people.
+				<a class="screen" href="/plan/{data.id}#here">Who is here today</a>
+			</p>
 		</header>
 		<Care>After surgery or with leg symptoms nothing is proposed here: the treating clinician decides.</Care>
 
@@ -54,6 +57,7 @@
 						<td>{formatDuration(row.fromSeconds)}</td>
 						<th scope="row">
 							{row.english}
+							{#each row.kitUses as use, index (index)}<span class="for">{use.kit}: {use.for}</span>{/each}
 							{#each row.shortages as words, index (index)}<span class="words">{words}</span>{/each}
 						</th>
 						<td>
@@ -94,6 +98,16 @@
 	.short b,
 	.words {
 		color: var(--mend);
+	}
+	@media print {
+		.screen {
+			display: none;
+		}
+	}
+	.for {
+		display: block;
+		font-weight: 400;
+		font-size: var(--text-s);
 	}
 	.words {
 		display: block;

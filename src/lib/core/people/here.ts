@@ -1,0 +1,50 @@
+import { array, number, object, string } from 'yup';
+import { CAUTIONS, type Caution } from '../movement';
+import { eachOnce } from '../validation';
+
+/** How open people are; three tiers are enough. */
+export const TIERS = ['tight', 'middling', 'open'] as const;
+export type Tier = (typeof TIERS)[number];
+
+/** How many people have a caution: never who. */
+export interface CautionCount {
+	caution: Caution;
+	people: number;
+}
+
+/** Who is here, counted at the door: no name is needed. */
+export interface Here {
+	tiers: Record<Tier, number>;
+	cautions: CautionCount[];
+}
+
+/** More than any room holds. */
+export const MOST_PEOPLE = 200;
+const people = number().integer().min(0).max(MOST_PEOPLE).required();
+
+export const hereSchema = object({
+	tiers: object(Object.fromEntries(TIERS.map((tier) => [tier, people])))
+		.noUnknown()
+		.required(),
+	cautions: array()
+		.of(object({ caution: string().oneOf(CAUTIONS).required(), people: people.min(1) }).noUnknown())
+		.max(CAUTIONS.length)
+		.defined()
+		.test(
+			'once',
+			eachOnce(({ caution }) => caution, 'this caution is there already')
+		)
+}).noUnknown();
+
+/** How many people are counted. */
+export const sizeOf = ({ tiers }: Here): number => TIERS.reduce((sum, tier) => sum + tiers[tier], 0);
+
+/** The same with another number of people with a caution; 0 takes it away. */
+export function withCaution(here: Here, caution: Caution, count: number): Here {
+	const others = here.cautions.filter((c) => c.caution !== caution);
+	const cautions = count > 0 ? [...others, { caution, people: count }] : others;
+	return {
+		...here,
+		cautions: CAUTIONS.flatMap((known) => cautions.filter((c) => c.caution === known))
+	};
+}

@@ -1,0 +1,97 @@
+import type { TimedItem } from '../clock';
+import { peopleByTier, TIERS, type Group, type Tier } from '../group';
+import type { Caution, FindMovement, Form, KitKind, Movement } from '../movement';
+import { kitAtHand, kitNeeds, type KitNeed } from './kit';
+import { formForTier, formSuiting, mostIntensity, suits } from './suits';
+
+/** What some of the people do at an item. */
+export interface Way {
+	who: { tier: Tier } | { caution: Caution };
+	people: number;
+	movement: Movement;
+	form: Form;
+}
+
+/** As much of an item as says who does what at it. */
+export type Shared = Pick<TimedItem, 'movement' | 'item'>;
+
+/**
+ * Who does what at an item: those with a caution another form or movement beside the class, every tier its form. Nobody
+ * knows which tier somebody with a caution belongs to: they are taken out of the largest. Where the kit does not suffice
+ * for the form of a tier, it does the form that all are given, if that is not too much for it.
+ *
+ * @param atHand pieces of each kind in the room
+ */
+export function waysAt(
+	shared: Shared,
+	group: Group,
+	find: FindMovement,
+	atHand: Record<KitKind, number> = kitAtHand(group)
+): Way[] {
+	const { movement, item } = shared;
+	const beside = besideTheClass(shared, group, find);
+	const people = { ...peopleByTier(group) };
+	let apart = beside.reduce((sum, way) => sum + way.people, 0);
+	for (const tier of [...TIERS].sort((a, b) => people[b] - people[a])) {
+		const taken = Math.min(apart, people[tier]);
+		people[tier] -= taken;
+		apart -= taken;
+	}
+	const given = movement.forms.find((form) => form.id === item.form) as Form;
+	const tiers = TIERS.filter((tier) => people[tier] > 0).map((tier): Way => {
+		const own = formForTier(movement, item.form, tier);
+		return { who: { tier }, people: people[tier], movement, form: own };
+	});
+	const lacks = (ways: readonly Way[]) => missingIn(ways, shared, atHand) > 0;
+	if (lacks([...tiers, ...beside]))
+		for (const [i, way] of tiers.entries()) {
+			const bare = { ...way, form: given };
+			const tooMuch = 'tier' in way.who && given.intensity > mostIntensity(way.who.tier, group);
+			if (way.form !== given && !tooMuch && lacks([way]) && !lacks([bare])) tiers[i] = bare;
+		}
+	return [...tiers, ...beside];
+}
+
+/** What people with a caution do beside the class, unless the teacher keeps the item for them. */
+function besideTheClass({ movement, item }: Shared, group: Group, find: FindMovement): Way[] {
+	return group.cautions.flatMap(({ caution, people }): Way[] => {
+		if (item.confirmed?.some((c) => c.caution === caution)) return [];
+		const verdict = suits(movement, item.form, caution);
+		if (verdict.kind === 'other form') {
+			const form = movement.forms.find(({ id }) => id === verdict.form);
+			return form ? [{ who: { caution }, people, movement, form }] : [];
+		}
+		const other = verdict.kind === 'instead' ? find(verdict.instead) : undefined;
+		const form = other && formSuiting(other, caution);
+		return other && form ? [{ who: { caution }, people, movement: other, form }] : [];
+	});
+}
+
+/** What all of them need together, with what the item says of its kit. */
+export function kitOfWays(
+	ways: readonly Way[],
+	{ movement, item }: Shared,
+	atHand: Record<KitKind, number>
+): KitNeed[] {
+	return kitNeeds(
+		ways.map((way) => ({
+			form: way.form,
+			people: way.people,
+			uses: way.movement === movement ? (item.kit ?? []) : []
+		})),
+		atHand
+	);
+}
+
+const missingIn = (ways: readonly Way[], shared: Shared, atHand: Record<KitKind, number>): number =>
+	kitOfWays(ways, shared, atHand).reduce((sum, need) => sum + need.missing, 0);
+
+/** What an item needs when everybody does what suits them. */
+export function itemKit(
+	shared: Shared,
+	group: Group,
+	find: FindMovement,
+	atHand: Record<KitKind, number> = kitAtHand(group)
+): KitNeed[] {
+	return kitOfWays(waysAt(shared, group, find, atHand), shared, atHand);
+}
