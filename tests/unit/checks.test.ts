@@ -1,10 +1,11 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
+import { readPlanFile } from '../../src/lib/core/formats';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
 import { CHECKS, previewRepair, repairOf, SEVERITIES, type Finding } from '../../src/lib/core/checks';
 import { preset } from '../../src/lib/core/group';
-import { applyEdit, planFaults, tidied } from '../../src/lib/core/plan';
+import { applyEdit, planFaults, tidied, type ClassPlan } from '../../src/lib/core/plan';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { anyPlan } from './arbitrary';
 import { found, groupOf, read, warm, written, type Tables } from './checks/case';
@@ -32,6 +33,75 @@ describe('the registry', () => {
 			expect(meta.canRepair).toBe(repair !== undefined);
 		}
 	);
+});
+
+describe('one cause is one finding', () => {
+	it('in all examples, and its places are those of its items', () => {
+		for (const name of readdirSync('examples').filter((file) => file.endsWith('.plan.json'))) {
+			const file = readPlanFile(readFileSync(`examples/${name}`, 'utf8'), findMovement);
+			if (!file.ok) throw new Error(name);
+			const { plan, group } = file.value;
+			const { findings } = read(plan, { group: group!, targets: group!.targets });
+			const causes = findings.map(({ checkId, cause, severity }) => `${checkId} ${cause} ${severity}`);
+			expect(new Set(causes).size, name).toBe(causes.length);
+			for (const { places, where } of findings) {
+				if (places.length) expect(places[0]).toEqual(where);
+				const ids = places.map(({ itemId }) => itemId).filter(Boolean);
+				expect(new Set(ids).size).toBe(ids.length);
+			}
+		}
+	});
+
+	const cold = written((w) =>
+		w.add(
+			'settle',
+			w.item('frog'),
+			w.item('lizard'),
+			w.item('fire-log'),
+			w.item('pigeon-fold', { form: 'full' }),
+			w.item('frog')
+		)
+	);
+
+	it('names the other places, and is mended and silenced place by place', () => {
+		const [finding, ...more] = found(cold, 'warm-before-deep');
+		expect(more).toEqual([]);
+		expect(finding!.message).toMatch(/^Frog is deep .* \(also Lizard, Fire log, Pigeon, folded forward\)$/);
+		expect(finding!.places.map(({ itemId }) => itemId)).toEqual(['b1', 'b2', 'b3', 'b4', 'b5']);
+		const silence = {
+			do: 'silence',
+			check: 'warm-before-deep',
+			itemId: 'b1',
+			reason: 'they ran here'
+		} as const;
+		const [left] = found(applyEdit(cold, silence), 'warm-before-deep');
+		expect(left!.places.map(({ itemId }) => itemId)).toEqual(['b2', 'b3', 'b4', 'b5']);
+		const all = applyEdit(cold, { do: 'silence', check: 'warm-before-deep', reason: 'they ran here' });
+		expect(found(all, 'warm-before-deep')).toEqual([]);
+		expect(read(all).silenced.filter((s) => s.finding.checkId === 'warm-before-deep')).toHaveLength(5);
+	});
+});
+
+describe('what a short set or a class about one thing lacks', () => {
+	const grave = (change: (plan: ClassPlan) => ClassPlan) => {
+		const plan = change(
+			written((w) => w.add('build', w.item('clam'), w.item('low-lunge'), w.item('cat-cow')))
+		);
+		const { findings } = read(plan, { targets: preset('runners').targets });
+		return ['direction-short', 'close-with-rest'].map(
+			(id) => findings.find(({ checkId }) => checkId === id)?.severity
+		);
+	};
+
+	it('is only worth knowing', () => {
+		expect(grave((plan) => ({ ...plan, lengthSeconds: 1800 }))).toEqual(['mend', 'mend']);
+		expect(grave((plan) => ({ ...plan, lengthSeconds: 1199 }))).toEqual(['note', 'note']);
+		const themed = (plan: ClassPlan) =>
+			applyEdit({ ...plan, lengthSeconds: 1800 }, { do: 'setPlan', change: { theme: 'the outer hip' } });
+		expect(grave(themed)).toEqual(['note', 'note']);
+		expect(applyEdit(themed(cat()), { do: 'setPlan', change: { theme: '' } })).not.toHaveProperty('theme');
+	});
+	const cat = () => written((w) => w.add('build', w.item('cat-cow')));
 });
 
 describe.each(Object.entries(TABLE))('%s', (id, { passing, failing, unmendable = [] }) => {

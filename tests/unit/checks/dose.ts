@@ -90,7 +90,7 @@ export const DOSE: Tables = {
 				// ACSM: about 60 s in all for an exercise (value from memory)
 				'half a minute in all',
 				(w) => w.add('build', w.item('butterfly', { dose: 5 })),
-				'the adductors get 0:35 of holding a leg in all; a minute is the usual dose'
+				'held for less than a minute a leg in all, which is the usual dose: adductors 0:35'
 			]
 		],
 		unmendable: ['half a minute in all']

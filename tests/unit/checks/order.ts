@@ -152,7 +152,15 @@ export const ORDER: Tables = {
 	'calm-close': {
 		passing: [
 			['knees hugged in before the rest', inOrder],
-			['two items are no class', (w) => w.add('peak', w.item('frog')).add('rest', w.item('savasana'))]
+			['two items are no class', (w) => w.add('peak', w.item('frog')).add('rest', w.item('savasana'))],
+			[
+				'the heaviest passive shape last, as it is wanted',
+				(w) =>
+					w
+						.add('warm', w.item('cat-cow'), w.item('clam'))
+						.add('peak', w.item('frog'))
+						.add('rest', w.item('savasana'))
+			]
 		],
 		failing: [
 			[
@@ -165,16 +173,15 @@ export const ORDER: Tables = {
 				'right before the end comes Warrior II at intensity 4 of 5'
 			],
 			[
-				'a frog has no easier form than deep',
+				'a deep squat has no easier form',
 				(w) =>
 					w
 						.add('warm', w.item('cat-cow'), w.item('clam'))
-						.add('peak', w.item('frog'))
+						.add('peak', w.item('bridge-lift', { form: 'loaded' }))
 						.add('rest', w.item('savasana')),
-				'right before the end comes Frog at intensity 5 of 5'
+				'right before the end comes Bridge, lifting and lowering at intensity 4 of 5'
 			]
-		],
-		unmendable: ['a frog has no easier form than deep']
+		]
 	},
 	'first-side-habit': {
 		passing: [
@@ -263,10 +270,10 @@ export const ORDER: Tables = {
 		unmendable: ['thirty changes in one class']
 	},
 	'kit-churn': {
-		passing: [['one fetch', (w) => w.add('release', w.item('supine-butterfly', { form: 'supported' }))]],
-		failing: [
+		passing: [
+			['one kind', (w) => w.add('release', w.item('supine-butterfly', { form: 'supported' }))],
 			[
-				'block, strap, block, strap',
+				'two kinds that lie beside the mat, however often',
 				(w) => {
 					for (let i = 0; i < 4; i++)
 						w.add(
@@ -274,11 +281,106 @@ export const ORDER: Tables = {
 							w.item('supine-block-squeeze', { dose: 5 }),
 							w.item('supine-hamstring-strap', { form: 'supported', dose: 25 })
 						);
-				},
-				'kit is fetched 8 times; 4 are plenty for a class of this length'
+				}
 			]
 		],
-		unmendable: ['block, strap, block, strap']
+		failing: [
+			[
+				'a shop beside every mat',
+				(w) =>
+					w.add(
+						'build',
+						w.item('supine-block-squeeze'),
+						w.item('supine-hamstring-strap'),
+						w.item('chair-turn'),
+						w.item('frog', { form: 'supported' })
+					),
+				'5 kinds of kit are fetched: block, strap, chair, bolster, blanket; 4 are plenty'
+			]
+		],
+		unmendable: ['a shop beside every mat']
+	},
+	'loaded-in-a-row': {
+		passing: [
+			['five on all fours', (w) => w.add('warm', ...Array.from({ length: 5 }, () => w.item('cat-cow')))],
+			[
+				'something else between',
+				(w) => {
+					for (let i = 0; i < 4; i++)
+						w.add('warm', w.item('cat-cow'), w.item('fire-hydrant'), w.item('clam'));
+				}
+			]
+		],
+		failing: [
+			[
+				'six on the hands and on bare knees',
+				(w) => w.add('warm', ...Array.from({ length: 6 }, () => w.item('cat-cow'))),
+				[
+					'6 items one after another load the wrists, from Cat and cow on',
+					'6 items one after another load the knees, from Cat and cow on'
+				]
+			]
+		],
+		unmendable: ['six on the hands and on bare knees']
+	},
+	'heavy-sides-reset': {
+		passing: [
+			['two', (w) => w.add('peak', w.item('lizard'), w.item('pigeon-fold', { form: 'full' }))],
+			[
+				'knees rocked between',
+				(w) =>
+					w.add(
+						'peak',
+						w.item('lizard'),
+						w.item('pigeon-fold', { form: 'full' }),
+						w.item('supine-knee-rock'),
+						w.item('fire-log')
+					)
+			]
+		],
+		failing: [
+			[
+				'three in a row',
+				(w) => w.add('peak', w.item('lizard'), w.item('pigeon-fold', { form: 'full' }), w.item('fire-log')),
+				'3 deep shapes with sides come without a reset, from Lizard on'
+			]
+		],
+		unmendable: ['three in a row']
+	},
+	'crossing-before-front': {
+		passing: [
+			[
+				'the front first',
+				(w) => w.add('build', w.item('low-lunge', { mode: 'passive', dose: 40 }), w.item('eagle-legs'))
+			],
+			['nothing from front to back', (w) => w.add('build', w.item('eagle-legs'), w.item('butterfly'))]
+		],
+		failing: [
+			[
+				'crossed before the lunge',
+				(w) => w.add('build', w.item('eagle-legs'), w.item('low-lunge', { mode: 'passive', dose: 40 })),
+				'Eagle legs crosses the body before any front-to-back work; Low lunge comes only later'
+			]
+		],
+		unmendable: ['crossed before the lunge']
+	},
+	'heavy-before-light': {
+		passing: [
+			[
+				'the light one leads there',
+				(w) => w.add('release', w.item('supine-butterfly', { form: 'full', mode: 'passive' }), w.item('frog'))
+			],
+			['of another muscle', (w) => w.add('release', w.item('frog'), w.item('supine-figure-four'))]
+		],
+		failing: [
+			[
+				'the frog first',
+				(w) =>
+					w.add('release', w.item('frog'), w.item('supine-butterfly', { form: 'full', mode: 'passive' })),
+				'Lying butterfly is light and comes after Frog, which is heavy on the same muscles'
+			]
+		],
+		unmendable: ['the frog first']
 	},
 	'facing-changes': {
 		passing: [
@@ -357,7 +459,7 @@ export const ORDER: Tables = {
 					);
 					w.add('rest', w.item('savasana', { dose: 600 }));
 				},
-				'the class has no pause for noticing between its beginning and its end'
+				'the class has no pause for noticing between its beginning and its end; 1 would be usual'
 			]
 		]
 	}

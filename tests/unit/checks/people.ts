@@ -110,7 +110,15 @@ export const PEOPLE: Tables = {
 				(w) =>
 					w.add('warm', w.item('supine-figure-four')).add('peak', w.item('pigeon-fold', { form: 'full' }))
 			],
-			['a supported form needs none', (w) => w.add('peak', w.item('pigeon-fold', { form: 'supported' }))],
+			['a supported form needs none', (w) => w.add('build', w.item('pigeon-fold', { form: 'supported' }))],
+			[
+				'the same shape under another name just before',
+				(w) => w.add('build', w.item('90-90-forearm-rotation')).add('peak', w.item('90-90-press'))
+			],
+			[
+				'a preparation that comes too late is another matter',
+				(w) => w.add('peak', w.item('frog')).add('release', w.item('butterfly'))
+			],
 			[
 				'the second visit is prepared by the first',
 				(w) => w.add('build', w.item('90-90-sit'), w.item('90-90-sit', { form: 'stronger' }))
@@ -123,9 +131,9 @@ export const PEOPLE: Tables = {
 				'Pigeon, folded forward comes without a preparation; one of these goes before it: Lying figure four, 90-90 seat, Seated knee wipers'
 			],
 			[
-				'the preparation comes after it',
-				(w) => w.add('peak', w.item('frog')).add('release', w.item('butterfly')),
-				'Frog comes without a preparation; one of these goes before it: Butterfly, Wide-legged fold, Lying butterfly'
+				'a peak that is not deep',
+				(w) => (warm(w), w.add('peak', w.item('pigeon-fold', { form: 'supported' }))),
+				'Pigeon, folded forward comes without a preparation; one of these goes before it: Lying figure four, 90-90 seat, Seated knee wipers'
 			]
 		]
 	},

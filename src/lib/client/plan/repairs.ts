@@ -14,12 +14,13 @@ export class Repairs {
 		return preview;
 	}
 
-	/** It is on purpose: the check says no more of it, at its item or over the class. */
-	silence({ checkId, where }: Finding, reason: string): void {
-		this.document.edit(
-			{ do: 'silence', check: checkId, ...(where.itemId ? { itemId: where.itemId } : {}), reason },
-			'Noted as on purpose'
-		);
+	/** It is on purpose: the check says no more of it, at its items or in the whole class. */
+	silence({ checkId, places }: Finding, reason: string, wholeClass = false): void {
+		const items = wholeClass ? [] : places.flatMap(({ itemId }) => (itemId ? [itemId] : []));
+		const edits: PlanEdit[] = items.length
+			? items.map((itemId) => ({ do: 'silence', check: checkId, itemId, reason }))
+			: [{ do: 'silence', check: checkId, reason }];
+		this.document.edit(edits, 'Noted as on purpose');
 	}
 
 	unsilence({ checkId, where }: Finding): void {

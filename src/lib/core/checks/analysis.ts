@@ -61,11 +61,14 @@ export function runChecks(
 	for (const { meta, check } of CHECKS) {
 		if (only && !only.has(meta.id)) continue;
 		for (const report of check(context)) {
+			const where = report.where ?? {};
 			const finding: Finding = {
 				checkId: meta.id,
 				severity: report.severity ?? meta.severity,
 				message: report.message,
-				where: report.where ?? {},
+				where,
+				places: Object.keys(where).length ? [where] : [],
+				cause: report.cause ?? where.itemId ?? where.blockId ?? String(report.data?.direction ?? ''),
 				data: report.data ?? {},
 				repairable: report.repairable ?? meta.canRepair
 			};
@@ -75,13 +78,44 @@ export function runChecks(
 						(s) => s.check === meta.id && (s.itemId === undefined || s.itemId === finding.where.itemId)
 					);
 			if (silence) silenced.push({ finding, reason: silence.reason });
-			else found.push(finding);
+			else if (report.cause === undefined) found.push(finding);
+			else joined(found, finding, context);
 		}
 	}
 	return {
 		findings: SEVERITIES.flatMap((severity) => found.filter((finding) => finding.severity === severity)),
 		silenced
 	};
+}
+
+/** Other places of a cause that are named; more are counted. */
+const NAMED_PLACES = 3;
+/** How a message ends that names other places. */
+const OTHER_PLACES = / \((also [^)]*|\d+ times)\)$/;
+
+/** Puts a finding to what its check found of the same cause already, or behind everything as a finding of its own. */
+function joined(found: Finding[], finding: Finding, { find }: CheckContext): void {
+	const same = found.find(
+		(other) =>
+			other.checkId === finding.checkId &&
+			other.cause === finding.cause &&
+			other.severity === finding.severity
+	);
+	if (!same) {
+		found.push(finding);
+		return;
+	}
+	same.places.push(...finding.places);
+	const first = String(same.data.movement);
+	const slugs = [...String(same.data.also ?? '').split(' '), String(finding.data.movement ?? '')];
+	const others = [...new Set(slugs)].filter((slug) => slug && slug !== first);
+	same.data.also = others.join(' ');
+	const names = others.map((slug) => find(slug)?.english ?? slug);
+	const more = names.length > NAMED_PLACES ? ` and ${names.length - NAMED_PLACES} more` : '';
+	const also = names.length
+		? `also ${names.slice(0, NAMED_PLACES).join(', ')}${more}`
+		: `${same.places.length} times`;
+	same.message = `${same.message.replace(OTHER_PLACES, '')} (${also})`;
 }
 
 /** What a repair changes: the plan after it, read, and what came and went. */
@@ -93,9 +127,10 @@ export interface Preview {
 	raised: Finding[];
 }
 
-const placeOf = ({ where }: Finding) => where.itemId ?? where.blockId;
-const sameFinding = (a: Finding, b: Finding) =>
-	a.checkId === b.checkId && placeOf(a) === placeOf(b) && a.data.direction === b.data.direction;
+const sameFinding = (a: Finding, b: Finding) => a.checkId === b.checkId && a.cause === b.cause;
+/** Still there, in as many places. */
+const stillThere = (before: Finding, after: Finding) =>
+	sameFinding(before, after) && after.places.length >= before.places.length;
 const gravity = (finding: Finding) => SEVERITIES.indexOf(finding.severity);
 
 /**
@@ -111,7 +146,7 @@ export function previewRepair(finding: Finding, context: CheckContext): Preview 
 	const raised = after.findings.filter(
 		(f) => !before.some((b) => sameFinding(b, f) && gravity(b) <= gravity(f))
 	);
-	const solved = before.filter((b) => !after.findings.some((f) => sameFinding(b, f)));
+	const solved = before.filter((b) => !after.findings.some((f) => stillThere(b, f)));
 	if (raised.some((f) => gravity(f) < gravity(finding))) return null;
 	return { repair, after, solved, raised };
 }

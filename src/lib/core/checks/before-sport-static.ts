@@ -1,11 +1,15 @@
 import { formatDuration } from '../clock';
 import type { Tissue } from '../anatomy';
-import { hungSeconds, lengthened } from './help';
+import { at, hungSeconds, lengthened, MUSCLES_OF_TISSUE, stillSeconds } from './help';
 import { COSTS_SPORT_FROM_SECONDS } from '../rules';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
 
 const passive = ({ item }: TimedItem) => item.mode === 'passive';
+
+/** Of some items the one that holds a tissue long for the most seconds. */
+const longestOf = (items: readonly TimedItem[], tissue: Tissue): TimedItem =>
+	items.filter((t) => lengthened(t).has(tissue)).sort((a, b) => b.workSeconds - a.workSeconds)[0]!;
 
 export const beforeSportStatic: Check = {
 	meta: {
@@ -18,18 +22,32 @@ export const beforeSportStatic: Check = {
 	},
 	check({ items, group }) {
 		if (group?.moment !== 'before sport') return [];
-		return [...hungSeconds(items)]
+		const active = items.filter(({ item }) => item.mode === 'active' || item.mode === 'isometric');
+		const held = [...stillSeconds(active)]
+			.filter(([tissue, seconds]) => seconds >= COSTS_SPORT_FROM_SECONDS && tissue in MUSCLES_OF_TISSUE)
+			.map(([tissue, seconds]) => {
+				const longest = longestOf(active, tissue);
+				return {
+					message: `the ${tissue} are held long by own strength for ${formatDuration(seconds)} a leg right before sport`,
+					severity: 'note' as const,
+					where: at(longest),
+					cause: 'active holds',
+					data: { tissue, seconds: Math.round(seconds), movement: longest.movement.slug },
+					repairable: false
+				};
+			});
+		const hung = [...hungSeconds(items)]
 			.filter(([, seconds]) => seconds >= COSTS_SPORT_FROM_SECONDS)
 			.map(([tissue, seconds]) => {
-				const longest = items
-					.filter((t) => passive(t) && lengthened(t).has(tissue))
-					.sort((a, b) => b.workSeconds - a.workSeconds)[0]!;
+				const longest = longestOf(items.filter(passive), tissue);
 				return {
 					message: `the ${tissue} are held long for ${formatDuration(seconds)} a leg right before sport; under 1:00 costs little`,
-					where: { itemId: longest.item.id, blockId: longest.blockId, atSeconds: longest.startSeconds },
+					where: at(longest),
+					cause: tissue,
 					data: { tissue, seconds: Math.round(seconds) }
 				};
 			});
+		return [...hung, ...held];
 	},
 	/** Takes the longest of them out of passive, or out of the class. */
 	repair(finding, { items }) {

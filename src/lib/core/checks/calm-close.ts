@@ -13,7 +13,9 @@ export const calmClose: Check = {
 	},
 	check({ items }) {
 		const beforeRest = items.findLast(({ item }) => item.mode !== 'rest');
-		if (!beforeRest || !isDeep(beforeRest.form) || items.length < 3) return [];
+		// the heaviest passive shape is wanted last: it ends in stillness
+		if (!beforeRest || beforeRest.item.mode === 'passive') return [];
+		if (!isDeep(beforeRest.form) || items.length < 3) return [];
 		return [
 			{
 				message: `right before the end comes ${beforeRest.movement.english} at intensity ${beforeRest.form.intensity} of 5`,

@@ -32,6 +32,7 @@ export const cautionConflict: Check = {
 						{
 							message: `${who}: kept by your own confirmation`,
 							severity: 'note' as const,
+							cause: `${caution} kept`,
 							where,
 							data,
 							repairable: false
@@ -60,7 +61,11 @@ export const cautionConflict: Check = {
 				// what one person cannot do, one person does otherwise: the class goes on
 				const severity = refused ? ('stop' as const) : ('note' as const);
 				const message = `${who}: ${words}. ${verdict.advice}`;
-				return [{ message, severity, where, data, repairable: refused !== null }];
+				// what is refused is decided item by item; what somebody does beside the class is one thing to know
+				const cause = refused ? undefined : `${caution} beside the class`;
+				return [
+					{ message, severity, where, data, repairable: refused !== null, ...(cause ? { cause } : {}) }
+				];
 			})
 		);
 	},

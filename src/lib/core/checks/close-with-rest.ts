@@ -1,6 +1,7 @@
 import { formatDuration } from '../clock';
 import { CLOSING_REST_SECONDS } from '../rules';
 import { newItem } from '../plan';
+import { shortfall } from './help';
 import type { Check } from './types';
 
 const CLOSING = 'savasana';
@@ -14,7 +15,8 @@ export const closeWithRest: Check = {
 		source: 'common practice',
 		canRepair: true
 	},
-	check({ items }) {
+	check({ items, plan }) {
+		const severity = shortfall(plan);
 		const last = items.at(-1);
 		if (!last) return [];
 		const resting = last.item.mode === 'rest';
@@ -25,10 +27,11 @@ export const closeWithRest: Check = {
 			resting
 				? {
 						message: `the closing rest is ${formatDuration(last.workSeconds)}; at least ${formatDuration(CLOSING_REST_SECONDS)} is wanted`,
+						severity,
 						where,
 						data
 					}
-				: { message: `the class ends with ${last.movement.english}, not with rest`, where, data }
+				: { message: `the class ends with ${last.movement.english}, not with rest`, severity, where, data }
 		];
 	},
 	repair(finding, { plan, items, find }) {

@@ -5,6 +5,7 @@ import { shareText } from '../orbit';
 import { newItem, type PlanEdit } from '../plan';
 import { usualForm, type Movement } from '../movement';
 import { isDeep } from '../rules';
+import { shortfall } from './help';
 import type { Check, CheckContext } from './types';
 
 /** What it gives to the direction, less what it adds to directions that are already over. */
@@ -22,12 +23,13 @@ export const directionShort: Check = {
 		source: 'common practice (the bands are the group’s own, editable targets)',
 		canRepair: true
 	},
-	check({ balance, items }) {
+	check({ balance, items, plan }) {
 		if (items.length === 0) return [];
 		return DIRECTIONS.filter((d) => balance.directions[d].standing === 'short').map((d) => {
 			const verdict = balance.directions[d];
 			return {
 				message: `${DIRECTION_NAME[d]} gets ${shareText(verdict)} % of the direction time; the band begins at ${verdict.band.minPercent} % (about ${formatDuration(verdict.offBySeconds)} more)`,
+				severity: shortfall(plan),
 				data: {
 					direction: d,
 					sharePercent: Math.round(verdict.sharePercent * 10) / 10,

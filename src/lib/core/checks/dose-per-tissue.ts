@@ -1,5 +1,5 @@
 import { formatDuration } from '../clock';
-import { lengthened, stillSeconds, STILL_MODES } from './help';
+import { MUSCLES_OF_TISSUE, stillSeconds } from './help';
 import { LONG_STRETCH_SECONDS } from '../rules';
 import type { Check } from './types';
 
@@ -17,15 +17,17 @@ export const dosePerTissue: Check = {
 		canRepair: false
 	},
 	check({ items }) {
-		return [...stillSeconds(items)]
-			.filter(([, seconds]) => seconds >= MEANT_SECONDS && seconds < LONG_STRETCH_SECONDS)
-			.map(([tissue, seconds]) => {
-				const taught = items.find((t) => STILL_MODES.has(t.item.mode) && lengthened(t).has(tissue))!;
-				return {
-					message: `the ${tissue} get ${formatDuration(seconds)} of holding a leg in all; a minute is the usual dose`,
-					where: { itemId: taught.item.id, blockId: taught.blockId, atSeconds: taught.startSeconds },
-					data: { tissue, seconds: Math.round(seconds), wantedSeconds: LONG_STRETCH_SECONDS }
-				};
-			});
+		const few = [...stillSeconds(items)].filter(
+			([tissue, seconds]) =>
+				tissue in MUSCLES_OF_TISSUE && seconds >= MEANT_SECONDS && seconds < LONG_STRETCH_SECONDS
+		);
+		if (few.length === 0) return [];
+		const list = few.map(([tissue, seconds]) => `${tissue} ${formatDuration(seconds)}`).join(', ');
+		return [
+			{
+				message: `held for less than a minute a leg in all, which is the usual dose: ${list}`,
+				data: { tissues: few.length, wantedSeconds: LONG_STRETCH_SECONDS }
+			}
+		];
 	}
 };

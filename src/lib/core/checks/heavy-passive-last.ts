@@ -27,6 +27,7 @@ export const heavyPassiveLast: Check = {
 				{
 					message: `${taught.movement.english} hangs heavily before ${first.movement.english} asks for strength`,
 					where: at(taught),
+					cause: first.movement.slug,
 					data: { movement: taught.movement.slug, before: first.movement.slug, after: after.length }
 				}
 			];

@@ -35,6 +35,16 @@ export function legsOf({ movement, form }: TimedItem): [LegAction, LegAction] {
 /** Whether an item is given on two sides. */
 export const isSided = ({ movement }: TimedItem): boolean => !isSymmetrical(movement.action);
 
+/** Whether a movement makes another one ready: it is named so, or is the same shape, also under another name. */
+export function prepares(before: Movement, deep: Movement): boolean {
+	const same = (a: Movement, b: string) => a.slug === b || a.kin.includes(b);
+	return (
+		same(before, deep.slug) ||
+		deep.kin.includes(before.slug) ||
+		deep.preparations.some((slug) => same(before, slug))
+	);
+}
+
 /** Tissues that either leg lengthens in an item. */
 export function lengthened(taught: TimedItem): Set<Tissue> {
 	return new Set(legsOf(taught).flatMap((leg) => leg.lengthens));
@@ -100,6 +110,14 @@ export function lessOf({ item, movement, form }: TimedItem, style: TeachingStyle
 	const { min } = rangeInStyle(style, item, movement, form);
 	const find = (slug: string) => (slug === movement.slug ? (movement as Movement) : undefined);
 	return item.dose.amount - stepOfItem(item, find) < min ? null : doseByOne(item, find, -1);
+}
+
+/** A set shorter than this, or a class about one thing, need not have of everything what a whole class has. */
+const WHOLE_CLASS_SECONDS = 20 * 60;
+
+/** How grave it is that a class has too little of something: for a short set or a themed class it is worth knowing. */
+export function shortfall({ theme, lengthSeconds }: ClassPlan): 'mend' | 'note' {
+	return theme || lengthSeconds < WHOLE_CLASS_SECONDS ? 'note' : 'mend';
 }
 
 /** Percent of a whole, 0 where there is none. */

@@ -28,6 +28,7 @@ export const holdTooShort: Check = {
 				{
 					message: `${movement.english} is held for ${formatDuration(seconds)} a side; from ${formatDuration(LEAST_SECONDS)} on it lengthens something`,
 					where: at(taught),
+					cause: 'hold-too-short',
 					data: { movement: movement.slug, seconds, leastSeconds: LEAST_SECONDS }
 				}
 			];

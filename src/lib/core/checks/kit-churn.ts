@@ -1,25 +1,25 @@
 import type { Check } from './types';
 
-/** Fetching kit once in so many seconds is the most that a class bears. Common practice, no source. */
-const LEAST_SECONDS_APART = 180;
+/** So many kinds of kit are the most that a class bears beside the mats. Common practice, no source. */
+const MOST_KINDS = 4;
 
 export const kitChurn: Check = {
 	meta: {
 		id: 'kit-churn',
-		summary: 'Kit is fetched once and used for a while',
+		summary: 'Few kinds of kit are used for a while',
 		severity: 'note',
-		why: 'Fetching a prop takes about twelve seconds each time, and everybody stands up for it.',
+		why: 'Each kind is fetched once and then lies beside the mat; five kinds are a shop, and everybody stands up for each.',
 		source: 'common practice',
 		canRepair: false
 	},
-	check({ timeline }) {
-		const fetches = timeline.entries.filter(({ phase }) => phase === 'fetch').length;
-		const most = Math.max(4, Math.floor(timeline.totalSeconds / LEAST_SECONDS_APART));
-		if (fetches <= most) return [];
+	check({ items }) {
+		const kinds = new Set(items.flatMap(({ form }) => form.props.map(({ kit }) => kit)));
+		kinds.delete('wall space');
+		if (kinds.size <= MOST_KINDS) return [];
 		return [
 			{
-				message: `kit is fetched ${fetches} times; ${most} are plenty for a class of this length`,
-				data: { fetches, most }
+				message: `${kinds.size} kinds of kit are fetched: ${[...kinds].join(', ')}; ${MOST_KINDS} are plenty`,
+				data: { kinds: kinds.size, most: MOST_KINDS }
 			}
 		];
 	}

@@ -26,6 +26,7 @@ export const kitShortage: Check = {
 					// what stands in, or a way to do without, makes it a thing to know, not to mend
 					severity: need.missing > 0 && !how ? ('mend' as const) : ('note' as const),
 					where: { itemId: item.id, blockId, atSeconds: startSeconds },
+					cause: need.kit,
 					data: { movement: movement.slug, kit: need.kit, needed: need.needed, available: need.available },
 					repairable: need.missing > 0 && !how
 				}));

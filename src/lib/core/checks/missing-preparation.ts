@@ -1,6 +1,7 @@
 import { suitsSomehow } from '../substitution';
 import { newItem, type PlanEdit } from '../plan';
-import { isDeep } from '../rules';
+import { isDeep, isPeak } from '../rules';
+import { prepares } from './help';
 import type { Check } from './types';
 
 export const missingPreparation: Check = {
@@ -13,16 +14,25 @@ export const missingPreparation: Check = {
 		canRepair: true
 	},
 	check({ items, find }) {
-		const seen = new Set<string>();
-		return items.flatMap(({ item, movement, form, blockId, startSeconds }) => {
-			const prepared = movement.preparations.some((slug) => seen.has(slug)) || seen.has(movement.slug);
-			seen.add(movement.slug);
-			if (prepared || !isDeep(form) || movement.preparations.length === 0) return [];
+		return items.flatMap((taught, index) => {
+			const { item, movement, form, section, blockId, startSeconds } = taught;
+			const wants = isDeep(form) || (section.kind === 'peak' && isPeak(form));
+			if (!wants || item.passed || movement.preparations.length === 0) return [];
+			if (items.slice(0, index).some((before) => prepares(before.movement, movement))) return [];
+			// that it comes too late is said by another check
+			if (
+				items
+					.slice(index + 1)
+					.some((later) => later.blockId !== blockId && prepares(later.movement, movement))
+			)
+				return [];
 			const names = movement.preparations.map((slug) => find(slug)?.english ?? slug);
 			return [
 				{
 					message: `${movement.english} comes without a preparation; one of these goes before it: ${names.join(', ')}`,
+					severity: isDeep(form) ? ('mend' as const) : ('note' as const),
 					where: { itemId: item.id, blockId, atSeconds: startSeconds },
+					cause: movement.preparations.join(', '),
 					data: { movement: movement.slug, preparations: movement.preparations.join(', ') }
 				}
 			];

@@ -4,7 +4,8 @@ import { isPassiveStretch } from '../rules';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
 
-const moves = ({ item }: TimedItem) => item.mode === 'dynamic';
+/** Own work moves a joint too, in whatever way it is counted. */
+const moves = ({ item }: TimedItem) => item.mode === 'dynamic' || item.mode === 'active';
 const holds = ({ item, form }: TimedItem) => isPassiveStretch(form, item.mode);
 
 export const moveBeforeHold: Check = {

@@ -1,28 +1,38 @@
 import type { Check } from './types';
 
-/** Classes from this length on want a moment to feel what happened. */
-const FROM_SECONDS = 20 * 60;
+/** A class wants a moment to feel what happened in each stretch of so many seconds. Common practice, no source. */
+const EACH_SECONDS = 20 * 60;
 /** A pause for noticing after a side or a test was observed to take 6 to 25 s. */
 const USUAL_SECONDS = 15;
 
 export const noPause: Check = {
 	meta: {
 		id: 'no-pause',
-		summary: 'There is a pause for noticing before the end',
+		summary: 'There are pauses for noticing before the end',
 		severity: 'note',
 		why: 'A breath after a side is where people notice a difference; without it the work passes them by.',
 		source: 'common practice',
 		canRepair: true
 	},
 	check({ items, timeline }) {
-		if (timeline.totalSeconds < FROM_SECONDS || items.length < 4) return [];
-		const rests = items.slice(1, -1).some(({ item }) => item.mode === 'rest');
-		if (rests || timeline.entries.some(({ phase }) => phase === 'notice')) return [];
-		return [{ message: 'the class has no pause for noticing between its beginning and its end' }];
+		const wanted = Math.floor(timeline.totalSeconds / EACH_SECONDS);
+		if (wanted === 0 || items.length < 4) return [];
+		const rests = items.slice(1, -1).filter(({ item }) => item.mode === 'rest').length;
+		const pauses = rests + timeline.entries.filter(({ phase }) => phase === 'notice').length;
+		if (pauses >= wanted) return [];
+		const has = pauses === 0 ? 'no pause' : pauses === 1 ? 'one pause' : `${pauses} pauses`;
+		return [
+			{
+				message: `the class has ${has} for noticing between its beginning and its end; ${wanted} would be usual`,
+				data: { pauses, wanted }
+			}
+		];
 	},
-	/** After the deepest item. */
+	/** After the deepest item that has none. */
 	repair(_finding, { items }) {
-		const [deepest] = [...items].sort((a, b) => b.form.intensity - a.form.intensity);
+		const [deepest] = items
+			.filter(({ item }) => !item.noticeSeconds && item.mode !== 'rest')
+			.sort((a, b) => b.form.intensity - a.form.intensity);
 		if (!deepest) return null;
 		return {
 			label: `Pause after ${deepest.movement.english}`,

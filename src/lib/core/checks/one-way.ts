@@ -18,6 +18,7 @@ export const oneWay: Check = {
 				{
 					message: `${movement.english}: one way only`,
 					where: at(taught),
+					cause: 'one-way',
 					data: { movement: movement.slug }
 				}
 			];

@@ -1,5 +1,5 @@
 import { findBlock, type PlanEdit } from '../plan';
-import { at } from './help';
+import { at, prepares } from './help';
 import { isDeep } from '../rules';
 import type { Check } from './types';
 
@@ -16,17 +16,15 @@ export const preparationBeforeDeep: Check = {
 		return items.flatMap((taught, index) => {
 			const { movement, form } = taught;
 			if (!isDeep(form) || movement.preparations.length === 0) return [];
-			const prepares = (other: (typeof items)[number]) =>
-				movement.preparations.includes(other.movement.slug) || other.movement.slug === movement.slug;
-			if (items.slice(0, index).some(prepares)) return [];
-			const later = items
-				.slice(index + 1)
-				.find((other) => prepares(other) && other.blockId !== taught.blockId);
+			const helps = (other: (typeof items)[number]) => prepares(other.movement, movement);
+			if (items.slice(0, index).some(helps)) return [];
+			const later = items.slice(index + 1).find((other) => helps(other) && other.blockId !== taught.blockId);
 			if (!later) return [];
 			return [
 				{
 					message: `${later.movement.english} prepares ${movement.english} and comes only after it`,
 					where: at(taught),
+					cause: later.movement.slug,
 					data: { movement: movement.slug, preparation: later.movement.slug, moved: later.blockId }
 				}
 			];

@@ -8,9 +8,12 @@ import { counterShapeAfter } from './counter-shape-after';
 import { crossingSwaps } from './crossing-swaps';
 import { directionOver } from './direction-over';
 import { directionShort } from './direction-short';
+import { crossingBeforeFront } from './crossing-before-front';
 import { dosePerTissue } from './dose-per-tissue';
 import { facingChanges } from './facing-changes';
 import { firstSideHabit } from './first-side-habit';
+import { heavyBeforeLight } from './heavy-before-light';
+import { heavySidesReset } from './heavy-sides-reset';
 import { heavyPassiveLast } from './heavy-passive-last';
 import { holdTooLong } from './hold-too-long';
 import { holdTooShort } from './hold-too-short';
@@ -19,6 +22,7 @@ import { kitShortage } from './kit-shortage';
 import { leftRight } from './left-right';
 import { legThroughLinks } from './leg-through-links';
 import { levelJump } from './level-jump';
+import { loadedInARow } from './loaded-in-a-row';
 import { missingPreparation } from './missing-preparation';
 import { moveBeforeHold } from './move-before-hold';
 import { noPause } from './no-pause';
@@ -76,6 +80,10 @@ export const CHECKS: readonly Check[] = [
 	sideDrift,
 	firstSideHabit,
 	crossingSwaps,
+	crossingBeforeFront,
+	heavyBeforeLight,
+	heavySidesReset,
+	loadedInARow,
 	revisitDeeper,
 	dosePerTissue,
 	holdTooShort,

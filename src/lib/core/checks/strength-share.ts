@@ -1,4 +1,4 @@
-import { lessOf } from './help';
+import { lessOf, shortfall } from './help';
 import { WORKING_MODES } from '../movement';
 import { shareText } from '../orbit';
 import { formChange, type PlanEdit } from '../plan';
@@ -14,14 +14,14 @@ export const strengthShare: Check = {
 		source: 'common practice (the band is the group’s own, editable target)',
 		canRepair: true
 	},
-	check({ balance, items }) {
+	check({ balance, items, plan }) {
 		const { standing, sharePercent, band, offBySeconds } = balance.strength;
 		if (items.length < 3 || standing === 'within') return [];
 		const wanted = `${band.minPercent}-${band.maxPercent} %`;
 		return [
 			{
 				message: `${shareText(balance.strength)} % of the work strengthens; ${wanted} is wanted`,
-				severity: standing === 'over' ? ('note' as const) : ('mend' as const),
+				severity: standing === 'over' ? ('note' as const) : shortfall(plan),
 				data: { sharePercent: Math.round(sharePercent * 10) / 10, standing, offSeconds: offBySeconds }
 			}
 		];

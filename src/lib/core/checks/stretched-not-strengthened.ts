@@ -30,6 +30,7 @@ export const stretchedNotStrengthened: Check = {
 			return [
 				{
 					message: `the ${tissue} are held long for ${formatDuration(seconds)} a leg and never work`,
+					cause: tissue,
 					data: { tissue, seconds: Math.round(seconds) }
 				}
 			];

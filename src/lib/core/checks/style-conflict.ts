@@ -15,6 +15,7 @@ function report(
 	return {
 		message: `${movement.english} ${message}`,
 		where: { itemId: item.id, blockId, atSeconds: startSeconds },
+		cause: `${question} ${item.mode}`,
 		data: { movement: movement.slug, question },
 		repairable
 	};

@@ -18,7 +18,11 @@ export const tierTooHard: Check = {
 		return items.flatMap(({ item, movement, blockId, startSeconds }) => {
 			const tooMuch = TIERS.filter((tier) => {
 				if (!people[tier]) return false;
-				return formForTier(movement, item.form, tier).intensity > mostIntensity(tier, group);
+				const most = mostIntensity(tier, group);
+				// open people for whom one rung more is too much do what everybody does
+				const given = movement.forms.find((form) => form.id === item.form)!;
+				const own = tier === 'open' ? given : formForTier(movement, item.form, tier);
+				return own.intensity > most;
 			});
 			if (!tooMuch.length) return [];
 			const who = tooMuch.map((tier) => `${tier} (${people[tier]})`).join(' and ');
@@ -26,6 +30,7 @@ export const tierTooHard: Check = {
 				{
 					message: `${movement.english} in the ${item.form} form is too much for the ${who} people`,
 					where: { itemId: item.id, blockId, atSeconds: startSeconds },
+					cause: who,
 					data: { movement: movement.slug, form: item.form, tiers: tooMuch.join(', ') },
 					repairable: movement.forms[0]?.id !== item.form
 				}

@@ -53,7 +53,12 @@ export interface Finding {
 	checkId: string;
 	severity: Severity;
 	message: string;
+	/** The first place of it. */
 	where: Where;
+	/** All places that have the same cause, the first among them; empty where it has none. */
+	places: Where[];
+	/** What brings it about: one cause is one finding, in however many places. */
+	cause: string;
 	/** What the message was made of, for those who compute with it. */
 	data: Record<string, string | number>;
 	repairable: boolean;
@@ -84,9 +89,12 @@ export interface CheckMeta {
 	neverSilent?: boolean;
 }
 
-/** What a check says of one thing; what is left out it takes from the check's meta. */
+/**
+ * What a check says of one thing; what is left out it takes from the check's meta. Reports with the same `cause` become
+ * one finding with its places; one without is a finding of its own.
+ */
 export type Report = Pick<Finding, 'message'> &
-	Partial<Pick<Finding, 'where' | 'data' | 'severity' | 'repairable'>>;
+	Partial<Pick<Finding, 'where' | 'data' | 'severity' | 'repairable' | 'cause'>>;
 
 /**
  * One rule. `check` only looks and reports; `repair` works out an edit when it is asked for, since some take

@@ -24,15 +24,18 @@ export const warmBeforeDeep: Check = {
 			'ACSM position stand, Garber et al., Med Sci Sports Exerc 43:1334 (2011): stretch when muscles are warm (from memory); the three minutes are common practice',
 		canRepair: true
 	},
-	check({ items }) {
+	check({ items, group }) {
+		if (group?.moment === 'after sport') return []; // they come warm
 		const warmed = warmedBefore(items);
 		return items.flatMap(({ item, movement, form, blockId, startSeconds }, index) => {
 			const before = warmed[index] as number;
-			if (!isDeep(form) || before >= WARM_AFTER_SECONDS) return [];
+			// what is moved through slowly is itself the way to get warm
+			if (!isDeep(form) || item.mode === 'dynamic' || before >= WARM_AFTER_SECONDS) return [];
 			return [
 				{
 					message: `${movement.english} is deep and comes after only ${formatDuration(before)} of moving; ${formatDuration(WARM_AFTER_SECONDS)} are wanted before it`,
 					where: { itemId: item.id, blockId, atSeconds: startSeconds },
+					cause: 'cold',
 					data: { movement: movement.slug, warmedSeconds: before, wantedSeconds: WARM_AFTER_SECONDS }
 				}
 			];

@@ -31,7 +31,7 @@ export type PlanEdit =
 	| { do: 'link'; itemId: string; link: Link | undefined; lead: Leg }
 	| { do: 'setTest'; blockId: string; change: Partial<Pick<TestBlock, 'test' | 'seconds'>> }
 	| { do: 'mirror' }
-	| { do: 'setPlan'; change: Partial<Pick<ClassPlan, 'title' | 'lengthSeconds' | 'startsAt'>> }
+	| { do: 'setPlan'; change: Partial<Pick<ClassPlan, 'title' | 'theme' | 'lengthSeconds' | 'startsAt'>> }
 	/** Who is here; undefined: who usually is. */
 	| { do: 'setHere'; here: Here | undefined }
 	| { do: 'setStyle'; change: StyleChoices }
@@ -140,7 +140,7 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit): ClassPlan {
 		case 'mirror':
 			return mirror(plan);
 		case 'setPlan':
-			return { ...plan, ...edit.change };
+			return withoutEmpty({ ...plan, ...edit.change }, ['theme']);
 		case 'setPace':
 			return withPinnedPace(plan, edit.change);
 		case 'setHere':

@@ -227,6 +227,7 @@ const block = lazy((value: unknown): Schema => {
 
 export const planSchema = object({
 	title: oneLine(PLAN_LIMITS.titleCharacters),
+	theme: oneLine(PLAN_LIMITS.titleCharacters).optional(),
 	lengthSeconds: number()
 		.integer()
 		.min(PLAN_LIMITS.minLengthSeconds, 'a class lasts at least a minute (60 seconds)')

@@ -153,6 +153,8 @@ export interface Silence {
 /** A class as a value: edits return a new one, and all that is shown is worked out from it. */
 export interface ClassPlan {
 	title: string;
+	/** The one thing that this class is about, where it is about one. */
+	theme?: string;
 	/** How long the class shall be, seconds. */
 	lengthSeconds: number;
 	/** On the studio's clock, "HH:MM". */

@@ -106,7 +106,10 @@ function onTime(plan: ClassPlan, base: ClassPlan, setting: ProposeContext): Clas
 
 /** What the desk finds in a class, in points. */
 export function gravity({ findings }: Analysis): number {
-	return findings.reduce((sum, { severity }) => sum + FINDING_POINTS[severity], 0);
+	return findings.reduce(
+		(sum, { severity, places }) => sum + FINDING_POINTS[severity] * Math.max(1, places.length),
+		0
+	);
 }
 
 /**

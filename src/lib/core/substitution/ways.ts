@@ -39,7 +39,8 @@ export function waysAt(
 	}
 	const given = movement.forms.find((form) => form.id === item.form) as Form;
 	const tiers = TIERS.filter((tier) => people[tier] > 0).map((tier): Way => {
-		const own = formForTier(movement, item.form, tier);
+		const wanted = formForTier(movement, item.form, tier);
+		const own = tier === 'open' && wanted.intensity > mostIntensity(tier, group) ? given : wanted;
 		return { who: { tier }, people: people[tier], movement, form: own };
 	});
 	const lacks = (ways: readonly Way[]) => missingIn(ways, shared, atHand) > 0;

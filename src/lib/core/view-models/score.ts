@@ -120,6 +120,7 @@ export function score({ timeline, context, findings }: Analysis): Score {
 		peak: peakOf(timeline, (id) => known.get(id)?.form.intensity),
 		tests,
 		marks: findings
+			.flatMap((f) => f.places.map((where) => ({ ...f, where })))
 			.filter((f) => f.where.atSeconds !== undefined)
 			.map((f) => ({
 				x: f.where.atSeconds as number,

@@ -19,7 +19,7 @@
 	const toMend = $derived(findings.filter(needsAttention));
 	const notes = $derived(findings.filter((finding) => !needsAttention(finding)));
 	const silenced = $derived(doc.analysis.silenced);
-	const words = ({ checkId, where, message }: Finding) => `${checkId} ${where.itemId ?? ''} ${message}`;
+	const words = ({ checkId, cause, severity }: Finding) => `${checkId} ${cause} ${severity}`;
 </script>
 
 {#snippet list(shown: Finding[])}

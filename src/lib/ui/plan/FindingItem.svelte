@@ -6,6 +6,7 @@
 	import { formatDuration } from '$lib/core/clock';
 	import { beforeAfter } from '$lib/core/view-models';
 	import type { Caution } from '$lib/core/movement';
+	import { Checkbox } from 'carbon-components-svelte';
 	import SeverityMark from '../chart/SeverityMark.svelte';
 
 	/** One finding: why, where, what would mend it and what that would change, or the reason to leave it. */
@@ -22,6 +23,9 @@
 	let preview = $state.raw<Preview | null>(null);
 	let silencing = $state(false);
 	let reason = $state('');
+	/** Not only here: the check says nothing more of this class. */
+	let wholeClass = $state(false);
+	const id = $props.id();
 	const change = $derived(preview && beforeAfter(doc.analysis, preview));
 
 	function show() {
@@ -33,7 +37,7 @@
 	}
 	function silence(event: SubmitEvent) {
 		event.preventDefault();
-		if (reason.trim()) repairs.silence(finding, reason.trim());
+		if (reason.trim()) repairs.silence(finding, reason.trim(), wholeClass);
 	}
 </script>
 
@@ -52,11 +56,13 @@
 					>Keep it, I answer for it</button
 				>
 			{/if}
-			{#if finding.where.itemId}
-				<button type="button" onclick={() => ongo(finding.where.itemId ?? '')}>
-					Show it{finding.where.atSeconds === undefined ? '' : `, ${formatDuration(finding.where.atSeconds)}`}
-				</button>
-			{/if}
+			{#each finding.places as { itemId, atSeconds }, index (index)}
+				{#if itemId}
+					<button type="button" onclick={() => ongo(itemId)}>
+						{index === 0 ? 'Show it' : 'and'}{atSeconds === undefined ? '' : `, ${formatDuration(atSeconds)}`}
+					</button>
+				{/if}
+			{/each}
 			{#if !meta?.neverSilent && !silencing}
 				<button type="button" onclick={() => (silencing = true)}>On purpose</button>
 			{/if}
@@ -95,6 +101,9 @@
 					maxlength="300"
 					bind:value={reason}
 				/>
+				{#if finding.places.length}
+					<Checkbox id="{id}-class" labelText="In the whole class" bind:checked={wholeClass} />
+				{/if}
 				<button disabled={!reason.trim()}>Say no more</button>
 				<button type="button" onclick={() => (silencing = false)}>Leave it</button>
 			</form>

@@ -9,6 +9,7 @@
 	import { formatDuration } from '$lib/core/clock';
 	import type { Part, RingSector } from '$lib/core/view-models';
 	import { shareText, type Balance, type Verdict } from '$lib/core/orbit';
+	import { TextInput } from 'carbon-components-svelte';
 	import Ring from '../chart/Ring.svelte';
 	import Why from '../chart/Why.svelte';
 
@@ -19,8 +20,12 @@
 		/** Which items make up the time in a direction. */
 		partsOf: (direction: Direction) => Part[];
 		strengthParts: () => Part[];
+		/** The one thing that the class is about; empty where it is about more. */
+		theme: string;
+		ontheme: (theme: string) => void;
 	}
-	let { ring, balance, partsOf, strengthParts }: Props = $props();
+	let { ring, balance, partsOf, strengthParts, theme, ontheme }: Props = $props();
+	const id = $props.id();
 
 	function standing(verdict: Verdict): string {
 		if (verdict.standing === 'within') return 'within';
@@ -74,6 +79,15 @@
 	<p class="quiet">
 		Outer ring: range, dashed where the target lies. Inner disc: strength. Left leg left, right leg right.
 	</p>
+	<TextInput
+		id="{id}-theme"
+		size="sm"
+		labelText="Is this class about one thing?"
+		placeholder="then the bands are only worth knowing"
+		maxlength={200}
+		value={theme}
+		on:change={(event) => ontheme(String(event.detail ?? '').trim())}
+	/>
 </section>
 
 <style>

@@ -303,6 +303,12 @@
 					balance={doc.analysis.balance}
 					partsOf={(direction) => directionParts(doc.analysis, direction)}
 					strengthParts={() => strengthParts(doc.analysis)}
+					theme={doc.plan.theme ?? ''}
+					ontheme={(theme) =>
+						doc.edit(
+							{ do: 'setPlan', change: { theme } },
+							theme ? `About ${theme}` : 'About more than one thing'
+						)}
 				/>
 			</Bounded>
 		</div>

@@ -1,0 +1,52 @@
+import type { TimedItem } from '../clock';
+import { at } from './help';
+import type { Check } from './types';
+
+/** So many items one after another on the same joint are enough. Common practice, no source. */
+const MOST_IN_A_ROW = 5;
+
+/** On all fours and in what is held up by the hands, unless it is only passed through. */
+const onWrists = ({ movement, item }: TimedItem) =>
+	movement.position === 'quadruped' && (movement.pose.arms ?? 'floor') === 'floor' && !item.passed;
+
+/** Kneeling or on all fours without anything under the knee. */
+const onKnees = ({ movement, form, item }: TimedItem) =>
+	(movement.position === 'kneeling' || movement.position === 'quadruped') &&
+	!form.props.some(({ site }) => site.includes('knee')) &&
+	!item.passed;
+
+const JOINTS = [
+	['wrists', onWrists],
+	['knees', onKnees]
+] as const;
+
+export const loadedInARow: Check = {
+	meta: {
+		id: 'loaded-in-a-row',
+		summary: 'Wrists and knees get a rest between',
+		severity: 'note',
+		why: 'Six shapes on the hands or on a bare knee one after another are felt there and nowhere else; something else in between, or a blanket, helps.',
+		source: 'common practice',
+		canRepair: false
+	},
+	check({ items }) {
+		return JOINTS.flatMap(([joint, loads]) => {
+			let run: TimedItem[] = [];
+			for (const taught of items) {
+				if (loads(taught)) run.push(taught);
+				else if (run.length > MOST_IN_A_ROW) break;
+				else run = [];
+			}
+			const [first] = run;
+			if (!first || run.length <= MOST_IN_A_ROW) return [];
+			return [
+				{
+					message: `${run.length} items one after another load the ${joint}, from ${first.movement.english} on`,
+					where: at(first),
+					cause: joint,
+					data: { movement: first.movement.slug, joint, items: run.length }
+				}
+			];
+		});
+	}
+};
