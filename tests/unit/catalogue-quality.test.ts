@@ -16,6 +16,7 @@ import {
 	FORM_IDS,
 	movementFaults,
 	POSITIONS,
+	PURPOSES,
 	withRuledCautions,
 	type Movement,
 	type Position
@@ -34,6 +35,27 @@ describe('the whole catalogue', () => {
 		const there = new Set(CATALOGUE.map((m) => m.slug));
 		expect(slugs.filter((slug) => !there.has(slug))).toEqual([]);
 		expect(CATALOGUE.length).toBeGreaterThanOrEqual(150);
+	});
+
+	it('says what each movement is done for, and every purpose has movements', () => {
+		for (const m of CATALOGUE) expect(m.purposes.length, m.slug).toBeGreaterThan(0);
+		for (const purpose of PURPOSES) {
+			const serving = CATALOGUE.filter((m) => m.purposes.includes(purpose));
+			expect(serving.length, purpose).toBeGreaterThanOrEqual(3);
+		}
+	});
+
+	it('says where each is felt, and how the breath goes with nearly all', () => {
+		for (const m of CATALOGUE) expect(m.felt, m.slug).toBeTruthy();
+		expect(CATALOGUE.filter((m) => !m.breath).length).toBeLessThanOrEqual(9);
+	});
+
+	it('lets the sides take turns where the words say so, and circles go both ways', () => {
+		const says = (m: Movement) => `${m.english} ${m.setUp} ${m.forms.map((f) => f.how).join(' ')}`;
+		for (const m of CATALOGUE) {
+			if (/by turns/i.test(says(m)) && !isSymmetrical(m.action)) expect(m.byTurns, m.slug).toBe(true);
+			if (/\bcircles?\b/i.test(m.english)) expect(m.bothWays, m.slug).toBe(true);
+		}
 	});
 
 	it('has an orphan nowhere: every slug that is named exists', () => {

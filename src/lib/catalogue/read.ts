@@ -57,6 +57,7 @@ export function readMovement(written: WrittenMovement): Movement {
 		sanskrit: '',
 		aliases: [],
 		families: [],
+		purposes: [],
 		mistakes: '',
 		leave: '',
 		mirrored: '',

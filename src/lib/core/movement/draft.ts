@@ -138,6 +138,11 @@ export function readDraft(draft: MovementDraft, slug: string, base?: Movement): 
 	try {
 		const movement: Movement = {
 			families: base?.families ?? [],
+			purposes: base?.purposes ?? [],
+			...(base?.felt ? { felt: base.felt } : {}),
+			...(base?.breath ? { breath: base.breath } : {}),
+			...(base?.sets ? { sets: base.sets } : {}),
+			...(base?.closingHold ? { closingHold: true } : {}),
 			mirrored: base?.mirrored ?? '',
 			...(draft.byTurns ? { byTurns: true } : {}),
 			...(draft.bothWays ? { bothWays: true } : {}),

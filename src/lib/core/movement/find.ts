@@ -25,7 +25,12 @@ function textOf(movement: Movement): Searched {
 			.filter(Boolean);
 		known = {
 			names,
-			all: `${names.join(' ')} ${plain(movement.position)} ${plain(POSITION_NAME[movement.position])}`
+			all: [
+				...names,
+				plain(movement.position),
+				plain(POSITION_NAME[movement.position]),
+				...movement.purposes.map(plain)
+			].join(' ')
 		};
 		searched.set(movement, known);
 	}
@@ -40,7 +45,7 @@ function rank([english = '', ...others]: string[], wanted: string): number {
 }
 
 /**
- * Movements whose English or Sanskrit name, other spelling, slug or position holds every word of the search, in
+ * Movements whose English or Sanskrit name, other spelling, slug, position or purpose holds every word of the search, in
  * any order, accents ignored. The name itself comes first, then names that begin with it, then other spellings that
  * do. An empty search gives all.
  */

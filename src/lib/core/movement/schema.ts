@@ -19,6 +19,7 @@ import {
 	KIT_KINDS,
 	MODES,
 	POSITIONS,
+	PURPOSES,
 	TEMPOS,
 	TOUCHES,
 	type DoseRange,
@@ -129,6 +130,24 @@ export const movementSchema = object({
 	families: array().of(string().oneOf(FAMILIES).required()).defined(),
 	modes: array().of(string().oneOf(MODES).required()).min(1).required(),
 	action: actionProfile.required(),
+	purposes: array()
+		.of(string().oneOf(PURPOSES).required())
+		.defined()
+		.test(
+			'once',
+			eachOnce((purpose: string) => purpose, 'this purpose is there already')
+		),
+	felt: oneLine(120).optional(),
+	breath: object({ in: oneLine(120).required(), out: oneLine(120).required() })
+		.noUnknown()
+		.default(undefined),
+	sets: object({
+		usual: number().integer().min(2).max(10).required(),
+		restSeconds: number().integer().min(0).max(600).required()
+	})
+		.noUnknown()
+		.default(undefined),
+	closingHold: boolean().oneOf([true]),
 	forms: array().of(form).min(1).max(FORM_IDS.length).required(),
 	setUp: words(500).required(),
 	watch: words(500),

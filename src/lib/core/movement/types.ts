@@ -201,6 +201,41 @@ export interface Pose {
 export const CROSSINGS = ['shins', 'hands'] as const;
 export type Crossing = (typeof CROSSINGS)[number];
 
+/** What a movement is done for: what sports and days ask of hips. A closed list; common practice, no source. */
+export const PURPOSES = [
+	'turned-out squat',
+	'high step',
+	'dropped knee',
+	'wide straddle',
+	'heel perch',
+	'end-range lift',
+	'knee pull',
+	'hip extension under the trunk',
+	'single-leg strength',
+	'level pelvis',
+	'push-off',
+	'step-up',
+	'deep flexion',
+	'hinge with a long back',
+	'sit on the heels',
+	'adductors at length',
+	'turning both ways',
+	'standing up from a seat',
+	'getting down and up',
+	'floor sitting',
+	'balance with support',
+	'mid-range control',
+	'reset',
+	'rest'
+] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
+/** What goes with the in-breath and what with the out-breath. */
+export interface BreathPattern {
+	in: string;
+	out: string;
+}
+
 /** One catalogue entry. `slug` is a permanent id. */
 export interface Movement {
 	slug: string;
@@ -214,6 +249,15 @@ export interface Movement {
 	/** Ordered by how much each is used; the first is the default. */
 	modes: Mode[];
 	action: ActionProfile;
+	/** What it is done for. */
+	purposes: Purpose[];
+	/** Where people feel it, when it is done as meant. */
+	felt?: string;
+	breath?: BreathPattern;
+	/** How often it is usually done on a side, where that is more than once. */
+	sets?: { usual: number; restSeconds: number };
+	/** The last repetition may be kept up: "and hold". */
+	closingHold?: true;
 	/** The ladder, from the most supported form to the strongest. */
 	forms: Form[];
 	setUp: string;

@@ -2,7 +2,7 @@ import { eachIn, type DocumentKind, type Json } from '../validation';
 import { movementSchema } from './schema';
 import type { PropSite } from './types';
 
-/** A movement as it is kept. 2: where kit lies is a field of its own, and no longer only said. */
+/** A movement as it is kept. 2: where kit lies is a field of its own, and no longer only said. 3: what it is done for. */
 export const MOVEMENT: DocumentKind = {
 	name: 'movement',
 	schema: movementSchema,
@@ -10,7 +10,8 @@ export const MOVEMENT: DocumentKind = {
 		(movement) =>
 			eachIn(movement, 'forms', (form) =>
 				eachIn(form, 'props', (prop) => ({ site: siteInWords(prop, movement), ...prop }))
-			)
+			),
+		(movement) => ({ purposes: [], ...movement })
 	]
 };
 

@@ -1,8 +1,17 @@
 import { DIRECTIONS, TISSUES, type Direction, type Tissue } from '../anatomy';
 import { type Known, slugsOfKnown } from '../run';
 import { TIERS, type Group, type Tier } from '../group';
-import { MODES, POSITIONS, searchMovements, type Mode, type Movement, type Position } from '../movement';
-import { kitAtHand, kitNeeds } from './kit';
+import {
+	MODES,
+	POSITIONS,
+	PURPOSES,
+	searchMovements,
+	type Mode,
+	type Movement,
+	type Position,
+	type Purpose
+} from '../movement';
+import { howWithoutKit, kitAtHand, kitNeeds } from './kit';
 import { profileOf } from './profile';
 import { suitsSomehow, suitsTier } from './suits';
 
@@ -16,6 +25,7 @@ export interface Filters {
 	/** The direction as range, or as strength; both when left out. */
 	serves?: Serves;
 	tissue?: Tissue;
+	purpose?: Purpose;
 	position?: Position;
 	mode?: Mode;
 	/** Has a form for this tier. */
@@ -39,6 +49,7 @@ export interface Counts {
 	direction: Record<Direction, number>;
 	serves: Record<Serves, number>;
 	tissue: Record<Tissue, number>;
+	purpose: Record<Purpose, number>;
 	position: Record<Position, number>;
 	mode: Record<Mode, number>;
 	tier: Record<Tier, number>;
@@ -51,6 +62,7 @@ const FACETS: readonly Facet[] = [
 	'direction',
 	'serves',
 	'tissue',
+	'purpose',
 	'position',
 	'mode',
 	'tier',
@@ -84,6 +96,8 @@ function passes(movement: Movement, facet: Facet, f: Filters, setting: FinderCon
 			return !f.serves || servesDirection(movement, f.direction, f.serves);
 		case 'tissue':
 			return !f.tissue || profileOf(movement).tissues.has(f.tissue);
+		case 'purpose':
+			return !f.purpose || movement.purposes.includes(f.purpose);
 		case 'position':
 			return !f.position || movement.position === f.position;
 		case 'mode':
@@ -107,7 +121,7 @@ const safe = (movement: Movement, group: Group | null) =>
 	);
 
 function kitSuffices(movement: Movement, group: Group | null): boolean {
-	if (!group) return true;
+	if (!group || howWithoutKit(movement)) return true;
 	const atHand = kitAtHand(group);
 	return movement.forms.some((form) =>
 		kitNeeds([{ form, people: group.size }], atHand).every((need) => need.missing === 0)
@@ -125,6 +139,9 @@ function count(counts: Counts, movement: Movement, facet: Facet, f: Filters, set
 			return;
 		case 'tissue':
 			for (const t of profileOf(movement).tissues) counts.tissue[t] += 1;
+			return;
+		case 'purpose':
+			for (const p of movement.purposes) counts.purpose[p] += 1;
 			return;
 		case 'position':
 			counts.position[movement.position] += 1;
@@ -159,6 +176,7 @@ export function findInCatalogue(
 		direction: zeros(DIRECTIONS),
 		serves: zeros(SERVES),
 		tissue: zeros(TISSUES),
+		purpose: zeros(PURPOSES),
 		position: zeros(POSITIONS),
 		mode: zeros(MODES),
 		tier: zeros(TIERS),

@@ -3,7 +3,7 @@
 	import { SERVES, type Counts, type Filters } from '$lib/core/substitution';
 	import { TIERS, type Group } from '$lib/core/group';
 	import type { Known } from '$lib/core/run';
-	import { MODES, POSITION_NAME, POSITIONS } from '$lib/core/movement';
+	import { MODES, POSITION_NAME, POSITIONS, PURPOSES } from '$lib/core/movement';
 
 	/** The filters of the catalogue, each with how many it would leave. */
 	interface Props {
@@ -16,7 +16,7 @@
 	}
 	let { filters, counts, group, lately, onchange }: Props = $props();
 
-	type Choice = 'direction' | 'serves' | 'tissue' | 'position' | 'mode' | 'tier';
+	type Choice = 'direction' | 'serves' | 'tissue' | 'purpose' | 'position' | 'mode' | 'tier';
 	type Switch = 'kitAtHand' | 'cautionSafe' | 'rested';
 	interface Options {
 		key: Choice;
@@ -32,6 +32,7 @@
 		{ key: 'position', label: 'Position', any: 'any', options: named(POSITIONS, POSITION_NAME) },
 		{ key: 'mode', label: 'Mode', any: 'any', options: named(MODES) },
 		{ key: 'tissue', label: 'Lengthens', any: 'any', options: named(TISSUES) },
+		{ key: 'purpose', label: 'Done for', any: 'anything', options: named(PURPOSES) },
 		{ key: 'tier', label: 'Has a form for', any: 'anybody', options: named(TIERS) }
 	];
 	const switches: { key: Switch; label: string }[] = $derived([

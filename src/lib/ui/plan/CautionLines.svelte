@@ -17,7 +17,7 @@
 			case 'other form':
 				return `the ${line.form} form: ${line.how}`;
 			case 'instead':
-				return line.insteadName ?? '';
+				return `${line.insteadName}, beside the class${line.how ? `: ${line.how}` : ''}`;
 			case 'clinician':
 				return 'nothing is proposed; the treating clinician decides';
 		}

@@ -13,7 +13,8 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			...movement.preparations,
 			...movement.counters,
 			...movement.kin,
-			...movement.cautions.map((c) => c.instead)
+			...movement.cautions.map((c) => c.instead),
+			...(movement.withoutKit && 'instead' in movement.withoutKit ? [movement.withoutKit.instead] : [])
 		])
 	];
 	return {

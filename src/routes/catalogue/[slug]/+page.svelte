@@ -90,6 +90,34 @@
 				<dd>{m.leave}</dd>{/if}
 			{#if m.mirrored}<dt>Facing the group</dt>
 				<dd>{m.mirrored}</dd>{/if}
+			{#if m.felt}<dt>Felt</dt>
+				<dd>{m.felt}</dd>{/if}
+			{#if m.breath}<dt>Breath</dt>
+				<dd>in: {m.breath.in}; out: {m.breath.out}</dd>{/if}
+			{#if m.purposes.length}<dt>Done for</dt>
+				<dd>{m.purposes.join(', ')}</dd>{/if}
+			{#if m.byTurns || m.bothWays}<dt>Sides</dt>
+				<dd>
+					{[m.byTurns ? 'by turns: left, right, left' : '', m.bothWays ? 'both ways' : '']
+						.filter(Boolean)
+						.join('; ')}
+				</dd>{/if}
+			{#if m.sets || m.closingHold}<dt>Usually</dt>
+				<dd>
+					{[
+						m.sets ? `${m.sets.usual} sets, ${m.sets.restSeconds} s between` : '',
+						m.closingHold ? 'the last one may be held' : ''
+					]
+						.filter(Boolean)
+						.join('; ')}
+				</dd>{/if}
+			{#if m.withoutKit}<dt>Without kit</dt>
+				<dd>
+					{#if 'how' in m.withoutKit}{m.withoutKit.how}
+					{:else}<a href="/catalogue/{m.withoutKit.instead}"
+							>{data.names[m.withoutKit.instead] ?? m.withoutKit.instead}</a
+						>{/if}
+				</dd>{/if}
 			{@render named('Builds on', m.prerequisites)}
 			{@render named('Prepared by', m.preparations)}
 			{@render named('Undone by', m.counters)}
