@@ -145,8 +145,14 @@ describe.each(CATALOGUE.map((m) => [m.slug, m] as const))('%s', (_slug, m) => {
 	});
 
 	it('names what works when it works: a strong form has muscles', () => {
-		if (m.forms.some((f) => f.effort >= STRENGTH_FROM_EFFORT))
-			expect(legsOf(m).flatMap((l) => l.works)).not.toEqual([]);
+		for (const form of m.forms.filter((f) => f.effort >= STRENGTH_FROM_EFFORT)) {
+			const action = actionOf(m, form);
+			const legs = isSymmetrical(action) ? [action.both] : [action.lead, action.trail];
+			expect(
+				legs.flatMap((leg) => leg.works),
+				form.id
+			).not.toEqual([]);
+		}
 	});
 });
 

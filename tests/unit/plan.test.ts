@@ -269,7 +269,11 @@ describe('a plan from outside', () => {
 			(p) => void (item(p).form = 'floating'),
 			'sections[2].blocks[1].form must be one of'
 		],
-		['a mode it has not', (p) => void (item(p).mode = 'rest'), 'clam is not done in rest mode'],
+		[
+			'a mode that there is not',
+			(p) => void (item(p).mode = 'floating'),
+			'sections[2].blocks[1].mode must be one of'
+		],
 		['an unknown field', (p) => void (item(p).colour = 'red'), 'unspecified'],
 		['an unknown kind of block', (p) => void (item(p).kind = 'dance'), 'sections[2].blocks[1].kind'],
 		['an id used twice', (p) => void (item(p).id = 'b1'), 'the id "b1" is used twice'],

@@ -108,8 +108,8 @@ describe('a ladder', () => {
 	it('goes from a preparation through the forms, with more of each before the next', () => {
 		expect(ladder('90-90-switch', 'stronger').rungs.map((rung) => rungWords(rung, findMovement))).toEqual([
 			'Seated knee wipers, supported, 6 repetitions',
-			'90-90, slow change of sides, supported, 3 repetitions',
 			'90-90, slow change of sides, supported, 4 repetitions',
+			'90-90, slow change of sides, supported, 5 repetitions',
 			'90-90, slow change of sides, full, 4 repetitions',
 			'90-90, slow change of sides, full, 5 repetitions',
 			'90-90, slow change of sides, stronger, 4 repetitions'

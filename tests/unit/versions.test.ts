@@ -13,7 +13,7 @@ import {
 import { GROUP, STUDENT } from '../../src/lib/core/group';
 import { MOVEMENT } from '../../src/lib/core/movement';
 import { PACE_MODEL, paceOf, USUAL_PACE } from '../../src/lib/core/pace';
-import { blocksOf, goesByTurns, PLAN } from '../../src/lib/core/plan';
+import { blocksOf, goesByTurns, itemsOf, PLAN } from '../../src/lib/core/plan';
 import { RUN_NOTES } from '../../src/lib/core/run';
 import { SERIES, seriesBroughtUp } from '../../src/lib/core/series';
 import { TEACHER_STYLE } from '../../src/lib/core/style';
@@ -59,9 +59,34 @@ describe('every kind of document', () => {
 });
 
 describe('files of version 2', () => {
-	it.each(oldFiles('plan', VERSION_2))('%s opens, and is what the program writes today', (name) => {
-		const read = readPlanFile(oldFile(name, VERSION_2), findMovement);
-		expect(read).toEqual(readPlanFile(readFileSync(`examples/${name}`, 'utf8'), findMovement));
+	it.each(oldFiles('plan', VERSION_2))('%s opens, with each movement in its form, mode and dose', (name) => {
+		const text = oldFile(name, VERSION_2);
+		const read = readPlanFile(text, findMovement);
+		if (!read.ok) throw new Error(JSON.stringify(read.faults));
+		const same = ({ movement, form, mode, lead }: OldItem) => ({ movement, form, mode, lead });
+		const old = (JSON.parse(text) as { plan: OldPlan }).plan;
+		const before = old.sections.flatMap(({ blocks }) => blocks.flatMap((b) => b.items ?? [b]));
+		const after = itemsOf(read.value.plan);
+		expect(after.map(same)).toEqual(before.filter(({ movement }) => movement).map(same));
+		const single = blocksOf(read.value.plan).flatMap(({ block }) => (block.kind === 'item' ? [block] : []));
+		expect(single.map(({ dose }) => dose.amount)).toEqual(
+			oldItems(old).map(({ movement, dose }) => (goesByTurns({}, findMovement(movement)!) ? 2 * dose : dose))
+		);
+	});
+
+	it('keep the unit that an amount was counted in, where the catalogue counts another one today', () => {
+		const old = { mode: 'isometric', dose: 8 };
+		expect(blocksOf3(planOf2([item('clam', old)]))).toEqual([
+			item('clam', { ...old, dose: { amount: 8, unit: 'repetitions' } })
+		]);
+		const slow = { form: 'stronger', mode: 'active', dose: 4 };
+		expect(blocksOf3(planOf2([item('low-lunge-knee-lift', slow)]))).toEqual([
+			item('low-lunge-knee-lift', { ...slow, dose: { amount: 4, unit: 'breaths' } })
+		]);
+		const seconds = { mode: 'isometric', dose: 20, unit: 'seconds' };
+		expect(blocksOf3(planOf2([item('clam', seconds)]))).toEqual([
+			item('clam', { mode: 'isometric', dose: { amount: 20, unit: 'seconds' } })
+		]);
 	});
 
 	it.each(oldFiles('series', VERSION_2))('%s opens, each class with its doses', (name) => {
@@ -79,8 +104,16 @@ describe('files of version 2', () => {
 		}
 	});
 
+	interface OldItem {
+		kind: string;
+		movement: string;
+		form: string;
+		mode: string;
+		lead: string;
+		dose: number;
+	}
 	interface OldPlan {
-		sections: { blocks: { kind: string; movement: string; dose: number }[] }[];
+		sections: { blocks: (OldItem & { items?: OldItem[] })[] }[];
 	}
 	const oldItems = ({ sections }: OldPlan) =>
 		sections.flatMap(({ blocks }) => blocks.filter(({ kind }) => kind === 'item'));
@@ -169,8 +202,7 @@ describe('files of version 1', () => {
 		const written = JSON.parse(oldFile(name)) as { plan: { pace: object } };
 		expect(plan).not.toHaveProperty('pace');
 		expect(Object.keys(plan.pinnedPace ?? {})).toHaveLength(Object.keys(written.plan.pace).length);
-		const now = readPlanFile(readFileSync(`examples/${name}`, 'utf8'), findMovement);
-		expect(read).toEqual(now);
+		expect(read).toEqual(readPlanFile(oldFile(name, VERSION_2), findMovement));
 		expect(clock(plan, findMovement).totalSeconds).toBeGreaterThan(0);
 	});
 
@@ -227,7 +259,8 @@ const oldMovement = (slug: string) => {
 
 describe('movements of version 1', () => {
 	it('are drawn with their kit where it was drawn before', () => {
-		for (const { slug } of CATALOGUE)
+		// a band round both legs came later
+		for (const { slug } of CATALOGUE.filter((m) => m.slug !== 'band-side-step'))
 			expect(readDocument(MOVEMENT, oldMovement(slug)), slug).toEqual({
 				ok: true,
 				value: { ...findMovement(slug), purposes: [] }

@@ -19,12 +19,14 @@ interface WrittenLeg {
 	works?: MuscleGroup[];
 }
 type WrittenHips = { both: WrittenLeg } | { lead: WrittenLeg; trail: WrittenLeg };
+/** What differs in a form: legs and fields that are left out are those of the movement. */
+type WrittenFormHips = Partial<Record<'both' | 'lead' | 'trail', Partial<WrittenLeg>>>;
 
 type WrittenForm = Omit<Form, 'props' | 'dose' | 'doseIn' | 'action' | 'leaveSeconds'> & {
 	props?: string[];
 	dose: string;
 	doseIn?: Partial<Record<Mode, string>>;
-	hips?: WrittenHips;
+	hips?: WrittenFormHips;
 	leaveSeconds?: number;
 };
 
@@ -32,6 +34,8 @@ type WrittenForm = Omit<Form, 'props' | 'dose' | 'doseIn' | 'action' | 'leaveSec
 export type WrittenMovement = Pick<Movement, 'slug' | 'english' | 'position' | 'modes' | 'setUp' | 'watch'> &
 	Partial<Omit<Movement, 'action' | 'forms' | 'cautions'>> & {
 		hips: WrittenHips;
+		/** Why an entry is as it is, for those who look after the data. */
+		notes?: string;
 		forms: WrittenForm[];
 		cautions?: (Omit<Movement['cautions'][number], 'okIn'> & {
 			okIn?: Movement['cautions'][number]['okIn'];
@@ -43,7 +47,7 @@ export type WrittenMovement = Pick<Movement, 'slug' | 'english' | 'position' | '
  * @throws Error that names the movement, the field and what cannot be read
  */
 export function readMovement(written: WrittenMovement): Movement {
-	const { hips, forms, cautions = [], ...rest } = written;
+	const { hips, forms, cautions = [], notes: _notes, ...rest } = written;
 	const at = <T>(field: string, read: () => T): T => {
 		try {
 			return read();
@@ -68,20 +72,32 @@ export function readMovement(written: WrittenMovement): Movement {
 		pose: {},
 		...rest,
 		action: at('hips', () => action(hips)),
-		forms: forms.map((form, index) => at(`forms[${index}]`, () => readForm(form))),
+		forms: forms.map((form, index) => at(`forms[${index}]`, () => readForm(form, hips))),
 		cautions: cautions.map((c) => ({ ...c, okIn: c.okIn ?? [] }))
 	};
 }
 
-function readForm({ props = [], dose, doseIn, hips, leaveSeconds = 0, ...rest }: WrittenForm): Form {
+function readForm(
+	{ props = [], dose, doseIn, hips, leaveSeconds = 0, ...rest }: WrittenForm,
+	usual: WrittenHips
+): Form {
 	return {
 		...rest,
 		props: props.map(readProp),
 		dose: readDose(dose),
 		...(doseIn ? { doseIn: mapDoses(doseIn) } : {}),
-		...(hips ? { action: action(hips) } : {}),
+		...(hips ? { action: action(changed(usual, hips)) } : {}),
 		leaveSeconds
 	};
+}
+
+/** @throws Error where a form names a leg that the movement does not */
+function changed(usual: WrittenHips, own: WrittenFormHips): WrittenHips {
+	const legs = Object.keys(usual);
+	const other = Object.keys(own).find((name) => !legs.includes(name));
+	if (other) throw new Error(`hips: "${other}" is not one of ${legs.join(', ')}`);
+	if ('both' in usual) return { both: { ...usual.both, ...own.both } };
+	return { lead: { ...usual.lead, ...own.lead }, trail: { ...usual.trail, ...own.trail } };
 }
 
 function mapDoses(doses: Partial<Record<Mode, string>>): Partial<Record<Mode, DoseRange>> {

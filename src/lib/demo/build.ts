@@ -1,6 +1,6 @@
 import { findMovement } from '../catalogue';
 import { HIP_TESTS, type TestId } from '../core/measure';
-import { usualForm, type Caution, type FormId, type Mode } from '../core/movement';
+import { modesOf, usualForm, type Caution, type FormId, type Mode } from '../core/movement';
 import {
 	breathsJoined,
 	SECTION_KINDS,
@@ -53,7 +53,7 @@ export class PlanWriter {
 			id: this.id(),
 			movement: slug,
 			form: form.id,
-			mode: words.mode ?? (movement.modes[0] as Mode),
+			mode: words.mode ?? (modesOf(movement, form)[0] as Mode),
 			dose: typeof words.dose === 'object' ? words.dose : { amount: words.dose ?? form.dose.usual },
 			lead: words.lead ?? 'left',
 			...(words.keep ? { confirmed: words.keep.map((caution) => ({ caution, on: KEPT_ON })) } : {}),

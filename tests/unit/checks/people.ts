@@ -184,7 +184,7 @@ export const PEOPLE: Tables = {
 		passing: [
 			[
 				'a quiet hold in a quiet style',
-				(w) => w.add('release', w.item('supported-bridge', { form: 'supported', dose: 300 })),
+				(w) => w.add('release', w.item('supported-bridge', { form: 'full', dose: 300 })),
 				{ style: { holding: 'quiet' } }
 			],
 			[
@@ -206,7 +206,7 @@ export const PEOPLE: Tables = {
 		failing: [
 			[
 				'three minutes in an active style',
-				(w) => w.add('release', w.item('supported-bridge', { form: 'supported', dose: 180 })),
+				(w) => w.add('release', w.item('supported-bridge', { form: 'full', dose: 180 })),
 				'Bridge resting on a block is held for 180 seconds; this style holds at most 120',
 				{ style: { holding: 'active' } }
 			],

@@ -1,4 +1,4 @@
-import { refusal, substitutes, suits } from '../substitution';
+import { refusal, substitutes, suits, formForRoom, formSuiting } from '../substitution';
 import { newItem } from '../plan';
 import type { Caution } from '../movement';
 import type { TimedItem } from '../clock';
@@ -77,7 +77,8 @@ export const cautionConflict: Check = {
 		if (verdict.kind !== 'instead') return null;
 		const best = substitutes(movement, catalogue, group)[0]?.movement ?? find(verdict.instead);
 		if (!best) return null;
-		const by = { ...newItem(plan, best, item.lead), id: item.id };
+		const form = formForRoom(best, group) ?? formSuiting(best, finding.data.caution as Caution);
+		const by = { ...newItem(plan, best, item.lead, form?.id), id: item.id };
 		return { label: `Give ${best.english} instead`, edits: [{ do: 'replace', itemId: item.id, by }] };
 	}
 };

@@ -1,6 +1,6 @@
-import { suitsSomehow } from '../substitution';
-import { newItem, findBlock, type PlanEdit } from '../plan';
-import { at } from './help';
+import { formForRoom } from '../substitution';
+import { findBlock, type PlanEdit } from '../plan';
+import { at, itemForRoom } from './help';
 import { DEEPEST_INTENSITY } from '../rules';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
@@ -39,18 +39,20 @@ export const counterShapeAfter: Check = {
 			];
 		});
 	},
-	repair(finding, { catalogue, plan, group }) {
-		const cautions = group?.cautions.map((c) => c.caution) ?? [];
+	repair(finding, context) {
+		const { catalogue, plan, group } = context;
 		const counter = String(finding.data.counters)
 			.split(', ')
 			.map((slug) => catalogue.find((m) => m.slug === slug))
-			.find((m) => m && suitsSomehow(m, cautions));
+			.find((m) => m && formForRoom(m, group));
 		const place = finding.where.blockId && findBlock(plan, finding.where.blockId);
 		if (!counter || !place) return null;
+		const block = itemForRoom(context, counter);
+		if (!block) return null;
 		const edit: PlanEdit = {
 			do: 'insert',
 			at: { sectionId: place.sectionId, index: place.index + 1 },
-			block: newItem(plan, counter)
+			block
 		};
 		return { label: `Add ${counter.english} after it`, edits: [edit] };
 	}

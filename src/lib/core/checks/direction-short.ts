@@ -1,11 +1,11 @@
-import { profileOf, suitsSomehow } from '../substitution';
+import { profileOf, formForRoom } from '../substitution';
 import { DIRECTION_NAME, DIRECTIONS, type Direction } from '../anatomy';
 import { formatDuration } from '../clock';
 import { shareText } from '../orbit';
-import { newItem, type PlanEdit } from '../plan';
+import type { PlanEdit } from '../plan';
 import { usualForm, type Movement } from '../movement';
 import { isDeep } from '../rules';
-import { shortfall } from './help';
+import { shortfall, itemForRoom } from './help';
 import type { Check, CheckContext } from './types';
 
 /** What it gives to the direction, less what it adds to directions that are already over. */
@@ -43,22 +43,23 @@ export const directionShort: Check = {
 	repair(finding, context) {
 		const direction = finding.data.direction as Direction;
 		const used = new Set(context.items.map(({ movement }) => movement.slug));
-		const cautions = context.group?.cautions.map((c) => c.caution) ?? [];
 		const [best] = context.catalogue
 			.filter(
 				(m) =>
 					!used.has(m.slug) &&
 					!isDeep(usualForm(m)) &&
 					profileOf(m).range[direction] > 0 &&
-					suitsSomehow(m, cautions)
+					formForRoom(m, context.group)
 			)
 			.sort((a, b) => worth(b, direction, context) - worth(a, direction, context));
 		const section = context.plan.sections.find((s) => s.kind === 'build') ?? context.plan.sections[0];
 		if (!best || !section) return null;
+		const block = itemForRoom(context, best);
+		if (!block) return null;
 		const edit: PlanEdit = {
 			do: 'insert',
 			at: { sectionId: section.id, index: section.blocks.length },
-			block: newItem(context.plan, best)
+			block
 		};
 		return { label: `Add ${best.english}`, edits: [edit] };
 	}

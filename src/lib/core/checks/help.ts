@@ -5,13 +5,17 @@ import {
 	doseByOne,
 	findItem,
 	formChange,
+	newItem,
 	rangeInStyle,
 	stepOfItem,
 	type ClassPlan,
+	type Item,
 	type PlanEdit
 } from '../plan';
 import type { TeachingStyle } from '../style';
+import { formForRoom } from '../substitution';
 import type { TimedItem } from '../clock';
+import type { CheckContext } from './types';
 import type { Where } from './types';
 
 /** Small words that several checks use. */
@@ -27,8 +31,8 @@ export const at = ({ item, blockId, startSeconds }: TimedItem): Where => ({
 export const STILL_MODES: ReadonlySet<Mode> = new Set(['passive', 'active', 'isometric', 'press-and-ease']);
 
 /** The two legs of an item in its form; twice the same where it has no sides. */
-export function legsOf({ movement, form }: TimedItem): [LegAction, LegAction] {
-	const action = actionOf(movement, form);
+export function legsOf({ movement, form, item }: TimedItem): [LegAction, LegAction] {
+	const action = actionOf(movement, form, item.mode);
 	return isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
 }
 
@@ -122,3 +126,11 @@ export function shortfall({ theme, lengthSeconds }: ClassPlan): 'mend' | 'note' 
 
 /** Percent of a whole, 0 where there is none. */
 export const percent = (part: number, whole: number): number => (whole > 0 ? (100 * part) / whole : 0);
+
+/** A new item of a movement in a form that the whole room can do; null where it has none. */
+export function itemForRoom({ plan, group }: CheckContext, movement: Movement): Item | null {
+	const item = newItem(plan, movement);
+	const form = formForRoom(movement, group, item.form);
+	if (!form) return null;
+	return form.id === item.form ? item : newItem(plan, movement, undefined, form.id);
+}

@@ -1,5 +1,6 @@
 import { itemKit, kitAtHand, shortageInWords } from '../substitution';
 import { howWithoutKit, movementWithoutKit } from '../substitution';
+import { modesOf } from '../movement';
 import { newItem } from '../plan';
 import { formEdit } from './help';
 import type { Check } from './types';
@@ -32,7 +33,10 @@ export const kitShortage: Check = {
 				}));
 		});
 	},
-	/** The nearest form that the kit suffices for, given to all; or the movement that takes its place without kit. */
+	/**
+	 * The nearest form that the kit suffices for, given to all and done in the same way; or the movement that takes its
+	 * place without kit; or any other form.
+	 */
 	repair(finding, { items, group, plan, find }) {
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);
 		if (!taught || !group) return null;
@@ -45,14 +49,15 @@ export const kitShortage: Check = {
 				const given = { ...taught, item: { ...taught.item, form: form.id }, form };
 				return itemKit(given, group, find, atHand).every((need) => need.missing === 0);
 			})
-			.sort((a, b) => a.apart - b.apart)[0];
-		if (!enough) {
-			const other = movementWithoutKit(taught.movement, find);
-			if (!other) return null;
+			.sort((a, b) => a.apart - b.apart);
+		const alike = enough.find(({ form }) => modesOf(taught.movement, form).includes(taught.item.mode));
+		const other = alike ? undefined : movementWithoutKit(taught.movement, find);
+		if (other) {
 			const by = { ...newItem(plan, other, taught.item.lead), id: taught.item.id };
 			return { label: `${other.english} instead`, edits: [{ do: 'replace', itemId: taught.item.id, by }] };
 		}
-		const { form } = enough;
+		const form = (alike ?? enough[0])?.form;
+		if (!form) return null;
 		return {
 			label: `The ${form.id} form, for which there is enough`,
 			edits: [formEdit(plan, taught, form.id)]

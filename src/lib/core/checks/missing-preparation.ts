@@ -1,7 +1,7 @@
-import { suitsSomehow } from '../substitution';
-import { newItem, type PlanEdit } from '../plan';
+import { formForRoom } from '../substitution';
+import type { PlanEdit } from '../plan';
 import { isDeep, isPeak } from '../rules';
-import { prepares } from './help';
+import { prepares, itemForRoom } from './help';
 import type { Check } from './types';
 
 export const missingPreparation: Check = {
@@ -39,14 +39,16 @@ export const missingPreparation: Check = {
 		});
 	},
 	/** Puts the first preparation that suits the room at the end of Warm, or right before it. */
-	repair(finding, { items, catalogue, plan, group }) {
+	repair(finding, context) {
+		const { items, catalogue, plan, group } = context;
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);
 		if (!taught) return null;
-		const cautions = group?.cautions.map((c) => c.caution) ?? [];
 		const preparation = taught.movement.preparations
 			.map((slug) => catalogue.find((m) => m.slug === slug))
-			.find((m) => m && suitsSomehow(m, cautions));
+			.find((m) => m && formForRoom(m, group));
 		if (!preparation) return null;
+		const block = itemForRoom(context, preparation);
+		if (!block) return null;
 		const order = plan.sections.findIndex((s) => s.id === taught.section.id);
 		const warm = plan.sections.findIndex((s) => s.kind === 'warm');
 		const early = warm >= 0 && warm < order ? plan.sections[warm] : undefined;
@@ -56,7 +58,7 @@ export const missingPreparation: Check = {
 					sectionId: taught.section.id,
 					index: taught.section.blocks.findIndex((b) => b.id === taught.blockId)
 				};
-		const edit: PlanEdit = { do: 'insert', at, block: newItem(plan, preparation) };
+		const edit: PlanEdit = { do: 'insert', at, block };
 		return { label: `Add ${preparation.english} before it`, edits: [edit] };
 	}
 };

@@ -1,5 +1,5 @@
 import { lessOf, shortfall } from './help';
-import { WORKING_MODES } from '../movement';
+import { modesOf } from '../movement';
 import { shareText } from '../orbit';
 import { formChange, type PlanEdit } from '../plan';
 import { countsAsStrength } from '../rules';
@@ -37,10 +37,13 @@ function more({ items, plan, group }: CheckContext): Repair | null {
 	const tooDeep = group?.preset === 'beginners' ? 3 : 5;
 	const weak = items.filter((taught) => !strengthens(taught));
 	for (const { item, movement } of weak.sort((a, b) => b.workSeconds - a.workSeconds)) {
-		const mode = movement.modes.find((m) => WORKING_MODES.has(m));
-		const form =
-			mode && movement.forms.find((f) => countsAsStrength(f.effort, mode) && f.intensity <= tooDeep);
-		if (!mode || !form || item.mode === 'rest') continue;
+		if (item.mode === 'rest') continue;
+		const strong = movement.forms
+			.filter((form) => form.intensity <= tooDeep)
+			.flatMap((form) => modesOf(movement, form).map((mode) => ({ form, mode })))
+			.find(({ form, mode }) => countsAsStrength(form.effort, mode));
+		if (!strong) continue;
+		const { form, mode } = strong;
 		const edit: PlanEdit = {
 			do: 'setItem',
 			itemId: item.id,

@@ -1,8 +1,8 @@
 import type { MuscleGroup } from '../anatomy';
-import { profileOf, suitsSomehow } from '../substitution';
-import { usualForm } from '../movement';
-import { newItem, type PlanEdit } from '../plan';
-import { at, lengthened, MUSCLES_OF_TISSUE, working } from './help';
+import { profileOf, formForRoom } from '../substitution';
+import { modesOf, usualForm } from '../movement';
+import type { PlanEdit } from '../plan';
+import { at, lengthened, MUSCLES_OF_TISSUE, working, itemForRoom } from './help';
 import type { Check, CheckContext } from './types';
 import { isCalm } from '../rules';
 import type { Tissue } from '../anatomy';
@@ -50,16 +50,16 @@ export const strengthenThenRelease: Check = {
 		}));
 	},
 	/** An easy stretch of it at the end of Release. */
-	repair(finding, { catalogue, plan, items, group }) {
+	repair(finding, context) {
+		const { catalogue, plan, items, group } = context;
 		const wanted = String(finding.data.muscles)
 			.split(', ')
 			.flatMap((g) => tissuesOf(g as MuscleGroup));
 		const used = new Set(items.map(({ movement }) => movement.slug));
-		const cautions = group?.cautions.map((c) => c.caution) ?? [];
 		const section = plan.sections.find((s) => s.kind === 'release');
 		const best = catalogue
-			.filter((m) => !used.has(m.slug) && m.modes[0] !== 'dynamic' && isCalm(usualForm(m)))
-			.filter((m) => suitsSomehow(m, cautions))
+			.filter((m) => !used.has(m.slug) && modesOf(m, usualForm(m))[0] !== 'dynamic' && isCalm(usualForm(m)))
+			.filter((m) => formForRoom(m, group))
 			.map((movement) => ({
 				movement,
 				count: wanted.filter((tissue) => profileOf(movement).tissues.has(tissue)).length
@@ -67,10 +67,12 @@ export const strengthenThenRelease: Check = {
 			.filter(({ count }) => count > 0)
 			.sort((a, b) => b.count - a.count)[0];
 		if (!best || !section) return null;
+		const block = itemForRoom(context, best.movement);
+		if (!block) return null;
 		const edit: PlanEdit = {
 			do: 'insert',
 			at: { sectionId: section.id, index: section.blocks.length },
-			block: newItem(plan, best.movement)
+			block
 		};
 		return { label: `Add ${best.movement.english}`, edits: [edit] };
 	}

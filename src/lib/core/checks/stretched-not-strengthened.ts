@@ -1,9 +1,9 @@
 import { isSymmetrical, type MuscleGroup, type Tissue } from '../anatomy';
 import { formatDuration } from '../clock';
-import { profileOf, suitsSomehow } from '../substitution';
-import { usualForm, WORKING_MODES } from '../movement';
-import { newItem, type PlanEdit } from '../plan';
-import { MUSCLES_OF_TISSUE, stillSeconds, working } from './help';
+import { profileOf, formForRoom } from '../substitution';
+import { modesOf, usualForm, WORKING_MODES } from '../movement';
+import type { PlanEdit } from '../plan';
+import { MUSCLES_OF_TISSUE, stillSeconds, working, itemForRoom } from './help';
 import { isDeep, STRENGTH_FROM_EFFORT } from '../rules';
 import type { Check } from './types';
 
@@ -37,13 +37,15 @@ export const stretchedNotStrengthened: Check = {
 		});
 	},
 	/** Adds strength for it at the end of Build: the easiest first, symmetrical before sided. */
-	repair(finding, { catalogue, plan, items, group }) {
+	repair(finding, context) {
+		const { catalogue, plan, items, group } = context;
 		const owners = MUSCLES_OF_TISSUE[finding.data.tissue as Tissue] ?? [];
 		const used = new Set(items.map(({ movement }) => movement.slug));
-		const cautions = group?.cautions.map((c) => c.caution) ?? [];
 		const section = plan.sections.find((s) => s.kind === 'build');
 		const [best] = catalogue
-			.filter((m) => !used.has(m.slug) && WORKING_MODES.has(m.modes[0]!) && suitsSomehow(m, cautions))
+			.filter(
+				(m) => !used.has(m.slug) && WORKING_MODES.has(modesOf(m, usualForm(m))[0]!) && formForRoom(m, group)
+			)
 			.filter((m) => usualForm(m).effort >= STRENGTH_FROM_EFFORT && !isDeep(usualForm(m)))
 			.filter((m) => owners.some((owner) => profileOf(m).muscles.has(owner)))
 			.sort(
@@ -52,10 +54,12 @@ export const stretchedNotStrengthened: Check = {
 					Number(isSymmetrical(b.action)) - Number(isSymmetrical(a.action))
 			);
 		if (!best || !section) return null;
+		const block = itemForRoom(context, best);
+		if (!block) return null;
 		const edit: PlanEdit = {
 			do: 'insert',
 			at: { sectionId: section.id, index: section.blocks.length },
-			block: newItem(plan, best)
+			block
 		};
 		return { label: `Add ${best.english}`, edits: [edit] };
 	}

@@ -1,4 +1,5 @@
-import { amountWords, middleOf, rangeInStyle, rangeOf } from '../plan';
+import { modesOf, type Mode } from '../movement';
+import { amountWords, formChange, middleOf, rangeInStyle, rangeOf } from '../plan';
 import { widestRange } from '../style';
 import { at } from './help';
 import { isHeldTooLong } from './hold-too-long';
@@ -30,6 +31,15 @@ export const unusualDose: Check = {
 	check(context) {
 		return context.items.flatMap((taught) => {
 			const { item, movement, form } = taught;
+			const modes = modesOf(movement, form);
+			if (!modes.includes(item.mode) && !item.passed && !item.dose.byBreath)
+				return [
+					{
+						message: `${movement.english}, ${form.id} form: ${item.mode}; ${modes.join(' or ')} is usual`,
+						where: at(taught),
+						data: { movement: movement.slug, mode: item.mode }
+					}
+				];
 			// a breath that carries a movement is no dose of its own
 			if (item.passed || item.dose.byBreath || item.dose.sets || isSaidElsewhere(taught, context)) return [];
 			const { min, max } = usualOf(taught);
@@ -45,9 +55,17 @@ export const unusualDose: Check = {
 			];
 		});
 	},
-	repair(finding, { items }) {
+	repair(finding, { items, plan }) {
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);
 		if (!taught) return null;
+		if (finding.data.mode !== undefined) {
+			const mode = modesOf(taught.movement, taught.form)[0] as Mode;
+			const change = formChange(plan, taught.item, taught.movement, { mode });
+			return {
+				label: `Do it ${mode}`,
+				edits: [{ do: 'setItem', itemId: taught.item.id, change }]
+			};
+		}
 		const { min, max } = usualOf(taught);
 		const { item, movement, form } = taught;
 		const amount = middleOf(item.dose) < min ? min : max;

@@ -1,5 +1,5 @@
 import type { Leg } from '../anatomy';
-import { memoizeBy, type Form, type Movement, type PropSite, type PropUse } from '../movement';
+import { memoizeBy, type Form, type Movement, type Position, type PropSite, type PropUse } from '../movement';
 import { arm } from './arms';
 import { posture } from './posture';
 import type { Skeleton } from './skeleton';
@@ -31,18 +31,24 @@ const UNITS = 100;
 const WIDTH = { thigh: 7, shin: 5.6, foot: 4.4, arm: 3.6, trunk: 10.5, shoulders: 5, head: 11 };
 /** The front view looks down a little, so that what lies on the floor can be read. */
 const ELEVATION_DEG = 28;
+const LYING: ReadonlySet<Position> = new Set(['supine', 'wall-supine', 'prone']);
+const LYING_ELEVATION = (62 * Math.PI) / 180;
 
 type Project = (v: Vec) => { x: number; y: number; depth: number };
 
 function camera(view: View, movement: Movement): Project {
-	const lying = movement.position === 'supine' || movement.position === 'wall-supine';
+	if (view === 'front' && LYING.has(movement.position)) {
+		// what lies is seen from above, along the mat as people lie in a room
+		const [c, s] = [Math.cos(LYING_ELEVATION), Math.sin(LYING_ELEVATION)];
+		return ([x, y, z]) => ({ x: x * UNITS, y: -(y * c - z * s) * UNITS, depth: z * c + y * s });
+	}
 	if (view === 'side') {
 		// on the side the back would be what is seen: look from the other side of the room
 		const flip = movement.position === 'sidelying' ? -1 : 1;
 		const [c, s] = [Math.cos(0.12), Math.sin(0.12)];
 		return ([x, y, z]) => ({ x: flip * x * UNITS, y: -(y * c - flip * z * s) * UNITS, depth: flip * z });
 	}
-	const elevation = ((lying || movement.position === 'prone' ? 50 : ELEVATION_DEG) * Math.PI) / 180;
+	const elevation = (ELEVATION_DEG * Math.PI) / 180;
 	const [c, s] = [Math.cos(elevation), Math.sin(elevation)];
 	const aside = 0.14;
 	return ([x, y, z]) => ({
@@ -104,7 +110,8 @@ function draw(movement: Movement, view: View, form: Form | undefined, leads: Leg
 		width
 	}));
 	const box = bounds(strokes);
-	const room = view === 'side' ? floorAndWall(movement, form, s, at, box) : [mat(s, at)];
+	const hands = (['lead', 'trail'] as const).map((part) => arm(s, arms, part).hand);
+	const room = view === 'side' ? floorAndWall(form, s, hands, at, box) : [mat(s, at)];
 	return { view, viewBox: box, strokes, room, feet };
 }
 
@@ -134,9 +141,9 @@ function bounds(strokes: Stroke[]): Figure['viewBox'] {
 }
 
 function floorAndWall(
-	movement: Movement,
 	form: Form | undefined,
 	s: Skeleton,
+	hands: readonly Vec[],
 	at: (v: Vec) => [number, number],
 	[left, top, width]: Figure['viewBox']
 ): [number, number][][] {
@@ -149,8 +156,12 @@ function floorAndWall(
 	];
 	const wall = form?.props.find((p) => p.kit === 'wall space');
 	if (!wall) return lines;
-	const ahead = Math.max(...[s.lead.toe, s.trail.toe, s.lead.ankle, s.trail.ankle].map((v) => v[0])) + 0.02;
-	const behind = Math.min(...[s.lead.toe, s.trail.toe, s.lead.ankle, s.trail.ankle].map((v) => v[0])) - 0.02;
+	// the wall is where the body meets it: at the hands, the feet or the back
+	const along = [s.lead.toe, s.trail.toe, s.lead.ankle, s.trail.ankle, s.chest, s.pelvis, ...hands].map(
+		(v) => v[0]
+	);
+	const ahead = Math.max(...along) + 0.02;
+	const behind = Math.min(...along) - 0.06;
 	const x = wall.site === 'behind' ? behind : ahead;
 	if (wall.site !== 'beside')
 		lines.push([

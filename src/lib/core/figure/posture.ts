@@ -32,7 +32,8 @@ export interface Posture {
 
 /** The body of a movement in a form, set down on the floor. Leading leg on the right. */
 export function posture(movement: Movement, form?: Form): Posture {
-	const { pose, position } = movement;
+	const { position } = movement;
+	const pose = { ...movement.pose, ...form?.pose };
 	const usual = USUAL[position];
 	const action = actionOf(movement, form);
 	const [lead, trail] = isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
@@ -40,10 +41,11 @@ export function posture(movement: Movement, form?: Form): Posture {
 		height: usual.seat ? 0.06 : position === 'standing' ? 0.45 : 0.25,
 		pitch: pose.pitchDeg ?? usual.pitch,
 		roll: position === 'sidelying' ? -90 : 0,
+		pelvisRoll: pose.rollDeg ?? 0,
 		bend: pose.bendDeg ?? usual.bend,
 		sideBend: pose.sideDeg ?? 0,
-		lead: anglesAt(lead, pose.at ?? 0),
-		trail: anglesAt(trail, pose.at ?? 0)
+		lead: anglesAt(lead, pose.at),
+		trail: anglesAt(trail, pose.at)
 	};
 	const contacts: Contacts = {
 		lead: touching(pose.lead ?? usualTouch(movement, lead, wanted.lead, 'lead')),
@@ -56,7 +58,8 @@ export function posture(movement: Movement, form?: Form): Posture {
 	return { skeleton: skeleton(state), arms: pose.arms ?? usual.arms, state };
 }
 
-function anglesAt(leg: LegAction, at: number): LegAngles {
+/** A leg at one of its positions; the far end of a swing where nothing is said. */
+function anglesAt(leg: LegAction, at = Infinity): LegAngles {
 	const index = Math.min(at, leg.positions.length - 1);
 	const p = leg.positions[index] as HipAngles;
 	return {

@@ -31,6 +31,8 @@ export interface BodyState {
 	pitch: number;
 	/** Turn about the long axis when lying on the side. */
 	roll: number;
+	/** Turn of the pelvis alone about its long axis, the chest staying where it is: toward the leading leg. */
+	pelvisRoll: number;
 	bend: number;
 	sideBend: number;
 	lead: LegAngles;
@@ -61,9 +63,10 @@ export interface Skeleton {
 
 /** Where every joint is. `side` of a leg: +1 right (leading), -1 left. */
 export function skeleton(state: BodyState): Skeleton {
-	const pelvisFrame = times(aboutX(state.roll), aboutZ(-state.pitch));
+	const trunkFrame = times(aboutX(state.roll), aboutZ(-state.pitch));
+	const pelvisFrame = times(trunkFrame, aboutY(-state.pelvisRoll));
 	const pelvis: Vec = [0, state.height, 0];
-	const chestFrame = times(times(pelvisFrame, aboutZ(-state.bend)), aboutX(state.sideBend));
+	const chestFrame = times(times(trunkFrame, aboutZ(-state.bend)), aboutX(state.sideBend));
 	const waist = add(pelvis, apply(pelvisFrame, [0, BODY.lowBack, 0]));
 	const chest = add(waist, apply(chestFrame, [0, BODY.upperBack, 0]));
 	const headFrame = times(chestFrame, aboutZ(-state.bend * 0.35));

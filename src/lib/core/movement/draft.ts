@@ -2,6 +2,7 @@ import {
 	isSymmetrical,
 	readHips,
 	writeHips,
+	type ActionProfile,
 	type LegAction,
 	type MuscleGroup,
 	type Tissue
@@ -22,6 +23,11 @@ export interface DraftForm {
 	id: FormId;
 	how: string;
 	kit: string;
+	/** How this form is done; empty where it is done as the others are. */
+	modes: Mode[];
+	/** Angles of the leading (or each) and of the other leg, where they differ from those above; else empty. */
+	lead: string;
+	trail: string;
 	intensity: number;
 	effort: number;
 	dose: string;
@@ -48,7 +54,20 @@ export interface MovementDraft {
 	cautions: CautionAdvice[];
 }
 
-/** A form for an own movement with nothing in it yet. */
+/** A form with nothing in it yet. */
+export const emptyForm = (id: FormId): DraftForm => ({
+	id,
+	how: '',
+	kit: '',
+	modes: [],
+	lead: '',
+	trail: '',
+	intensity: 2,
+	effort: 1,
+	dose: '3-5-8 breaths'
+});
+
+/** An own movement with nothing in it yet. */
 export const emptyDraft = (): MovementDraft => ({
 	english: '',
 	sanskrit: '',
@@ -60,7 +79,7 @@ export const emptyDraft = (): MovementDraft => ({
 	bothWays: false,
 	lead: { angles: 'F90 K90', lengthens: [], works: [] },
 	trail: { angles: 'F90 K90', lengthens: [], works: [] },
-	forms: [{ id: 'full', how: '', kit: '', intensity: 2, effort: 1, dose: '3-5-8 breaths' }],
+	forms: [emptyForm('full')],
 	setUp: '',
 	watch: '',
 	mistakes: '',
@@ -93,6 +112,8 @@ export function draftOf(movement: Movement): MovementDraft {
 			id: form.id,
 			how: form.how,
 			kit: form.props.map(writeProp).join('\n'),
+			modes: [...(form.modes ?? [])],
+			...formAngles(form, movement),
 			intensity: form.intensity,
 			effort: form.effort,
 			dose: writeDose(form.dose)
@@ -105,22 +126,42 @@ export function draftOf(movement: Movement): MovementDraft {
 	};
 }
 
+/** The angles of a form where they differ from those of the movement. */
+function formAngles(form: Form, movement: Movement): Pick<DraftForm, 'lead' | 'trail'> {
+	const own = legsOf(form.action ?? movement.action);
+	const usual = legsOf(movement.action);
+	const differing = (leg: 0 | 1) => {
+		const text = writeHips(own[leg]);
+		return text === writeHips(usual[leg]) ? '' : text;
+	};
+	return { lead: differing(0), trail: isSymmetrical(movement.action) ? '' : differing(1) };
+}
+
+const legsOf = (action: ActionProfile): [LegAction, LegAction] =>
+	isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+
 export type ReadDraft = { ok: true; movement: Movement } | { ok: false; field: string; message: string };
 
-/** What a form has and the draft has no field for: doses by mode, where the modes are still there; time to leave. */
+/** What a form has and the draft has no field for: doses by mode, where the modes are still there; drawing, time to leave. */
 function unwritten(
 	id: FormId,
 	draft: MovementDraft,
 	base: Movement | undefined
-): Pick<Form, 'doseIn' | 'action' | 'leaveSeconds'> {
+): Pick<Form, 'doseIn' | 'pose' | 'offHands' | 'leaveSeconds'> {
 	const form = base?.forms.find((f) => f.id === id);
 	const doseIn = Object.entries(form?.doseIn ?? {}).filter(([mode]) => draft.modes.includes(mode as Mode));
-	const sameSides = form?.action && isSymmetrical(form.action) === !draft.sided;
 	return {
 		...(doseIn.length ? { doseIn: Object.fromEntries(doseIn) } : {}),
-		...(sameSides ? { action: form.action } : {}),
+		...(form?.pose ? { pose: form.pose } : {}),
+		...(form?.offHands ? { offHands: true } : {}),
 		leaveSeconds: form?.leaveSeconds ?? 0
 	};
+}
+
+/** The modes of a form that the movement still has; none where they are those of all forms. */
+function modesIn({ modes }: DraftForm, draft: MovementDraft): Pick<Form, 'modes'> {
+	const kept = modes.filter((mode) => draft.modes.includes(mode));
+	return kept.length ? { modes: kept } : {};
 }
 
 /**
@@ -135,6 +176,20 @@ export function readDraft(draft: MovementDraft, slug: string, base?: Movement): 
 	};
 	const leg = (name: string, { angles, lengthens, works }: DraftLeg): LegAction =>
 		at(name, () => ({ ...readHips(angles), lengthens, works }));
+	/** The legs of a form: its own angles, with what the form that was there lengthens and works. */
+	const actionIn = (form: DraftForm): Pick<Form, 'action'> => {
+		const before = base?.forms.find((f) => f.id === form.id)?.action;
+		const kept = before && isSymmetrical(before) === !draft.sided ? legsOf(before) : undefined;
+		if (!form.lead && !(draft.sided && form.trail) && !kept) return {};
+		const own = (index: 0 | 1, angles: string, usual: DraftLeg) =>
+			leg(`${form.id} form, ${index ? 'other leg' : 'angles'}`, {
+				angles: angles || usual.angles,
+				lengthens: kept?.[index].lengthens ?? usual.lengthens,
+				works: kept?.[index].works ?? usual.works
+			});
+		const lead = own(0, form.lead, draft.lead);
+		return { action: draft.sided ? { lead, trail: own(1, form.trail, draft.trail) } : { both: lead } };
+	};
 	try {
 		const movement: Movement = {
 			families: base?.families ?? [],
@@ -143,6 +198,10 @@ export function readDraft(draft: MovementDraft, slug: string, base?: Movement): 
 			...(base?.breath ? { breath: base.breath } : {}),
 			...(base?.sets ? { sets: base.sets } : {}),
 			...(base?.closingHold ? { closingHold: true } : {}),
+			...(base?.secondSide ? { secondSide: base.secondSide } : {}),
+			...(base?.partner ? { partner: base.partner } : {}),
+			...(base?.onHands ? { onHands: base.onHands } : {}),
+			...(base?.heldAtEachEnd ? { heldAtEachEnd: true } : {}),
 			mirrored: base?.mirrored ?? '',
 			...(draft.byTurns ? { byTurns: true } : {}),
 			...(draft.bothWays ? { bothWays: true } : {}),
@@ -175,6 +234,8 @@ export function readDraft(draft: MovementDraft, slug: string, base?: Movement): 
 				intensity: form.intensity,
 				effort: form.effort,
 				dose: at(`${form.id} form, dose`, () => readDose(form.dose)),
+				...modesIn(form, draft),
+				...actionIn(form),
 				...unwritten(form.id, draft, base)
 			})),
 			setUp: draft.setUp.trim(),

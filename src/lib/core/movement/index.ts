@@ -5,6 +5,7 @@ export * from './dose';
 export * from './notation';
 export * from './schema';
 export * from './catalogue-view';
+export * from './form';
 export * from './types';
 export * from './versions';
 export * from './find';

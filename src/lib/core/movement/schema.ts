@@ -16,6 +16,7 @@ import {
 	DOSE_UNITS,
 	FAMILIES,
 	FORM_IDS,
+	HAND_LOADS,
 	KIT_KINDS,
 	MODES,
 	POSITIONS,
@@ -99,10 +100,26 @@ const actionProfile = object({ both: legAction, lead: legAction, trail: legActio
 	}
 );
 
+const touches = array().of(string().oneOf(TOUCHES).required()).max(2);
+
+const pose = object({
+	pitchDeg: number().min(-120).max(180),
+	bendDeg: number().min(-90).max(120),
+	sideDeg: number().min(-75).max(75),
+	rollDeg: number().min(-90).max(90),
+	arms: string().oneOf(ARMS),
+	lead: touches,
+	trail: touches,
+	at: number().integer().min(0).max(5),
+	seat: string().oneOf(['floor', 'free']),
+	view: string().oneOf(['side', 'front'])
+}).noUnknown();
+
 const form = object({
 	id: string().oneOf(FORM_IDS).required(),
 	how: oneLine(200).required(),
 	props: array().of(propUse).max(8).defined(),
+	modes: array().of(string().oneOf(MODES).required()).min(1).default(undefined),
 	intensity: number().integer().min(1).max(5).required(),
 	effort: number().integer().min(0).max(3).required(),
 	dose: doseRangeSchema.required(),
@@ -110,13 +127,13 @@ const form = object({
 		.noUnknown()
 		.default(undefined),
 	action: actionProfile.default(undefined),
+	pose: pose.default(undefined),
+	offHands: boolean().oneOf([true]),
 	leaveSeconds: number().integer().min(0).max(60).required()
 }).noUnknown();
 
 const words = textOfLines;
 const slugs = array().of(string().matches(SLUG, '${path} must be a slug').required()).max(12).defined();
-const touches = array().of(string().oneOf(TOUCHES).required()).max(2);
-
 export const movementSchema = object({
 	slug: string()
 		.matches(SLUG, '${path} must be a slug such as low-lunge')
@@ -154,6 +171,10 @@ export const movementSchema = object({
 	mistakes: words(500),
 	leave: words(500),
 	mirrored: words(300),
+	secondSide: words(300).optional(),
+	partner: words(300).optional(),
+	onHands: string().oneOf(HAND_LOADS),
+	heldAtEachEnd: boolean().oneOf([true]),
 	byTurns: boolean().oneOf([true]),
 	bothWays: boolean().oneOf([true]),
 	withoutKit: object({
@@ -186,19 +207,7 @@ export const movementSchema = object({
 			'once',
 			eachOnce(({ caution }) => caution, 'this caution is there already')
 		),
-	pose: object({
-		pitchDeg: number().min(-120).max(180),
-		bendDeg: number().min(-90).max(120),
-		sideDeg: number().min(-60).max(60),
-		arms: string().oneOf(ARMS),
-		lead: touches,
-		trail: touches,
-		at: number().integer().min(0).max(5),
-		seat: string().oneOf(['floor', 'free']),
-		view: string().oneOf(['side', 'front'])
-	})
-		.noUnknown()
-		.required()
+	pose: pose.required()
 }).noUnknown();
 
 /**
@@ -229,6 +238,9 @@ export function movementFaults(movements: readonly Movement[], known: Iterable<s
 		for (const f of movement.forms) {
 			if (f.action && isSymmetrical(f.action) !== isSymmetrical(movement.action))
 				faults.push(`${name}: forms.${f.id}.action has other sides than the movement`);
+			for (const mode of f.modes ?? [])
+				if (!movement.modes.includes(mode))
+					faults.push(`${name}: forms.${f.id}.modes names ${mode}, which is not one of the modes`);
 			for (const mode of Object.keys(f.doseIn ?? {}))
 				if (!movement.modes.includes(mode as Movement['modes'][number]))
 					faults.push(`${name}: forms.${f.id}.doseIn names ${mode}, which is not one of the modes`);

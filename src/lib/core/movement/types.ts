@@ -110,7 +110,11 @@ export const CAUTIONS = [
 	'fragile bones',
 	'poor balance',
 	'high blood pressure or glaucoma',
-	'recent muscle or tendon injury'
+	'recent muscle or tendon injury',
+	'adductor injury',
+	'hamstring injury',
+	'sore wrist',
+	'buttock pain without leg symptoms'
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
@@ -142,6 +146,8 @@ export interface Form {
 	/** What makes this form this form, in one line. */
 	how: string;
 	props: PropUse[];
+	/** Where this form is done in other modes than the movement. */
+	modes?: Mode[];
 	/** 1 resting to 5 the deepest or hardest of its kind. */
 	intensity: number;
 	/** How hard the named muscles work: 0 not, 1 lightly, 2 so that it strengthens, 3 close to the most. */
@@ -151,6 +157,10 @@ export interface Form {
 	doseIn?: Partial<Record<Mode, DoseRange>>;
 	/** Where the angles of this form differ from those of the movement. */
 	action?: ActionProfile;
+	/** Where the body is drawn in another way than in the movement. */
+	pose?: Pose;
+	/** The forearms or something higher carry what the hands carry in the other forms. */
+	offHands?: true;
 	/** Coming out slowly costs time of its own. */
 	leaveSeconds: number;
 }
@@ -186,6 +196,8 @@ export interface Pose {
 	bendDeg?: number;
 	/** Lean of the spine to the side of the leading leg, degrees. */
 	sideDeg?: number;
+	/** Roll of the pelvis about the long axis of the body toward the side of the leading leg, degrees. */
+	rollDeg?: number;
 	arms?: Arms;
 	/** What touches the floor, of the leading and of the other leg. */
 	lead?: Touch[];
@@ -230,6 +242,10 @@ export const PURPOSES = [
 ] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
+/** How much of the weight bent-back wrists carry: part of it on all fours, most of it in a plank. */
+export const HAND_LOADS = ['some', 'most'] as const;
+export type HandLoad = (typeof HAND_LOADS)[number];
+
 /** What goes with the in-breath and what with the out-breath. */
 export interface BreathPattern {
 	in: string;
@@ -267,6 +283,14 @@ export interface Movement {
 	mistakes: string;
 	/** How to leave it. */
 	leave: string;
+	/** What is said when the second side begins, where that is more than "and the other side". */
+	secondSide?: string;
+	/** What somebody else may do, where that is common. */
+	partner?: string;
+	/** What the hands carry. */
+	onHands?: HandLoad;
+	/** Held, it is pressed at one end and then at the other; other swings are held at their last position. */
+	heldAtEachEnd?: true;
 	/** What a teacher who faces the group has to mind; empty where mirroring is plain. */
 	mirrored: string;
 	/** The sides take turns (left, right, left ...): one pass serves both, and nobody changes sides. */
@@ -302,9 +326,4 @@ export function usualForm(movement: Movement): Form {
 	const form = formOf(movement, 'full') ?? movement.forms[0];
 	if (!form) throw new Error(`movement ${movement.slug} has no form`);
 	return form;
-}
-
-/** The angles of a form: its own, or those of the movement. */
-export function actionOf(movement: Movement, form: Form | undefined): ActionProfile {
-	return form?.action ?? movement.action;
 }

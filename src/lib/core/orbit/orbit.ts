@@ -103,7 +103,7 @@ function addWork(
 	const { mode } = item;
 	const form = formOf(movement, item.form);
 	const effort = form?.effort ?? 0;
-	const action = actionOf(movement, form);
+	const action = actionOf(movement, form, mode);
 	const working = countsAsStrength(effort, mode);
 	let strengthens = false;
 	for (const leg of LEGS) {

@@ -1,5 +1,14 @@
 import { isSymmetrical, otherLeg, type Leg } from '../anatomy';
-import { doseRange, formOf, type FindMovement, type FormId, type Mode, type Movement } from '../movement';
+import {
+	doseRange,
+	formOf,
+	modesOf,
+	type FindMovement,
+	type Form,
+	type FormId,
+	type Mode,
+	type Movement
+} from '../movement';
 import type { ClassKind, PaceSaid } from '../pace';
 import type { Here } from '../people';
 import { firstForm, holdUnit, styleOf, type StyleChoices } from '../style';
@@ -200,7 +209,7 @@ export function newItem(
 ): Item {
 	const style = styleOf(plan.style);
 	const chosen = (form && formOf(movement, form)) || firstForm(style, movement);
-	const mode = movement.modes[0] as Mode;
+	const mode = modesOf(movement, chosen)[0] as Mode;
 	const unit = holdUnit(style, chosen, mode);
 	const counted = { mode, dose: unit ? { unit } : {} };
 	return {
@@ -229,10 +238,10 @@ export function formChange(
 	to: { form?: FormId; mode?: Mode }
 ): ItemChange {
 	const form = to.form ?? item.form;
-	const mode = to.mode ?? item.mode;
 	const before = formOf(movement, item.form);
 	const after = formOf(movement, form);
 	if (!after) throw new Error(`${movement.slug} has no form ${form}`);
+	const mode = to.mode ?? modeIn(movement, after, item.mode);
 	if (item.dose.byBreath) return { form, mode };
 	const style = styleOf(plan.style);
 	const was = before && rangeInStyle(style, item, movement, before);
@@ -244,6 +253,12 @@ export function formChange(
 	const wasUsual = amount >= was.min && amount <= was.max;
 	const kept = wasUsual ? Math.min(range.max, Math.max(range.min, amount)) : amount;
 	return { form, mode, dose: changedDose(item.dose, { amount: kept, unit }) };
+}
+
+/** The mode that an item keeps in another form, or the first one of that form. */
+function modeIn(movement: Movement, form: Form, mode: Mode): Mode {
+	const modes = modesOf(movement, form);
+	return modes.includes(mode) ? mode : (modes[0] as Mode);
 }
 
 /** The change that lets the sides take turns, or not: as much for each side as before. */

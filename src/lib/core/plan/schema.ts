@@ -368,8 +368,6 @@ function itemFaults(item: Item, path: string, find: FindMovement): Fault[] {
 	const form = formOf(movement, item.form);
 	if (!form) return [{ path: `${path}.form`, message: `${item.movement} has no ${item.form} form` }];
 	const faults: Fault[] = [];
-	if (!movement.modes.includes(item.mode))
-		faults.push({ path: `${path}.mode`, message: `${item.movement} is not done in ${item.mode} mode` });
 	const range = rangeOf(item, movement, form);
 	const { dose } = item;
 	const seconds = setsOf(dose) * middleOf(dose) * usualUnitSeconds(range, item.mode);

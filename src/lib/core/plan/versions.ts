@@ -1,6 +1,8 @@
+import type { DoseUnit } from '../movement';
 import { explainedBefore, paceChangesFrom2 } from '../pace';
 import { eachIn, isObject, type DocumentKind, type Json } from '../validation';
 import { planSchema } from './schema';
+import { UNIT_BEFORE_3 } from './units-before-3';
 
 /**
  * A class plan as it is kept. 2: only the figures that were set for this class by hand; the rest is the teacher's pace.
@@ -62,7 +64,8 @@ function blockFrom2(block: Json, explained: number): Json {
 function itemFrom2({ dose, unit, moreOn, ...item }: Json, explained: number, where?: 'in a flow'): Json {
 	const more = isObject(moreOn) ? { leg: moreOn.leg, amount: moreOn.dose } : moreOn;
 	const rest = withSetUp(item, explained);
-	const counted = unit === undefined ? {} : { unit };
+	const was = unit ?? unitBefore3(item);
+	const counted = was === undefined ? {} : { unit: was };
 	if (BY_TURNS_SINCE_3.has(item.movement) && typeof dose === 'number' && !item.oneSided && !where) {
 		const extra = isObject(more) && typeof more.amount === 'number' ? more.amount : 0;
 		return { ...rest, dose: { amount: 2 * dose + extra, ...counted } };
@@ -76,6 +79,13 @@ function itemFrom2({ dose, unit, moreOn, ...item }: Json, explained: number, whe
 				? {}
 				: { dose })
 	};
+}
+
+/** What version 2 counted the amount of an item in, where the catalogue counts another unit today. */
+function unitBefore3({ movement, mode, form }: Json): DoseUnit | undefined {
+	const inMode = `${String(movement)} ${String(mode)}`;
+	const own = [inMode, `${inMode} ${String(form)}`].find((key) => Object.hasOwn(UNIT_BEFORE_3, key));
+	return own === undefined ? undefined : UNIT_BEFORE_3[own];
 }
 
 /** Seconds pinned for getting into a shape and for explaining it are one figure. */

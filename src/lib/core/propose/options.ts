@@ -1,7 +1,7 @@
 import { DIRECTIONS, LEGS, type Leg, type Tissue } from '../anatomy';
 import { hungSeconds, analysePlan, stillSeconds, type Analysis } from '../checks';
 import { setSeconds } from '../clock';
-import { KIT_KINDS, POSITIONS, type Form, type Mode, type Movement } from '../movement';
+import { KIT_KINDS, modesOf, POSITIONS, type Form, type Mode, type Movement } from '../movement';
 import { effortOfWork } from '../training-load';
 import { rangeSeconds } from '../orbit';
 import { paceOf } from '../pace';
@@ -127,7 +127,7 @@ function readOptions(
 	for (const movement of setting.catalogue) {
 		if (never.has(movement.slug) || without.has(movement.position)) continue;
 		for (const form of movement.forms)
-			for (const mode of movement.modes) {
+			for (const mode of modesOf(movement, form)) {
 				const unit = holdUnit(style, form, mode);
 				const item = {
 					kind: 'item' as const,

@@ -1,4 +1,4 @@
-import { type Form, type Mode, type Movement } from '../movement';
+import { modesOf, type Form, type Mode, type Movement } from '../movement';
 import { CALM_UP_TO_INTENSITY, isCalm, isDeep, isPeak, STRENGTH_FROM_EFFORT } from '../rules';
 import { SECTION_KINDS, type SectionKind } from '../plan';
 
@@ -23,9 +23,9 @@ interface FormInMode {
 const CLOSING = { seconds: 120, breaths: 15 };
 
 /** Something that is nothing but rest, and can be rested in for a while. */
-const closes = ({ movement, form: { dose } }: FormInMode) =>
-	movement.modes.every((mode) => mode === 'rest') &&
-	dose.max >= (dose.unit === 'seconds' ? CLOSING.seconds : CLOSING.breaths);
+const closes = ({ movement, form }: FormInMode) =>
+	modesOf(movement, form).every((mode) => mode === 'rest') &&
+	form.dose.max >= (form.dose.unit === 'seconds' ? CLOSING.seconds : CLOSING.breaths);
 
 /** A class closes with it and with nothing after it. */
 const CLOSES_ONLY: ReadonlySet<string> = new Set(['savasana']);

@@ -1,6 +1,14 @@
 import { formForTier, mostIntensity, refusal } from '../substitution';
 import { peopleByTier, TIERS, type Group, type Tier } from '../group';
-import { FORM_IDS, formOf, type FindMovement, type Form, type FormId, type Movement } from '../movement';
+import {
+	FORM_IDS,
+	formOf,
+	modesOf,
+	type FindMovement,
+	type Form,
+	type FormId,
+	type Movement
+} from '../movement';
 import { styledRange, type TeachingStyle } from '../style';
 import type { Ladder, Rung } from './types';
 
@@ -46,7 +54,7 @@ const upTo = ({ forms }: Movement, last: FormId): Form[] =>
 	forms.filter((form) => FORM_IDS.indexOf(form.id) <= FORM_IDS.indexOf(last));
 
 function rungOf(movement: Movement, form: Form, style: TeachingStyle, amount: 'usual' | 'more'): Rung {
-	const mode = movement.modes[0]!;
+	const mode = modesOf(movement, form)[0]!;
 	const { usual, max, unit } = styledRange(style, form, mode);
 	const step = unit === 'seconds' ? 5 : 1;
 	// half of the way to the most that the form is given

@@ -184,8 +184,6 @@ function ladderFaults({ ladders }: Series, find: FindMovement): Fault[] {
 			if (!known)
 				return [{ path: `${path}.movement`, message: `the catalogue has no movement "${movement}"` }];
 			if (!found) return [{ path: `${path}.form`, message: `${movement} has no ${form} form` }];
-			if (!known.modes.includes(mode))
-				return [{ path: `${path}.mode`, message: `${movement} is not done in ${mode} mode` }];
 			const range = doseRange(found, mode);
 			return dose * usualUnitSeconds(range, mode) > PLAN_LIMITS.sideSeconds
 				? [{ path: `${path}.dose`, message: `${dose} ${range.unit} are over an hour on one side` }]

@@ -3,6 +3,7 @@ export * from './kit';
 export * from './likeness';
 export * from './profile';
 export * from './room';
+export * from './room-form';
 export * from './substitutes';
 export * from './suits';
 export * from './ways';

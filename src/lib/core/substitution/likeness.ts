@@ -1,6 +1,6 @@
 import { DIRECTIONS, isSymmetrical } from '../anatomy';
 import { setSeconds } from '../clock';
-import { POSITIONS, usualForm, type Mode, type Movement } from '../movement';
+import { doseRange, modesOf, POSITIONS, usualForm, type Mode, type Movement } from '../movement';
 import { DEFAULT_PACE } from '../pace';
 import { kitOfForm } from './kit';
 import { profileOf } from './profile';
@@ -84,8 +84,10 @@ function kitLikeness(a: Marks, b: Marks): number {
 /** Seconds of the usual dose on all sides, at the usual pace. */
 export function usualSeconds(movement: Movement): number {
 	const form = usualForm(movement);
-	const { usual } = form.dose;
-	const once = setSeconds({ amount: usual }, form.dose, movement.modes[0] as Mode, usual, DEFAULT_PACE);
+	const mode = modesOf(movement, form)[0] as Mode;
+	const range = doseRange(form, mode);
+	const { usual } = range;
+	const once = setSeconds({ amount: usual }, range, mode, usual, DEFAULT_PACE);
 	return isSymmetrical(movement.action) ? once : 2 * once;
 }
 

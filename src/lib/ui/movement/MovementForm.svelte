@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { Checkbox } from 'carbon-components-svelte';
+	import { Checkbox, TextInput } from 'carbon-components-svelte';
 	import { movementRing } from '$lib/core/view-models';
 	import {
 		CAUTIONS,
@@ -202,6 +202,36 @@
 							value={form.kit}
 							oninput={(e) => setForm(form.id, { kit: e.currentTarget.value })}></textarea></label
 					>
+					<div class="row">
+						<TextInput
+							size="sm"
+							labelText={draft.sided ? 'Leading leg, where it differs' : 'Angles, where they differ'}
+							placeholder={draft.lead.angles}
+							value={form.lead}
+							on:input={(e) => setForm(form.id, { lead: String(e.detail ?? '') })}
+						/>
+						{#if draft.sided}
+							<TextInput
+								size="sm"
+								labelText="Other leg, where it differs"
+								placeholder={draft.trail.angles}
+								value={form.trail}
+								on:input={(e) => setForm(form.id, { trail: String(e.detail ?? '') })}
+							/>
+						{/if}
+					</div>
+					{#if draft.modes.length > 1}
+						<fieldset>
+							<legend>How this form is done; as the others where none is ticked</legend>
+							{#each draft.modes as mode, index (index)}
+								<Checkbox
+									labelText={mode}
+									checked={form.modes.includes(mode)}
+									on:check={(e) => setForm(form.id, { modes: toggled<Mode>(form.modes, mode, e.detail) })}
+								/>
+							{/each}
+						</fieldset>
+					{/if}
 					{#if draft.forms.length > 1}
 						<button type="button" class="pill" onclick={() => set({ forms: without(draft.forms, form) })}
 							>Take the {form.id} form out</button

@@ -2,7 +2,7 @@
 	import { clockTime, formatDuration } from '$lib/core/clock';
 	import { PLAN_LIMITS, unitWord } from '$lib/core/plan';
 	import type { OrderRow } from '$lib/core/view-models';
-	import type { FormId, Mode } from '$lib/core/movement';
+	import { modesOf, type FormId, type Mode } from '$lib/core/movement';
 	import ChevronDown from 'carbon-icons-svelte/lib/ChevronDown.svelte';
 	import Locked from 'carbon-icons-svelte/lib/Locked.svelte';
 	import TrashCan from 'carbon-icons-svelte/lib/TrashCan.svelte';
@@ -32,6 +32,8 @@
 	const { item, movement, form, range } = $derived(row);
 	const open = $derived(selection.detail === item.id);
 	const selected = $derived(selection.selected === item.id);
+	// a class keeps what it was written with, also where the catalogue has come to say otherwise
+	const modes = $derived([...new Set([...modesOf(movement, form), item.mode])]);
 	let typed = $state<string | null>(null);
 	const isAmount = (text: string) =>
 		text !== '' && Number.isInteger(Number(text)) && Number(text) >= 1 && Number(text) <= PLAN_LIMITS.amount;
@@ -81,13 +83,13 @@
 			>
 				{#each movement.forms as f (f.id)}<option value={f.id}>{f.id}</option>{/each}
 			</select>
-			{#if movement.modes.length > 1}
+			{#if modes.length > 1}
 				<select
 					aria-label="Mode of {movement.english}"
 					value={item.mode}
 					onchange={(event) => items.setForm(item, movement, { mode: event.currentTarget.value as Mode })}
 				>
-					{#each movement.modes as mode, index (index)}<option value={mode}>{mode}</option>{/each}
+					{#each modes as mode, index (index)}<option value={mode}>{mode}</option>{/each}
 				</select>
 			{:else}{item.mode}{/if}
 			{#each row.extras as extra, index (index)}<span class="extra">{extra}</span>{/each}
