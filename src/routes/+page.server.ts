@@ -19,7 +19,7 @@ import { seriesDue } from '$lib/server/series';
 import { studioCatalogue, withStates } from '$lib/server/studio-catalogue';
 import { getStyle } from '$lib/server/styles';
 import { getTemplate, listTemplates } from '$lib/server/templates';
-import { planCards } from '$lib/server/plan-cards';
+import { planCards, wayOfTeacher } from '$lib/server/plan-cards';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -33,8 +33,8 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 	const catalogue = await studioCatalogue(db(), studio.id);
 	const byId = new Map(groups.map((stored) => [stored.id, stored]));
 	const groupOf = (plan: { groupId: string }) => byId.get(plan.groupId)!;
-	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
-	const cards = await planCards(db(), studio.id, catalogue, plans, groupOf, pace, request.signal);
+	const way = await wayOfTeacher(db(), ownerOfRequest(locals).teacherId);
+	const cards = await planCards(db(), studio.id, catalogue, plans, groupOf, way, request.signal);
 	const days = weekBoard(
 		week,
 		groups.map(({ id, group }) => ({ ...group, id })),

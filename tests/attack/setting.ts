@@ -81,7 +81,8 @@ export function pathOf(route: string, ids: Attacked['ids']): string {
 		'/api/series/[id]': ids.series,
 		'/api/students/[id]': ids.student,
 		'/api/own-movements/[slug]': ids.own,
-		'/api/left-out/[slug]': ids.own
+		'/api/left-out/[slug]': ids.own,
+		'/api/silenced/[check]': 'calm-open'
 	};
 	const bracket = /\/\[\w+\]/.exec(route);
 	if (!bracket) return route;

@@ -5,18 +5,20 @@ test('a class from the demo: add by keyboard, see the clock and the ring follow,
 	page
 }) => {
 	await openPlan(page, 'Breakwater Striders', 'After the headland run');
-	await expect(total(page)).toHaveText('41:27');
+	await expect(total(page)).toHaveText('45:00');
+	await expect(page.getByText('Nothing to mend')).toBeVisible();
 	const ring = page
 		.locator('section', { has: page.getByRole('heading', { name: 'Orbit' }) })
 		.locator('svg')
 		.first();
 	const before = await ring.innerHTML();
+	await page.getByText(/worth knowing/).click();
 	await expect(page.getByText('internal rotation gets 11 %')).toBeVisible();
 
 	await page.getByRole('group', { name: /^Lying twist/ }).focus();
 	await addByKey(page, 'knee drop');
 	await expect(page.getByRole('group', { name: /^Knee drop inward/ })).toBeFocused();
-	await expect(total(page)).not.toHaveText('41:27');
+	await expect(total(page)).not.toHaveText('45:00');
 	expect(await ring.innerHTML()).not.toBe(before);
 	await expect(page.getByText('internal rotation gets 11 %')).toBeHidden();
 

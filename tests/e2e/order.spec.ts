@@ -21,6 +21,31 @@ test('a finding is on purpose: it says no more, keeps the reason, and can be ask
 	await expect(finding.getByRole('button', { name: 'On purpose' })).toBeVisible();
 });
 
+test('a check is silenced in all classes with a reason, is listed under Style, and can be asked again', async ({
+	page
+}) => {
+	const message = 'the class ends with Happy baby, not with rest';
+	await newPlan(page, 'Lamp Room', '2030-05-08');
+	await addByKey(page, 'happy baby');
+	const checks = page.getByRole('complementary');
+	const finding = checks.getByRole('listitem').filter({ hasText: message });
+	await finding.getByRole('button', { name: 'On purpose' }).click();
+	await finding.getByRole('textbox', { name: 'Why it is on purpose' }).fill('They rest at home.');
+	await finding.getByText('In all of my classes').click();
+	await finding.getByRole('button', { name: 'Say no more' }).click();
+	await expect(checks.getByText('1 on purpose')).toBeVisible();
+	await newPlan(page, 'Lamp Room', '2030-05-15');
+	await addByKey(page, 'happy baby');
+	await expect(checks.getByText('1 on purpose')).toBeVisible();
+	await expect(checks.getByText(message)).toBeHidden();
+	await open(page, '/style');
+	const silenced = page.getByRole('region', { name: 'Checks that you have silenced' });
+	await expect(silenced.getByText('They rest at home.')).toBeVisible();
+	expect(await seriousFindings(page)).toEqual([]);
+	await silenced.getByRole('button', { name: 'Ask again' }).click();
+	await expect(silenced.getByText('They rest at home.')).toBeHidden();
+});
+
 test('the order is calmed in a worker, taken, and taken back', async ({ page }) => {
 	await newPlan(page, 'Lamp Room', '2030-05-02');
 	for (const name of ['cat and cow', 'mountain', 'hip circles on all fours', 'wide stance, swaying'])

@@ -23,6 +23,7 @@ function setting(change: Partial<DeskSetting> = {}): DeskSetting {
 		usedLately: NOTHING_KNOWN,
 		pace: USUAL_PACE,
 		lastFirstSide: null,
+		silencedChecks: [],
 		lastMovements: [],
 		today: '2026-11-24',
 		...change
@@ -220,6 +221,19 @@ describe('the desk', () => {
 		expect(desk.document.analysis.silenced[0]?.reason).toBe('They rest at home.');
 		desk.repairs.unsilence(finding);
 		expect(desk.document.plan.silenced).toBeUndefined();
+	});
+
+	it('says nothing of a check that the teacher silenced for good, but for one of safety', () => {
+		const silencedChecks = [
+			{ check: 'close-with-rest', reason: 'they rest at home' },
+			{ check: 'caution-conflict', reason: 'never' }
+		];
+		const group = groupOf({}, ['after hip replacement']);
+		const { desk } = deskWith(['cow-face-fold'], { silencedChecks, group });
+		const { findings, silenced } = desk.document.analysis;
+		expect(findings.map(({ checkId }) => checkId)).not.toContain('close-with-rest');
+		expect(findings.map(({ checkId }) => checkId)).toContain('caution-conflict');
+		expect(silenced).toEqual([expect.objectContaining({ reason: 'they rest at home', forGood: true })]);
 	});
 
 	it('keeps a movement as the plan was made with it until told otherwise', () => {

@@ -50,6 +50,8 @@ import {
 	saveTemplate
 } from '../../src/lib/server/templates';
 import { createStudent, deleteStudent, listStudents, saveStudent } from '../../src/lib/server/students';
+import { silenceable, silenceFaults } from '../../src/lib/core/checks';
+import { askAgain, silenceCheck, silencedChecks } from '../../src/lib/server/silenced-checks';
 import { createStudio, studioOf } from '../../src/lib/server/studios';
 import { getStyle, saveStyle } from '../../src/lib/server/styles';
 
@@ -333,6 +335,28 @@ describe('the teacher’s own', () => {
 		expect(await deleteStudent(db, mine, id, 1)).toBe('stale');
 		expect(await deleteStudent(db, mine, id, 2)).toBe('removed');
 		expect((await listStudents(db, mine, groupId)).map((s) => s.student.name)).toEqual(['Ada K.']);
+	});
+
+	it('checks silenced for good are each teacher’s own, with one reason each', async () => {
+		await silenceCheck(db, 'imke', { check: 'calm-open', reason: 'they come from the water' });
+		await silenceCheck(db, 'imke', { check: 'calm-open', reason: 'they come cold from the water' });
+		expect(await silencedChecks(db, 'imke')).toEqual([
+			{ check: 'calm-open', reason: 'they come cold from the water' }
+		]);
+		expect(await silencedChecks(db, 'tamsin')).toEqual([]);
+		await askAgain(db, 'tamsin', 'calm-open');
+		expect(await silencedChecks(db, 'imke')).toHaveLength(1);
+		await askAgain(db, 'imke', 'calm-open');
+		expect(await silencedChecks(db, 'imke')).toEqual([]);
+	});
+
+	it('which checks can be silenced, and what has to be said', () => {
+		expect(silenceable('calm-open')).toBe('calm-open');
+		expect(silenceable('caution-conflict')).toBeNull();
+		expect(silenceable('no-such-check')).toBeNull();
+		expect(silenceFaults({ reason: 'I say so' })).toEqual([]);
+		for (const wrong of [{}, { reason: '  ' }, { reason: 'x'.repeat(301) }, { reason: 'ok', more: 1 }, null])
+			expect(silenceFaults(wrong)).not.toEqual([]);
 	});
 
 	it('templates are kept, renamed and removed by version, and are each studio’s own', async () => {

@@ -1,7 +1,7 @@
 /** Documents of earlier versions: they open, and mean what they meant. */
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { findMovement } from '../../src/lib/catalogue';
 import { clock } from '../../src/lib/core/clock';
 import {
 	readBlocks,
@@ -24,6 +24,8 @@ import {
 	withVersion,
 	type DocumentKind
 } from '../../src/lib/core/validation';
+
+import slugs from '../reference/slugs.json';
 
 const OLD = 'tests/fixtures/version-1';
 const oldFile = (name: string, folder = OLD) => readFileSync(`${folder}/${name}`, 'utf8');
@@ -63,7 +65,12 @@ describe('files of version 2', () => {
 		const text = oldFile(name, VERSION_2);
 		const read = readPlanFile(text, findMovement);
 		if (!read.ok) throw new Error(JSON.stringify(read.faults));
-		const same = ({ movement, form, mode, lead }: OldItem) => ({ movement, form, mode, lead });
+		const same = ({ movement, form, mode, lead }: Omit<OldItem, 'kind' | 'dose'>) => ({
+			movement,
+			form,
+			mode,
+			lead
+		});
 		const old = (JSON.parse(text) as { plan: OldPlan }).plan;
 		const before = old.sections.flatMap(({ blocks }) => blocks.flatMap((b) => b.items ?? [b]));
 		const after = itemsOf(read.value.plan);
@@ -259,8 +266,9 @@ const oldMovement = (slug: string) => {
 
 describe('movements of version 1', () => {
 	it('are drawn with their kit where it was drawn before', () => {
-		// a band round both legs came later
-		for (const { slug } of CATALOGUE.filter((m) => m.slug !== 'band-side-step'))
+		// those that there were; some kit has found a better place since
+		const moved = ['fire-hydrant', 'head-to-knee', 'high-step-lift', 'single-leg-squat'];
+		for (const slug of slugs.slice(0, 179).filter((known) => !moved.includes(known)))
 			expect(readDocument(MOVEMENT, oldMovement(slug)), slug).toEqual({
 				ok: true,
 				value: { ...findMovement(slug), purposes: [] }

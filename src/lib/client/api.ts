@@ -59,6 +59,12 @@ export const remove = (path: string, version: number): Promise<Answer<object>> =
 export const leaveOut = (slug: string, out: boolean): Promise<Answer<object>> =>
 	request(`/api/left-out/${slug}`, { method: out ? 'PUT' : 'DELETE' });
 
+/** Silences a check in all classes of the teacher, with the reason; or asks again. */
+export const silenceCheck = (check: string, reason: string): Promise<Answer<object>> =>
+	request(`/api/silenced/${check}`, sending('PUT', { reason }));
+export const askCheckAgain = (check: string): Promise<Answer<object>> =>
+	request(`/api/silenced/${check}`, { method: 'DELETE' });
+
 /** The response to a save, with everything that the server says of it. `id`: accepted once, however often it is sent. */
 export const send = (path: string, body: unknown, id: string): Promise<Response> =>
 	fetch(path, sending('PUT', body, { 'idempotency-key': id }));

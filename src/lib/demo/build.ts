@@ -95,11 +95,12 @@ export class PlanWriter {
 		return this;
 	}
 
-	plan(title: string, startsAt: string, lengthSeconds: number): ClassPlan {
+	plan(title: string, startsAt: string, lengthSeconds: number, theme?: string): ClassPlan {
 		return {
 			title,
 			lengthSeconds,
 			startsAt,
+			...(theme ? { theme } : {}),
 			sections: SECTION_KINDS.map((kind) => ({ id: kind, kind, blocks: this.blocks[kind] }))
 		};
 	}

@@ -1,4 +1,7 @@
-import type { ClassPlan } from '../core/plan';
+import { findMovement } from '../catalogue';
+import { fit } from '../core/fit';
+import { USUAL_PACE } from '../core/pace';
+import { applyEdit, type ClassPlan } from '../core/plan';
 import { PlanWriter } from './build';
 import type { DemoGroupKey } from './groups';
 
@@ -15,10 +18,14 @@ function stridersPlan(): ClassPlan {
 	);
 	w.add(
 		'build',
-		w.chain(w.item('low-lunge', { dose: 5, form: 'supported' }), w.item('low-lunge-knee-lift', { dose: 3 })),
-		w.item('standing-hip-circle', { dose: 5 }),
-		w.item('curtsy-cross', { dose: 5 }),
-		w.item('eagle-legs', { dose: 4 }),
+		w.chain(
+			w.item('low-lunge', { dose: { amount: 5, sets: 2, restSeconds: 10 }, form: 'supported' }),
+			w.item('low-lunge-knee-lift', { dose: 3 })
+		),
+		w.item('standing-hip-circle', { dose: { amount: 4, bothWays: true } }),
+		w.talk('Level pelvis: what one leg does at every step', 20),
+		w.item('standing-leg-back', { dose: { amount: 8, lastHold: { amount: 5, unit: 'counts' } } }),
+		w.item('curtsy-cross', { dose: 5, notice: 10 }),
 		w.item('single-leg-squat', { form: 'supported', dose: 4, keep: ['sore knee'] }),
 		w.item('seated-knee-wipers', { dose: 8, keep: ['sore knee'] }),
 		w.item('90-90-sit', { dose: 30, keep: ['sore knee'] })
@@ -35,12 +42,17 @@ function stridersPlan(): ClassPlan {
 		w.item('clam', { dose: 10 }),
 		w.item('sidelying-rotation-low', { form: 'supported', dose: 8 }),
 		w.item('supine-hamstring-strap', { form: 'supported', dose: 35 }),
-		w.item('supported-bridge', { form: 'supported', mode: 'passive', dose: 100 }),
+		w.item('supported-bridge', { form: 'supported', dose: 100 }),
 		w.item('supine-twist', { dose: 6 }),
 		w.item('happy-baby', { dose: 45, notice: 15 })
 	);
 	w.add('rest', w.item('savasana', { dose: 240 }));
-	return w.plan('After the headland run', '19:15', 45 * 60);
+	return w.plan(
+		'After the headland run',
+		'19:15',
+		45 * 60,
+		'The leg behind the body, the pelvis level above it'
+	);
 }
 
 /** The same class as it stood before anybody timed it: a sum of holds that overruns. */
@@ -84,13 +96,15 @@ function chalkPlan(): ClassPlan {
 	);
 	w.add(
 		'build',
-		w.chain(w.item('low-lunge', { dose: 5 }), w.item('low-lunge-knee-lift', { form: 'stronger', dose: 4 })),
-		w.item('standing-hip-circle', { dose: 6 }),
+		w.chain(w.item('low-lunge', { dose: 5 }), w.item('low-lunge-knee-lift', { form: 'stronger', dose: 6 })),
+		w.item('standing-hip-circle', { dose: { amount: 4, bothWays: true } }),
+		w.item('side-lunge-shift', { dose: 10 }),
 		w.item('goddess-squat', { dose: 40 }),
-		w.item('eagle-legs', { dose: 5 }),
+		w.item('standing-shake-out', { dose: 10, notice: 10 }),
+		w.talk('High step: the knee comes before the foot', 20),
+		w.item('high-step-lift', { form: 'supported', dose: { amount: 4, sets: 2, restSeconds: 10 } }),
 		w.item('wide-stance-knee-turn-in', { form: 'supported', dose: 4 }),
-		w.item('single-leg-squat', { form: 'supported', dose: 5 }),
-		w.item('90-90-sit', { dose: 40 }),
+		w.item('90-90-sit', { dose: 40, notice: 10 }),
 		w.item('90-90-switch', { dose: 5 })
 	);
 	w.add(
@@ -106,7 +120,7 @@ function chalkPlan(): ClassPlan {
 		w.item('happy-baby', { dose: 60, keep: ['front-of-hip pinch'] })
 	);
 	w.add('rest', w.item('savasana', { form: 'supported', dose: 360 }));
-	return w.plan('High step, dropped knee', '17:30', 50 * 60);
+	return w.plan('High step, dropped knee', '17:30', 50 * 60, 'The knee high and out, then in and down');
 }
 
 /** Desk workers at lunch: open the front, wake the seat. */
@@ -115,13 +129,15 @@ function lampPlan(): ClassPlan {
 	w.add('settle', w.item('mountain', { dose: 5 }));
 	w.add(
 		'warm',
-		w.item('standing-hip-circle', { form: 'supported', dose: 5 }),
+		w.item('standing-leg-back', { form: 'supported', dose: 6 }),
+		w.item('chair-sit-to-stand', { dose: { amount: 6, sets: 2, restSeconds: 15 } }),
 		w.item('cat-cow', { dose: 6 }),
 		w.item('quadruped-knee-sweep', { dose: 4 })
 	);
 	w.add(
 		'build',
-		w.item('low-lunge', { form: 'supported', dose: 5 }),
+		w.item('low-lunge', { form: 'supported', dose: { amount: 5, sets: 2, restSeconds: 5 }, notice: 10 }),
+		w.item('half-kneel-turn-in', { form: 'supported', dose: 6 }),
 		w.item('seated-knee-wipers', { dose: 8 }),
 		w.item('90-90-sit', { form: 'supported', dose: 30 }),
 		w.item('clam', { dose: 10 }),
@@ -129,11 +145,12 @@ function lampPlan(): ClassPlan {
 	);
 	w.add(
 		'release',
+		w.item('bridge-lift', { dose: { amount: 8, lastHold: { amount: 3, unit: 'breaths' } } }),
 		w.item('supported-bridge', { form: 'supported', dose: 90 }),
 		w.item('supine-twist', { dose: 5 })
 	);
-	w.add('rest', w.item('savasana', { form: 'supported', dose: 180 }));
-	return w.plan('Out of the chair', '12:20', 30 * 60);
+	w.add('rest', w.item('savasana', { dose: 180 }));
+	return w.plan('Out of the chair', '12:20', 30 * 60, 'The front of the hips, and the seat that holds it');
 }
 
 /** The same people a week later: a wave that goes with the breath, between the same test taken twice. */
@@ -157,17 +174,26 @@ function lampWave(): ClassPlan {
 		'build',
 		w.chain(w.item('low-lunge', { form: 'supported', dose: 4 }), stepped),
 		w.item('seated-knee-wipers', { dose: 10 }),
-		w.item('90-90-sit', { form: 'supported', dose: 40 }),
-		w.item('clam', { dose: 11 })
+		w.item('90-90-sit', { form: 'supported', dose: 40, notice: 10 }),
+		w.item('clam', { dose: { amount: 8, sets: 2, restSeconds: 15 } }),
+		w.item('reverse-clam', { dose: { amount: 8, lastHold: { amount: 5, unit: 'counts' } } })
 	);
 	w.add(
 		'release',
+		w.item('bridge-lift', { dose: { amount: 8, sets: 2, restSeconds: 15 } }),
 		w.item('supported-bridge', { form: 'supported', dose: 60 }),
 		w.item('supine-twist', { dose: 5, notice: 15 }),
 		w.test('leg-roll')
 	);
 	w.add('rest', w.item('savasana', { dose: 240 }));
-	return w.plan('A wave at noon', '12:20', 30 * 60);
+	return w.plan('A wave at noon', '12:20', 30 * 60, 'A wave with the breath, between the same test twice');
+}
+
+/** A class brought to its exact length at the usual pace. */
+function onTime(plan: ClassPlan): ClassPlan {
+	const fitted = fit(plan, findMovement, USUAL_PACE);
+	if (!fitted.ok) throw new Error(`the demo’s “${plan.title}” cannot be brought to its length`);
+	return applyEdit(plan, { do: 'setDoses', doses: fitted.doses });
 }
 
 export interface DemoPlan {
@@ -179,9 +205,9 @@ export interface DemoPlan {
 
 /** First Tide and Skiff Crew have no plan yet: there is work on the Week view. */
 export const DEMO_PLANS: DemoPlan[] = [
-	{ group: 'striders', week: 0, plan: stridersPlan() },
+	{ group: 'striders', week: 0, plan: onTime(stridersPlan()) },
 	{ group: 'striders', week: 1, plan: stridersFirstDraft() },
-	{ group: 'chalk', week: 0, plan: chalkPlan() },
-	{ group: 'lamp', week: 0, plan: lampPlan() },
-	{ group: 'lamp', week: 1, plan: lampWave() }
+	{ group: 'chalk', week: 0, plan: onTime(chalkPlan()) },
+	{ group: 'lamp', week: 0, plan: onTime(lampPlan()) },
+	{ group: 'lamp', week: 1, plan: onTime(lampWave()) }
 ];

@@ -4,7 +4,10 @@ import type { PaceModel } from '../core/pace';
 import { contentText, type ClassPlan } from '../core/plan';
 import type { PlanCard } from './compute/plan-card';
 import { compute } from './compute/pool';
+import type { SilencedCheck } from '../core/checks';
 import type { Db } from './db/open';
+import { silencedChecks } from './silenced-checks';
+import { getStyle } from './styles';
 import { outdatedMovements, movementsFor, type StudioCatalogue } from './studio-catalogue';
 
 interface PlanOfCard {
@@ -24,14 +27,25 @@ interface GroupOfCard {
 /** Cards that were worked out, by everything that they follow from; some 3 kB each. */
 const known = new LRUCache<string, PlanCard>({ max: 2000 });
 
-/** Plans as cards show them to who has this pace, each against its group. Each state of a plan is worked out once. */
+/** How a teacher reads a class: at their pace, without the checks that they do not want to hear of. */
+export interface TeachersWay {
+	pace: PaceModel;
+	silencedChecks: readonly SilencedCheck[];
+}
+
+export async function wayOfTeacher(db: Db, teacherId: string): Promise<TeachersWay> {
+	const [{ style }, silenced] = await Promise.all([getStyle(db, teacherId), silencedChecks(db, teacherId)]);
+	return { pace: style.pace, silencedChecks: silenced };
+}
+
+/** Plans as cards show them to a teacher, each against its group. Each state of a plan is worked out once. */
 export async function planCards(
 	db: Db,
 	studioId: string,
 	today: StudioCatalogue,
 	plans: readonly PlanOfCard[],
 	groupOf: (plan: PlanOfCard) => GroupOfCard,
-	pace: PaceModel,
+	{ pace, silencedChecks }: TeachersWay,
 	givenUp: AbortSignal
 ): Promise<PlanCard[]> {
 	const moved = await outdatedMovements(
@@ -49,6 +63,7 @@ export async function planCards(
 			groupOf(plan).version,
 			today.state,
 			contentText(pace),
+			contentText(silencedChecks),
 			...moved[i]!.map(({ slug, now }) => `${slug} ${now}`)
 		].join('/')
 	);
@@ -61,7 +76,8 @@ export async function planCards(
 			plan,
 			group: groupOf(plans[i]!).group,
 			movements: movementsFor(today, moved[i] ?? []),
-			pace
+			pace,
+			silencedChecks
 		}));
 		const cards = await compute('cards', input, givenUp);
 		missing.forEach(({ i }, n) => known.set(keys[i]!, cards[n]!));

@@ -6,10 +6,12 @@ import type { CatalogueView } from '../core/movement';
 import type { PaceModel } from '../core/pace';
 import { firstSideOf, slugsOf } from '../core/plan';
 import type { Known } from '../core/run';
+import type { SilencedCheck } from '../core/checks';
 import type { Db } from './db/open';
 import { getGroup } from './groups';
 import { getPlan, lastPlanOfGroup, type StoredPlan } from './plans';
 import { metBefore } from './runs';
+import { silencedChecks } from './silenced-checks';
 import { getStyle } from './styles';
 import {
 	outdatedMovements,
@@ -39,6 +41,8 @@ export interface StoredPlanContext {
 	pace: PaceModel;
 	/** The leg that led in the group's class before this one; null when there was none. */
 	lastFirstSide: Leg | null;
+	/** Checks that who teaches does not want to hear of. */
+	silencedChecks: SilencedCheck[];
 	/** Slugs of that class. */
 	lastMovements: string[];
 }
@@ -54,11 +58,12 @@ export async function loadPlanContext(
 	const group = stored && (await getGroup(db, studioId, stored.groupId));
 	if (!stored || !group) return null;
 	const on = stored.plannedOn ?? day;
-	const [today, earlier, { known, lately }, { style }] = await Promise.all([
+	const [today, earlier, { known, lately }, { style }, silenced] = await Promise.all([
 		studioCatalogue(db, studioId),
 		lastPlanOfGroup(db, studioId, group.id, { day: on, not: planId }),
 		metBefore(db, studioId, group.id, on, latelyFrom(on)),
-		getStyle(db, teacherId)
+		getStyle(db, teacherId),
+		silencedChecks(db, teacherId)
 	]);
 	const [moved = []] = await outdatedMovements(db, studioId, today, [stored.plan]);
 	return {
@@ -70,6 +75,7 @@ export async function loadPlanContext(
 		catalogue: catalogueWith(today, moved),
 		known,
 		pace: style.pace,
+		silencedChecks: silenced,
 		lastMovements: earlier ? slugsOf(earlier.plan) : [],
 		lastFirstSide: earlier ? firstSideOf(earlier.plan) : null,
 		usedLately: lately
@@ -84,6 +90,7 @@ export function planInput({
 	moved,
 	known,
 	pace,
+	silencedChecks: silenced,
 	lastFirstSide
 }: StoredPlanContext): PlanInput {
 	return {
@@ -92,6 +99,7 @@ export function planInput({
 		movements: movementsFor(today, moved),
 		known,
 		pace,
+		silencedChecks: silenced,
 		lastFirstSide
 	};
 }

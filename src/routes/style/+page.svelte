@@ -5,6 +5,7 @@
 	import type { TeacherStyle } from '$lib/core/style';
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import PacePanel from '$lib/ui/plan/PacePanel.svelte';
+	import SilencedChecks from '$lib/ui/plan/SilencedChecks.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
 	import StylePanel from '$lib/ui/plan/StylePanel.svelte';
 	import { untrack } from 'svelte';
@@ -62,6 +63,11 @@
 		usualWords="observed"
 		onchange={(said) => change({ ...style, pace: withPaceSaid(style.pace, said) })}
 	/>
+</section>
+
+<section class="sheet" aria-labelledby="silenced">
+	<h2 id="silenced">Checks that you have silenced</h2>
+	<SilencedChecks silenced={data.silenced} />
 </section>
 
 <style>

@@ -1,11 +1,10 @@
 import { newGroup } from '$lib/core/group';
-import { getStyle } from '$lib/server/styles';
 import { db } from '$lib/server/db';
 import { formErrors } from '$lib/server/forms';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { readForm, versionOf } from '$lib/server/requests';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
-import { planCards } from '$lib/server/plan-cards';
+import { planCards, wayOfTeacher } from '$lib/server/plan-cards';
 import {
 	removeTemplate,
 	restoreTemplate,
@@ -25,8 +24,8 @@ export const load: PageServerLoad = async ({ locals, request }) => {
 	const templates = await listTemplates(db(), studio.id);
 	const catalogue = await studioCatalogue(db(), studio.id);
 	const plans = templates.map((stored) => ({ ...stored, groupId: '', plannedOn: null }));
-	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
-	const cards = await planCards(db(), studio.id, catalogue, plans, () => ANYBODY, pace, request.signal);
+	const way = await wayOfTeacher(db(), ownerOfRequest(locals).teacherId);
+	const cards = await planCards(db(), studio.id, catalogue, plans, () => ANYBODY, way, request.signal);
 	return { templates: cards.map((card, i) => ({ ...card, version: templates[i]!.version })) };
 };
 

@@ -22,6 +22,21 @@ const early =
 	};
 
 export const ORDER: Tables = {
+	'wrists-before-weight': {
+		passing: [
+			['all fours first', (w) => w.add('warm', w.item('cat-cow'), w.item('plank'))],
+			['on the forearms', (w) => w.add('warm', w.item('forearm-dog'))],
+			['passed through', (w) => w.add('warm', { ...w.item('plank', { dose: 1 }), passed: true })],
+			['nothing on the hands', (w) => w.add('build', w.item('clam'))]
+		],
+		failing: [
+			[
+				'a dog to begin with',
+				(w) => w.add('warm', w.item('downward-dog'), w.item('cat-cow')),
+				'Downward dog is the first weight on the hands; begin on all fours'
+			]
+		]
+	},
 	'move-before-hold': {
 		passing: [
 			['moving, then holding', inOrder],

@@ -1,3 +1,4 @@
+import { newGroup } from '../../../src/lib/core/group';
 import { groupOf, warm, type Tables } from './case';
 
 const knee = groupOf({}, ['sore knee']);
@@ -77,6 +78,39 @@ export const PEOPLE: Tables = {
 			]
 		],
 		unmendable: ['blankets stand in', 'nothing stands in']
+	},
+	'purposes-missing': {
+		passing: [
+			['nobody known', (w) => w.add('build', w.item('clam')), { length: 2700 }],
+			[
+				'three of what climbers come for',
+				(w) => w.add('build', w.item('garland-squat'), w.item('high-step-lift'), w.item('rock-over')),
+				{ length: 2700, group: newGroup('climbers', 'Chalk Tuesdays') }
+			],
+			[
+				'one is enough for twenty minutes',
+				(w) => w.add('build', w.item('garland-squat')),
+				{ length: 1200, group: { ...newGroup('climbers', 'Chalk Tuesdays'), purposes: ['turned-out squat'] } }
+			],
+			[
+				'a set for one thing',
+				(w) => w.add('build', w.item('clam')),
+				{ length: 900, group: newGroup('climbers', 'Chalk Tuesdays') }
+			],
+			[
+				'a group that names none',
+				(w) => w.add('build', w.item('clam')),
+				{ length: 2700, group: newGroup('general', 'Lamp Room') }
+			]
+		],
+		failing: [
+			[
+				'climbers that lie down',
+				(w) => w.add('build', w.item('reverse-clam')).add('rest', w.item('savasana')),
+				'Build and peak serve 0 of what Chalk Tuesdays come for; 1 would be good: turned-out squat, high step, dropped knee, wide straddle, heel perch, end-range lift',
+				{ length: 1200, group: newGroup('climbers', 'Chalk Tuesdays') }
+			]
+		]
 	},
 	'tier-too-hard': {
 		passing: [

@@ -1,6 +1,6 @@
 import { CATALOGUE } from '$lib/catalogue';
 import type { Leg } from '$lib/core/anatomy';
-import { analysePlan, type Analysis } from '$lib/core/checks';
+import { analysePlan, type Analysis, type SilencedCheck } from '$lib/core/checks';
 import { spread } from '$lib/core/clock';
 import { groupToday, type Group } from '$lib/core/group';
 import { HIP_TESTS } from '$lib/core/measure';
@@ -41,6 +41,7 @@ export interface DeskSetting {
 	usedLately: Known;
 	/** The pace of who teaches. */
 	pace: PaceModel;
+	silencedChecks: SilencedCheck[];
 	lastFirstSide: Leg | null;
 	/** Slugs of that class. */
 	lastMovements: string[];
@@ -85,14 +86,20 @@ export class PlanDocument {
 	/** Items of the plan by their ids. */
 	readonly itemOf = $derived(itemFinder(this.plan));
 
+	/** Checks that the teacher does not want to hear of in any class. */
+	silencedChecks = $state.raw<readonly SilencedCheck[]>([]);
+
 	constructor(
 		readonly session: DocumentSession<ClassPlan>,
 		readonly setting: DeskSetting
-	) {}
+	) {
+		this.silencedChecks = setting.silencedChecks;
+	}
 
 	/** Any plan read as this desk reads its own. */
 	read(plan: ClassPlan): Analysis {
 		const { group, known, pace, lastFirstSide } = this.setting;
+		const silencedChecks = this.silencedChecks;
 		const { offered, find } = this.catalogue;
 		return analysePlan(plan, {
 			catalogue: offered,
@@ -101,7 +108,8 @@ export class PlanDocument {
 			group,
 			known,
 			pace,
-			lastFirstSide
+			lastFirstSide,
+			silencedChecks
 		});
 	}
 

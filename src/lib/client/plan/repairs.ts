@@ -1,4 +1,5 @@
 import { previewRepair, type Finding, type Preview } from '$lib/core/checks';
+import { askCheckAgain, silenceCheck } from '../api';
 import type { PlanEdit } from '$lib/core/plan';
 import type { PlanDocument } from './plan-document.svelte';
 
@@ -21,6 +22,22 @@ export class Repairs {
 			? items.map((itemId) => ({ do: 'silence', check: checkId, itemId, reason }))
 			: [{ do: 'silence', check: checkId, reason }];
 		this.document.edit(edits, 'Noted as on purpose');
+	}
+
+	/** The check is not wanted at all, in no class of this teacher. */
+	async silenceForGood({ checkId }: Finding, reason: string): Promise<void> {
+		const answer = await silenceCheck(checkId, reason);
+		if (!answer.ok) return this.document.say(answer.messages.join(' '));
+		const others = this.document.silencedChecks.filter(({ check }) => check !== checkId);
+		this.document.silencedChecks = [...others, { check: checkId, reason }];
+		this.document.say('Silenced in all of your classes; the page Style lists it');
+	}
+
+	async askAgainForGood({ checkId }: Finding): Promise<void> {
+		const answer = await askCheckAgain(checkId);
+		if (!answer.ok) return this.document.say(answer.messages.join(' '));
+		this.document.silencedChecks = this.document.silencedChecks.filter(({ check }) => check !== checkId);
+		this.document.say('Asked again in all of your classes');
 	}
 
 	unsilence({ checkId, where }: Finding): void {

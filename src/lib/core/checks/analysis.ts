@@ -57,7 +57,8 @@ export function runChecks(
 ): { findings: Finding[]; silenced: SilencedFinding[] } {
 	const found: Finding[] = [];
 	const silenced: SilencedFinding[] = [];
-	const silences = context.plan.silenced ?? [];
+	const here = context.plan.silenced ?? [];
+	const everywhere = context.silencedChecks ?? [];
 	for (const { meta, check } of CHECKS) {
 		if (only && !only.has(meta.id)) continue;
 		for (const report of check(context)) {
@@ -72,12 +73,11 @@ export function runChecks(
 				data: report.data ?? {},
 				repairable: report.repairable ?? meta.canRepair
 			};
-			const silence = meta.neverSilent
-				? undefined
-				: silences.find(
-						(s) => s.check === meta.id && (s.itemId === undefined || s.itemId === finding.where.itemId)
-					);
-			if (silence) silenced.push({ finding, reason: silence.reason });
+			const inClass = here.find(
+				(s) => s.check === meta.id && (s.itemId === undefined || s.itemId === finding.where.itemId)
+			);
+			const silence = inClass ?? everywhere.find((s) => s.check === meta.id);
+			if (silence && !meta.neverSilent) silenced.push({ finding, reason: silence.reason, forGood: !inClass });
 			else if (report.cause === undefined) found.push(finding);
 			else joined(found, finding, context);
 		}

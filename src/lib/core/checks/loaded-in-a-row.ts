@@ -5,9 +5,9 @@ import type { Check } from './types';
 /** So many items one after another on the same joint are enough. Common practice, no source. */
 const MOST_IN_A_ROW = 5;
 
-/** On all fours and in what is held up by the hands, unless it is only passed through. */
-const onWrists = ({ movement, item }: TimedItem) =>
-	movement.position === 'quadruped' && (movement.pose.arms ?? 'floor') === 'floor' && !item.passed;
+/** On bent-back hands, unless it is only passed through. */
+const onWrists = ({ movement, form, item }: TimedItem) =>
+	movement.onHands !== undefined && !form.offHands && !item.passed;
 
 /** Kneeling or on all fours without anything under the knee. */
 const onKnees = ({ movement, form, item }: TimedItem) =>

@@ -33,6 +33,7 @@ import { passiveShare } from './passive-share';
 import { peakPlace } from './peak-place';
 import { positionChurn } from './position-churn';
 import { preparationBeforeDeep } from './preparation-before-deep';
+import { purposesMissing } from './purposes-missing';
 import { revisitDeeper } from './revisit-deeper';
 import { sideDrift } from './side-drift';
 import { strengthShare } from './strength-share';
@@ -46,6 +47,7 @@ import { timeOverOrUnder } from './time-over-or-under';
 import { tooManyNew } from './too-many-new';
 import { unusualDose } from './unusual-dose';
 import { warmBeforeDeep } from './warm-before-deep';
+import { wristsBeforeWeight } from './wrists-before-weight';
 import type { Check } from './types';
 
 /** Every check there is, in the order in which findings of equal severity are shown. */
@@ -56,6 +58,7 @@ export const CHECKS: readonly Check[] = [
 	owedAtEnd,
 	legThroughLinks,
 	warmBeforeDeep,
+	wristsBeforeWeight,
 	moveBeforeHold,
 	missingPreparation,
 	preparationBeforeDeep,
@@ -68,6 +71,7 @@ export const CHECKS: readonly Check[] = [
 	holdTooLong,
 	kitShortage,
 	strengthShare,
+	purposesMissing,
 	directionShort,
 	leftRight,
 	positionChurn,

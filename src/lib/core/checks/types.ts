@@ -29,6 +29,8 @@ export interface PlanContext {
 	known?: Known | null;
 	/** The leg that led in the group's class before this one. */
 	lastFirstSide?: Leg | null;
+	/** Checks that who teaches does not want to hear of in any class, and why. */
+	silencedChecks?: readonly SilencedCheck[];
 }
 
 /** All that a check may look at: the plan and what was worked out from it. */
@@ -64,10 +66,18 @@ export interface Finding {
 	repairable: boolean;
 }
 
+/** A check that a teacher does not want to hear of in any class, and why. */
+export interface SilencedCheck {
+	check: string;
+	reason: string;
+}
+
 /** A finding that the teacher silenced, and why. */
 export interface SilencedFinding {
 	finding: Finding;
 	reason: string;
+	/** Not only in this class: its check is silenced in all of the teacher's. */
+	forGood: boolean;
 }
 
 export interface Repair {

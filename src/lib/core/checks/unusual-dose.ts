@@ -4,7 +4,7 @@ import { widestRange } from '../style';
 import { at } from './help';
 import { isHeldTooLong } from './hold-too-long';
 import type { TimedItem } from '../clock';
-import type { Check, CheckContext } from './types';
+import type { Check, CheckContext, Report } from './types';
 
 /** What is usual in any school, for both sides where they take turns. */
 function usualOf({ item, movement, form }: TimedItem): { min: number; max: number } {
@@ -29,7 +29,7 @@ export const unusualDose: Check = {
 		canRepair: true
 	},
 	check(context) {
-		return context.items.flatMap((taught) => {
+		return context.items.flatMap((taught): Report[] => {
 			const { item, movement, form } = taught;
 			const modes = modesOf(movement, form);
 			if (!modes.includes(item.mode) && !item.passed && !item.dose.byBreath)

@@ -1,4 +1,5 @@
 import type { Direction } from '../anatomy';
+import type { Purpose } from '../movement';
 import type { Targets } from '../orbit';
 import type { Group, PresetId } from './types';
 
@@ -6,6 +7,8 @@ export interface Preset {
 	id: PresetId;
 	label: string;
 	targets: Targets;
+	/** What its classes are to serve. */
+	purposes: readonly Purpose[];
 	/** Why each band is as it is, one sentence each. */
 	because: Record<Direction | 'strength', string>;
 }
@@ -44,11 +47,13 @@ const ALL: Record<PresetId, Omit<Preset, 'id' | 'because'> & { because: Partial<
 	general: {
 		label: 'A mixed group',
 		targets: targets([12, 28], [12, 25], [12, 25], [5, 15], [12, 25], [15, 30], [30, 50]),
+		purposes: [],
 		because: {}
 	},
 	runners: {
 		label: 'Runners and walkers',
 		targets: targets([12, 25], [18, 32], [8, 20], [8, 18], [14, 26], [12, 25], [30, 50]),
+		purposes: ['hip extension under the trunk', 'level pelvis', 'single-leg strength', 'push-off', 'step-up'],
 		because: {
 			extension: 'Each stride ends with the thigh behind; the front of the hip shortens first.',
 			abduction: 'Wide shapes matter less on a straight path than a strong outer hip.',
@@ -60,6 +65,14 @@ const ALL: Record<PresetId, Omit<Preset, 'id' | 'because'> & { because: Partial<
 	climbers: {
 		label: 'Climbers',
 		targets: targets([18, 32], [8, 18], [16, 30], [4, 12], [12, 22], [18, 32], [40, 60]),
+		purposes: [
+			'turned-out squat',
+			'high step',
+			'dropped knee',
+			'wide straddle',
+			'heel perch',
+			'end-range lift'
+		],
 		because: {
 			flexion: 'A high step is deep flexion under load.',
 			abduction: 'Hips close to the wall means legs wide.',
@@ -71,6 +84,7 @@ const ALL: Record<PresetId, Omit<Preset, 'id' | 'because'> & { because: Partial<
 	beginners: {
 		label: 'Beginners',
 		targets: targets([14, 30], [10, 22], [12, 25], [5, 12], [10, 20], [15, 28], [15, 35]),
+		purposes: ['getting down and up', 'floor sitting', 'balance with support'],
 		because: {
 			internalRotation: 'Asked for gently: it is the least known direction.',
 			strength: 'Supported and quiet at first; strength follows once the shapes are known.'
@@ -79,6 +93,7 @@ const ALL: Record<PresetId, Omit<Preset, 'id' | 'because'> & { because: Partial<
 	'desk workers': {
 		label: 'Desk workers',
 		targets: targets([10, 22], [20, 34], [10, 22], [6, 15], [14, 26], [14, 26], [30, 50]),
+		purposes: ['hip extension under the trunk', 'turning both ways', 'standing up from a seat'],
 		because: {
 			flexion: 'The chair gives enough flexion already.',
 			extension: 'What has been folded all day wants to open in front.',
@@ -88,6 +103,7 @@ const ALL: Record<PresetId, Omit<Preset, 'id' | 'because'> & { because: Partial<
 	lifters: {
 		label: 'Lifters',
 		targets: targets([16, 30], [15, 28], [12, 24], [5, 12], [14, 26], [14, 26], [25, 45]),
+		purposes: ['deep flexion', 'adductors at length', 'hip extension under the trunk'],
 		because: {
 			flexion: 'Depth in the squat is flexion.',
 			strength: 'After training the holds are engaged but no second workout.'
@@ -96,6 +112,7 @@ const ALL: Record<PresetId, Omit<Preset, 'id' | 'because'> & { because: Partial<
 	rowers: {
 		label: 'Rowers',
 		targets: targets([14, 28], [16, 30], [10, 22], [5, 14], [12, 24], [14, 28], [30, 50]),
+		purposes: ['deep flexion', 'hinge with a long back', 'sit on the heels'],
 		because: {
 			flexion: 'The catch is deep flexion at each stroke; it wants room without a rounding back.',
 			extension: 'The stroke never opens the hip all the way, so the front of it shortens.',
@@ -106,6 +123,7 @@ const ALL: Record<PresetId, Omit<Preset, 'id' | 'because'> & { because: Partial<
 	'very mobile': {
 		label: 'Very mobile people',
 		targets: targets([8, 20], [10, 22], [8, 20], [6, 15], [12, 24], [10, 22], [55, 80]),
+		purposes: ['mid-range control'],
 		because: {
 			strength:
 				'Strength in mid range protects joints that already move far; long passive end range does not.'
@@ -135,6 +153,7 @@ export function newGroup(id: PresetId, name: string): Group {
 		cautions: [],
 		kit: { block: 20, blanket: 10, strap: 10 },
 		targets: structuredClone(from.targets),
+		purposes: [...from.purposes],
 		note: ''
 	};
 }

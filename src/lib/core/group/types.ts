@@ -1,5 +1,5 @@
 import type { Changeover } from '../calendar';
-import type { KitKind } from '../movement';
+import type { KitKind, Purpose } from '../movement';
 import type { Targets } from '../orbit';
 import type { CautionCount, Tier } from '../people';
 
@@ -51,5 +51,7 @@ export interface Group {
 	/** What each person brings along. */
 	kitEach?: Partial<Record<KitKind, number>>;
 	targets: Targets;
+	/** What its classes are to serve: the shapes of its sport or of its day. */
+	purposes: Purpose[];
 	note: string;
 }

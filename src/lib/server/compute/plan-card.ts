@@ -1,4 +1,4 @@
-import { analysePlan, needsAttention } from '../../core/checks';
+import { analysePlan, needsAttention, type SilencedCheck } from '../../core/checks';
 import { type PaceModel } from '../../core/pace';
 import { classRing, type RingSector } from '../../core/view-models';
 import type { Group } from '../../core/group';
@@ -28,13 +28,14 @@ export function planCard(
 	plan: ClassPlan,
 	group: Group,
 	catalogue: CatalogueView,
-	pace: PaceModel
+	{ pace, silencedChecks }: { pace: PaceModel; silencedChecks: readonly SilencedCheck[] }
 ): PlanCard {
 	const analysis = analysePlan(plan, {
 		catalogue: catalogue.offered,
 		find: catalogue.find,
 		targets: group.targets,
 		pace,
+		silencedChecks,
 		group
 	});
 	return {

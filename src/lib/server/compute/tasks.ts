@@ -2,7 +2,7 @@ import { roomSheet, type RoomSheet } from '../../core/substitution';
 import { type Known } from '../../core/run';
 import { type PaceModel } from '../../core/pace';
 import { CATALOGUE } from '../../catalogue';
-import { analysePlan, type Analysis, type PlanContext } from '../../core/checks';
+import { analysePlan, type Analysis, type PlanContext, type SilencedCheck } from '../../core/checks';
 import {
 	changesInWords,
 	ladderLines,
@@ -48,6 +48,7 @@ export interface PlanInput {
 	movements: Movements;
 	known: Known;
 	pace: PaceModel;
+	silencedChecks: SilencedCheck[];
 	lastFirstSide: Leg | null;
 }
 
@@ -63,7 +64,7 @@ export interface SeriesInput {
 const catalogueFor = ({ own, leftOut, kept }: Movements): CatalogueView =>
 	catalogueView(CATALOGUE, own, leftOut, kept);
 
-function analysis({ plan, group, movements, known, pace, lastFirstSide }: PlanInput): {
+function analysis({ plan, group, movements, known, pace, silencedChecks, lastFirstSide }: PlanInput): {
 	analysis: Analysis;
 	catalogue: CatalogueView;
 } {
@@ -75,6 +76,7 @@ function analysis({ plan, group, movements, known, pace, lastFirstSide }: PlanIn
 		group,
 		known,
 		pace,
+		silencedChecks,
 		lastFirstSide
 	};
 	return { analysis: analysePlan(plan, setting), catalogue };
@@ -87,10 +89,16 @@ function analysisOfSeries({ planned, group, movements, knownBefore, pace }: Seri
 
 /** What each plan looks like on a card. */
 function cards(
-	plans: (Which & { plan: ClassPlan; group: Group; movements: Movements; pace: PaceModel })[]
+	plans: (Which & {
+		plan: ClassPlan;
+		group: Group;
+		movements: Movements;
+		pace: PaceModel;
+		silencedChecks: readonly SilencedCheck[];
+	})[]
 ): PlanCard[] {
-	return plans.map(({ plan, group, movements, pace, id, groupId, plannedOn }) =>
-		planCard({ id, groupId, plannedOn }, plan, group, catalogueFor(movements), pace)
+	return plans.map(({ plan, group, movements, id, groupId, plannedOn, ...way }) =>
+		planCard({ id, groupId, plannedOn }, plan, group, catalogueFor(movements), way)
 	);
 }
 

@@ -243,6 +243,19 @@ export const teacherStyle = mysqlTable('teacher_style', {
 	...changes
 });
 
+/** Checks that a teacher does not want to hear of in any class, and why. */
+export const silencedCheck = mysqlTable(
+	'silenced_check',
+	{
+		teacherId: exactText('teacher_id', { length: 36 })
+			.notNull()
+			.references(() => teacher.id, { onDelete: 'cascade' }),
+		checkId: exactText('check_id', { length: 60 }).notNull(),
+		reason: varchar('reason', { length: 300 }).notNull()
+	},
+	(t) => [primaryKey({ columns: [t.teacherId, t.checkId] })]
+);
+
 /** People of a group, seen by the teacher who wrote them down and by nobody else. */
 export const student = mysqlTable(
 	'student',

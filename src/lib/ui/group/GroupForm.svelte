@@ -7,6 +7,7 @@
 	import { Button, NumberInput, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
 	import Close from 'carbon-icons-svelte/lib/Close.svelte';
 	import GroupKit from './GroupKit.svelte';
+	import GroupPurposes from './GroupPurposes.svelte';
 	import GroupTargets from './GroupTargets.svelte';
 
 	/** A group, every field of it; each change is handed up as a whole new group. */
@@ -147,6 +148,8 @@
 	</section>
 
 	<GroupTargets {group} onchange={set} />
+
+	<GroupPurposes {group} onchange={set} />
 
 	<section class="sheet" aria-labelledby="cautions">
 		<h2 id="cautions">Cautions in the room</h2>

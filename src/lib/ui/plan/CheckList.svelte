@@ -4,6 +4,7 @@
 	import type { ItemCommands } from '$lib/client/plan/item-commands';
 	import { needsAttention, type Finding } from '$lib/core/checks';
 	import { keyed } from '$lib/core/view-models';
+	import { Button } from 'carbon-components-svelte';
 	import FindingItem from './FindingItem.svelte';
 
 	/** What the checks find, the gravest first; notes and what is on purpose are folded away. */
@@ -50,11 +51,16 @@
 		<details class="more">
 			<summary>{silenced.length} on purpose</summary>
 			<ul>
-				{#each silenced as { finding, reason }, index (index)}
+				{#each silenced as { finding, reason, forGood }, index (index)}
 					<li>
 						<p>{finding.message}</p>
-						<p class="quiet">{reason}</p>
-						<button type="button" onclick={() => repairs.unsilence(finding)}>Ask again</button>
+						<p class="quiet">{reason}{forGood ? ' (in all of your classes)' : ''}</p>
+						<Button
+							kind="ghost"
+							size="small"
+							on:click={() => (forGood ? repairs.askAgainForGood(finding) : repairs.unsilence(finding))}
+							>Ask again</Button
+						>
 					</li>
 				{/each}
 			</ul>

@@ -6,7 +6,7 @@
 	import { formatDuration } from '$lib/core/clock';
 	import { beforeAfter } from '$lib/core/view-models';
 	import type { Caution } from '$lib/core/movement';
-	import { Checkbox } from 'carbon-components-svelte';
+	import { Button, RadioButton, RadioButtonGroup, TextInput } from 'carbon-components-svelte';
 	import SeverityMark from '../chart/SeverityMark.svelte';
 
 	/** One finding: why, where, what would mend it and what that would change, or the reason to leave it. */
@@ -23,8 +23,8 @@
 	let preview = $state.raw<Preview | null>(null);
 	let silencing = $state(false);
 	let reason = $state('');
-	/** Not only here: the check says nothing more of this class. */
-	let wholeClass = $state(false);
+	/** How far the check is to be quiet. */
+	let where = $state<'here' | 'class' | 'all'>('here');
 	const id = $props.id();
 	const change = $derived(preview && beforeAfter(doc.analysis, preview));
 
@@ -37,7 +37,10 @@
 	}
 	function silence(event: SubmitEvent) {
 		event.preventDefault();
-		if (reason.trim()) repairs.silence(finding, reason.trim(), wholeClass);
+		const why = reason.trim();
+		if (!why) return;
+		if (where === 'all') void repairs.silenceForGood(finding, why);
+		else repairs.silence(finding, why, where === 'class');
 	}
 </script>
 
@@ -94,18 +97,24 @@
 		{/if}
 		{#if silencing}
 			<form onsubmit={silence}>
-				<input
-					type="text"
-					aria-label="Why it is on purpose"
-					placeholder="Why it is on purpose"
-					maxlength="300"
+				<TextInput
+					id="{id}-reason"
+					size="sm"
+					labelText="Why it is on purpose"
+					maxlength={300}
 					bind:value={reason}
 				/>
-				{#if finding.places.length}
-					<Checkbox id="{id}-class" labelText="In the whole class" bind:checked={wholeClass} />
-				{/if}
-				<button disabled={!reason.trim()}>Say no more</button>
-				<button type="button" onclick={() => (silencing = false)}>Leave it</button>
+				<RadioButtonGroup legendText="Say no more of it" bind:selected={where}>
+					{#if finding.places.length}<RadioButton id="{id}-here" value="here" labelText="Here" />{/if}
+					<RadioButton
+						id="{id}-class"
+						value={finding.places.length ? 'class' : 'here'}
+						labelText="In the whole class"
+					/>
+					<RadioButton id="{id}-all" value="all" labelText="In all of my classes" />
+				</RadioButtonGroup>
+				<Button type="submit" kind="tertiary" size="small" disabled={!reason.trim()}>Say no more</Button>
+				<Button kind="ghost" size="small" on:click={() => (silencing = false)}>Leave it</Button>
 			</form>
 		{/if}
 		<details>

@@ -1,5 +1,4 @@
 import { dayName } from '$lib/core/calendar';
-import { getStyle } from '$lib/server/styles';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { plansOfGroup } from '$lib/server/plans';
@@ -7,7 +6,7 @@ import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { listSeries } from '$lib/server/series';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { listStudents } from '$lib/server/students';
-import { planCards } from '$lib/server/plan-cards';
+import { planCards, wayOfTeacher } from '$lib/server/plan-cards';
 import { QUOTAS } from '$lib/server/quotas';
 import type { PageServerLoad } from './$types';
 
@@ -27,7 +26,7 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 		catalogue,
 		plans.slice(0, PAGE_OF_PLANS),
 		() => stored,
-		(await getStyle(db(), ownerOfRequest(locals).teacherId)).style.pace,
+		await wayOfTeacher(db(), ownerOfRequest(locals).teacherId),
 		request.signal
 	);
 	return {

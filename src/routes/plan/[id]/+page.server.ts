@@ -12,8 +12,19 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
 	const day = dayInZone(new Date(), studio.timeZone);
-	const { stored, groupId, group, today, moved, known, usedLately, pace, lastFirstSide, lastMovements } =
-		found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
+	const {
+		stored,
+		groupId,
+		group,
+		today,
+		moved,
+		known,
+		usedLately,
+		pace,
+		silencedChecks,
+		lastFirstSide,
+		lastMovements
+	} = found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
 	return {
 		stored,
 		groupId,
@@ -26,6 +37,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			known,
 			pace,
 			usedLately,
+			silencedChecks,
 			lastFirstSide,
 			lastMovements,
 			today: day

@@ -1,0 +1,42 @@
+import type { TimedItem } from '../clock';
+import { at, itemForRoom } from './help';
+import type { Check } from './types';
+
+const onHands = ({ movement, form }: TimedItem) => (form.offHands ? undefined : movement.onHands);
+
+export const wristsBeforeWeight: Check = {
+	meta: {
+		id: 'wrists-before-weight',
+		summary: 'The wrists carry a little before they carry most of the weight',
+		severity: 'note',
+		why: 'A plank or a dog as the first weight on bent-back hands is felt in the wrists; some rounds on all fours ready them.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		const first = items.find((taught) => onHands(taught) !== undefined);
+		if (!first || onHands(first) !== 'most' || first.item.passed) return [];
+		return [
+			{
+				message: `${first.movement.english} is the first weight on the hands; begin on all fours`,
+				where: at(first),
+				data: { movement: first.movement.slug }
+			}
+		];
+	},
+	/** What prepares it with a part of the weight, or cat and cow, just before it. */
+	repair(finding, context) {
+		const taught = context.items.find(({ item }) => item.id === finding.where.itemId);
+		if (!taught) return null;
+		const easy = [...taught.movement.preparations, 'cat-cow']
+			.map((slug) => context.find(slug))
+			.find((movement) => movement?.onHands === 'some');
+		const block = easy && itemForRoom(context, easy);
+		const index = taught.section.blocks.findIndex(({ id }) => id === taught.blockId);
+		if (!easy || !block || index < 0) return null;
+		return {
+			label: `Add ${easy.english} before it`,
+			edits: [{ do: 'insert', at: { sectionId: taught.section.id, index }, block }]
+		};
+	}
+};
