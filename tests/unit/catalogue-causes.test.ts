@@ -230,6 +230,9 @@ describe('links and words', () => {
 	it('says what a teacher who faces the group has to mind, for every movement with sides', () => {
 		const silent = CATALOGUE.filter((m) => !isSymmetrical(m.action) && !m.mirrored);
 		expect(silent.map(({ slug }) => slug)).toEqual([]);
+		// whose side “on their side” is nobody can tell
+		const unclear = CATALOGUE.filter((m) => /their side/i.test(m.mirrored));
+		expect(unclear.map(({ slug }) => slug)).toEqual([]);
 	});
 
 	it('says how to get to the wall, or where it is', () => {

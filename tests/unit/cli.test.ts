@@ -48,7 +48,7 @@ describe('npx orbit', () => {
 	});
 
 	it('check lists the findings and exits 1 when the class cannot be taught so', () => {
-		const { stdout, status } = orbit(['check', PLAN, '--json']);
+		const { stdout, status } = orbit(['check', 'examples/long-holds-first-draft.plan.json', '--json']);
 		expect(status).toBe(1);
 		expect(JSON.parse(stdout).findings.map((f: { checkId: string }) => f.checkId)).toContain(
 			'time-over-or-under'

@@ -130,8 +130,8 @@ export const PEOPLE: Tables = {
 			],
 			[
 				'no form is easy enough',
-				(w) => w.add('peak', w.item('frog', { form: 'supported' })),
-				'Frog in the supported form is too much for the tight (4) people',
+				(w) => w.add('peak', w.item('king-pigeon-prep', { form: 'supported' })),
+				'Pigeon with the back foot caught in the supported form is too much for the tight (4) people',
 				{ group: groupOf({ tiers: { tight: 4, middling: 6, open: 0 } }) }
 			]
 		],

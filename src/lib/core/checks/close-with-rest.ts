@@ -1,10 +1,12 @@
 import { formatDuration } from '../clock';
 import { CLOSING_REST_SECONDS } from '../rules';
+import type { Moment } from '../group';
 import { newItem } from '../plan';
 import { shortfall } from './help';
 import type { Check } from './types';
 
 const CLOSING = 'savasana';
+const ENDS_UPRIGHT: ReadonlySet<Moment> = new Set(['before sport', 'lunch hour']);
 
 export const closeWithRest: Check = {
 	meta: {
@@ -15,7 +17,9 @@ export const closeWithRest: Check = {
 		source: 'common practice',
 		canRepair: true
 	},
-	check({ items, plan }) {
+	check({ items, plan, group }) {
+		// who goes on to sport or to work ends upright
+		if (group && ENDS_UPRIGHT.has(group.moment)) return [];
 		const severity = shortfall(plan);
 		const last = items.at(-1);
 		if (!last) return [];

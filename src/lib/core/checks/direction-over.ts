@@ -5,10 +5,13 @@ import { formatDuration } from '../clock';
 import { shareText } from '../orbit';
 import type { Check } from './types';
 
+/** From this share of the direction time on the others hardly come. */
+const CROWDING_PERCENT = 50;
+
 export const directionOver: Check = {
 	meta: {
 		id: 'direction-over',
-		summary: 'No direction takes more than its band',
+		summary: 'No direction crowds out the others',
 		severity: 'note',
 		why: 'What one direction has too much of another has too little; turning out was in use three times as long as turning in.',
 		source: 'common practice (the bands are the group’s own, editable targets)',
@@ -16,18 +19,24 @@ export const directionOver: Check = {
 	},
 	check({ balance, items }) {
 		if (items.length < 3) return [];
-		return DIRECTIONS.filter((d) => balance.directions[d].standing === 'over').map((d) => {
-			const verdict = balance.directions[d];
-			return {
-				message: `${DIRECTION_NAME[d]} takes ${shareText(verdict)} % of the direction time; the band ends at ${verdict.band.maxPercent} % (about ${formatDuration(-verdict.offBySeconds)} less)`,
+		const [most] = DIRECTIONS.filter((d) => balance.directions[d].standing === 'over').sort(
+			(a, b) => balance.directions[a].offBySeconds - balance.directions[b].offBySeconds
+		);
+		if (!most) return [];
+		const verdict = balance.directions[most];
+		// a class has its themes: only what crowds out the rest is worth a word
+		if (verdict.sharePercent < CROWDING_PERCENT) return [];
+		return [
+			{
+				message: `${DIRECTION_NAME[most]} takes ${shareText(verdict)} % of the direction time; the band ends at ${verdict.band.maxPercent} % (about ${formatDuration(-verdict.offBySeconds)} less)`,
 				data: {
-					direction: d,
+					direction: most,
 					sharePercent: Math.round(verdict.sharePercent * 10) / 10,
 					maxPercent: verdict.band.maxPercent,
 					offSeconds: verdict.offBySeconds
 				}
-			};
-		});
+			}
+		];
 	},
 	/** One step less of the item that gives it most. */
 	repair(finding, { items, style }) {

@@ -17,11 +17,12 @@ export const dosePerTissue: Check = {
 		canRepair: false
 	},
 	check({ items }) {
-		const few = [...stillSeconds(items)].filter(
-			([tissue, seconds]) =>
-				tissue in MUSCLES_OF_TISSUE && seconds >= MEANT_SECONDS && seconds < LONG_STRETCH_SECONDS
+		const meant = [...stillSeconds(items)].filter(
+			([tissue, seconds]) => tissue in MUSCLES_OF_TISSUE && seconds >= MEANT_SECONDS
 		);
-		if (few.length === 0) return [];
+		const few = meant.filter(([, seconds]) => seconds < LONG_STRETCH_SECONDS);
+		// where something else gets its minute, the short ones are on the way to it
+		if (few.length === 0 || few.length < meant.length) return [];
 		const list = few.map(([tissue, seconds]) => `${tissue} ${formatDuration(seconds)}`).join(', ');
 		return [
 			{

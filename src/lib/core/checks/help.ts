@@ -1,6 +1,6 @@
 import type { LegAction, MuscleGroup, Tissue } from '../anatomy';
 import { isSymmetrical, TISSUES } from '../anatomy';
-import { actionOf, WORKING_MODES, type FormId, type Mode, type Movement } from '../movement';
+import { actionOf, WORKING_MODES, type FormId, type Mode, type Movement, type Purpose } from '../movement';
 import {
 	doseByOne,
 	findItem,
@@ -46,6 +46,21 @@ export function prepares(before: Movement, deep: Movement): boolean {
 		same(before, deep.slug) ||
 		deep.kin.includes(before.slug) ||
 		deep.preparations.some((slug) => same(before, slug))
+	);
+}
+
+/** Purposes that say what a movement is for in the class, and nothing of the hip. */
+const OF_ANY_SHAPE: ReadonlySet<Purpose> = new Set(['reset', 'rest', 'floor sitting', 'getting down and up']);
+
+/** Whether an item leads up to a deeper one: it prepares it, or serves the same purpose on the same tissue more lightly. */
+export function leadsUpTo(before: TimedItem, deep: TimedItem): boolean {
+	if (prepares(before.movement, deep.movement)) return true;
+	if (before.form.intensity >= deep.form.intensity) return false;
+	const asked = [...lengthened(deep), ...working(deep)];
+	const given = new Set<string>([...lengthened(before), ...working(before)]);
+	return (
+		asked.some((part) => given.has(part)) &&
+		before.movement.purposes.some((p) => !OF_ANY_SHAPE.has(p) && deep.movement.purposes.includes(p))
 	);
 }
 

@@ -1,6 +1,9 @@
 import { POSITION_NAME, POSITIONS } from '../movement';
 import { at } from './help';
-import type { Check } from './types';
+import type { Check, Report } from './types';
+
+/** One such way in so many items is taken as it comes. */
+const OFTEN = 10;
 
 /** From lying on the back straight to the feet, or the way down: so many lines of the score at once. */
 const FAR = 5;
@@ -15,7 +18,7 @@ export const levelJump: Check = {
 		canRepair: false
 	},
 	check({ items }) {
-		return items.flatMap((taught, index) => {
+		const jumps = items.flatMap((taught, index): Report[] => {
 			const before = items[index - 1]?.movement.position;
 			const now = taught.movement.position;
 			if (!before) return [];
@@ -26,9 +29,11 @@ export const levelJump: Check = {
 				{
 					message: `${taught.movement.english} goes from “${POSITION_NAME[before].toLowerCase()}” to “${POSITION_NAME[now].toLowerCase()}” at once`,
 					where: at(taught),
+					cause: 'way',
 					data: { movement: taught.movement.slug, from: before, to: now }
 				}
 			];
 		});
+		return jumps.length > items.length / OFTEN ? jumps : [];
 	}
 };

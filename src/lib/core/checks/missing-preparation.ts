@@ -1,7 +1,7 @@
 import { formForRoom } from '../substitution';
 import type { PlanEdit } from '../plan';
 import { isDeep, isPeak } from '../rules';
-import { prepares, itemForRoom } from './help';
+import { itemForRoom, leadsUpTo, prepares } from './help';
 import type { Check } from './types';
 
 export const missingPreparation: Check = {
@@ -18,7 +18,7 @@ export const missingPreparation: Check = {
 			const { item, movement, form, section, blockId, startSeconds } = taught;
 			const wants = isDeep(form) || (section.kind === 'peak' && isPeak(form));
 			if (!wants || item.passed || movement.preparations.length === 0) return [];
-			if (items.slice(0, index).some((before) => prepares(before.movement, movement))) return [];
+			if (items.slice(0, index).some((before) => leadsUpTo(before, taught))) return [];
 			// that it comes too late is said by another check
 			if (
 				items

@@ -5,6 +5,9 @@ import { formChange, type PlanEdit } from '../plan';
 import { countsAsStrength } from '../rules';
 import type { Check, CheckContext, Repair } from './types';
 
+/** So much more than the band in percent of the work, and a class is training; less is nobody’s trouble. */
+const WELL_OVER_PERCENT = 40;
+
 export const strengthShare: Check = {
 	meta: {
 		id: 'strength-share',
@@ -14,14 +17,16 @@ export const strengthShare: Check = {
 		source: 'common practice (the band is the group’s own, editable target)',
 		canRepair: true
 	},
-	check({ balance, items, plan }) {
+	check({ balance, items, plan, style }) {
 		const { standing, sharePercent, band, offBySeconds } = balance.strength;
 		if (items.length < 3 || standing === 'within') return [];
+		if (standing === 'over' && sharePercent < band.maxPercent + WELL_OVER_PERCENT) return [];
+		const quiet = style.holding === 'quiet';
 		const wanted = `${band.minPercent}-${band.maxPercent} %`;
 		return [
 			{
 				message: `${shareText(balance.strength)} % of the work strengthens; ${wanted} is wanted`,
-				severity: standing === 'over' ? ('note' as const) : shortfall(plan),
+				severity: standing === 'over' || quiet ? ('note' as const) : shortfall(plan),
 				data: { sharePercent: Math.round(sharePercent * 10) / 10, standing, offSeconds: offBySeconds }
 			}
 		];

@@ -3,7 +3,7 @@ import { formatDuration } from '../clock';
 import { profileOf, formForRoom } from '../substitution';
 import { modesOf, usualForm, WORKING_MODES } from '../movement';
 import type { PlanEdit } from '../plan';
-import { MUSCLES_OF_TISSUE, stillSeconds, working, itemForRoom } from './help';
+import { MUSCLES_OF_TISSUE, hungSeconds, working, itemForRoom } from './help';
 import { isDeep, STRENGTH_FROM_EFFORT } from '../rules';
 import type { Check } from './types';
 
@@ -23,7 +23,7 @@ export const stretchedNotStrengthened: Check = {
 		const worked = new Set(
 			items.filter((t) => t.form.effort >= STRENGTH_FROM_EFFORT).flatMap((t) => [...working(t)])
 		);
-		return [...stillSeconds(items)].flatMap(([tissue, seconds]) => {
+		return [...hungSeconds(items)].flatMap(([tissue, seconds]) => {
 			const owners: readonly MuscleGroup[] = MUSCLES_OF_TISSUE[tissue as Tissue] ?? [];
 			if (seconds < MEANT_SECONDS || owners.length === 0 || owners.some((group) => worked.has(group)))
 				return [];

@@ -1,10 +1,13 @@
 import { modesOf, type Mode } from '../movement';
-import { amountWords, formChange, middleOf, rangeInStyle, rangeOf } from '../plan';
+import { amountWords, findBlock, formChange, middleOf, rangeInStyle, rangeOf } from '../plan';
 import { widestRange } from '../style';
 import { at } from './help';
 import { isHeldTooLong } from './hold-too-long';
 import type { TimedItem } from '../clock';
 import type { Check, CheckContext, Report } from './types';
+
+/** So much less or more than usual, as a part of it, is nobody’s mistake. */
+const SLACK = 0.25;
 
 /** What is usual in any school, for both sides where they take turns. */
 function usualOf({ item, movement, form }: TimedItem): { min: number; max: number } {
@@ -42,9 +45,12 @@ export const unusualDose: Check = {
 				];
 			// a breath that carries a movement is no dose of its own
 			if (item.passed || item.dose.byBreath || item.dose.sets || isSaidElsewhere(taught, context)) return [];
+			// in a flow nobody holds, and a short rest between is a reset
+			if (findBlock(context.plan, taught.blockId)?.block.kind === 'flow') return [];
 			const { min, max } = usualOf(taught);
 			const amount = middleOf(item.dose);
-			if (amount >= min && amount <= max) return [];
+			const least = item.mode === 'rest' ? 0 : min * (1 - SLACK);
+			if (amount >= least && amount <= max * (1 + SLACK)) return [];
 			const { unit } = rangeOf(item, movement, form);
 			return [
 				{

@@ -81,9 +81,9 @@ export const isHeavy = (form: Intensity, mode: Mode): boolean => mode === 'passi
 export const isPassiveStretch = ({ intensity }: Intensity, mode: Mode): boolean =>
 	mode === 'passive' && intensity >= STRETCH_FROM_INTENSITY;
 
-/** Strong: the muscles work, and far enough that they must be fresh. */
-export const isStrong = ({ intensity }: Intensity, mode: Mode): boolean =>
-	WORKING_MODES.has(mode) && intensity >= STRONG_FROM_INTENSITY;
+/** Strong: the muscles work hard, and far enough that they must be fresh. */
+export const isStrong = ({ intensity, effort }: Intensity & { effort: number }, mode: Mode): boolean =>
+	countsAsStrength(effort, mode) && intensity >= STRONG_FROM_INTENSITY;
 
 /** Whether an effort in a mode counts as strength. */
 export const countsAsStrength = (effort: number, mode: Mode): boolean =>
