@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import { clearRows } from './db/versioned';
 import { addDays, dayInZone, weekOfDay } from '../core/calendar';
 import type { Group } from '../core/group';
+import { USUAL_PACE } from '../core/pace';
 import { DEMO_GROUPS, type DemoGroupKey } from '../demo/groups';
 import { withNewIds } from '../core/series';
 import { DEMO_PLANS } from '../demo/plans';
@@ -14,6 +15,7 @@ import { createGroup } from './groups';
 import { createPlan } from './plans';
 import { createSeries } from './series';
 import { createStudio, studioOf } from './studios';
+import { saveStyle } from './styles';
 
 /** The demo sign-in; only a server that was started as the demo has it. */
 export const DEMO_SIGN_IN = { email: 'imke@saltmarsh-loft.example', password: 'headland-at-dusk' };
@@ -43,6 +45,7 @@ async function fill(db: Db, now: Date): Promise<void> {
 	const teacherId = await addTeacher(db, 'Imke Oyelaran', DEMO_SIGN_IN.email, DEMO_SIGN_IN.password);
 	const studio = await createStudio(db, teacherId, 'Saltmarsh Loft', DEMO_TIME_ZONE);
 	const owner = { studioId: studio.id, teacherId };
+	await saveStyle(db, teacherId, 0, { choices: {}, pace: { ...USUAL_PACE, classKind: 'ordinary' } });
 	const ids = {} as Record<DemoGroupKey, string>;
 	for (const [key, group] of Object.entries(DEMO_GROUPS) as [DemoGroupKey, Group][])
 		ids[key] = await createGroup(db, studio.id, group);

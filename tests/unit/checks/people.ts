@@ -106,7 +106,8 @@ export const PEOPLE: Tables = {
 		failing: [
 			[
 				'climbers that lie down',
-				(w) => w.add('build', w.item('reverse-clam')).add('rest', w.item('savasana')),
+				(w) =>
+					w.add('build', w.item('reverse-clam'), w.item('supine-leg-roll')).add('rest', w.item('savasana')),
 				'Build and peak serve 0 of what Chalk Tuesdays come for; 1 would be good: turned-out squat, high step, dropped knee, wide straddle, heel perch, end-range lift',
 				{ length: 1200, group: newGroup('climbers', 'Chalk Tuesdays') }
 			]

@@ -7,6 +7,9 @@ const FULL = { purposes: 3, seconds: 2700 };
 /** Below this a class is a set for one thing. */
 const FROM_SECONDS = 1200;
 
+/** Fewer items are a class that somebody has begun to write. */
+const BEGUN = 3;
+
 /** How many purposes the class should serve. Common practice, no source. */
 function wanted({ plan, group }: CheckContext): number {
 	if (!group || plan.lengthSeconds < FROM_SECONDS) return 0;
@@ -39,7 +42,7 @@ export const purposesMissing: Check = {
 		const { group, plan } = context;
 		const least = wanted(context);
 		// a class with a theme of its own serves that
-		if (!group || least === 0 || plan.theme) return [];
+		if (!group || least === 0 || plan.theme || context.items.length < BEGUN) return [];
 		const none = missing(context);
 		const served = group.purposes.length - none.length;
 		if (served >= least) return [];

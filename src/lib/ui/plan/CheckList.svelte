@@ -91,15 +91,6 @@
 		margin-bottom: 0.4rem;
 		cursor: pointer;
 	}
-	button {
-		border: 0;
-		background: none;
-		padding: 0;
-		min-height: 24px;
-		color: var(--accent);
-		font-weight: 600;
-		cursor: pointer;
-	}
 	.ready {
 		color: var(--good);
 		font-size: var(--text-s);

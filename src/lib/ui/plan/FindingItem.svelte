@@ -160,16 +160,6 @@
 		gap: 0.2rem 0.75rem;
 		align-items: center;
 	}
-	input {
-		flex: 1;
-		min-width: 9rem;
-		height: 1.9rem;
-		border: 1px solid var(--line-strong);
-		border-radius: 6px;
-		padding: 0 0.5rem;
-		background: var(--sheet);
-		color: var(--ink);
-	}
 	button,
 	summary {
 		border: 0;

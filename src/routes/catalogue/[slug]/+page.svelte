@@ -4,7 +4,7 @@
 	import { DIRECTION_NAME, DIRECTIONS, isSymmetrical, writeHips } from '$lib/core/anatomy';
 	import { kitName, profileOf } from '$lib/core/substitution';
 	import { movementRing } from '$lib/core/view-models';
-	import { POSITION_NAME, writeDose } from '$lib/core/movement';
+	import { doseRange, modesOf, POSITION_NAME, writeDose } from '$lib/core/movement';
 	import Figure from '$lib/ui/movement/Figure.svelte';
 	import Ring from '$lib/ui/chart/Ring.svelte';
 
@@ -131,12 +131,12 @@
 					<div>
 						<p><b>{form.id}</b> {form.how}</p>
 						<p class="quiet">
-							intensity {form.intensity} of 5, {writeDose(form.dose)}{form.props.length
+							intensity {form.intensity} of 5{form.props.length
 								? `, ${form.props.map((p) => `${p.count} ${kitName(p.kit, p.count)} ${p.place}`).join(', ')}`
 								: ''}
 						</p>
-						{#each Object.entries(form.doseIn ?? {}) as [mode, dose], index (index)}
-							<p class="quiet">{mode}: {writeDose(dose)}</p>
+						{#each modesOf(m, form) as mode, index (index)}
+							<p class="quiet">{mode}: {writeDose(doseRange(form, mode))}</p>
 						{/each}
 					</div>
 				</li>
