@@ -22,6 +22,7 @@ import { freePathByHighs, pathByHighs } from '../tests/reference/order-by-highs'
 import { wholeByHighs } from '../tests/reference/fit-by-highs';
 import { seeded } from '../tests/reference/seeded';
 import { planBehaviour, planGrowth, planMemory, planQuality, wishesFelt } from './planner/report';
+import { knowsAClass, readsLikeAClass } from './planner/worth';
 import { pageLoad } from './pages';
 import { planOfBlocks } from './plans';
 import { seriesProposal, seriesSpeed } from './series';
@@ -231,6 +232,8 @@ await typing();
 await pages();
 // what a page or a key needs is measured; `quick` leaves the searches out, which take half an hour
 if (process.argv.includes('quick')) process.exit(0);
+knowsAClass(line);
+readsLikeAClass(line);
 planQuality(line);
 wishesFelt(line);
 planBehaviour(line);

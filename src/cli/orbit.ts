@@ -9,6 +9,7 @@ import { writePlanFile, type PlanFile } from '../lib/core/formats';
 import { groupToday, preset, type Group } from '../lib/core/group';
 import { POSITION_NAME, catalogueView } from '../lib/core/movement';
 import { rangeSeconds } from '../lib/core/orbit';
+import { worthOf } from '../lib/core/propose';
 import { styleOf } from '../lib/core/style';
 import { applyEdit } from '../lib/core/plan';
 import { Complaint, groupAt, planAt } from './input';
@@ -22,6 +23,7 @@ const USAGE = `usage: orbit <command> FILE.json [options]      (FILE.json or - f
   balance    time per direction and leg against the group's targets
   check      what the checks find; exit 1 when something must be mended before teaching
   fit        the plan brought to its exact length, as a plan file
+  cost       what the class costs as a class, part by part: the less the better
   room       what every tier and every caution in the room gets, and whether the kit suffices
 
   propose    a whole class for a group (no file):
@@ -118,6 +120,17 @@ function analysis(file: PlanFile): Analysis {
 const targetsOf = (group: Group | null) => (group ? group.targets : preset('general').targets);
 
 const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
+	cost(file, { json }) {
+		const { total, parts } = worthOf(file.plan, catalogue(file).find, file.group);
+		// what a class is worth, as a cost: the less the better
+		const costs = Object.fromEntries(Object.entries(parts).map(([part, points]) => [part, -points || 0]));
+		if (json) print({ total: -total, parts: costs });
+		else {
+			const rows = Object.entries(costs).map(([part, points]) => [part, points.toFixed(2)]);
+			console.log(table(['part', 'points'], [...rows, ['in all', (-total).toFixed(2)]]));
+		}
+		return 0;
+	},
 	clock(file, { json }) {
 		const { timeline } = analysis(file);
 		const { totalSeconds } = timeline;

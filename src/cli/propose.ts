@@ -6,7 +6,13 @@ import { writePlanFile, type PlanFile } from '../lib/core/formats';
 import { newGroup } from '../lib/core/group';
 import { POSITIONS, catalogueView, type Position } from '../lib/core/movement';
 import { doseInWords, emptyPlan } from '../lib/core/plan';
-import { conflictOf, proposals, type Proposal, type ProposeContext, type Wishes } from '../lib/core/propose';
+import {
+	conflictOf,
+	proposeClasses,
+	type Proposal,
+	type ProposeContext,
+	type Wishes
+} from '../lib/core/propose';
 import { Complaint, groupAt, planAt } from './input';
 import { table } from './table';
 
@@ -36,13 +42,16 @@ export async function proposeCommand(args: string[]): Promise<number> {
 		if (!find(slug)) throw new Complaint(`the catalogue has no movement "${slug}"`);
 	const conflict = conflictOf({ base, wishes, setting });
 	if (conflict) throw new Complaint(conflict.message);
-	const [proposal] = proposals({ base, wishes, setting, seed, count: 1 });
+	const [proposal] = [...proposeClasses({ base, wishes, setting, seed, count: 1 })]
+		.filter(({ done }) => done)
+		.map(({ proposal: found }) => found);
 	if (json) process.stdout.write(writePlanFile({ ...file, plan: proposal!.plan, group }));
 	else show(proposal!);
 	return 0;
 }
 
-function show({ plan, analysis, reasons, lostSeconds }: Proposal): void {
+function show({ plan, analysis, reasons, story, lostSeconds }: Proposal): void {
+	if (story.length) console.log(`${story.join('\n')}\n`);
 	const { find } = analysis.context;
 	const why = new Map(reasons.map((reason) => [reason.itemId, reason.because.join('; ')]));
 	const rows = analysis.context.items.map(({ item, movement, section, startSeconds }) => [

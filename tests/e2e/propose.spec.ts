@@ -51,6 +51,40 @@ test('a class is proposed, taken as one step and taken back; the reasons are tol
 	await expect(total(page)).toHaveText('1:00:00');
 });
 
+test('a whole class is put together from nothing: its story is read, it is taken, and taken back', async ({
+	page
+}) => {
+	await newPlan(page, 'Chalk Tuesdays', '2030-09-17');
+	await page.keyboard.press('g');
+	await page.getByRole('button', { name: 'Propose three' }).click();
+	await expect(page.getByText(`3 ${ready}`)).toBeVisible({ timeout: 90_000 });
+	const cards = page.getByRole('article', { name: /^Proposal/ });
+	const stories = await Promise.all(
+		[0, 1, 2].map((i) =>
+			cards
+				.nth(i)
+				.getByText(/^About /)
+				.textContent()
+		)
+	);
+	expect(new Set(stories).size).toBe(3);
+	for (const card of await cards.all()) {
+		await expect(card.locator('.total')).toHaveText('50:00');
+		await expect(card).toContainText(/to look at ?0/);
+		await expect(card).toContainText('Leads up to');
+	}
+	await cards.first().getByRole('button', { name: 'Why these?' }).click();
+	await expect(cards.first()).toContainText('Points of its parts');
+	expect(await seriousFindings(page)).toEqual([]);
+	await cards.first().getByRole('button', { name: 'Take this one' }).click();
+	await expect(total(page)).toHaveText('50:00');
+	await expect(page.getByText('This class can be taught as it stands')).toBeVisible();
+	await expect(page.getByRole('textbox', { name: 'Is this class about one thing?' })).not.toHaveValue('');
+	await expect(saved(page)).toBeVisible();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(total(page)).toHaveText('0:00');
+});
+
 test('a class that was begun is finished round what is there, and undo empties it again', async ({
 	page
 }) => {

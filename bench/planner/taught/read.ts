@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { findMovement } from '../../../src/lib/catalogue';
 import { clock } from '../../../src/lib/core/clock';
 import { MOMENTS, newGroup, PRESETS, type Group } from '../../../src/lib/core/group';
-import type { FormId } from '../../../src/lib/core/movement';
+import { MODES, type FormId } from '../../../src/lib/core/movement';
 import {
 	HELD_UNITS,
 	SECTION_KINDS,
@@ -26,20 +26,26 @@ export interface TaughtClass {
 }
 
 const FOLDER = 'bench/planner/taught';
+/** Classes of the planner of November 2026: lists of single exercises. */
+const LISTS = 'bench/planner/lists';
 const FORM: Record<string, FormId> = { s: 'supported', x: 'stronger', w: 'loaded' };
 const ITEM =
-	/^(?<slug>[a-z0-9-]+)(?: (?<form>[sxw]))?(?: (?<amount>\d+))?(?: x(?<sets>\d+) rest (?<rest>\d+))?(?: keep (?<keep>\d+) (?<unit>counts|breaths|seconds))?(?<both> both)?(?:, notice (?<notice>\d+))?$/;
+	/^(?<slug>[a-z0-9-]+)(?: (?<form>[sxw]))?(?: (?<amount>\d+))?(?: in (?<mode>[a-z-]+))?(?: x(?<sets>\d+) rest (?<rest>\d+))?(?: keep (?<keep>\d+) (?<unit>counts|breaths|seconds))?(?<both> both)?(?:, notice (?<notice>\d+))?$/;
 
-/** All of them, by name. */
-export const taughtClasses = (): TaughtClass[] =>
-	readdirSync(FOLDER)
+const classesIn = (folder: string): TaughtClass[] =>
+	readdirSync(folder)
 		.filter((file) => file.endsWith('.txt'))
 		.sort()
-		.map((file) => readTaught(file.replace('.txt', ''), readFileSync(`${FOLDER}/${file}`, 'utf8')));
+		.map((file) => readTaught(file.replace('.txt', ''), readFileSync(`${folder}/${file}`, 'utf8')));
+
+/** All of them, by name. */
+export const taughtClasses = (): TaughtClass[] => classesIn(FOLDER);
+/** What a planner proposed that knew no classes. */
+export const listClasses = (): TaughtClass[] => classesIn(LISTS);
 
 /**
  * Reads a class from its lines: `group PRESET, MOMENT, N minutes`; `style QUESTION SCHOOL`; the name of a part; `say N words`;
- * items as `slug [s|x|w] amount [x2 rest 15] [keep 3 breaths] [both], notice 10`; ` > ` makes a chain, `flow N: a | b` a flow.
+ * items as `slug [s|x|w] amount [in MODE] [x2 rest 15] [keep 3 breaths] [both], notice 10`; ` > ` makes a chain, `flow N: a | b` a flow.
  * @throws Error that names the class and the line
  */
 export function readTaught(name: string, text: string): TaughtClass {
@@ -103,7 +109,9 @@ function readBlock(writer: PlanWriter, line: string, wrong: () => Error): Block 
 function readItem(writer: PlanWriter, text: string, wrong: () => Error): Item {
 	const part = ITEM.exec(text)?.groups;
 	if (!part?.slug || !findMovement(part.slug)) throw wrong();
+	const mode = MODES.find((known) => known === part.mode);
 	const item = writer.item(part.slug, {
+		...(mode ? { mode } : {}),
 		form: part.form ? FORM[part.form]! : 'full',
 		...(part.notice ? { notice: Number(part.notice) } : {})
 	});

@@ -9,7 +9,7 @@ import type { ClassPlan } from '$lib/core/plan';
 import {
 	alternativesFor,
 	conflictOf,
-	propose,
+	proposeClasses,
 	type Alternative,
 	type Conflict,
 	type Proposal,
@@ -86,7 +86,7 @@ const api = {
 		const setting = settingOf(ask);
 		const conflict = conflictOf({ base, wishes, setting });
 		if (conflict) return conflict;
-		for (const { number, done, proposal } of propose({ base, wishes, setting, seed })) {
+		for (const { number, done, proposal } of proposeClasses({ base, wishes, setting, seed })) {
 			const { analysis: _own, ...sent } = proposal;
 			await tell(number, done, sent);
 		}

@@ -1,4 +1,4 @@
-import { newGroup, type Group } from '../core/group';
+import { newGroup, preset, type Group } from '../core/group';
 
 /** The invented groups of the Saltmarsh Loft, a room above a sail repair shop in Wick Hollow. */
 export const DEMO_GROUPS = {
@@ -53,6 +53,7 @@ export const DEMO_GROUPS = {
 	skiff: {
 		...newGroup('general', 'Skiff Crew'),
 		discipline: 'rowers',
+		purposes: [...preset('rowers').purposes],
 		size: 8,
 		tiers: { tight: 3, middling: 4, open: 1 },
 		moment: 'before sport',

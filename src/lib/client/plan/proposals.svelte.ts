@@ -1,4 +1,4 @@
-import { renewed, type ClassPlan, type Renewal } from '$lib/core/plan';
+import { renewed, type ClassPlan, type PlanEdit, type Renewal } from '$lib/core/plan';
 import { ownShares, type Conflict, type Wishes } from '$lib/core/propose';
 import { percentOf, proposalCard, type ProposalCard } from '$lib/core/view-models';
 import { proxy } from 'comlink';
@@ -79,10 +79,10 @@ export class Proposals {
 		const { work } = this;
 		this.work = null; // what it still finds is no longer asked for
 		work?.stop();
-		this.document.edit(
-			{ do: 'fill', sections: sent.plan.sections },
-			'Taken: every block of it can be changed'
-		);
+		const { sections, theme } = sent.plan;
+		const about: PlanEdit[] =
+			theme && !this.document.plan.theme ? [{ do: 'setPlan', change: { theme } }] : [];
+		this.document.edit([{ do: 'fill', sections }, ...about], 'Taken: every block of it can be changed');
 		this.found = [];
 	}
 }

@@ -1,4 +1,6 @@
 export { alternativesFor, type Alternative } from './alternatives';
+export { isComposed, proposeClasses } from './classes';
+export { compose, USUAL_WORK, type Composed, type Work } from './compose';
 export { conflictOf } from './conflict';
 export { Objective } from './cost';
 export { crossed, Population } from './cross';
@@ -23,3 +25,19 @@ export { SUM } from './facts';
 export { change, type Means } from './moves';
 export * as points from './points';
 export { unbalance } from './realise';
+
+export {
+	alike,
+	canLink,
+	demandOf,
+	GUARDS,
+	readingOf,
+	TERMS,
+	worth,
+	worthOf,
+	type GuardId,
+	type Reading,
+	type Step,
+	type TermId,
+	type Worth
+} from './model';

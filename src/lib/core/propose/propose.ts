@@ -163,6 +163,8 @@ function finished(
 		plan,
 		analysis,
 		parts: objective.parts(pieces),
+		worth: null,
+		story: [],
 		cost: objective.cost(pieces),
 		reasons: reasonsFor(plan, analysis, pieces, objective, pool, wishes, base),
 		lostSeconds: lostSeconds(plan, setting.find, setting.pace)

@@ -2,6 +2,7 @@ import type { Tissue } from '../anatomy';
 import type { Analysis, PlanContext } from '../checks';
 import type { Group } from '../group';
 import type { Position } from '../movement';
+import type { Worth } from './model';
 import type { ClassPlan, SectionKind } from '../plan';
 
 /** What a teacher asks of a proposal besides what the group needs. */
@@ -82,7 +83,12 @@ export interface Reason {
 export interface Proposal {
 	plan: ClassPlan;
 	analysis: Analysis;
-	parts: CostParts;
+	/** What it costs by the parts of the piecewise search; null for a class that was put together as a whole. */
+	parts: CostParts | null;
+	/** What it is worth as a class, where it was put together as a whole. */
+	worth: Worth | null;
+	/** What it tells, in some lines; none for what fills up a class. */
+	story: string[];
 	cost: number;
 	reasons: Reason[];
 	/** Seconds lost between blocks. */

@@ -33,7 +33,8 @@ export function reasonsFor(
 	}));
 }
 
-function because(
+/** Why an item is where it is, the weightiest first. */
+export function because(
 	taught: TimedItem,
 	index: number,
 	{ timeline, context, orbit: whole }: Analysis,

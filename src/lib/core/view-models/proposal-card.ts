@@ -1,6 +1,6 @@
 import { needsAttention, type Analysis } from '../checks';
 import { formatDuration, positionChanges } from '../clock';
-import type { CostParts, Reason } from '../propose';
+import type { CostParts, Proposal, Worth } from '../propose';
 import { SECTION_NAME } from '../plan';
 import { percentOf } from './before-after';
 import { classRing, type RingSector } from './ring';
@@ -15,7 +15,9 @@ export interface ProposalCard {
 		name: string;
 		items: { id: string; name: string; because: string; nearly: string }[];
 	}[];
-	/** What it costs by the parts of the objective, the weightiest first; nothing that costs nothing. */
+	/** What the class tells, in some lines. */
+	story: string[];
+	/** What it is worth or costs by the parts of the objective, the weightiest first; nothing that counts for nothing. */
 	costs: { label: string; points: string }[];
 }
 
@@ -28,13 +30,42 @@ const PART_WORDS: Record<keyof CostParts, string> = {
 	dose: 'doses away from the usual ones',
 	rules: 'rules of order and wishes'
 };
+const WORTH_WORDS: Partial<Record<keyof Worth['parts'], string>> = {
+	prepared: 'what is intense is prepared',
+	twoBefore: 'easier likenesses come first',
+	linked: 'sides run in chains',
+	theme: 'it keeps to its themes',
+	returns: 'movements that come once',
+	further: 'what comes back goes further',
+	movedFirst: 'moved before held',
+	noFarTravel: 'from the floor to the feet at once',
+	carriedOver: 'themes go on in another position',
+	noCopy: 'neighbours that do the same',
+	opensEven: 'it opens on both sides',
+	fewTissues: 'few tissues, enough of each',
+	way: 'time on the way',
+	peak: 'the peak is own strength for a purpose',
+	sets: 'strength in sets',
+	letsGo: 'something lets go after what is heavy',
+	spoken: 'words and pauses',
+	longChain: 'long chains',
+	badLink: 'links that do not link',
+	copyInARow: 'the same again at once',
+	tooOften: 'too often the same',
+	rests: 'rests in a row',
+	aimless: 'resets after nothing heavy',
+	hops: 'there and back again',
+	travel: 'many changes of position',
+	oneSided: 'few directions',
+	kit: 'many kinds of kit'
+};
 /** Fewer points than this are not worth a line. */
 const LEAST_POINTS = 0.05;
 
 /** A proposed class as its card shows it. */
 export function proposalCard(
 	analysis: Analysis,
-	proposed: { reasons: readonly Reason[]; parts: CostParts; lostSeconds: number }
+	proposed: Pick<Proposal, 'reasons' | 'parts' | 'worth' | 'story' | 'lostSeconds'>
 ): ProposalCard {
 	const { timeline, context, orbit, balance, findings } = analysis;
 	const why = new Map(proposed.reasons.map((reason) => [reason.itemId, reason]));
@@ -65,10 +96,24 @@ export function proposalCard(
 						};
 					})
 			})),
-		costs: (Object.keys(PART_WORDS) as (keyof CostParts)[])
-			.map((part) => ({ label: PART_WORDS[part], points: proposed.parts[part] }))
-			.filter(({ points }) => points >= LEAST_POINTS)
-			.sort((a, b) => b.points - a.points)
+		story: proposed.story,
+		costs: pointsOf(proposed)
+			.filter(({ points }) => Math.abs(points) >= LEAST_POINTS)
+			.sort((a, b) => Math.abs(b.points) - Math.abs(a.points))
 			.map(({ label, points }) => ({ label, points: points.toFixed(1) }))
 	};
+}
+
+/** What each part counts: what a whole class is worth by it, or what a filled one costs. */
+function pointsOf({ parts, worth }: Pick<Proposal, 'parts' | 'worth'>): { label: string; points: number }[] {
+	if (worth)
+		return (Object.keys(WORTH_WORDS) as (keyof Worth['parts'])[]).map((part) => ({
+			label: WORTH_WORDS[part]!,
+			points: worth.parts[part]
+		}));
+	if (!parts) return [];
+	return (Object.keys(PART_WORDS) as (keyof CostParts)[]).map((part) => ({
+		label: PART_WORDS[part],
+		points: parts[part]
+	}));
 }

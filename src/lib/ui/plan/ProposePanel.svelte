@@ -179,6 +179,11 @@
 							</div>
 						{/each}
 					</dl>
+					{#if card.story.length}
+						<ul class="story">
+							{#each card.story as line, index (index)}<li>{line}</li>{/each}
+						</ul>
+					{/if}
 					<button
 						type="button"
 						class="why"
@@ -199,7 +204,7 @@
 						</ul>
 					{/each}
 					{#if open === number && card.costs.length}
-						<h4>What it costs, points</h4>
+						<h4>Points of its parts</h4>
 						<ul>
 							{#each card.costs as { label, points }, index (index)}<li>{points} {label}</li>{/each}
 						</ul>

@@ -1,0 +1,352 @@
+import { DIRECTIONS } from '../../anatomy';
+import { clock, timedItems, type Timeline } from '../../clock';
+import type { Group } from '../../group';
+import type { FindMovement } from '../../movement';
+
+import type { PaceModel } from '../../pace';
+import { blocksOf, type ClassPlan } from '../../plan';
+import {
+	FELT_DEMAND,
+	GUARDS,
+	HEAVY_DEMAND,
+	INTENSE,
+	LEAST_ENTROPY,
+	LIKE,
+	LONGEST_CHAIN,
+	MOST_KIT_KINDS,
+	MOST_VISITS,
+	TERMS,
+	WIND_DOWN_FROM,
+	type GuardId,
+	type TermId
+} from './amounts';
+import { stepsOf, type Reading, type Step } from './steps';
+import { Kinds, PARTS } from './traits';
+
+/** What a class is worth: points in all, and of each part. */
+export interface Worth {
+	total: number;
+	parts: Record<TermId | GuardId, number>;
+}
+
+/** Reads a plan for the objective. */
+export function readingOf(
+	plan: ClassPlan,
+	find: FindMovement,
+	group: Pick<Group, 'purposes'> | null,
+	pace?: PaceModel
+): Reading {
+	const timeline = clock(plan, find, pace);
+	const items = timedItems(plan, find, timeline);
+	const kinds = new Kinds(items.map(({ movement }) => movement));
+	return {
+		kinds,
+		steps: stepsOf(plan, items, timeline.totalSeconds, kinds),
+		wordsBefore: wordsBefore(plan),
+		way: wayShare(timeline),
+		purposes: new Set(group?.purposes ?? [])
+	};
+}
+
+/** What a plan is worth as a class, in points; more is better. */
+export function worthOf(
+	plan: ClassPlan,
+	find: FindMovement,
+	group: Pick<Group, 'purposes'> | null,
+	pace?: PaceModel
+): Worth {
+	return worth(readingOf(plan, find, group, pace));
+}
+
+function wayShare({ entries, totalSeconds }: Timeline): number {
+	const lost = entries.filter(({ phase }) => phase === 'move' || phase === 'fetch');
+	return lost.reduce((sum, e) => sum + e.toSeconds - e.fromSeconds, 0) / Math.max(1, totalSeconds);
+}
+
+function wordsBefore(plan: ClassPlan): number[] {
+	const words: number[] = [];
+	let steps = 0;
+	for (const { block } of blocksOf(plan)) {
+		if (block.kind === 'talk') words.push(steps);
+		else if (block.kind === 'item') steps += 1;
+		else if (block.kind !== 'test') steps += block.items.length;
+	}
+	return words;
+}
+
+/** What a class is worth, from its reading. */
+export function worth(reading: Reading): Worth {
+	const { steps } = reading;
+	const parts = {} as Worth['parts'];
+	if (steps.length === 0) {
+		for (const id of [...Object.keys(TERMS), ...Object.keys(GUARDS)] as (TermId | GuardId)[]) parts[id] = 0;
+		return { total: 0, parts };
+	}
+	const values = termsOf(reading);
+	const counts = guardsOf(reading);
+	for (const [id, { points, cap }] of Object.entries(TERMS) as [TermId, (typeof TERMS)[TermId]][])
+		parts[id] = points * Math.min(cap, values[id]);
+	for (const [id, { points, most }] of Object.entries(GUARDS) as [GuardId, (typeof GUARDS)[GuardId]][])
+		parts[id] = -Math.min(most, points * Math.max(0, counts[id]));
+	return { total: Object.values(parts).reduce((sum, part) => sum + part, 0), parts };
+}
+
+const mean = (values: readonly number[]) => {
+	let sum = 0;
+	for (const value of values) sum += value;
+	return values.length ? sum / values.length : 0;
+};
+
+/** The terms, each as the number that is weighted; what each means stands beside its points. */
+function termsOf({ steps, kinds, wordsBefore, way, purposes }: Reading): Record<TermId, number> {
+	const n = steps.length;
+	const joints = Math.max(1, n - 1);
+	const { overall, near } = similarities(steps, kinds);
+	return {
+		prepared: prepared(steps),
+		twoBefore: twoBefore(steps, kinds),
+		linked: mean(steps.filter((s) => s.traits.sided).map((s) => Number(s.linked))),
+		theme: near - overall,
+		returns: -new Set(steps.map((s) => s.traits.kind)).size / n,
+		further: further(steps, kinds),
+		movedFirst: movedFirst(steps, kinds),
+		noFarTravel: -joined(steps, (a, b) => Math.abs(a.traits.level - b.traits.level) >= 2) / joints,
+		carriedOver: carriedOver(steps, kinds, overall),
+		noCopy: -joined(steps, (a, b) => isCopy(a, b, kinds)) / joints,
+		opensEven: Number(!steps[0]!.traits.sided),
+		fewTissues: fewTissues(steps),
+		way: -way,
+		peak: peakOf(steps, purposes),
+		sets: mean(steps.filter((s) => s.traits.strong && s.section !== 'warm').map((s) => Number(s.sets > 1))),
+		letsGo: letsGo(steps),
+		spoken: spoken(steps, wordsBefore)
+	};
+}
+
+/** Mean likeness of all pairs, and of those that are one to three apart. */
+function similarities(steps: readonly Step[], kinds: Kinds): { overall: number; near: number } {
+	let [all, near, pairs, nearPairs] = [0, 0, 0, 0];
+	for (let i = 0; i < steps.length; i++)
+		for (let j = i + 1; j < steps.length; j++) {
+			const s = kinds.alike(steps[i]!.traits.kind, steps[j]!.traits.kind);
+			all += s;
+			pairs += 1;
+			if (j - i > 3) continue;
+			near += s;
+			nearPairs += 1;
+		}
+	return { overall: pairs ? all / pairs : 0, near: nearPairs ? near / nearPairs : 0 };
+}
+
+/** How many neighbours are so. */
+function joined(steps: readonly Step[], is: (a: Step, b: Step) => boolean): number {
+	let count = 0;
+	for (let i = 1; i < steps.length; i++) if (is(steps[i - 1]!, steps[i]!)) count += 1;
+	return count;
+}
+
+/** Intense steps; where a class has none, its most intense. */
+function intenseOf(steps: readonly Step[]): number[] {
+	const most = Math.max(...steps.map((s) => s.traits.form.intensity));
+	const from = Math.min(INTENSE, most);
+	return steps.flatMap((s, i) => (s.traits.form.intensity >= from && !s.traits.rest ? [i] : []));
+}
+
+function prepared(steps: readonly Step[]): number {
+	let [wanting, met] = [0, 0];
+	for (const i of intenseOf(steps)) {
+		const { asks } = steps[i]!.traits;
+		if (asks.size === 0) continue;
+		wanting += 1;
+		for (let j = 0; j < i; j++)
+			if (asks.has(steps[j]!.traits.movement.slug)) {
+				met += 1;
+				break;
+			}
+	}
+	return (met + 0.5) / (wanting + 1);
+}
+
+function twoBefore(steps: readonly Step[], kinds: Kinds): number {
+	return mean(
+		intenseOf(steps).map((i) => {
+			const deep = steps[i]!.traits;
+			const before = new Set<number>();
+			for (let j = 0; j < i && before.size < 2; j++) {
+				const s = steps[j]!.traits;
+				const easier = s.demand < deep.demand || (s.demand === deep.demand && s.rank <= deep.rank);
+				if (s.kind !== deep.kind && easier && kinds.isRelated(s.kind, deep.kind)) before.add(s.kind);
+			}
+			return before.size / 2;
+		})
+	);
+}
+
+function further(steps: readonly Step[], kinds: Kinds): number {
+	let [pairs, rises, falls] = [0, 0, 0];
+	for (let i = 0; i < steps.length; i++) {
+		const a = steps[i]!.traits;
+		if (a.rest) continue;
+		for (let j = i + 1; j < steps.length; j++) {
+			const b = steps[j]!.traits;
+			if (b.rest || kinds.alike(a.kind, b.kind) < LIKE.alike) continue;
+			pairs += 1;
+			if (steps[j]!.at >= WIND_DOWN_FROM) continue;
+			if (b.demand - a.demand > FELT_DEMAND) rises += 1;
+			else if (a.demand - b.demand > FELT_DEMAND) falls += 1;
+		}
+	}
+	return (rises - falls) / (pairs + 2);
+}
+
+function movedFirst(steps: readonly Step[], kinds: Kinds): number {
+	let [held, moved] = [0, 0];
+	for (let i = 0; i < steps.length; i++) {
+		const { rank, kind } = steps[i]!.traits;
+		if (rank !== 1 && rank !== 2) continue;
+		held += 1;
+		for (let j = 0; j < i; j++) {
+			const before = steps[j]!.traits;
+			if (before.rank === 0 && kinds.isRelated(before.kind, kind)) {
+				moved += 1;
+				break;
+			}
+		}
+	}
+	return held ? moved / held : 0;
+}
+
+function carriedOver(steps: readonly Step[], kinds: Kinds, overall: number): number {
+	let [sum, changes] = [0, 0];
+	for (let i = 1; i < steps.length; i++) {
+		const [a, b] = [steps[i - 1]!.traits, steps[i]!.traits];
+		if (a.movement.position === b.movement.position) continue;
+		sum += kinds.alike(a.kind, b.kind);
+		changes += 1;
+	}
+	return changes ? sum / changes - overall : 0;
+}
+
+function isCopy(a: Step, b: Step, kinds: Kinds): boolean {
+	return (
+		a.unit !== b.unit &&
+		kinds.alike(a.traits.kind, b.traits.kind) >= LIKE.copy &&
+		a.traits.movement.position === b.traits.movement.position &&
+		a.traits.mode === b.traits.mode &&
+		b.traits.demand - a.traits.demand <= FELT_DEMAND
+	);
+}
+
+function fewTissues(steps: readonly Step[]): number {
+	const seconds = new Array<number>(PARTS).fill(0);
+	let all = 0;
+	for (const { traits, seconds: own } of steps)
+		for (const part of traits.parts) {
+			seconds[part]! += own;
+			all += own;
+		}
+	const most = seconds.sort((a, b) => b - a);
+	return all ? (most[0]! + most[1]! + most[2]!) / all : 0;
+}
+
+/** 1 where the most demanding step is own work for the group’s purposes in the peak, less for what is missing of that. */
+function peakOf(steps: readonly Step[], purposes: ReadonlySet<string>): number {
+	const most = Math.max(...steps.map((s) => s.traits.demand));
+	const top = steps.filter((s) => s.section === 'peak' && s.traits.demand >= most - FELT_DEMAND);
+	if (!top.length) return 0;
+	const own = top.some((s) => s.traits.strong);
+	const serves =
+		purposes.size === 0 || top.some((s) => s.traits.movement.purposes.some((p) => purposes.has(p)));
+	return (1 + Number(own) + Number(serves)) / 3;
+}
+
+/** The share of heavy ends of blocks after which something easier or a pause comes at once. */
+function letsGo(steps: readonly Step[]): number {
+	let [ends, eased] = [0, 0];
+	for (let i = 0; i + 1 < steps.length; i++) {
+		const s = steps[i]!;
+		const next = steps[i + 1]!;
+		if (s.traits.demand < HEAVY_DEMAND || next.unit === s.unit) continue;
+		ends += 1;
+		if (next.traits.demand <= 2 || next.traits.reset || s.noticed > 0) eased += 1;
+	}
+	return ends ? eased / ends : 1;
+}
+
+/** Words at the beginning, on the way and at the end, and two pauses: the share of these five that is there. */
+function spoken(steps: readonly Step[], wordsBefore: readonly number[]): number {
+	const n = steps.length;
+	const begins = wordsBefore.some((before) => before <= 1);
+	const ends = wordsBefore.some((before) => before >= n - 1 && before > 1);
+	const on = wordsBefore.some((before) => before > 1 && before < n - 1);
+	const pauses = Math.min(2, steps.filter((s) => s.noticed > 0).length);
+	return (Number(begins) + Number(ends) + Number(on) + pauses) / 5;
+}
+
+/** How often each guard is passed. */
+function guardsOf({ steps, kinds }: Reading): Record<GuardId, number> {
+	const n = steps.length;
+	const inUnit = new Map<number, number>();
+	const visits = new Map<number, number>();
+	const kit = new Set<string>();
+	let [restsBefore, aimless, hops] = [0, 0, 0];
+	for (let i = 0; i < n; i++) {
+		const { unit, traits, noticed } = steps[i]!;
+		inUnit.set(unit, (inUnit.get(unit) ?? 0) + 1);
+		if (!traits.rest) visits.set(traits.kind, (visits.get(traits.kind) ?? 0) + 1);
+		else if (i < n - 1) restsBefore += 1;
+		for (const kind of traits.kit) kit.add(kind);
+		// a reset after nothing heavy, or after a reset; with a pause it is the pause
+		if (
+			!noticed &&
+			traits.reset &&
+			traits.demand <= 2 &&
+			i > 0 &&
+			i < n - 1 &&
+			steps[i]!.section !== 'warm'
+		) {
+			const before = steps[i - 1]!.traits;
+			if (before.reset || before.demand < INTENSE) aimless += 1;
+		}
+		const [a, b] = [traits.movement.position, steps[i + 1]?.traits.movement.position];
+		if (b && a !== b && i + 2 < n)
+			if (steps[i + 2]!.traits.movement.position === a || steps[i + 3]?.traits.movement.position === a)
+				hops += 1;
+	}
+	let [tooLong, tooOften] = [0, 0];
+	for (const count of inUnit.values()) tooLong += Math.max(0, count - LONGEST_CHAIN);
+	for (const count of visits.values()) tooOften += Math.max(0, count - MOST_VISITS);
+	const changes = joined(steps, (a, b) => a.traits.movement.position !== b.traits.movement.position);
+	return {
+		longChain: tooLong,
+		badLink: joined(steps, (a, b) => a.unit === b.unit && !kinds.canLink(a.traits.kind, b.traits.kind)),
+		copyInARow: joined(
+			steps,
+			(a, b) =>
+				a.traits.kind === b.traits.kind &&
+				b.traits.demand - a.traits.demand <= FELT_DEMAND &&
+				b.traits.rank <= a.traits.rank
+		),
+		tooOften,
+		rests:
+			joined(steps, (a, b) => a.traits.rest && b.traits.rest) + Math.max(0, restsBefore - Math.max(2, n / 5)),
+		aimless: aimless - n / 10,
+		hops: hops - n / 10,
+		travel: changes - (n - 1) / 2,
+		oneSided: 10 * (LEAST_ENTROPY - directionEntropy(steps)),
+		kit: kit.size - MOST_KIT_KINDS
+	};
+}
+
+/** Entropy (nats) of the direction time. */
+function directionEntropy(steps: readonly Step[]): number {
+	const seconds = DIRECTIONS.map(() => 0);
+	let all = 0;
+	for (const { traits, seconds: own } of steps)
+		for (let d = 0; d < seconds.length; d++) {
+			seconds[d]! += traits.directions[d]! * own;
+			all += traits.directions[d]! * own;
+		}
+	if (!all) return LEAST_ENTROPY;
+	return -seconds.reduce((sum, s) => (s > 0 ? sum + (s / all) * Math.log(s / all) : sum), 0);
+}
