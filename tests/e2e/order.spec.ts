@@ -3,7 +3,7 @@ import { addByKey, arrive, expect, newPlan, open, reload, saved, seriousFindings
 test('a finding is on purpose: it says no more, keeps the reason, and can be asked again', async ({
 	page
 }) => {
-	await newPlan(page, 'Lamp Room', '2030-05-01');
+	await newPlan(page, 'First Tide', '2030-05-04');
 	await addByKey(page, 'happy baby');
 	const checks = page.getByRole('complementary');
 	const finding = checks
@@ -25,7 +25,7 @@ test('a check is silenced in all classes with a reason, is listed under Style, a
 	page
 }) => {
 	const message = 'the class ends with Happy baby, not with rest';
-	await newPlan(page, 'Lamp Room', '2030-05-08');
+	await newPlan(page, 'First Tide', '2030-05-11');
 	await addByKey(page, 'happy baby');
 	const checks = page.getByRole('complementary');
 	const finding = checks.getByRole('listitem').filter({ hasText: message });
@@ -34,7 +34,7 @@ test('a check is silenced in all classes with a reason, is listed under Style, a
 	await finding.getByText('In all of my classes').click();
 	await finding.getByRole('button', { name: 'Say no more' }).click();
 	await expect(checks.getByText('1 on purpose')).toBeVisible();
-	await newPlan(page, 'Lamp Room', '2030-05-15');
+	await newPlan(page, 'First Tide', '2030-05-18');
 	await addByKey(page, 'happy baby');
 	await expect(checks.getByText('1 on purpose')).toBeVisible();
 	await expect(checks.getByText(message)).toBeHidden();
