@@ -1,9 +1,8 @@
 import { formOf, WORKING_MODES, type Purpose } from '../movement';
+import { purposesWanted } from '../rules';
 import { itemForRoom } from './help';
 import type { Check, CheckContext } from './types';
 
-/** So many of a group's purposes belong into the build and the peak of a class of this length, and in proportion. */
-const FULL = { purposes: 3, seconds: 2700 };
 /** Below this a class is a set for one thing. */
 const FROM_SECONDS = 1200;
 
@@ -13,8 +12,7 @@ const BEGUN = 3;
 /** How many purposes the class should serve. Common practice, no source. */
 function wanted({ plan, group }: CheckContext): number {
 	if (!group || plan.lengthSeconds < FROM_SECONDS) return 0;
-	const inProportion = Math.floor((FULL.purposes * plan.lengthSeconds) / FULL.seconds);
-	return Math.min(group.purposes.length, FULL.purposes, Math.max(1, inProportion));
+	return purposesWanted(group.purposes.length, plan.lengthSeconds);
 }
 
 /** Purposes of the group that nothing serves by own work in the build and the peak. */

@@ -1,7 +1,7 @@
 import { array, number, object, string } from 'yup';
 import { DIRECTIONS } from '../anatomy';
 import { MOST_CHANGEOVER_MINUTES } from '../calendar';
-import { CAUTIONS, KIT_KINDS, PURPOSES, rising } from '../movement';
+import { CAUTIONS, KIT_KINDS, purposesSchema, rising } from '../movement';
 import { PLAN_LIMITS } from '../plan';
 import { schemaFaults, type Fault } from '../validation';
 import { eachOnce, oneLine, textOfLines } from '../validation';
@@ -70,13 +70,7 @@ export const groupSchema = object({
 	})
 		.noUnknown()
 		.required(),
-	purposes: array()
-		.of(string().oneOf(PURPOSES).required())
-		.defined()
-		.test(
-			'once',
-			eachOnce((purpose: string) => purpose, 'this purpose is there already')
-		),
+	purposes: purposesSchema,
 	note: textOfLines(PLAN_LIMITS.noteCharacters)
 }).noUnknown();
 

@@ -132,6 +132,15 @@ const form = object({
 	leaveSeconds: number().integer().min(0).max(60).required()
 }).noUnknown();
 
+/** Purposes, each once. */
+export const purposesSchema = array()
+	.of(string().oneOf(PURPOSES).required())
+	.defined()
+	.test(
+		'once',
+		eachOnce((purpose: string) => purpose, 'this purpose is there already')
+	);
+
 const words = textOfLines;
 const slugs = array().of(string().matches(SLUG, '${path} must be a slug').required()).max(12).defined();
 export const movementSchema = object({
@@ -147,13 +156,7 @@ export const movementSchema = object({
 	families: array().of(string().oneOf(FAMILIES).required()).defined(),
 	modes: array().of(string().oneOf(MODES).required()).min(1).required(),
 	action: actionProfile.required(),
-	purposes: array()
-		.of(string().oneOf(PURPOSES).required())
-		.defined()
-		.test(
-			'once',
-			eachOnce((purpose: string) => purpose, 'this purpose is there already')
-		),
+	purposes: purposesSchema,
 	felt: oneLine(120).optional(),
 	breath: object({ in: oneLine(120).required(), out: oneLine(120).required() })
 		.noUnknown()

@@ -91,3 +91,12 @@ export const countsAsStrength = (effort: number, mode: Mode): boolean =>
 
 /** Whether work done so counts towards {@link WARM_AFTER_SECONDS}. */
 export const isWarming = (form: Intensity, mode: Mode): boolean => WARMING_MODES.has(mode) && !isDeep(form);
+
+/** So many of a group's purposes belong into the build and the peak of a class of this length, and in proportion. Common practice, no source. */
+const PURPOSES = { most: 3, fullSeconds: 2700 };
+
+/** How many of so many purposes a class should serve; at least one. */
+export function purposesWanted(purposes: number, lengthSeconds: number): number {
+	const inProportion = Math.floor((PURPOSES.most * lengthSeconds) / PURPOSES.fullSeconds);
+	return Math.min(purposes, PURPOSES.most, Math.max(1, inProportion));
+}

@@ -6,7 +6,8 @@ import { optionsFor } from '../options';
 import { seededRandom } from '../random';
 import type { ProposeContext, Wishes } from '../types';
 import { materialOf } from './material';
-import { begin, improved, shelvesOf, type Task } from './search';
+import type { Task } from './asked';
+import { begin, improved, shelvesOf } from './search';
 import { storyOf, type Story } from './story';
 import { written } from './write';
 
