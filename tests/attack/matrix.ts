@@ -6,8 +6,10 @@ import { pathOf, type Attacked } from './setting';
 const OPEN = new Set(['/sign-in', '/sign-up', '/calendar/[secret]']);
 /** Pages that only lead on to another one. */
 const LEADING_ON = new Set(['/sign-out']);
+/** The place in it is a check: everybody silences it for themselves alone. */
+const EVERYBODYS = new Set(['/api/silenced/[check]']);
 /** What every studio may open: the places in it are not of a studio, or it has none. */
-const ofStudio = (route: string) => route.includes('[') && !OPEN.has(route);
+const ofStudio = (route: string) => route.includes('[') && !OPEN.has(route) && !EVERYBODYS.has(route);
 
 /** The fields that actions take, with what the owner has. */
 const fields = ({ ids }: Attacked): Record<string, string> => ({
