@@ -56,12 +56,10 @@ const OF_ANY_SHAPE: ReadonlySet<Purpose> = new Set(['reset', 'rest', 'floor sitt
 export function leadsUpTo(before: TimedItem, deep: TimedItem): boolean {
 	if (prepares(before.movement, deep.movement)) return true;
 	if (before.form.intensity >= deep.form.intensity) return false;
-	const asked = [...lengthened(deep), ...working(deep)];
+	const { purposes } = deep.movement;
+	if (!before.movement.purposes.some((p) => !OF_ANY_SHAPE.has(p) && purposes.includes(p))) return false;
 	const given = new Set<string>([...lengthened(before), ...working(before)]);
-	return (
-		asked.some((part) => given.has(part)) &&
-		before.movement.purposes.some((p) => !OF_ANY_SHAPE.has(p) && deep.movement.purposes.includes(p))
-	);
+	return [...lengthened(deep), ...working(deep)].some((part) => given.has(part));
 }
 
 /** Tissues that either leg lengthens in an item. */
