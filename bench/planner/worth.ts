@@ -20,8 +20,8 @@ const worthOfClass = ({ plan, group }: TaughtClass) => worthOf(plan, findMovemen
 export function knowsAClass(line: Line): void {
 	const classes = taughtClasses();
 	for (const [half, what] of [
-		[0, 'looked at'],
-		[1, 'kept apart']
+		[0, 'one half'],
+		[1, 'the other half']
 	] as const) {
 		const own = classes
 			.filter((_, i) => i % 2 === half)

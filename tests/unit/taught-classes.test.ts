@@ -1,6 +1,6 @@
 /**
  * Classes written by hand as a good teacher would teach them: what the checks find in them is a false alarm, or at most
- * worth knowing. docs/checks.md keeps the figures.
+ * worth knowing. Checks and classes were put right together, so it says nothing of classes by somebody else. docs/checks.md keeps the figures.
  */
 import { describe, expect, it } from 'vitest';
 import { readTaught, taughtClasses } from '../../bench/planner/taught/read';

@@ -1,5 +1,4 @@
-import { itemKit, kitAtHand, shortageInWords } from '../substitution';
-import { howWithoutKit, movementWithoutKit } from '../substitution';
+import { howWithoutKit, itemKit, kitAtHand, movementWithoutKit, shortageInWords } from '../substitution';
 import { modesOf } from '../movement';
 import { newItem } from '../plan';
 import { formEdit } from './help';
