@@ -8,8 +8,10 @@ import { CHECKS } from './registry';
 import {
 	SEVERITIES,
 	type CheckContext,
+	type CheckMeta,
 	type Finding,
 	type Repair,
+	type Report,
 	type PlanContext,
 	type SilencedFinding
 } from './types';
@@ -61,26 +63,25 @@ export function runChecks(
 	const everywhere = context.silencedChecks ?? [];
 	for (const { meta, check } of CHECKS) {
 		if (only && !only.has(meta.id)) continue;
+		/** Findings of this check by what they have in common, each list in the order of the class. */
+		const ofOneCause = new Map<unknown, Finding[]>();
 		for (const report of check(context)) {
-			const where = report.where ?? {};
-			const finding: Finding = {
-				checkId: meta.id,
-				severity: report.severity ?? meta.severity,
-				message: report.message,
-				where,
-				places: Object.keys(where).length ? [where] : [],
-				cause: report.cause ?? where.itemId ?? where.blockId ?? String(report.data?.direction ?? ''),
-				data: report.data ?? {},
-				repairable: report.repairable ?? meta.canRepair
-			};
+			const finding = findingOf(report, meta);
 			const inClass = here.find(
 				(s) => s.check === meta.id && (s.itemId === undefined || s.itemId === finding.where.itemId)
 			);
 			const silence = inClass ?? everywhere.find((s) => s.check === meta.id);
-			if (silence && !meta.neverSilent) silenced.push({ finding, reason: silence.reason, forGood: !inClass });
-			else if (report.cause === undefined) found.push(finding);
-			else joined(found, finding, context);
+			if (silence && !meta.neverSilent) {
+				silenced.push({ finding, reason: silence.reason, forGood: !inClass });
+				continue;
+			}
+			// what names no cause stands alone
+			const key = report.cause === undefined ? finding : `${finding.severity} ${finding.cause}`;
+			const same = ofOneCause.get(key);
+			if (same) same.push(finding);
+			else ofOneCause.set(key, [finding]);
 		}
+		for (const same of ofOneCause.values()) found.push(joined(same, context));
 	}
 	return {
 		findings: SEVERITIES.flatMap((severity) => found.filter((finding) => finding.severity === severity)),
@@ -88,34 +89,42 @@ export function runChecks(
 	};
 }
 
+function findingOf(report: Report, meta: CheckMeta): Finding {
+	const where = report.where ?? {};
+	return {
+		checkId: meta.id,
+		severity: report.severity ?? meta.severity,
+		message: report.message,
+		where,
+		places: Object.keys(where).length ? [where] : [],
+		cause: report.cause ?? where.itemId ?? where.blockId ?? String(report.data?.direction ?? ''),
+		data: report.data ?? {},
+		repairable: report.repairable ?? meta.canRepair
+	};
+}
+
 /** Other places of a cause that are named; more are counted. */
 const NAMED_PLACES = 3;
-/** How a message ends that names other places. */
-const OTHER_PLACES = / \((also [^)]*|\d+ times)\)$/;
 
-/** Puts a finding to what its check found of the same cause already, or behind everything as a finding of its own. */
-function joined(found: Finding[], finding: Finding, { find }: CheckContext): void {
-	const same = found.find(
-		(other) =>
-			other.checkId === finding.checkId &&
-			other.cause === finding.cause &&
-			other.severity === finding.severity
+/** One finding for all places of a cause: the first, with the others named behind it. */
+function joined([first, ...others]: Finding[], { find }: CheckContext): Finding {
+	const finding = first as Finding;
+	if (others.length === 0) return finding;
+	const places = [finding, ...others].flatMap((one) => one.places);
+	const slugs = [...new Set(others.map(({ data }) => String(data.movement ?? '')))].filter(
+		(slug) => slug && slug !== finding.data.movement
 	);
-	if (!same) {
-		found.push(finding);
-		return;
-	}
-	same.places.push(...finding.places);
-	const first = String(same.data.movement);
-	const slugs = [...String(same.data.also ?? '').split(' '), String(finding.data.movement ?? '')];
-	const others = [...new Set(slugs)].filter((slug) => slug && slug !== first);
-	same.data.also = others.join(' ');
-	const names = others.map((slug) => find(slug)?.english ?? slug);
+	const names = slugs.map((slug) => find(slug)?.english ?? slug);
 	const more = names.length > NAMED_PLACES ? ` and ${names.length - NAMED_PLACES} more` : '';
 	const also = names.length
 		? `also ${names.slice(0, NAMED_PLACES).join(', ')}${more}`
-		: `${same.places.length} times`;
-	same.message = `${same.message.replace(OTHER_PLACES, '')} (${also})`;
+		: `${places.length} times`;
+	return {
+		...finding,
+		message: `${finding.message} (${also})`,
+		places,
+		data: { ...finding.data, also: slugs.join(' ') }
+	};
 }
 
 /** What a repair changes: the plan after it, read, and what came and went. */

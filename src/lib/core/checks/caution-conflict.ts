@@ -19,9 +19,10 @@ export const cautionConflict: Check = {
 	},
 	check({ items, group, find }) {
 		if (!group) return [];
-		return items.flatMap((taught) =>
-			group.cautions.flatMap(({ caution, people }): Report[] => {
-				const { item, movement, blockId, startSeconds } = taught;
+		return items.flatMap((taught) => {
+			const { item, movement, blockId, startSeconds } = taught;
+			if (movement.cautions.length === 0) return [];
+			return group.cautions.flatMap(({ caution, people }): Report[] => {
 				const verdict = suits(movement, item.form, caution);
 				if (verdict.kind === 'fine' || verdict.kind === 'in this form') return [];
 				const where = { itemId: item.id, blockId, atSeconds: startSeconds };
@@ -66,8 +67,8 @@ export const cautionConflict: Check = {
 				return [
 					{ message, severity, where, data, repairable: refused !== null, ...(cause ? { cause } : {}) }
 				];
-			})
-		);
+			});
+		});
 	},
 	repair(finding, { items, catalogue, group, plan, find }) {
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);

@@ -1,4 +1,4 @@
-import type { LegAction, MuscleGroup, Tissue } from '../anatomy';
+import type { ActionProfile, LegAction, MuscleGroup, Tissue } from '../anatomy';
 import { isSymmetrical, TISSUES } from '../anatomy';
 import { actionOf, WORKING_MODES, type FormId, type Mode, type Movement, type Purpose } from '../movement';
 import {
@@ -39,14 +39,23 @@ export function legsOf({ movement, form, item }: TimedItem): [LegAction, LegActi
 /** Whether an item is given on two sides. */
 export const isSided = ({ movement }: TimedItem): boolean => !isSymmetrical(movement.action);
 
+/** What makes a movement ready, and what it is called elsewhere; worked out once for each. */
+const readiness = new WeakMap<Movement, { readyBy: Set<string>; kin: Set<string> }>();
+
+function readinessOf(movement: Movement) {
+	let known = readiness.get(movement);
+	if (!known) {
+		const { slug, preparations, kin } = movement;
+		known = { readyBy: new Set([slug, ...preparations]), kin: new Set(kin) };
+		readiness.set(movement, known);
+	}
+	return known;
+}
+
 /** Whether a movement makes another one ready: it is named so, or is the same shape, also under another name. */
 export function prepares(before: Movement, deep: Movement): boolean {
-	const same = (a: Movement, b: string) => a.slug === b || a.kin.includes(b);
-	return (
-		same(before, deep.slug) ||
-		deep.kin.includes(before.slug) ||
-		deep.preparations.some((slug) => same(before, slug))
-	);
+	const { readyBy, kin } = readinessOf(deep);
+	return readyBy.has(before.slug) || kin.has(before.slug) || before.kin.some((slug) => readyBy.has(slug));
 }
 
 /** Purposes that say what a movement is for in the class, and nothing of the hip. */
@@ -58,20 +67,40 @@ export function leadsUpTo(before: TimedItem, deep: TimedItem): boolean {
 	if (before.form.intensity >= deep.form.intensity) return false;
 	const { purposes } = deep.movement;
 	if (!before.movement.purposes.some((p) => !OF_ANY_SHAPE.has(p) && purposes.includes(p))) return false;
-	const given = new Set<string>([...lengthened(before), ...working(before)]);
-	return [...lengthened(deep), ...working(deep)].some((part) => given.has(part));
+	const parts = [lengthened(deep), working(deep)];
+	return [lengthened(before), working(before)].some((given) => parts.some((wanted) => shares(given, wanted)));
+}
+
+/** What the legs lengthen and work in angles, worked out once for each. */
+const legParts = new WeakMap<ActionProfile, { lengthens: Set<Tissue>; works: Set<MuscleGroup> }>();
+
+function partsOf({ movement, form, item }: TimedItem) {
+	const action = actionOf(movement, form, item.mode);
+	let known = legParts.get(action);
+	if (!known) {
+		const legs = isSymmetrical(action) ? [action.both] : [action.lead, action.trail];
+		known = {
+			lengthens: new Set(legs.flatMap((leg) => leg.lengthens)),
+			works: new Set(legs.flatMap((leg) => leg.works))
+		};
+		legParts.set(action, known);
+	}
+	return known;
+}
+
+function shares(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
+	for (const one of a) if (b.has(one)) return true;
+	return false;
 }
 
 /** Tissues that either leg lengthens in an item. */
-export function lengthened(taught: TimedItem): Set<Tissue> {
-	return new Set(legsOf(taught).flatMap((leg) => leg.lengthens));
-}
+export const lengthened = (taught: TimedItem): ReadonlySet<Tissue> => partsOf(taught).lengthens;
 
 /** What works in an item; nothing in modes in which the muscles rest. */
-export function working(taught: TimedItem): Set<MuscleGroup> {
-	if (!WORKING_MODES.has(taught.item.mode) || taught.form.effort === 0) return new Set();
-	return new Set(legsOf(taught).flatMap((leg) => leg.works));
+export function working(taught: TimedItem): ReadonlySet<MuscleGroup> {
+	return WORKING_MODES.has(taught.item.mode) && taught.form.effort > 0 ? partsOf(taught).works : NOTHING;
 }
+const NOTHING: ReadonlySet<MuscleGroup> = new Set();
 
 /** Which muscles own a tissue, where the two can be told together: what is stretched there, these can strengthen. */
 export const MUSCLES_OF_TISSUE: Partial<Record<Tissue, readonly MuscleGroup[]>> = {

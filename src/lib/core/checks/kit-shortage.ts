@@ -1,4 +1,4 @@
-import { howWithoutKit, itemKit, kitAtHand, movementWithoutKit, shortageInWords } from '../substitution';
+import { howWithoutKit, itemKit, movementWithoutKit, shortageInWords } from '../substitution';
 import { modesOf } from '../movement';
 import { newItem } from '../plan';
 import { formEdit } from './help';
@@ -15,11 +15,10 @@ export const kitShortage: Check = {
 	},
 	check({ items, group, find }) {
 		if (!group) return [];
-		const atHand = kitAtHand(group);
 		return items.flatMap((taught) => {
 			const { item, movement, blockId, startSeconds } = taught;
 			const how = howWithoutKit(movement);
-			return itemKit(taught, group, find, atHand)
+			return itemKit(taught, group, find)
 				.filter((need) => need.short > 0)
 				.map((need) => ({
 					message: `${movement.english} ${shortageInWords(need)}${need.missing > 0 && how ? `; without: ${how}` : ''}`,
@@ -39,14 +38,13 @@ export const kitShortage: Check = {
 	repair(finding, { items, group, plan, find }) {
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);
 		if (!taught || !group) return null;
-		const atHand = kitAtHand(group);
 		const at = taught.movement.forms.findIndex((f) => f.id === taught.item.form);
 		const enough = taught.movement.forms
 			.map((form, index) => ({ form, apart: Math.abs(index - at) }))
 			.filter(({ form, apart }) => {
 				if (apart === 0) return false;
 				const given = { ...taught, item: { ...taught.item, form: form.id }, form };
-				return itemKit(given, group, find, atHand).every((need) => need.missing === 0);
+				return itemKit(given, group, find).every((need) => need.missing === 0);
 			})
 			.sort((a, b) => a.apart - b.apart);
 		const alike = enough.find(({ form }) => modesOf(taught.movement, form).includes(taught.item.mode));

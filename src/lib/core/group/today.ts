@@ -13,7 +13,14 @@ export const usuallyHere = (group: Group): Here => ({
 	cautions: group.cautions
 });
 
-/** A group as it is today, where somebody counted. */
+const today = new WeakMap<Group, WeakMap<Here, Group>>();
+
+/** A group as it is today, where somebody counted; one and the same object for the same count. */
 export function groupToday(group: Group, here: Here | undefined): Group {
-	return here ? { ...group, size: sizeOf(here), ...here } : group;
+	if (!here) return group;
+	const counted = today.get(group) ?? new WeakMap<Here, Group>();
+	today.set(group, counted);
+	const known = counted.get(here) ?? { ...group, size: sizeOf(here), ...here };
+	counted.set(here, known);
+	return known;
 }
