@@ -1,6 +1,6 @@
 export { alternativesFor, type Alternative } from './alternatives';
 export { isComposed, proposeClasses } from './classes';
-export { compose, USUAL_WORK, type Composed, type Work } from './compose';
+export { compose, standingOf, USUAL_WORK, type Composed, type Work } from './compose';
 export { conflictOf } from './conflict';
 export { Objective } from './cost';
 export { crossed, Population } from './cross';

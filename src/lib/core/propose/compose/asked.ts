@@ -5,24 +5,40 @@ import { purposesWanted } from '../../rules';
 import type { Purpose } from '../../movement';
 import type { TeachingStyle } from '../../style';
 import { worth, type Kinds, type Step } from '../model';
-import { readDraft, type Draft } from './draft';
+import { readDraft, type Draft, type Part } from './draft';
 import { endsUpright } from './material';
-import { STANDING, USUAL_SHARES, type Story } from './story';
+import { sharesOf, standingOf, type Story } from './story';
 
 /** Points, of the same size as those of the model, for what a class asks for besides being one. */
 const ASKED = {
 	/** Per tenth of the class too long or too short. */
 	length: 6,
 	/** Per tenth of the class by which a part is away from its usual share. */
-	share: 0.6,
+	share: 0.8,
 	/** Per tenth of the class by which the time on the feet is outside its range. */
 	standing: 1.2,
 	/** For each purpose of the group that is wanted and missing in build and peak. */
 	purpose: 1.2,
-	/** For a story: the share of build and peak that serves it, up to {@link STORY_SHARE}. */
-	story: 3,
+	/** For each block that no theme has there. */
+	stray: 0.35,
+	/** For each block of the peak that no theme has there, and for each that asks for too little to be there. */
+	strayPeak: 0.8,
+	/** For each block that a theme has fewer than {@link LEAST_OF_THEME}. */
+	theme: 1.2,
+	/** For each two blocks of a theme that stand the other way round. */
+	order: 0.3,
+	/** For a theme of which nothing comes back further. */
+	back: 0.8,
+	/** For a theme that nothing wakes, and one that nothing lets go. */
+	frame: 0.5,
+	/** For a peak in which the first theme does not come to its end. */
+	ownPeak: 2,
 	/** For a direction that is left out. */
-	leftOut: 1.5,
+	leftOut: 2,
+	/** For a first thing that changes sides or wants kit, before people have arrived. */
+	arriving: 0.7,
+	/** For each of two likenesses of the hardest of the peak that do not lead up to it. */
+	ledUp: 0.8,
 	/** For each wish that is not met. */
 	wish: 6,
 	/** For a part that holds nothing though it should. */
@@ -34,25 +50,31 @@ const ASKED = {
 	/** For each strong item that the peak has fewer than two. */
 	peakItems: 1,
 	/** For a warm-up that does not move in two positions. */
-	warm: 1.5,
-	/** For strength of the peak that is not in sets, and for a peak that nothing lets go. */
+	warm: 2,
+	/** For strength of the peak that is not in sets. */
 	peak: 0.8,
-	/** For each point by which the peak asks less than it could. */
+	/** For each point by which the peak asks less than it could, and by which something before it asks as much. */
 	demand: 0.7,
-	/** For the share of heavy blocks that nothing lets go after. */
-	letsGo: 1.5,
 	/** For a release that works more than it lets go, as a share. */
 	release: 2,
-	/** For each visit of something easy beyond two. */
-	filler: 0.6,
 	/** For the same movement twice in a row. */
 	again: 1.5,
-	/** For a chain where the style runs none, and for each half of the sided build that is unlinked where it runs them. */
+	/** For the same movement again in one part, or in one theme of the build: a return wants something between. */
+	sameSpot: 1,
+	/** For each visit of a movement beyond two that goes no further. */
+	filler: 0.6,
+	/** For each chain that a style does not run, and each chain missing where it runs them. */
 	style: 0.5
 } as const;
-const STORY_SHARE = 0.65;
+/** A theme comes to so many blocks of the build, in a class of three quarters of an hour. */
+const LEAST_OF_THEME = 3;
+/** So many things lead up to a peak, the last of them within so much of the class. Common practice, no source. */
+const LEADING = 2;
+const LATELY = 0.25;
+/** What asks for so much less than what they can do is no peak. */
+const PEAK_BELOW = 1.5;
 /** A direction with less than this part of the direction time is left out. */
-const LEFT_OUT = 0.03;
+const LEFT_OUT = 0.05;
 /** Taught classes have about six to seven; with sets and pauses a little fewer. Common practice, no source. */
 const ITEMS_IN_TEN_MINUTES = 5.5;
 /** Down to begin with, up for the build, down to end: more of it tires. */
@@ -76,137 +98,228 @@ export interface Task {
 /** What a draft is worth for its task; more is better. */
 export function valueOf(draft: Draft, task: Task): number {
 	const reading = readDraft(draft, task.kinds, task.purposes);
-	const { steps, totalSeconds, shares } = reading;
-	if (steps.length === 0) return -1000;
-	let points = worth(reading).total;
-	const off = Math.abs(totalSeconds / task.lengthSeconds - 1);
-	points -= ASKED.length * 10 * Math.max(0, off - 0.02);
-	for (const [i, kind] of SECTION_KINDS.entries()) {
-		const upright = endsUpright(task.group);
-		const wanted = kind === 'rest' && upright ? 0.03 : USUAL_SHARES[kind];
-		const share = shares[i]! / totalSeconds;
-		points -= ASKED.share * 10 * Math.max(0, Math.abs(share - wanted) - 0.03);
-		if (draft[i]!.length === 0 && !(kind === 'rest' && upright)) points -= ASKED.empty;
-	}
-	let [standing, seconds, about] = [0, 0, 0];
-	const served = new Set<Purpose>();
-	const slugs = new Set<string>();
-	for (const { traits, section, seconds: own } of steps) {
-		const { purposes, slug } = traits.movement;
-		slugs.add(slug);
-		if (traits.level === 3) standing += own;
-		if ((section !== 'build' && section !== 'peak') || traits.reset) continue;
-		seconds += own;
-		for (const purpose of purposes) served.add(purpose);
-		if (purposes.some((p) => task.story.themes.includes(p))) about += own;
-	}
-	const [least, most] = task.style.holding === 'quiet' ? [0, 0.3] : STANDING[task.group.preset];
-	points -=
-		ASKED.standing * 10 * Math.max(0, least - standing / totalSeconds, standing / totalSeconds - most);
-	const wanted = purposesWanted(task.group.purposes.length, task.lengthSeconds);
-	const has = task.group.purposes.filter((purpose) => served.has(purpose)).length;
-	points -= ASKED.purpose * Math.max(0, wanted - has);
-	const share = seconds ? about / seconds : 0;
-	points += ASKED.story * (Math.min(STORY_SHARE, share) / STORY_SHARE);
-	points -= ASKED.items * Math.max(0, (task.lengthSeconds / 600) * ITEMS_IN_TEN_MINUTES - steps.length);
-	points -= ASKED.warm * coldStart(draft);
-	let ways = 0;
-	for (let i = 1; i < steps.length; i++)
-		if (Math.abs(steps[i]!.traits.level - steps[i - 1]!.traits.level) >= 2) ways += 1;
-	points -= ASKED.ways * Math.max(0, ways - FAR_WAYS);
-	points -=
-		ASKED.peakItems *
-		Math.max(0, 2 - draft[PEAK]!.flat().filter(({ matter }) => matter.traits.strong).length);
-	points -= ASKED.peak * loosePeak(draft);
-	let again = 0;
-	for (let i = 1; i < steps.length; i++) {
-		const same = steps[i]!.traits.kind === steps[i - 1]!.traits.kind;
-		if (same && steps[i]!.section === 'settle') again += 1;
-		// held where it moved, or a form further, is a return
-		if (
-			same &&
-			steps[i]!.traits.demand <= steps[i - 1]!.traits.demand &&
-			steps[i]!.traits.rank <= steps[i - 1]!.traits.rank
-		)
-			again += 1;
-	}
-	points -= ASKED.again * again;
-	points -= ASKED.filler * fillers(steps);
-	const hardest = Math.max(
-		0,
-		...steps.map(({ traits, section }) => (section === 'peak' ? traits.demand : 0))
+	if (reading.steps.length === 0) return -1000;
+	return (
+		worth(reading).total -
+		shapeLoss(draft, reading, task) -
+		storyLoss(draft, task) -
+		peopleLoss(reading, task) -
+		orderLoss(draft, reading.steps, task) -
+		wishLoss(draft, reading.steps, task)
 	);
-	points -= ASKED.demand * Math.max(0, task.mostDemand - hardest);
-	points -= ASKED.letsGo * heldOn(steps);
-	points -= ASKED.release * working(draft, task.group);
-	points -= ASKED.leftOut * leftOut(draft);
-	points -= ASKED.wish * task.must.filter((slug) => !slugs.has(slug)).length;
-	if (
-		task.toward &&
-		!draft[SECTION_KINDS.indexOf('peak')]!.flat().some(
-			({ matter }) => matter.traits.movement.slug === task.toward
-		)
-	)
-		points -= ASKED.wish;
-	for (const other of task.others) {
-		const shared = [...slugs].filter((slug) => other.has(slug)).length / slugs.size;
-		points -= ASKED.wish * Math.max(0, shared - 0.45);
+}
+
+/** Length, and the length of each part. */
+function shapeLoss(
+	draft: Draft,
+	{ steps, totalSeconds, shares }: ReturnType<typeof readDraft>,
+	{ group, style, lengthSeconds }: Task
+): number {
+	let loss = ASKED.length * 10 * Math.max(0, Math.abs(totalSeconds / lengthSeconds - 1) - 0.02);
+	for (const [i, wanted] of sharesOf(group, style).entries()) {
+		loss += ASKED.share * 10 * Math.max(0, Math.abs(shares[i]! / totalSeconds - wanted) - 0.03);
+		if (draft[i]!.length === 0 && !(SECTION_KINDS[i] === 'rest' && endsUpright(group))) loss += ASKED.empty;
 	}
-	if (task.style.runningSides !== 'chain' && task.style.holding === 'quiet')
-		points -= ASKED.style * draft.flat().filter((unit) => unit.length > 1).length;
-	return points;
+	const usual = (lengthSeconds / 600) * (style.holding === 'quiet' ? 4 : ITEMS_IN_TEN_MINUTES);
+	return loss + ASKED.items * Math.max(0, usual - steps.length);
+}
+
+/** Whether the class is about its themes: each woken, built up in its order, come back to further, and let go. */
+function storyLoss(draft: Draft, { story, lengthSeconds, mostDemand }: Task): number {
+	const least = lengthSeconds >= 2400 ? LEAST_OF_THEME : 2;
+	const themes = story.themes.length;
+	const count = story.themes.map(() => 0);
+	const lastRank = story.themes.map(() => -1);
+	const [woken, released] = [new Set<number>(), new Set<number>()];
+	let loss = 0;
+	for (const unit of draft[WARM]!) if (unit.theme !== null) woken.add(unit.theme);
+	for (const unit of draft[RELEASE]!) if (unit.theme !== null) released.add(unit.theme);
+	for (const { theme, rank, parts } of draft[BUILD]!) {
+		if (theme === null || rank === null) {
+			if (!parts[0]!.matter.traits.reset) loss += ASKED.stray;
+			continue;
+		}
+		count[theme]! += 1;
+		if (rank < lastRank[theme]!) loss += ASKED.order;
+		lastRank[theme] = Math.max(rank, lastRank[theme]!);
+	}
+	for (const { theme, rank, parts } of draft[PEAK]!) {
+		if (parts.every(({ matter }) => matter.traits.reset)) continue;
+		const most = Math.max(...parts.map(({ matter }) => matter.traits.demand));
+		loss +=
+			ASKED.strayPeak * (Number(theme === null || rank === null) + Number(most < mostDemand - PEAK_BELOW));
+	}
+	for (let t = 0; t < themes; t++) {
+		loss += ASKED.theme * Math.max(0, least - count[t]!);
+		loss += ASKED.frame * (Number(!woken.has(t)) + Number(!released.has(t)));
+		if (!comesBack(draft, t)) loss += ASKED.back;
+	}
+	const own = draft[PEAK]!.some(
+		({ theme, parts }) => theme === 0 && parts.some(({ matter }) => matter.traits.strong)
+	);
+	return loss + (own ? 0 : ASKED.ownPeak);
+}
+
+/** Whether something of a theme is met again, harder or held where it moved. */
+function comesBack(draft: Draft, theme: number): boolean {
+	const met = new Map<number, { demand: number; rank: number }>();
+	for (const unit of [...draft[WARM]!, ...draft[BUILD]!, ...draft[PEAK]!, ...draft[RELEASE]!])
+		for (const { matter } of unit.parts) {
+			const { kind, demand, rank, reset } = matter.traits;
+			if (reset) continue;
+			const before = met.get(kind);
+			if (before && unit.theme === theme && (demand > before.demand || rank > before.rank)) return true;
+			if (!before) met.set(kind, { demand, rank });
+		}
+	return false;
+}
+
+/** What these people come for, and where they want to be while they do it. */
+function peopleLoss({ steps, totalSeconds }: ReturnType<typeof readDraft>, task: Task): number {
+	const { group, style } = task;
+	let standing = 0;
+	const served = new Set<Purpose>();
+	for (const { traits, section, seconds } of steps) {
+		if (traits.level === 3) standing += seconds;
+		if ((section !== 'build' && section !== 'peak') || traits.reset) continue;
+		for (const purpose of traits.movement.purposes) served.add(purpose);
+	}
+	const [least, most] = standingOf(group, style);
+	const share = standing / totalSeconds;
+	const wanted = purposesWanted(group.purposes.length, task.lengthSeconds);
+	const has = group.purposes.filter((purpose) => served.has(purpose)).length;
+	return (
+		ASKED.standing * 10 * Math.max(0, least - share, share - most) + ASKED.purpose * Math.max(0, wanted - has)
+	);
+}
+
+/** How it opens, rises, peaks and comes down. */
+function orderLoss(draft: Draft, steps: readonly Step[], task: Task): number {
+	let [ways, again] = [0, 0];
+	for (let i = 1; i < steps.length; i++) {
+		const [a, b] = [steps[i - 1]!, steps[i]!];
+		if (Math.abs(b.traits.level - a.traits.level) >= 2) ways += 1;
+		if (a.traits.kind !== b.traits.kind) continue;
+		if (b.section === 'settle') again += 1;
+		// held where it moved, or a form further, is a return
+		if (b.traits.demand <= a.traits.demand && b.traits.rank <= a.traits.rank) again += 1;
+	}
+	let [inPeak, before] = [0, 0];
+	for (const { traits, section } of steps)
+		if (section === 'peak') inPeak = Math.max(inPeak, traits.demand);
+		else if (section !== 'release') before = Math.max(before, traits.demand);
+	return (
+		ASKED.ways * Math.max(0, ways - FAR_WAYS) +
+		ASKED.again * again +
+		ASKED.sameSpot * sameSpots(draft) +
+		ASKED.filler * fillers(steps) +
+		ASKED.warm * coldStart(draft) +
+		ASKED.peakItems * Math.max(0, 2 - draft[PEAK]!.flatMap(({ parts }) => parts).filter(isStrong).length) +
+		ASKED.peak * loosePeak(draft) +
+		ASKED.demand * (Math.max(0, task.mostDemand - inPeak) + Math.max(0, before - inPeak)) +
+		ASKED.release * working(draft, task.group) +
+		ASKED.leftOut * leftOut(draft) +
+		ASKED.ledUp * (LEADING - ledUp(steps, task.kinds)) +
+		ASKED.arriving *
+			Number(
+				draft[WARM]![0]?.parts.some(({ matter: { traits } }) => traits.sided || traits.kit.length > 0) ??
+					false
+			) +
+		(task.style.holding === 'quiet' && task.style.runningSides !== 'chain'
+			? ASKED.style * draft.flat().filter(({ parts }) => parts.length > 1).length
+			: 0)
+	);
+}
+
+/** What the teacher asked for, and likeness to other proposals. */
+function wishLoss(draft: Draft, steps: readonly Step[], { must, toward, others }: Task): number {
+	const slugs = new Set(steps.map(({ traits }) => traits.movement.slug));
+	let unmet = must.filter((slug) => !slugs.has(slug)).length;
+	if (
+		toward &&
+		!draft[PEAK]!.some(({ parts }) => parts.some((p) => p.matter.traits.movement.slug === toward))
+	)
+		unmet += 1;
+	for (const other of others)
+		unmet += Math.max(0, [...slugs].filter((slug) => other.has(slug)).length / slugs.size - 0.45);
+	return ASKED.wish * unmet;
 }
 
 const WARM = SECTION_KINDS.indexOf('warm');
+const BUILD = SECTION_KINDS.indexOf('build');
 const PEAK = SECTION_KINDS.indexOf('peak');
 const RELEASE = SECTION_KINDS.indexOf('release');
-/** From this demand on a block wants something after it that lets go. */
-const HEAVY = 3.5;
+const isStrong = ({ matter }: Part) => matter.traits.strong;
+const partsOf = (units: Draft[number]) => units.flatMap(({ parts }) => parts);
 
 /** 0 where the warm-up moves at least twice, in two positions; up to 1 for what is missing. */
 function coldStart(draft: Draft): number {
-	const moving = draft[WARM]!.flat().filter(({ matter }) => matter.traits.rank === 0);
+	const moving = partsOf(draft[WARM]!).filter(({ matter }) => matter.traits.rank === 0);
 	const positions = new Set(moving.map(({ matter }) => matter.traits.movement.position));
 	return (Math.max(0, 2 - moving.length) + Math.max(0, 2 - positions.size)) / 4;
 }
 
-/** Visits beyond two of what is easy and no reset, and beyond four of a reset. */
+/** How many different things lead up to the hardest of the peak: alike, before it, and not long ago. */
+function ledUp(steps: readonly Step[], kinds: Kinds): number {
+	let top: Step | null = null;
+	for (const step of steps)
+		if (step.section === 'peak' && (!top || step.traits.demand > top.traits.demand)) top = step;
+	if (!top) return 0;
+	const before = new Set<number>();
+	let lately = false;
+	for (const { traits, at } of steps) {
+		if (at >= top.at || traits.kind === top.traits.kind || !kinds.isRelated(traits.kind, top.traits.kind))
+			continue;
+		before.add(traits.kind);
+		lately ||= top.at - at < LATELY;
+	}
+	return Math.min(LEADING, before.size) - (before.size && !lately ? 1 : 0);
+}
+
+/** How often something is met again in the part, or the theme of the build, where it just was. */
+function sameSpots(draft: Draft): number {
+	let count = 0;
+	for (const [index, units] of draft.entries()) {
+		let spot = new Set<number>();
+		let theme: number | null = null;
+		for (const unit of units) {
+			if (index === BUILD && unit.theme !== null && unit.theme !== theme) {
+				theme = unit.theme;
+				spot = new Set();
+			}
+			for (const { matter } of unit.parts) {
+				const { kind, reset } = matter.traits;
+				if (reset && index !== WARM) continue;
+				if (spot.has(kind)) count += 1;
+				spot.add(kind);
+			}
+		}
+	}
+	return count;
+}
+
+/** Visits beyond two of what is easy, and beyond three of anything but what lets go between. */
 function fillers(steps: readonly Step[]): number {
 	const visits = new Map<number, { count: number; most: number }>();
 	const released = new Map<number, number>();
-	let resets = 0;
-	for (const [i, { traits, section }] of steps.entries()) {
+	for (const { traits, section } of steps) {
 		if (section === 'release') released.set(traits.kind, (released.get(traits.kind) ?? 0) + 1);
-		if (traits.reset && steps[i - 1]?.traits.reset && section !== 'warm') resets += 1;
 		const known = visits.get(traits.kind) ?? { count: 0, most: 0 };
 		visits.set(traits.kind, {
 			count: known.count + 1,
 			most: Math.max(known.most, traits.reset ? 4 : traits.demand < 3 ? 2 : 3)
 		});
 	}
-	let over = resets;
+	let over = 0;
 	for (const count of released.values()) over += count - 1;
 	for (const { count, most } of visits.values()) over += Math.max(0, count - most);
 	return over;
 }
 
-/** The share of heavy blocks of build and peak after which nothing lets go. */
-function heldOn(steps: readonly Step[]): number {
-	let [heavy, held] = [0, 0];
-	for (let i = 0; i + 1 < steps.length; i++) {
-		const { traits, section, unit } = steps[i]!;
-		const next = steps[i + 1]!;
-		if ((section !== 'build' && section !== 'peak') || traits.demand < HEAVY || next.unit === unit) continue;
-		heavy += 1;
-		if (!next.traits.reset && next.traits.demand > 2) held += 1;
-	}
-	return heavy ? held / heavy : 0;
-}
-
 /** The share of the release that is not left to weight, where people do not go on to something else. */
 function working(draft: Draft, group: Group): number {
 	if (endsUpright(group)) return 0;
-	const parts = draft[RELEASE]!.flat();
+	const parts = partsOf(draft[RELEASE]!);
 	const all = parts.reduce((sum, { matter }) => sum + matter.seconds, 0);
 	const works = parts
 		.filter(({ matter }) => matter.traits.rank < 2)
@@ -214,19 +327,17 @@ function working(draft: Draft, group: Group): number {
 	return all ? Math.max(0, works / all - 0.35) : 0;
 }
 
-/** How far the peak is from strength in sets, with something that lets go after it. */
+/** The share of the strength of the peak that is in no sets and no chain. */
 function loosePeak(draft: Draft): number {
-	const units = draft[PEAK]!;
-	const strong = units.filter((unit) => unit.some(({ matter }) => matter.traits.strong));
-	const inSets = strong.filter((unit) => unit.length > 1 || unit[0]!.sets > 1);
-	const last = units.at(-1)?.[0]?.matter.traits;
-	return (strong.length ? 1 - inSets.length / strong.length : 1) + Number(!last?.reset);
+	const strong = draft[PEAK]!.filter(({ parts }) => parts.some(isStrong));
+	const inSets = strong.filter(({ parts }) => parts.length > 1 || parts[0]!.sets > 1);
+	return strong.length ? 1 - inSets.length / strong.length : 1;
 }
 
 /** How many of flexion and the two rotations hardly come. */
 function leftOut(draft: Draft): number {
 	const sums = DIRECTIONS.map(() => 0);
-	for (const { matter } of draft.flat(2))
+	for (const { matter } of draft.flatMap(partsOf))
 		for (const i of DIRECTIONS.keys()) sums[i]! += matter.traits.directions[i]! * matter.seconds;
 	const all = sums.reduce((a, b) => a + b, 0);
 	if (!all) return 3;

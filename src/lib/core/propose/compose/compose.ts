@@ -1,5 +1,6 @@
 import { analysePlan, needsAttention, previewRepair, type Analysis } from '../../checks';
 import { fit } from '../../fit';
+import { paceOf } from '../../pace';
 import { applyEdit, itemsOf, type ClassPlan } from '../../plan';
 import { styleOf } from '../../style';
 import { optionsFor } from '../options';
@@ -7,8 +8,11 @@ import { seededRandom } from '../random';
 import type { ProposeContext, Wishes } from '../types';
 import { materialOf } from './material';
 import type { Task } from './asked';
-import { begin, improved, shelvesOf } from './search';
+import { draftOf } from './scheme';
+import { begin, improved } from './search';
+import { isPossible, shelvesOf } from './shelves';
 import { storyOf, type Story } from './story';
+import { THEMES, type Theme } from './themes';
 import { written } from './write';
 
 /** A class that was put together, with what it is about. */
@@ -24,7 +28,7 @@ export interface Work {
 	starts: number;
 	steps: number;
 }
-export const USUAL_WORK: Work = { roughSteps: 1200, starts: 3, steps: 10_000 };
+export const USUAL_WORK: Work = { roughSteps: 600, starts: 1, steps: 14_000 };
 /** Classes that are begun anew while all of them have something to mend. */
 const MOST_STARTS = 6;
 const REPAIRS = 8;
@@ -43,13 +47,28 @@ export function* compose(
 ): Generator<{ number: number; done: boolean; composed: Composed }> {
 	const style = styleOf(base.style);
 	const { matters, kinds } = materialOf(optionsFor(base, wishes, setting), wishes, setting, style);
-	const shelves = shelvesOf(matters);
-	const strong = shelves.peak.filter(({ traits }) => traits.strong);
+	const flowing = paceOf(setting.pace, base.pinnedPace).classKind === 'flow';
+	const possible = THEMES.filter((theme) => isPossible(theme, matters));
 	const others: ReadonlySet<string>[] = [];
+	const told = new Set<Theme>();
 	for (let number = 0; number < count; number++) {
-		const story = storyOf(setting.group, seed + number);
+		const random = seededRandom(seed + 7919 * number);
+		const { group } = setting;
+		const telling = {
+			group,
+			number: seed + number,
+			themes: possible,
+			style,
+			flowing,
+			lengthSeconds: base.lengthSeconds,
+			told
+		};
+		const story = storyOf(telling, random);
+		if (story.themes[0]) told.add(story.themes[0]);
+		const shelves = shelvesOf(story.themes, matters);
+		const strong = shelves.peak.flatMap(({ parts }) => parts.flat()).filter(({ traits }) => traits.strong);
 		const task: Task = {
-			group: setting.group,
+			group,
 			style,
 			story,
 			purposes: new Set(setting.group.purposes),
@@ -60,10 +79,10 @@ export function* compose(
 			toward: wishes.toward ?? null,
 			others
 		};
-		const random = seededRandom(seed + 7919 * number);
 		const attempt = (steps: number): Composed & { points: number } => {
-			const { draft, value } = improved(begin(task, shelves, random), task, shelves, random, steps);
+			const { scheme, value } = improved(begin(task, shelves, random), task, shelves, random, steps);
 			const lead = setting.lastFirstSide === 'left' ? 'right' : 'left';
+			const draft = draftOf(scheme, shelves);
 			const plan = mended(onTime(written(base, draft, story, lead), setting), wishes, setting);
 			const analysis = analysePlan(plan, setting);
 			return {

@@ -9,8 +9,18 @@ export interface Part {
 	sets: number;
 }
 
-/** A block of a draft: one item, or several that run as a chain. */
-export type Unit = readonly Part[];
+/** A block of a draft: one item, or several that run as a chain or flow. */
+export interface Unit {
+	parts: readonly Part[];
+	/** The theme of the story that it belongs to, counted from 0; none for what only lets go between. */
+	theme: number | null;
+	/** Where its theme has it in its list; what is no part of a theme stands nowhere. */
+	rank: number | null;
+	/** A flow goes so many rounds. */
+	rounds?: number;
+	/** A pause to notice comes after it. */
+	notice?: true;
+}
 
 /** A class that is being put together: the blocks of each of its six parts. */
 export type Draft = readonly (readonly Unit[])[];
@@ -19,6 +29,10 @@ export type Draft = readonly (readonly Unit[])[];
 const MOVE_SECONDS = 9;
 const FETCH_SECONDS = 10;
 const REST_SECONDS = 15;
+export const NOTICE_SECONDS = 15;
+/** What is joined to the breath lasts about so many seconds a breath, and comes once a round on each side. */
+const FLOW_BREATH_SECONDS = 6;
+export const FLOW_ROUNDS = 4;
 
 export const sectionAt = (index: number): SectionKind => SECTION_KINDS[index]!;
 
@@ -27,6 +41,11 @@ export function secondsOf({ matter, sets }: Part): number {
 	const work = matter.option.workSeconds[matter.option.usual]!;
 	return matter.seconds + (sets - 1) * (work + REST_SECONDS * (matter.traits.sided ? 2 : 1));
 }
+
+export const secondsOfUnit = ({ parts, rounds, notice }: Unit): number =>
+	(rounds
+		? rounds * parts.length * FLOW_BREATH_SECONDS
+		: parts.reduce((sum, part) => sum + secondsOf(part), 0)) + (notice ? NOTICE_SECONDS : 0);
 
 /** What the objective looks at in a draft, with its length: estimated, since only a plan has a clock. */
 export function readDraft(
@@ -41,17 +60,18 @@ export function readDraft(
 	const shares: number[] = [];
 	for (const [index, units] of draft.entries()) {
 		const from = now;
-		for (const parts of units) {
+		for (const own of units) {
+			const { parts, rounds, notice } = own;
 			for (const part of parts) {
 				const { traits } = part.matter;
-				if (position && traits.movement.position !== position) lost += MOVE_SECONDS;
+				if (position && traits.movement.position !== position && !rounds) lost += MOVE_SECONDS;
 				for (const kind of traits.kit)
 					if (!kit.has(kind)) {
 						kit.add(kind);
 						lost += FETCH_SECONDS;
 					}
 				position = traits.movement.position;
-				const seconds = secondsOf(part);
+				const seconds = rounds ? rounds * FLOW_BREATH_SECONDS : secondsOf(part);
 				steps.push({
 					traits,
 					section: sectionAt(index),
@@ -60,10 +80,11 @@ export function readDraft(
 					seconds,
 					at: now,
 					sets: part.sets,
-					noticed: 0
+					noticed: notice ? NOTICE_SECONDS : 0
 				});
 				now += seconds;
 			}
+			if (notice) now += NOTICE_SECONDS;
 			unit += 1;
 		}
 		shares.push(now - from);

@@ -1,2 +1,2 @@
 export { compose, USUAL_WORK, type Composed, type Work } from './compose';
-export type { Story } from './story';
+export { standingOf, type Story } from './story';

@@ -48,11 +48,14 @@ function belongs(
 	if (!sided && bare && form.intensity === 1 && arrives && !movement.onHands && !shaken)
 		if (standing ? upright && mode === 'active' : !(upright && LYING.has(movement.position)))
 			into.add('settle');
-	if (mode === 'dynamic' && form.intensity <= 2 && !strongAndSlow(form)) into.add('warm');
+	if (mode === 'dynamic' && form.intensity <= 2 && form.effort < (sided ? STRENGTH_FROM_EFFORT : 3))
+		into.add('warm');
 	const quiet = style.holding === 'quiet';
 	const hangs = mode === 'passive' && !quiet;
-	if (reset) into.add('build').add('peak').add('release');
-	else if (
+	if (reset) {
+		into.add('build').add('peak');
+		if (!upright || standing) into.add('release');
+	} else if (
 		mode !== 'rest' &&
 		!hangs &&
 		form.intensity <= 3 &&
@@ -65,6 +68,7 @@ function belongs(
 		if (
 			standing &&
 			form.intensity <= 2 &&
+			form.effort < STRENGTH_FROM_EFFORT &&
 			(mode === 'dynamic' || (group.moment === 'lunch hour' && mode === 'active'))
 		)
 			into.add('release');
@@ -78,7 +82,6 @@ function belongs(
 	return into;
 }
 
-const strongAndSlow = (form: Form) => form.effort >= 3;
 /** What lets go between: shaken, rested in, or rocked. */
 const isReset = (movement: Movement, form: Form, mode: Mode) =>
 	movement.purposes.includes('reset') && form.intensity === 1 && form.props.length === 0 && mode !== 'active';
@@ -115,7 +118,6 @@ export function materialOf(
 		// what is asked for by name has a place, also where it would not usually be given
 		if (wishes.toward === movement.slug) sections.add('peak');
 		if (sections.size === 0 && wishes.must?.includes(movement.slug)) sections.add('build');
-		if (sections.size === 0) return [];
 		return [
 			{
 				option,

@@ -1,178 +1,262 @@
-import { SECTION_KINDS, type SectionKind } from '../../plan';
-import type { Kinds } from '../model';
 import type { Random } from '../random';
+import { FLOW_ROUNDS, secondsOfUnit, type Part, type Unit } from './draft';
 import { valueOf, type Task } from './asked';
-import type { Draft, Part, Unit } from './draft';
 import type { Matter } from './material';
-import { USUAL_SHARES } from './story';
+import { alone, draftOf, type Scheme } from './scheme';
+import type { Line, Shelves } from './shelves';
+import { sharesOf } from './story';
 
-const LONGEST_CHAIN = 4;
 /** The last part of the steps in which nothing worse is taken. */
 const STEPS_BEFORE_COOLING = 0.15;
 /** Steps that are worse by so many points are taken at the beginning. */
 const WARMTH = 0.8;
 
-/** The material of each part. */
-type Shelves = Record<SectionKind, readonly Matter[]>;
+const pick = <T>(list: readonly T[], random: Random): T | undefined => list[random.below(list.length)];
 
-const pick = <T>(list: readonly T[], random: Random): T | undefined =>
-	list[Math.floor(random() * list.length)];
+/** How often something strong is begun with in sets. */
+const BEGIN_IN_SETS = 0.4;
 
-function partOf(matter: Matter, section: SectionKind, random: Random): Part {
-	const inSets = matter.traits.strong && matter.sets > 1 && (section === 'peak' || section === 'build');
-	return { matter, sets: inSets && random() < 0.4 ? Math.min(2, matter.sets) : 1 };
-}
+const partOf = (matter: Matter, strongSets: boolean, random: Random): Part => ({
+	matter,
+	sets: strongSets && matter.traits.strong && matter.sets > 1 && random() < BEGIN_IN_SETS ? setsOf(matter) : 1
+});
+const setsOf = ({ sets }: Matter) => Math.min(3, Math.max(2, sets));
 
-/** A rough class: a few things of each part, near to one another and to the story. */
-export function begin(task: Task, shelves: Shelves, random: Random): Draft {
-	return SECTION_KINDS.map((kind) => {
-		const units: Unit[] = [];
-		const wanted = USUAL_SHARES[kind] * task.lengthSeconds;
-		let seconds = 0;
-		for (let tries = 0; seconds < wanted * 0.85 && tries < 60 && shelves[kind].length; tries++) {
-			const about = shelves[kind].filter(({ traits: { movement } }) =>
-				movement.purposes.some((p) => task.story.themes.includes(p))
-			);
-			const shelf = about.length && random() < 0.6 ? about : shelves[kind];
-			const matter = pick(shelf, random)!;
-			units.push([partOf(matter, kind, random)]);
-			seconds += matter.seconds;
-			if (kind === 'rest' || kind === 'settle') break;
-		}
-		return units;
+/** A line of a theme as a block: in the peak in one of its harder forms, elsewhere mostly in the first that is asked of everybody. */
+function unitOf(line: Line, kind: Place['kind'], random: Random): Unit {
+	const hard = kind === 'peak';
+	const single = line.parts.length === 1 && (hard || kind === 'episode');
+	const parts = line.parts.map((forms): Part => {
+		const at = hard
+			? Math.max(0, forms.length - 1 - random.below(Math.min(2, forms.length)))
+			: random.below(Math.min(2, forms.length));
+		return partOf(forms[at]!, single, random);
 	});
+	return { parts, theme: line.theme, rank: line.rank, ...(line.flow ? { rounds: FLOW_ROUNDS } : {}) };
 }
 
-/** The material sorted by the part where it may stand. */
-export const shelvesOf = (matters: readonly Matter[]): Shelves =>
-	Object.fromEntries(
-		SECTION_KINDS.map((kind) => [kind, matters.filter(({ sections }) => sections.has(kind))])
-	) as unknown as Shelves;
+/** The parts of a scheme that are lists of blocks. */
+type Place = { kind: 'wake' | 'peak' | 'letGo' } | { kind: 'episode'; at: number };
 
-/** One small change of a draft; null where it comes to nothing. */
-function changed(draft: Draft, task: Task, shelves: Shelves, random: Random): Draft | null {
-	const s = Math.floor(random() * draft.length);
-	const kind = SECTION_KINDS[s]!;
-	const units = draft[s]!;
-	const u = Math.floor(random() * Math.max(1, units.length));
+const unitsAt = (scheme: Scheme, place: Place): readonly Unit[] =>
+	place.kind === 'episode' ? scheme.episodes[place.at]!.units : scheme[place.kind];
+
+function withUnits(scheme: Scheme, place: Place, units: readonly Unit[]): Scheme {
+	if (place.kind !== 'episode') return { ...scheme, [place.kind]: units };
+	return {
+		...scheme,
+		episodes: scheme.episodes.map((own, i) => (i === place.at ? { ...own, units } : own))
+	};
+}
+
+function linesAt(scheme: Scheme, place: Place, shelves: Shelves): readonly Line[] {
+	if (place.kind === 'episode') return shelves.build[scheme.episodes[place.at]!.theme]!;
+	return shelves[place.kind];
+}
+
+/** What of everything may stand at a place. */
+const anyAt = ({ kind }: Place, { any }: Shelves): readonly Matter[] =>
+	kind === 'wake' ? any.warm : kind === 'letGo' ? any.release : kind === 'peak' ? any.peak : any.build;
+
+/** A rough class: of each theme what is near the beginning, the middle and the end of its list. */
+export function begin(task: Task, shelves: Shelves, random: Random): Scheme {
+	const shares = sharesOf(task.group, task.style);
+	const filled = (lines: readonly Line[], share: number, kind: Place['kind']): Unit[] => {
+		const chosen: { line: Line; unit: Unit }[] = [];
+		let seconds = 0;
+		const left = [...lines];
+		while (left.length && seconds < 0.85 * share * task.lengthSeconds) {
+			const [line] = left.splice(random.below(left.length), 1);
+			const unit = unitOf(line!, kind, random);
+			chosen.push({ line: line!, unit });
+			seconds += secondsOfUnit(unit);
+		}
+		return chosen.sort((a, b) => a.line.rank - b.line.rank).map(({ unit }) => unit);
+	};
+	const each = shares[2]! / task.story.themes.length;
+	const peaks = shelves.peak.filter(({ theme }) => theme === 0);
+	const first = (list: readonly Matter[]) => {
+		const matter = pick(list, random);
+		return matter ? alone(matter) : null;
+	};
+	const wake = shelves.wake.filter(({ theme }) => theme !== null);
+	return {
+		settle: first(shelves.any.settle),
+		wake: filled(wake.length ? wake : shelves.wake, shares[1]!, 'wake'),
+		episodes: shelves.build.map((lines, theme) => ({ theme, units: filled(lines, each, 'episode') })),
+		peak: filled(peaks.length ? peaks : shelves.peak, shares[3]!, 'peak'),
+		letGo: filled(
+			shelves.letGo.filter(({ theme }) => theme !== null).length
+				? shelves.letGo.filter(({ theme }) => theme !== null)
+				: shelves.letGo,
+			shares[4]!,
+			'letGo'
+		),
+		rest: first(shelves.any.rest)
+	};
+}
+
+/** One small change of a scheme; null where it comes to nothing. */
+function changed(scheme: Scheme, task: Task, shelves: Shelves, random: Random): Scheme | null {
+	const place = placeIn(scheme, random);
+	const units = unitsAt(scheme, place);
+	const u = random.below(Math.max(1, units.length));
 	const unit = units[u];
-	const withUnits = (next: readonly Unit[], at = s): Draft => draft.map((own, i) => (i === at ? next : own));
+	const isAnythingAsked = task.must.length > 0 || task.toward !== null;
 	const roll = random();
-	if (roll < 0.24) {
-		// another thing in its place, often one that does about the same
-		if (!unit) return insert();
-		const p = Math.floor(random() * unit.length);
-		const old = unit[p]!;
-		const near =
-			random() < 0.5
-				? shelves[kind].filter((m) => task.kinds.isRelated(m.traits.kind, old.matter.traits.kind))
-				: shelves[kind];
-		const matter = pick(near, random);
-		if (!matter) return null;
-		const next = unit.map((part, i) => (i === p ? partOf(matter, kind, random) : part));
-		return isChain(next, task.kinds) ? withUnits(units.with(u, next)) : null;
+	if (roll < 0.2) return unit ? replaced() : inserted();
+	if (roll < 0.36) return inserted();
+	if (roll < 0.48) return unit ? withUnits(scheme, place, units.toSpliced(u, 1)) : null;
+	if (roll < 0.58) return swapped();
+	if (roll < 0.72) return unit ? otherForm(unit) : null;
+	if (roll < 0.8) return unit ? otherSets(unit) : null;
+	if (roll < 0.88) return comingBack();
+	if (roll < 0.94) return related();
+	if (roll < 0.97) return otherEnds();
+	return episodesSwapped();
+
+	function replaced(): Scheme | null {
+		const line = pick(linesAt(scheme, place, shelves), random);
+		return line ? withUnits(scheme, place, units.with(u, unitOf(line, place.kind, random))) : null;
 	}
-	if (roll < 0.38) return insert();
-	if (roll < 0.5) return unit ? withUnits(units.filter((_, i) => i !== u)) : null;
-	if (roll < 0.62) {
-		// two blocks change places, mostly in one part
-		if (!unit) return null;
-		const v = Math.floor(random() * units.length);
-		if (v === u) return null;
-		return withUnits(units.with(u, units[v]!).with(v, unit));
+	function inserted(): Scheme | null {
+		if (isAnythingAsked && random() < 0.15) {
+			const asked = pick(shelves.any.build.concat(shelves.any.peak).filter(isAskedFor), random);
+			if (asked) return put(alone(asked));
+		}
+		const line = pick(linesAt(scheme, place, shelves), random);
+		return line ? put(unitOf(line, place.kind, random)) : null;
 	}
-	if (roll < 0.72) {
-		// neighbours with sides are joined
-		const next = units[u + 1];
-		if (!unit || !next) return null;
-		const chain = [...unit, ...next].map((part) => ({ ...part, sets: 1 }));
-		if (chain.length > LONGEST_CHAIN || !isChain(chain, task.kinds)) return null;
-		return withUnits([...units.slice(0, u), chain, ...units.slice(u + 2)]);
+	/** Puts a block where its theme has it, or anywhere. */
+	function put(one: Unit): Scheme {
+		const later = units.findIndex(({ theme, rank }) => theme === one.theme && (rank ?? -1) > (one.rank ?? 0));
+		const at =
+			random() < 0.75 && one.rank !== null
+				? later < 0
+					? units.length
+					: later
+				: random.below(units.length + 1);
+		return withUnits(scheme, place, units.toSpliced(at, 0, one));
 	}
-	if (roll < 0.77) {
-		if (!unit || unit.length < 2) return null;
-		return withUnits([...units.slice(0, u), ...unit.map((part) => [part]), ...units.slice(u + 1)]);
+	function isAskedFor({ traits: { movement } }: Matter): boolean {
+		return task.must.includes(movement.slug) || task.toward === movement.slug;
 	}
-	if (roll < 0.87) {
-		// something comes back, a form further on or held where it moved
-		const before = draft.slice(0, s + 1).flat(2);
-		const again = pick(before, random);
-		if (!again) return null;
-		const forms = shelves[kind].filter(
-			(m) =>
-				m.traits.kind === again.matter.traits.kind &&
-				(m.traits.demand > again.matter.traits.demand || m.traits.rank > again.matter.traits.rank)
+	function swapped(): Scheme | null {
+		const v = random.below(Math.max(1, units.length));
+		return unit && v !== u ? withUnits(scheme, place, units.with(u, units[v]!).with(v, unit)) : null;
+	}
+	/** One part in another of the forms that its line has. */
+	function otherForm(one: Unit): Scheme | null {
+		const p = random.below(one.parts.length);
+		const { matter } = one.parts[p]!;
+		const forms = anyAt(place, shelves).filter(
+			({ traits }) => traits.kind === matter.traits.kind && traits.mode === matter.traits.mode
 		);
-		const matter = pick(forms, random);
-		if (!matter) return null;
-		const at = Math.floor(random() * (units.length + 1));
-		return withUnits([...units.slice(0, at), [partOf(matter, kind, random)], ...units.slice(at)]);
+		const other = pick(forms, random);
+		if (!other || other === matter) return null;
+		return withUnits(
+			scheme,
+			place,
+			units.with(u, withPart(one, p, { matter: other, sets: one.parts[p]!.sets }))
+		);
 	}
-	if (roll < 0.94) {
-		if (!unit) return null;
-		const p = Math.floor(random() * unit.length);
-		const { matter, sets } = unit[p]!;
-		if (unit.length > 1 || !matter.traits.strong) return null;
-		return withUnits(units.with(u, [{ matter, sets: sets > 1 ? 1 : Math.min(3, Math.max(2, matter.sets)) }]));
+	function otherSets(one: Unit): Scheme | null {
+		const { matter, sets } = one.parts[0]!;
+		if (one.parts.length > 1 || !matter.traits.strong || place.kind === 'wake') return null;
+		return withUnits(
+			scheme,
+			place,
+			units.with(u, withPart(one, 0, { matter, sets: sets > 1 ? 1 : setsOf(matter) }))
+		);
 	}
-	// a block goes to another part where it may stand, without its sets
-	if (!unit) return null;
-	const t = Math.floor(random() * draft.length);
-	if (t === s || !unit.every(({ matter }) => matter.sections.has(SECTION_KINDS[t]!))) return null;
-	const moved = unit.map((part) => ({ ...part, sets: 1 }));
-	const target = draft[t]!;
-	const at = Math.floor(random() * (target.length + 1));
-	return draft.map((own, i) =>
-		i === s ? own.filter((_, k) => k !== u) : i === t ? [...own.slice(0, at), moved, ...own.slice(at)] : own
-	);
-
-	function insert(): Draft | null {
-		const shelf =
-			random() < 0.35
-				? shelves[kind].filter(
-						({ traits: { movement } }) =>
-							task.must.includes(movement.slug) ||
-							movement.purposes.some((p) => task.story.themes.includes(p))
-					)
-				: shelves[kind];
-		const matter = pick(shelf, random);
+	/** Something from before comes again, a form further on or held where it moved. */
+	function comingBack(): Scheme | null {
+		if (place.kind === 'wake' || place.kind === 'letGo') return null;
+		// in the build it stays with its theme
+		const own = place.kind === 'episode' ? scheme.episodes[place.at]!.theme : null;
+		const before = [...scheme.wake, ...scheme.episodes.flatMap((e) => e.units)].filter(
+			({ theme, parts }) => (own === null || theme === own) && !parts[0]!.matter.traits.reset
+		);
+		const again = pick(
+			before.flatMap(({ parts, theme }) => parts.map(({ matter }) => ({ matter, theme }))),
+			random
+		);
+		if (!again) return null;
+		const { kind, demand, rank } = again.matter.traits;
+		const further = anyAt(place, shelves).filter(
+			({ traits }) => traits.kind === kind && (traits.demand > demand || traits.rank > rank) && !traits.rest
+		);
+		const matter = pick(further, random);
 		if (!matter) return null;
-		const at = Math.floor(random() * (units.length + 1));
-		return withUnits([...units.slice(0, at), [partOf(matter, kind, random)], ...units.slice(at)]);
+		const one: Unit = { parts: [partOf(matter, true, random)], theme: again.theme, rank: null };
+		return withUnits(scheme, place, units.toSpliced(random.below(units.length + 1), 0, one));
+	}
+	/** Something that does about the same takes the place of one thing. */
+	function related(): Scheme | null {
+		if (!unit || unit.parts.length > 1) return null;
+		const { traits } = unit.parts[0]!.matter;
+		const near = anyAt(place, shelves).filter(
+			(m) => m.traits.kind !== traits.kind && task.kinds.isRelated(m.traits.kind, traits.kind)
+		);
+		const matter = pick(near, random);
+		return matter
+			? withUnits(scheme, place, units.with(u, { ...alone(matter), theme: unit.theme, rank: null }))
+			: null;
+	}
+	function otherEnds(): Scheme | null {
+		const settling = random() < 0.5;
+		const matter = pick(settling ? shelves.any.settle : shelves.any.rest, random);
+		return matter ? { ...scheme, [settling ? 'settle' : 'rest']: alone(matter) } : null;
+	}
+	function episodesSwapped(): Scheme | null {
+		const { episodes } = scheme;
+		if (episodes.length < 2) return null;
+		const a = random.below(episodes.length - 1);
+		return { ...scheme, episodes: episodes.with(a, episodes[a + 1]!).with(a + 1, episodes[a]!) };
 	}
 }
 
-/** Whether parts can run as one block. */
-function isChain(parts: readonly Part[], kinds: Kinds): boolean {
-	if (parts.length === 1) return true;
-	if (!parts.every(({ matter }) => matter.traits.sided)) return false;
-	if (new Set(parts.map(({ matter }) => matter.traits.kind)).size < parts.length) return false;
-	return parts.every(
-		({ matter }, i) =>
-			!matter.traits.reset && (i === 0 || kinds.canLink(parts[i - 1]!.matter.traits.kind, matter.traits.kind))
-	);
+const withPart = (unit: Unit, p: number, part: Part): Unit => ({ ...unit, parts: unit.parts.with(p, part) });
+
+/** A place to change, the longer lists more often. */
+function placeIn({ episodes, peak, wake, letGo }: Scheme, random: Random): Place {
+	const places: { place: Place; weight: number }[] = [
+		{ place: { kind: 'wake' }, weight: wake.length + 1 },
+		...episodes.map(({ units }, at) => ({
+			place: { kind: 'episode' as const, at },
+			weight: units.length + 1
+		})),
+		{ place: { kind: 'peak' }, weight: peak.length + 2 },
+		{ place: { kind: 'letGo' }, weight: letGo.length + 1 }
+	];
+	let left = random() * places.reduce((sum, { weight }) => sum + weight, 0);
+	for (const { place, weight } of places) {
+		left -= weight;
+		if (left < 0) return place;
+	}
+	return { kind: 'peak' };
 }
 
-/** Makes a draft better by small changes; at first also worse ones are taken. */
+/** Makes a scheme better by small changes; at first also worse ones are taken. */
 export function improved(
-	start: Draft,
+	start: Scheme,
 	task: Task,
 	shelves: Shelves,
 	random: Random,
 	steps: number
-): { draft: Draft; value: number } {
+): { scheme: Scheme; value: number } {
 	let now = start;
-	let value = valueOf(now, task);
-	let best = { draft: now, value };
+	let value = valueOf(draftOf(now, shelves), task);
+	let best = { scheme: now, value };
 	for (let step = 0; step < steps; step++) {
 		const next = changed(now, task, shelves, random);
 		if (!next) continue;
-		const then = valueOf(next, task);
+		const then = valueOf(draftOf(next, shelves), task);
 		const warmth = WARMTH * Math.max(0, 1 - step / steps / (1 - STEPS_BEFORE_COOLING));
 		if (then < value - warmth * random()) continue;
 		now = next;
 		value = then;
-		if (value > best.value) best = { draft: now, value };
+		if (value > best.value) best = { scheme: now, value };
 	}
 	return best;
 }

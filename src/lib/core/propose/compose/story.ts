@@ -1,51 +1,131 @@
 import type { Group } from '../../group';
 import type { Purpose } from '../../movement';
-import type { SectionKind } from '../../plan';
+import { SECTION_KINDS, type SectionKind } from '../../plan';
+import type { TeachingStyle } from '../../style';
+import type { Random } from '../random';
+import { endsUpright } from './material';
+import type { Theme } from './themes';
 
-/** What a class is about, and what it should hold of it. */
+/** What a class is about: one to three themes, the first above all. */
 export interface Story {
-	/** Purposes that its build and peak serve, the first above all. */
-	themes: readonly Purpose[];
-	/** "standing strength, then long fronts of the hip" */
+	themes: readonly Theme[];
+	/** "one leg that carries, then long fronts of the hip" */
 	words: string;
 }
 
-/** Themes that go well together, for groups that name none. Common practice, no source. */
+/** Purposes that go well together, for groups that name none. Common practice, no source. */
 const USUAL: readonly (readonly Purpose[])[] = [
-	['hip extension under the trunk', 'level pelvis'],
-	['turned-out squat', 'adductors at length'],
-	['turning both ways', 'end-range lift'],
-	['deep flexion', 'hinge with a long back'],
-	['single-leg strength', 'level pelvis']
+	['hip extension under the trunk', 'turning both ways', 'level pelvis'],
+	['turned-out squat', 'adductors at length', 'hip extension under the trunk'],
+	['turning both ways', 'hinge with a long back', 'single-leg strength'],
+	['deep flexion', 'hip extension under the trunk', 'floor sitting'],
+	['single-leg strength', 'turning both ways', 'turned-out squat']
 ];
-/** Themes of one class. */
-const THEMES = 3;
 
-/** The story of each of several classes for a group: each begins with another of its purposes. */
-export function storyOf(group: Group, number: number): Story {
-	const own = group.purposes;
-	const themes: readonly Purpose[] =
-		own.length === 0
-			? USUAL[number % USUAL.length]!
-			: own.length <= 2
-				? [...own.slice(number % own.length), ...USUAL[number % USUAL.length]!].slice(0, THEMES)
-				: Array.from({ length: Math.min(THEMES, own.length) }, (_, i) => own[(2 * number + i) % own.length]!);
-	const once = [...new Set(themes)];
-	return { themes: once, words: once.join(', then ') };
+/** Classes shorter than so many minutes have so many themes. Common practice, no source. */
+const THEMES_UNDER_MINUTES = [22, 40] as const;
+const themesIn = (lengthSeconds: number): number =>
+	1 + THEMES_UNDER_MINUTES.filter((minutes) => lengthSeconds >= 60 * minutes).length;
+
+export interface Telling {
+	group: Group;
+	/** Counts the classes: each begins with another purpose of the group. */
+	number: number;
+	/** Themes that these people can do. */
+	themes: readonly Theme[];
+	style: TeachingStyle;
+	/** Whether the teacher lets one shape flow into the next. */
+	flowing: boolean;
+	lengthSeconds: number;
+	/** Themes that other classes begin with. */
+	told: ReadonlySet<Theme>;
 }
 
+/**
+ * The story of each of several classes for a group: each begins with another of its purposes, and goes on with themes that
+ * serve what is not served yet.
+ */
+export function storyOf(
+	{ group, number, themes, style, flowing, lengthSeconds, told }: Telling,
+	random: Random
+): Story {
+	const wanted = group.purposes.length ? group.purposes : USUAL[number % USUAL.length]!;
+	const quiet = style.holding === 'quiet';
+	const gentle =
+		group.preset === 'beginners' || group.preset === 'desk workers' || group.moment === 'lunch hour';
+	const fitting = themes.filter((theme) => !(theme.steep && gentle) && (quiet || !theme.quiet));
+	const chosen: Theme[] = [];
+	const served = new Set<Purpose>();
+	const begin = number % wanted.length;
+	while (chosen.length < Math.min(themesIn(lengthSeconds), fitting.length)) {
+		let best: { theme: Theme; points: number } | null = null;
+		for (const theme of fitting) {
+			if (chosen.includes(theme)) continue;
+			// what comes first in the list of a group matters more, and the purpose of this class most
+			const points = theme.purposes.reduce((sum, purpose, i) => {
+				const at = wanted.indexOf(purpose);
+				if (at < 0) return sum;
+				const turn = (at - begin + wanted.length) % wanted.length;
+				const weight = (served.has(purpose) ? -0.5 : 1) * (i === 0 ? 1.5 : 0.7);
+				return sum + weight * (chosen.length === 0 && turn === 0 ? 3 : 1);
+			}, 0);
+			const turns = chosen.length > 0 && !turned(chosen) && TURNS.has(theme.purposes[0]!) ? 1.5 : 0;
+			const kept = (quiet && theme.quiet) || (flowing && flows(theme)) ? 6 : flows(theme) ? -1 : 0;
+			const all = points + turns + kept + 0.8 * random() - (chosen.length === 0 && told.has(theme) ? 4 : 0);
+			if (!best || all > best.points) best = { theme, points: all };
+		}
+		if (!best) break;
+		chosen.push(best.theme);
+		for (const purpose of best.theme.purposes) served.add(purpose);
+	}
+	return { themes: chosen, words: chosen.map(({ about }) => about).join(', then ') };
+}
+
+const flows = ({ build }: Theme): boolean => build.some((line) => line.includes(' | '));
+
+const TURNS: ReadonlySet<Purpose> = new Set(['turning both ways', 'dropped knee']);
+/** Whether one of the themes turns the legs in and out: a class wants both. */
+const turned = (themes: readonly Theme[]): boolean =>
+	themes.some(({ purposes }) => purposes.some((purpose) => TURNS.has(purpose)));
+
 /** How much of a class each part takes, of all that is not said. Common practice, no source. */
-export const USUAL_SHARES: Record<SectionKind, number> = {
+const USUAL_SHARES: Record<SectionKind, number> = {
 	settle: 0.04,
-	warm: 0.13,
-	build: 0.4,
-	peak: 0.17,
-	release: 0.17,
+	warm: 0.12,
+	build: 0.41,
+	peak: 0.18,
+	release: 0.16,
 	rest: 0.09
 };
+const UPRIGHT_SHARES: Record<SectionKind, number> = {
+	settle: 0.04,
+	warm: 0.18,
+	build: 0.45,
+	peak: 0.2,
+	release: 0.1,
+	rest: 0.03
+};
+const QUIET_SHARES: Record<SectionKind, number> = {
+	settle: 0.05,
+	warm: 0.12,
+	build: 0.33,
+	peak: 0.1,
+	release: 0.28,
+	rest: 0.12
+};
+
+/** How much of a class each part takes, for these people and this teacher. */
+export function sharesOf(group: Group, style: TeachingStyle): readonly number[] {
+	const shares = endsUpright(group)
+		? UPRIGHT_SHARES
+		: style.holding === 'quiet'
+			? QUIET_SHARES
+			: USUAL_SHARES;
+	return SECTION_KINDS.map((kind) => shares[kind]);
+}
 
 /** Least and most of the time on the feet, by the kind of group: what their day or their sport asks for. Common practice, no source. */
-export const STANDING: Record<Group['preset'], readonly [least: number, most: number]> = {
+const STANDING: Record<Group['preset'], readonly [least: number, most: number]> = {
 	general: [0.2, 0.55],
 	runners: [0.35, 0.7],
 	climbers: [0.35, 0.7],
@@ -55,3 +135,12 @@ export const STANDING: Record<Group['preset'], readonly [least: number, most: nu
 	rowers: [0.3, 0.65],
 	'very mobile': [0.25, 0.6]
 };
+/** Before sport people move on their feet for so much of it at least. Common practice, no source. */
+const STANDING_BEFORE_SPORT = 0.45;
+
+/** Least and most of the time on the feet for these people at this moment, with this teacher. */
+export function standingOf({ preset, moment }: Group, { holding }: TeachingStyle): readonly [number, number] {
+	if (holding === 'quiet') return [0, 0.3];
+	const [least, most] = STANDING[preset];
+	return moment === 'before sport' ? [Math.max(STANDING_BEFORE_SPORT, least), 1] : [least, most];
+}

@@ -2,14 +2,13 @@ import type { Leg } from '../../anatomy';
 import type { Purpose } from '../../movement';
 import { nextId, SECTION_KINDS, type Block, type ClassPlan, type Item } from '../../plan';
 import { withAmount } from '../options';
-import type { Draft, Part } from './draft';
+import { NOTICE_SECONDS, type Draft, type Part, type Unit } from './draft';
 import type { Story } from './story';
 
-/** Seconds of words, and of a pause to notice. */
-const WORDS = { begin: 40, on: 20, end: 20 } as const;
-const NOTICE_SECONDS = 15;
-/** One pause in so many minutes. */
-const PAUSE_EVERY_SECONDS = 8 * 60;
+/** Seconds of words. */
+export const WORDS = { begin: 40, on: 15, end: 20 } as const;
+/** From this length on there is something to say on the way too. */
+export const LONG_SECONDS = 1200;
 
 /** One line that a teacher might say before each purpose. */
 const CUE: Record<Purpose, string> = {
@@ -39,7 +38,7 @@ const CUE: Record<Purpose, string> = {
 	rest: 'Nothing to do'
 };
 
-/** A draft as a plan: with words at the beginning, before what is new and at the end, and pauses to notice. */
+/** A draft as a plan: with words at the beginning, before each theme, before the peak and at the end. */
 export function written(base: ClassPlan, draft: Draft, story: Story, lead: Leg): ClassPlan {
 	let used = 0;
 	const id = () => nextId(base, used++);
@@ -49,54 +48,50 @@ export function written(base: ClassPlan, draft: Draft, story: Story, lead: Leg):
 		const rest = matter.traits.movement.sets?.restSeconds ?? 15;
 		return sets > 1 ? { ...item, dose: { ...item.dose, sets, restSeconds: rest } } : item;
 	};
-	let sinceNotice = 0;
-	const blocksOfPart = (index: number): Block[] =>
-		draft[index]!.map((unit): Block => {
-			const items = unit.map(itemOf);
-			const only = items[0]!;
-			if (items.length > 1) {
-				sinceNotice += unit.reduce((sum, { matter }) => sum + matter.seconds, 0);
-				return { kind: 'chain', id: id(), items };
-			}
-			const { matter } = unit[0]!;
-			sinceNotice += matter.seconds;
-			const pauses = sinceNotice >= PAUSE_EVERY_SECONDS && (matter.traits.reset || matter.traits.rank > 0);
-			if (pauses) sinceNotice = 0;
-			return pauses && SECTION_KINDS[index] !== 'rest' ? { ...only, noticeSeconds: NOTICE_SECONDS } : only;
-		});
+	const blockOf = ({ parts, rounds, notice }: Unit): Block => {
+		const items = parts.map(itemOf);
+		const only = items[0]!;
+		if (rounds)
+			return {
+				kind: 'flow',
+				id: id(),
+				rounds,
+				sides: 'alternate',
+				items: items.map((item) => ({ ...item, dose: { amount: 1, byBreath: true } }))
+			};
+		if (items.length > 1) return { kind: 'chain', id: id(), items };
+		return notice ? { ...only, noticeSeconds: NOTICE_SECONDS } : only;
+	};
 	const say = (label: string, seconds: number): Block => ({ kind: 'talk', id: id(), label, seconds });
-	const long = base.lengthSeconds >= 1200;
+	const long = base.lengthSeconds >= LONG_SECONDS;
+	/** The build with a line before each theme that is taken up. */
+	const build = (units: readonly Unit[]): Block[] => {
+		let about: number | null = null;
+		return units.flatMap((unit): Block[] => {
+			const begins = unit.theme !== null && unit.theme !== about;
+			if (begins) about = unit.theme;
+			const theme = begins && long ? story.themes[unit.theme!] : undefined;
+			return theme ? [say(CUE[theme.purposes[0]!], WORDS.on), blockOf(unit)] : [blockOf(unit)];
+		});
+	};
 	return {
 		...base,
 		...(base.theme ? {} : { theme: sentence(story.words) }),
 		sections: base.sections.map((section) => {
-			const index = SECTION_KINDS.indexOf(section.kind);
-			const blocks = blocksOfPart(index);
+			const units = draft[SECTION_KINDS.indexOf(section.kind)]!;
+			const blocks = section.kind === 'build' ? build(units) : units.map(blockOf);
 			if (section.kind === 'settle')
 				return { ...section, blocks: [say(`Welcome: ${story.words}`, WORDS.begin), ...blocks] };
-			if (section.kind === 'build' && long && blocks.length)
+			if (section.kind === 'peak' && long && blocks.length)
 				return {
 					...section,
-					blocks: [say(story.themes[0] ? CUE[story.themes[0]] : 'Slowly', WORDS.on), ...blocks]
+					blocks: [say(`All of it together: ${story.themes[0]?.about ?? 'slowly'}`, WORDS.on), ...blocks]
 				};
-			if (section.kind === 'peak' && long && blocks.length)
-				return { ...section, blocks: [say(peakWords(draft), WORDS.on), ...blocks] };
 			if (section.kind === 'rest')
 				return { ...section, blocks: [say('What is different now, left and right', WORDS.end), ...blocks] };
 			return { ...section, blocks };
 		})
 	};
-}
-
-/** What the hardest of the peak is done for, in a line. */
-function peakWords(draft: Draft): string {
-	const parts = draft[SECTION_KINDS.indexOf('peak')]!.flat();
-	const hardest = parts.reduce<Part | null>(
-		(best, part) => (!best || part.matter.traits.demand > best.matter.traits.demand ? part : best),
-		null
-	);
-	const purpose = hardest?.matter.traits.movement.purposes[0];
-	return purpose ? CUE[purpose] : 'What all of this led up to';
 }
 
 const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

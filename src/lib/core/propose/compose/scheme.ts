@@ -1,0 +1,70 @@
+import type { Position } from '../../movement';
+import type { Draft, Part, Unit } from './draft';
+import type { Matter } from './material';
+import type { Shelves } from './shelves';
+
+/**
+ * A class as its search changes it: what wakes, an episode of the build for each theme, the peak, and what lets go. What
+ * lets go between is put in afterwards, where a heavy block or an episode ends.
+ */
+export interface Scheme {
+	settle: Unit | null;
+	wake: readonly Unit[];
+	episodes: readonly { theme: number; units: readonly Unit[] }[];
+	peak: readonly Unit[];
+	letGo: readonly Unit[];
+	rest: Unit | null;
+}
+
+export const alone = (matter: Matter, sets = 1): Unit => ({
+	parts: [{ matter, sets }],
+	theme: null,
+	rank: null
+});
+
+/** From this demand on a block wants something after it that lets go. */
+export const HEAVY = 3.5;
+
+const demandOf = ({ parts }: Unit) => Math.max(...parts.map(({ matter }: Part) => matter.traits.demand));
+const isHeavy = (unit: Unit) =>
+	demandOf(unit) >= HEAVY || unit.parts.some(({ sets, matter }) => sets > 1 && matter.traits.strong);
+const letsGo = ({ parts }: Unit) =>
+	parts.every(({ matter: { traits } }) => traits.reset || (traits.demand <= 1.5 && !traits.sided));
+
+/** The class that a scheme becomes: with what lets go between, and pauses after it. */
+export function draftOf({ settle, wake, episodes, peak, letGo, rest }: Scheme, { resets }: Shelves): Draft {
+	const given = new Map<Matter, number>();
+	/** What is usual where people are; the next one, when it has been given twice. */
+	const resetAt = (position: Position): Unit | null => {
+		const all = resets.get(position) ?? [];
+		const matter = all.find((one) => (given.get(one) ?? 0) < 2) ?? all[0];
+		if (!matter) return null;
+		given.set(matter, (given.get(matter) ?? 0) + 1);
+		return alone(matter);
+	};
+	let sinceNotice = 0;
+	/** A run of blocks with what lets go between them, and a pause at its end. */
+	const eased = (units: readonly Unit[], goesOn: Unit | undefined): Unit[] => {
+		const run: Unit[] = [];
+		for (const [i, unit] of units.entries()) {
+			run.push(unit);
+			sinceNotice += 1;
+			const next = units[i + 1] ?? goesOn;
+			const last = i === units.length - 1;
+			if (letsGo(unit) || (next && letsGo(next)) || !(isHeavy(unit) || last)) continue;
+			// an episode of one light thing goes on
+			if (last && !isHeavy(unit) && units.length < 2) continue;
+			const reset = resetAt(unit.parts.at(-1)!.matter.traits.movement.position);
+			if (!reset) continue;
+			const notice = last || sinceNotice >= 4;
+			if (notice) sinceNotice = 0;
+			run.push(notice ? { ...reset, notice } : reset);
+		}
+		return run;
+	};
+	const build = episodes.flatMap(({ units }, i) => eased(units, episodes[i + 1]?.units[0] ?? peak[0]));
+	const ends = letGo.map((unit, i): Unit =>
+		i === letGo.length - 1 && i > 0 ? { ...unit, notice: true } : unit
+	);
+	return [settle ? [settle] : [], wake, build, eased(peak, undefined), ends, rest ? [rest] : []];
+}
