@@ -83,7 +83,7 @@ export function readTaught(name: string, text: string): TaughtClass {
 }
 
 /** A room with enough of everything for ten people. */
-const ROOM: Group['kit'] = {
+export const ROOM: Group['kit'] = {
 	block: 24,
 	blanket: 20,
 	strap: 10,

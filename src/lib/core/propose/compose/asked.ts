@@ -63,8 +63,10 @@ const ASKED = {
 	sameSpot: 1,
 	/** For each visit of a movement beyond two that goes no further. */
 	filler: 0.6,
-	/** For each chain that a style does not run, and each chain missing where it runs them. */
-	style: 0.5
+	/** For each chain of a teacher who holds long and runs none, and each missing where a style runs them. */
+	style: 0.5,
+	/** For a class of half an hour and more in which nothing is linked. */
+	link: 2.5
 } as const;
 /** A theme comes to so many blocks of the build, in a class of three quarters of an hour. */
 const LEAST_OF_THEME = 3;
@@ -77,6 +79,8 @@ const PEAK_BELOW = 1.5;
 const LEFT_OUT = 0.05;
 /** Taught classes have about six to seven; with sets and pauses a little fewer. Common practice, no source. */
 const ITEMS_IN_TEN_MINUTES = 5.5;
+/** A teacher of chains runs one in so much of a class. */
+const CHAIN_EVERY_SECONDS = 600;
 /** Down to begin with, up for the build, down to end: more of it tires. */
 const FAR_WAYS = 3;
 
@@ -225,10 +229,17 @@ function orderLoss(draft: Draft, steps: readonly Step[], task: Task): number {
 				draft[WARM]![0]?.parts.some(({ matter: { traits } }) => traits.sided || traits.kit.length > 0) ??
 					false
 			) +
-		(task.style.holding === 'quiet' && task.style.runningSides !== 'chain'
-			? ASKED.style * draft.flat().filter(({ parts }) => parts.length > 1).length
-			: 0)
+		linkLoss(draft, task)
 	);
+}
+
+/** Chains and flows, as a teacher of this style runs them. */
+function linkLoss(draft: Draft, { style, lengthSeconds }: Task): number {
+	const linked = draft.flat().filter(({ parts }) => parts.length > 1).length;
+	if (style.runningSides === 'chain')
+		return ASKED.style * Math.max(0, lengthSeconds / CHAIN_EVERY_SECONDS - linked);
+	if (style.holding === 'quiet') return ASKED.style * linked;
+	return linked === 0 && lengthSeconds >= 1800 ? ASKED.link : 0;
 }
 
 /** What the teacher asked for, and likeness to other proposals. */

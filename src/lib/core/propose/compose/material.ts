@@ -69,14 +69,16 @@ function belongs(
 			standing &&
 			form.intensity <= 2 &&
 			form.effort < STRENGTH_FROM_EFFORT &&
-			(mode === 'dynamic' || (group.moment === 'lunch hour' && mode === 'active'))
+			(mode === 'dynamic' || (group.moment === 'lunch hour' && mode !== 'rest'))
 		)
 			into.add('release');
 	} else if (!standing && form.effort < STRENGTH_FROM_EFFORT && mode !== 'rest' && !isDeep(form)) {
 		if (form.intensity <= 3 && (mode === 'passive' || mode === 'active' || form.intensity === 1))
 			if (!form.props.some(({ kit }) => kit === 'chair')) into.add('release');
 	}
-	if (upright ? group.moment === 'lunch hour' && movement.slug === 'mountain' : closes(movement, form, mode))
+	if (
+		upright ? group.moment === 'lunch hour' && ENDS_UPRIGHT.has(movement.slug) : closes(movement, form, mode)
+	)
 		into.add('rest');
 	if (movement.slug === 'savasana') return new Set(into.has('rest') ? (['rest'] as const) : []);
 	return into;
@@ -89,9 +91,14 @@ const isReset = (movement: Movement, form: Form, mode: Mode) =>
 /** Sitting and standing upright, in which one arrives as well as in a rest. */
 const ARRIVES: ReadonlySet<string> = new Set(['easy-seat', 'mountain', 'kneeling-sit']);
 
+/** Where a lunch hour comes to its end. */
+const ENDS_UPRIGHT: ReadonlySet<string> = new Set(['mountain', 'seated-quiet']);
+
 /** Lying on the back in rest, for a while. */
 function closes(movement: Movement, { dose, props }: Form, mode: Mode): boolean {
-	if (mode !== 'rest' || !isSymmetrical(movement.action) || movement.purposes.includes('reset')) return false;
+	if (mode !== 'rest' || !isSymmetrical(movement.action)) return false;
+	// what lets go between is no end, but for legs on a chair
+	if (movement.purposes.includes('reset') && !props.some(({ kit }) => kit === 'chair')) return false;
 	if (movement.position !== 'supine' && movement.position !== 'wall-supine') return false;
 	return (
 		dose.max >= (dose.unit === 'seconds' ? CLOSING.seconds : CLOSING.breaths) &&

@@ -34,10 +34,10 @@ const letsGo = ({ parts }: Unit) =>
 /** The class that a scheme becomes: with what lets go between, and pauses after it. */
 export function draftOf({ settle, wake, episodes, peak, letGo, rest }: Scheme, { resets }: Shelves): Draft {
 	const given = new Map<Matter, number>();
-	/** What is usual where people are; the next one, when it has been given twice. */
+	/** What is usual where people are; the next one, when it has been given three times. */
 	const resetAt = (position: Position): Unit | null => {
 		const all = resets.get(position) ?? [];
-		const matter = all.find((one) => (given.get(one) ?? 0) < 2) ?? all[0];
+		const matter = all.find((one) => (given.get(one) ?? 0) < 3) ?? all[0];
 		if (!matter) return null;
 		given.set(matter, (given.get(matter) ?? 0) + 1);
 		return alone(matter);

@@ -33,6 +33,8 @@ export const THEMES: readonly Theme[] = [
 			'standing-leg-back in dynamic'
 		],
 		build: [
+			'upward-dog',
+			'sidelying-leg-back',
 			'low-lunge in dynamic',
 			'low-lunge in active > low-lunge-knee-lift in isometric',
 			'low-lunge in active > low-lunge-side-bend',
@@ -53,6 +55,7 @@ export const THEMES: readonly Theme[] = [
 			'locust in isometric'
 		],
 		letGo: [
+			'wall-quad-lunge in passive',
 			'standing-quad-hold in passive',
 			'block-bridge-knee-in in passive',
 			'supported-bridge in passive',
@@ -170,6 +173,7 @@ export const THEMES: readonly Theme[] = [
 		about: 'the outer hip that keeps the pelvis level',
 		wake: ['supine-march', 'supine-leg-roll', 'cat-cow', 'bird-reach in dynamic', 'standing-hip-circle'],
 		build: [
+			'sidelying-leg-back',
 			'clam in dynamic > sidelying-rotation-low > sidelying-parallel-lift in dynamic',
 			'bird-reach in isometric',
 			'fire-hydrant in dynamic',
@@ -404,6 +408,7 @@ export const THEMES: readonly Theme[] = [
 			'adductor-slide'
 		],
 		letGo: [
+			'butterfly-elbow-press in passive',
 			'supine-butterfly in passive',
 			'butterfly-fold in passive',
 			'wide-leg-seated-fold in passive',
@@ -442,6 +447,7 @@ export const THEMES: readonly Theme[] = [
 			'deep-squat-knee-turn'
 		],
 		letGo: [
+			'wall-quad-lunge in passive',
 			'sidelying-quad-hold in passive',
 			'fire-log',
 			'prone-quad-strap in passive',
@@ -529,6 +535,7 @@ export const THEMES: readonly Theme[] = [
 			'squat-to-fold'
 		],
 		build: [
+			'forearm-dog in active',
 			'tall-kneel-hinge',
 			'standing-half-lift',
 			'standing-hinge',
@@ -565,6 +572,8 @@ export const THEMES: readonly Theme[] = [
 		about: 'sitting on the heels',
 		wake: ['quadruped-hip-circle', 'child-to-cobra-wave', 'cat-cow', 'bridge-lift in dynamic'],
 		build: [
+			'forearm-dog in active',
+			'upward-dog',
 			'kneeling-sit in active',
 			'tall-kneel-hinge',
 			'wide-knee-child in dynamic',
@@ -603,6 +612,8 @@ export const THEMES: readonly Theme[] = [
 			'chair-turn in dynamic'
 		],
 		build: [
+			'prone-knee-press',
+			'chair-figure-four in isometric',
 			'seated-inward-lift in dynamic',
 			'90-90-sit in isometric > 90-90-back-knee-lift',
 			'90-90-sit in isometric > 90-90-twist',
@@ -652,6 +663,7 @@ export const THEMES: readonly Theme[] = [
 			'cat-cow'
 		],
 		build: [
+			'chair-figure-four in active',
 			'tall-kneel-hinge',
 			'standing-hinge',
 			'heel-drag-chair in isometric',
@@ -802,6 +814,7 @@ export const THEMES: readonly Theme[] = [
 			'turned-out-stance-lift in dynamic'
 		],
 		letGo: [
+			'chair-figure-four in active',
 			'supine-figure-four in passive',
 			'standing-quad-hold in passive',
 			'supine-twist',
@@ -821,6 +834,8 @@ export const THEMES: readonly Theme[] = [
 			'seated-knee-wipers'
 		],
 		build: [
+			'forearm-dog in active',
+			'prone-knee-press',
 			'clam in dynamic > sidelying-rotation-low > sidelying-parallel-lift in dynamic',
 			'reverse-clam in dynamic',
 			'bridge-lift in isometric',

@@ -1,0 +1,76 @@
+/** The themes that classes are put together from: each line can be taught, and each group finds what it comes for. */
+import { describe, expect, it } from 'vitest';
+import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { isSymmetrical } from '../../src/lib/core/anatomy';
+import { newGroup, PRESETS } from '../../src/lib/core/group';
+import { modesOf, PURPOSES, type Mode } from '../../src/lib/core/movement';
+import { emptyPlan } from '../../src/lib/core/plan';
+import { canLink, optionsFor } from '../../src/lib/core/propose';
+import { materialOf } from '../../src/lib/core/propose/compose/material';
+import { isPossible } from '../../src/lib/core/propose/compose/shelves';
+import { ANY_LET_GO, ANY_WAKE, THEMES } from '../../src/lib/core/propose/compose/themes';
+import { styleOf } from '../../src/lib/core/style';
+
+const linesOf = () => [
+	...THEMES.flatMap((theme) => [...theme.wake, ...theme.build, ...theme.peak, ...theme.letGo]),
+	...ANY_WAKE,
+	...ANY_LET_GO
+];
+const partsOf = (line: string) =>
+	line.split(/ > | \| /).map((part) => {
+		const [slug, mode] = part.split(' in ');
+		return { movement: findMovement(slug!), slug, mode: mode as Mode | undefined };
+	});
+
+describe('every line of a theme', () => {
+	it('names movements of the catalogue, in modes that they have', () => {
+		for (const line of linesOf())
+			for (const { movement, slug, mode } of partsOf(line)) {
+				expect(movement, slug).toBeDefined();
+				if (mode)
+					expect(
+						movement!.forms.some((form) => modesOf(movement!, form).includes(mode)),
+						line
+					).toBe(true);
+			}
+	});
+
+	it('that is a chain has sides, and is gone through in one', () => {
+		for (const line of linesOf().filter((one) => one.includes(' > ') || one.includes(' | '))) {
+			const parts = partsOf(line).map(({ movement }) => movement!);
+			if (line.includes(' > '))
+				for (const movement of parts) expect(isSymmetrical(movement.action), line).toBe(false);
+			for (const [i, movement] of parts.entries())
+				if (i > 0) expect(canLink(parts[i - 1]!, movement), line).toBe(true);
+		}
+	});
+
+	it('stands once in its list', () => {
+		for (const { about, wake, build, peak, letGo } of THEMES)
+			for (const list of [wake, build, peak, letGo]) expect(new Set(list).size, about).toBe(list.length);
+	});
+});
+
+describe('themes', () => {
+	it('serve each purpose but resting', () => {
+		const served = new Set(THEMES.flatMap(({ purposes }) => purposes));
+		for (const purpose of PURPOSES.filter((p) => p !== 'rest')) expect(served, purpose).toContain(purpose);
+	});
+
+	it.each(PRESETS)(
+		'that %s can do: one at least for each of their purposes, in a room without kit',
+		(preset) => {
+			const group = newGroup(preset, preset);
+			const base = emptyPlan('', group.startsAt, 2700);
+			const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group };
+			const { matters } = materialOf(optionsFor(base, {}, setting), {}, setting, styleOf(undefined));
+			const possible = THEMES.filter((theme) => isPossible(theme, matters));
+			expect(possible.length).toBeGreaterThanOrEqual(3);
+			for (const purpose of group.purposes)
+				expect(
+					possible.some(({ purposes }) => purposes.includes(purpose)),
+					purpose
+				).toBe(true);
+		}
+	);
+});
