@@ -13,6 +13,7 @@ import { worthOf } from '../lib/core/propose';
 import { styleOf } from '../lib/core/style';
 import { applyEdit } from '../lib/core/plan';
 import { Complaint, groupAt, planAt } from './input';
+import { PLAN_SERIES_USAGE, planSeriesCommand } from './plan-series';
 import { PROPOSE_USAGE, proposeCommand } from './propose';
 import { SERIES_USAGE, seriesCommand } from './series';
 import { table } from './table';
@@ -28,6 +29,8 @@ const USAGE = `usage: orbit <command> FILE.json [options]      (FILE.json or - f
 
   propose    a whole class for a group (no file):
 ${PROPOSE_USAGE}
+
+${PLAN_SERIES_USAGE}
 
 ${SERIES_USAGE}
 
@@ -55,6 +58,7 @@ export async function main(args: string[]): Promise<number> {
 	}
 	try {
 		if (args[0] === 'propose') return await proposeCommand(args.slice(1));
+		if (args[0] === 'plan-series') return await planSeriesCommand(args.slice(1));
 		if (args[0] === 'series') return await seriesCommand(args.slice(1));
 		const options = readOptions(args);
 		const plain = WITHOUT_FILE[options.command];

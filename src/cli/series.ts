@@ -2,7 +2,16 @@ import { CATALOGUE, findMovement } from '../lib/catalogue';
 import { STATE_WORDS } from '../lib/core/view-models';
 import { faultLines, readSeriesFile } from '../lib/core/formats';
 import { catalogueView } from '../lib/core/movement';
-import { analyseSeries, rungOf, rungWords, seriesFindings, type SeriesAnalysis } from '../lib/core/series';
+import {
+	analyseSeries,
+	loadFactor,
+	progressIn,
+	targetLoad,
+	rungOf,
+	rungWords,
+	seriesFindings,
+	type SeriesAnalysis
+} from '../lib/core/series';
 import { Complaint, readText } from './input';
 import { table } from './table';
 
@@ -48,7 +57,10 @@ function asJson(analysis: SeriesAnalysis) {
 			minutes: c.minutes,
 			effort: c.effort,
 			load: c.load,
-			rungs: rungsOf(c, analysis)
+			plannedLoad: c.plannedLoad,
+			targetLoad: targetLoad(analysis, c.class.week),
+			rungs: rungsOf(c, analysis),
+			progress: progressIn(classes, c, analysis.setting.find)
 		})),
 		weeks: weeks.map((week) => ({
 			number: week.number,
@@ -56,6 +68,8 @@ function asJson(analysis: SeriesAnalysis) {
 			classes: week.classes.length,
 			easier: week.easier,
 			load: week.load,
+			plannedLoad: week.plannedLoad,
+			target: loadFactor(planned.series, week.number),
 			changePercent: week.changePercent,
 			monotony: week.monotony,
 			strain: week.strain,
@@ -69,7 +83,7 @@ function asJson(analysis: SeriesAnalysis) {
 
 const figure = (value: number | null, digits: number) => (value === null ? '' : value.toFixed(digits));
 
-function show(analysis: SeriesAnalysis): void {
+export function show(analysis: SeriesAnalysis): void {
 	const { planned, classes, weeks } = analysis;
 	console.log(
 		table(

@@ -6,11 +6,11 @@ import { needsAttention } from '../../src/lib/core/checks';
 import type { Group } from '../../src/lib/core/group';
 import type { Movement } from '../../src/lib/core/movement';
 import { emptyPlan, itemsOf, type ClassPlan } from '../../src/lib/core/plan';
-import { isComposed, proposeClasses, type Proposal, type Wishes } from '../../src/lib/core/propose';
+import { proposeClasses, type Proposal, type Wishes } from '../../src/lib/core/propose';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { groupOf } from './checks/case';
 
-const LITTLE = { roughSteps: 400, starts: 1, steps: 2500 };
+const LITTLE = { roughSteps: 400, starts: 1, steps: 2500, mostStarts: 6 };
 
 function proposed(group: Group, minutes: number, wishes: Wishes = {}, seed = 1, count = 1): Proposal[] {
 	const base = emptyPlan('Proposed', group.startsAt, 60 * minutes);
@@ -33,7 +33,7 @@ describe.each([
 	['skiff', 45]
 ] as const)('a class for %s of %i minutes', (key, minutes) => {
 	const group: Group = DEMO_GROUPS[key];
-	const [{ plan, analysis, story, worth, parts }] = proposed(group, minutes) as [Proposal];
+	const [{ plan, analysis, story, worth }] = proposed(group, minutes) as [Proposal];
 
 	it('is on time, with nothing to mend', () => {
 		expect(analysis.timeline.totalSeconds).toBe(60 * minutes);
@@ -66,7 +66,6 @@ describe.each([
 		expect(story[0]).toMatch(/^About .+\.$/);
 		expect(story.length).toBeGreaterThanOrEqual(3);
 		expect(worth!.total).toBeGreaterThan(0);
-		expect(parts).toBeNull();
 		expect(plan.theme).toBeTruthy();
 	});
 });
@@ -110,21 +109,5 @@ describe('what is asked for', () => {
 			itemsOf((proposed(group, 30, {}, seed) as [Proposal])[0].plan).map((i) => i.movement);
 		expect(slugs(4)).toEqual(slugs(4));
 		expect(slugs(4)).not.toEqual(slugs(5));
-	});
-
-	it('is filled in piece by piece where something stays, or where more is asked', () => {
-		const base = emptyPlan('x', '18:30', 1800);
-		expect(isComposed({ base, wishes: { must: ['clam'], lengthen: [] } })).toBe(true);
-		expect(isComposed({ base, wishes: { lengthen: ['hamstrings'] } })).toBe(false);
-		expect(isComposed({ base, wishes: { weights: { flow: 3 } } })).toBe(false);
-		const begun = {
-			...base,
-			sections: base.sections.map((section, i) =>
-				i
-					? section
-					: { ...section, blocks: [{ kind: 'talk' as const, id: 'b1', label: 'Hello', seconds: 30 }] }
-			)
-		};
-		expect(isComposed({ base: begun, wishes: {} })).toBe(false);
 	});
 });

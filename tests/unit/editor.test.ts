@@ -270,6 +270,7 @@ describe('keys at the desk', () => {
 		return deskKey(event as unknown as KeyboardEvent, desk, {
 			add: () => undefined,
 			propose: () => undefined,
+			change: () => undefined,
 			keys: () => undefined
 		});
 	};

@@ -4,11 +4,11 @@ import { analysePlan } from '../../src/lib/core/checks';
 import { formatDuration } from '../../src/lib/core/clock';
 import { proposalCard } from '../../src/lib/core/view-models';
 import { applyEdit, itemsOf, planFaults } from '../../src/lib/core/plan';
-import { alternativesFor, conflictOf, proposals, type ProposeRequest } from '../../src/lib/core/propose';
+import { alternativesFor, conflictOf, type ClassRequest } from '../../src/lib/core/propose';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { groupOf } from './checks/case';
-import { ask, settingFor, slugsOf } from './propose-asked';
+import { ask, proposals, settingFor, slugsOf } from './propose-asked';
 
 describe('what cannot be', () => {
 	/** Six people, four of them with a sore knee: what they cannot do is not for this room. */
@@ -18,7 +18,7 @@ describe('what cannot be', () => {
 		cautions: [{ caution: 'sore knee' as const, people: 4 }]
 	};
 
-	it.each<[string, ProposeRequest, string[]]>([
+	it.each<[string, ClassRequest, string[]]>([
 		[
 			'a movement against a caution',
 			ask(knees, 45, { toward: 'fire-log' }),
@@ -72,7 +72,7 @@ describe('something else here', () => {
 	const { plan } = proposals(ask(DEMO_GROUPS.lamp, 30))[0]!;
 	const setting = settingFor(DEMO_GROUPS.lamp);
 
-	it('offers three movements that the class has not, in the order of what they cost', () => {
+	it('offers three movements that the class has not, in the order of what the class is worth with them', () => {
 		for (const item of itemsOf(plan)) {
 			const others = alternativesFor(plan, item.id, setting);
 			expect(others.length).toBeLessThanOrEqual(3);
@@ -102,7 +102,7 @@ describe('something else here', () => {
 });
 
 describe('a proposal on the screen', () => {
-	it('has the figures of its class, its items by part, and what it costs, the weightiest first', () => {
+	it('has the figures of its class, its items by part, and what it is worth, the weightiest first', () => {
 		const [proposal] = proposals(ask(DEMO_GROUPS.chalk, 50));
 		const card = proposalCard(proposal!.analysis, proposal!);
 		const figure = (label: string) => card.figures.find((f) => f.label === label)?.value;
@@ -114,7 +114,8 @@ describe('a proposal on the screen', () => {
 		);
 		for (const { items } of card.sections) for (const item of items) expect(item.because).not.toBe('');
 		const points = card.costs.map((part) => Number(part.points));
-		expect(points).toEqual([...points].sort((a, b) => b - a));
-		expect(Math.abs(points.reduce((a, b) => a + b, 0) - proposal!.cost)).toBeLessThan(0.5);
+		const sizes = points.map(Math.abs);
+		expect(sizes).toEqual([...sizes].sort((a, b) => b - a));
+		expect(Math.abs(points.reduce((a, b) => a + b, 0) - proposal!.worth.total)).toBeLessThan(0.5);
 	});
 });

@@ -1,17 +1,16 @@
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import type { Group } from '../../src/lib/core/group';
 import { emptyPlan, itemsOf, type ClassPlan } from '../../src/lib/core/plan';
-import type { ProposeRequest, Effort, ProposeContext, Wishes } from '../../src/lib/core/propose';
+import {
+	proposeClasses,
+	type ClassRequest,
+	type Proposal,
+	type ProposeContext,
+	type Wishes
+} from '../../src/lib/core/propose';
 
 /** Enough for a valid class; how good it is, is the bench's business. */
-export const QUICK: Effort = {
-	roughSteps: 0,
-	starts: 2,
-	steps: 2500,
-	crossings: 2,
-	refineSteps: 600,
-	settleSteps: 600
-};
+const LITTLE = { roughSteps: 300, starts: 1, steps: 2500, mostStarts: 6 };
 
 export const settingFor = (group: Group, taughtBefore: string[] | null = null): ProposeContext => ({
 	catalogue: CATALOGUE,
@@ -25,15 +24,19 @@ export const ask = (
 	group: Group,
 	minutes: number,
 	wishes: Wishes = {},
-	more: Partial<ProposeRequest> = {}
-): ProposeRequest => ({
+	more: Partial<ClassRequest> = {}
+): ClassRequest => ({
 	base: emptyPlan('Proposed', group.startsAt, 60 * minutes),
 	wishes,
 	setting: settingFor(group),
 	seed: 7,
 	count: 1,
-	effort: QUICK,
+	work: LITTLE,
 	...more
 });
+
+/** All proposals at once. */
+export const proposals = (asked: ClassRequest): Proposal[] =>
+	[...proposeClasses(asked)].filter(({ done }) => done).map(({ proposal }) => proposal);
 
 export const slugsOf = (plan: ClassPlan) => itemsOf(plan).map((item) => item.movement);

@@ -11,7 +11,7 @@ import { proposeClasses } from '../../src/lib/core/propose';
 import { purposesWanted } from '../../src/lib/core/rules';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 
-const LITTLE = { roughSteps: 300, starts: 1, steps: 2500 };
+const LITTLE = { roughSteps: 300, starts: 1, steps: 2500, mostStarts: 6 };
 
 function read(group: Group, minutes: number, seed: number): Read {
 	const base = emptyPlan('Asked', group.startsAt, 60 * minutes);

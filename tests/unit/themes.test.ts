@@ -5,10 +5,15 @@ import { isSymmetrical } from '../../src/lib/core/anatomy';
 import { newGroup, PRESETS } from '../../src/lib/core/group';
 import { modesOf, PURPOSES, type Mode } from '../../src/lib/core/movement';
 import { emptyPlan } from '../../src/lib/core/plan';
-import { canLink, optionsFor } from '../../src/lib/core/propose';
-import { materialOf } from '../../src/lib/core/propose/compose/material';
-import { isPossible } from '../../src/lib/core/propose/compose/shelves';
-import { ANY_LET_GO, ANY_WAKE, THEMES } from '../../src/lib/core/propose/compose/themes';
+import {
+	ANY_LET_GO,
+	ANY_WAKE,
+	canLink,
+	materialOf,
+	optionsFor,
+	possibleThemes,
+	THEMES
+} from '../../src/lib/core/propose';
 import { styleOf } from '../../src/lib/core/style';
 
 const linesOf = () => [
@@ -63,8 +68,8 @@ describe('themes', () => {
 			const group = newGroup(preset, preset);
 			const base = emptyPlan('', group.startsAt, 2700);
 			const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group };
-			const { matters } = materialOf(optionsFor(base, {}, setting), {}, setting, styleOf(undefined));
-			const possible = THEMES.filter((theme) => isPossible(theme, matters));
+			const { matters } = materialOf(optionsFor(base, {}, setting), {}, setting, styleOf(undefined), []);
+			const possible = possibleThemes(matters);
 			expect(possible.length).toBeGreaterThanOrEqual(3);
 			for (const purpose of group.purposes)
 				expect(

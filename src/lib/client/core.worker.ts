@@ -9,7 +9,10 @@ import type { ClassPlan } from '$lib/core/plan';
 import {
 	alternativesFor,
 	conflictOf,
+	changedClass,
 	proposeClasses,
+	type ChangedClass,
+	type ChangeId,
 	type Alternative,
 	type Conflict,
 	type Proposal,
@@ -75,6 +78,10 @@ const api = {
 
 	alternatives(ask: ProposeTask, itemId: string): Alternative[] {
 		return alternativesFor(ask.base, itemId, settingOf(ask), ask.wishes);
+	},
+
+	change(ask: ProposeTask, change: ChangeId): ChangedClass | null {
+		return changedClass(ask.base, change, settingOf(ask));
 	},
 
 	/** Tells each better class as it comes; why there can be none, or null. */

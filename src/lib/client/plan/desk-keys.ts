@@ -3,6 +3,7 @@ import type { PlanDesk } from './plan-desk';
 interface Actions {
 	add: () => void;
 	propose: () => void;
+	change: () => void;
 	keys: () => void;
 }
 
@@ -35,6 +36,9 @@ export function deskKey(event: KeyboardEvent, desk: PlanDesk, actions: Actions):
 			return 'done';
 		case 'g':
 			actions.propose();
+			return 'done';
+		case 'w':
+			actions.change();
 			return 'done';
 		case 't':
 			blocks.addTalk();

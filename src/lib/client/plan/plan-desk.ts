@@ -1,6 +1,7 @@
 import type { ClassPlan } from '$lib/core/plan';
 import { DocumentSession, type Saving } from '../document-session.svelte';
 import { Alternatives } from './alternatives.svelte';
+import { Changes } from './changes.svelte';
 import { BlockCommands } from './block-commands';
 import { Fitting } from './fitting.svelte';
 import { ItemCommands } from './item-commands';
@@ -21,6 +22,7 @@ export class PlanDesk {
 	readonly fitting: Fitting;
 	readonly ordering: Ordering;
 	readonly proposals: Proposals;
+	readonly changes: Changes;
 	readonly alternatives: Alternatives;
 
 	constructor(plan: ClassPlan, setting: DeskSetting, saving: Saving<ClassPlan>) {
@@ -33,6 +35,7 @@ export class PlanDesk {
 		this.fitting = new Fitting(this.document);
 		this.ordering = new Ordering(this.document);
 		this.proposals = new Proposals(this.document);
+		this.changes = new Changes(this.document);
 		this.alternatives = new Alternatives(this.document);
 	}
 }

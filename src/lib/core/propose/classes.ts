@@ -1,54 +1,48 @@
 import type { Analysis } from '../checks';
 import { lostSeconds } from '../ordering';
-import { blocksOf, type ClassPlan } from '../plan';
+import type { ClassPlan } from '../plan';
 import { compose, type Composed, type Work } from './compose';
 import { alike, demandOf, worthOf } from './model';
-import { propose, type ProposeRequest } from './propose';
-import { USUAL_WEIGHTS, type Proposal, type ProposeContext, type Wishes } from './types';
+import type { Proposal, ProposeContext, Wishes } from './types';
 import { because } from './why';
 
-/** Wishes that a whole new class is put together with; others are for what is filled in piece by piece. */
-const COMPOSED: ReadonlySet<keyof Wishes> = new Set(['toward', 'must', 'never', 'without', 'weights']);
-
-/** Whether a whole class can be put together for what is asked: nothing is there yet that has to stay. */
-export function isComposed({ base, wishes }: Pick<ProposeRequest, 'base' | 'wishes'>): boolean {
-	const asked = (Object.keys(wishes) as (keyof Wishes)[]).filter((wish) => {
-		const value = wishes[wish];
-		return value !== undefined && !(Array.isArray(value) && value.length === 0);
-	});
-	const usual = Object.entries(wishes.weights ?? {}).every(
-		([id, weight]) => weight === USUAL_WEIGHTS[id as keyof typeof USUAL_WEIGHTS]
-	);
-	return blocksOf(base).length === 0 && usual && asked.every((wish) => COMPOSED.has(wish));
+/** What is asked of the planner. */
+export interface ClassRequest {
+	/** What stands there already stays as it is, and the rest is put together round it. */
+	base: ClassPlan;
+	wishes: Wishes;
+	setting: ProposeContext;
+	seed: number;
+	count?: number;
+	work?: Work;
 }
 
 /**
- * Proposes classes: whole ones, each with a story of its own, where nothing is there yet; else what fills up what is
- * there. Yields the best so far whenever there is a better one (`done` false), and each class when it is finished.
+ * Proposes classes, each with a story of its own. Yields the best so far whenever there is a better one (`done` false), and
+ * each class when it is finished.
  */
-export function* proposeClasses(
-	asked: ProposeRequest & { work?: Work }
-): Generator<{ number: number; done: boolean; proposal: Proposal }> {
-	if (!isComposed(asked)) return yield* propose(asked);
-	const { base, wishes, setting, seed, count = 3, work } = asked;
+export function* proposeClasses({
+	base,
+	wishes,
+	setting,
+	seed,
+	count = 3,
+	work
+}: ClassRequest): Generator<{ number: number; done: boolean; proposal: Proposal }> {
 	for (const { number, done, composed } of compose(base, wishes, setting, seed, count, work))
 		yield { number, done, proposal: proposalOf(composed, base, wishes, setting) };
 }
 
 function proposalOf(composed: Composed, base: ClassPlan, wishes: Wishes, setting: ProposeContext): Proposal {
 	const { plan, analysis } = composed;
-	const worth = worthOf(plan, setting.find, setting.group, setting.pace);
 	return {
 		plan,
 		analysis,
-		parts: null,
-		worth,
-		cost: -worth.total,
+		worth: worthOf(plan, setting.find, setting.group, setting.pace),
 		story: storyLines(composed),
 		reasons: analysis.context.items.map((taught, index) => ({
 			itemId: taught.item.id,
-			because: because(taught, index, analysis, wishes, base).slice(0, 3),
-			nearly: null
+			because: because(taught, index, analysis, wishes, base).slice(0, 3)
 		})),
 		lostSeconds: lostSeconds(plan, setting.find, setting.pace)
 	};

@@ -1,7 +1,7 @@
-import type { Tissue } from '../anatomy';
+import type { Direction, Tissue } from '../anatomy';
 import type { Analysis, PlanContext } from '../checks';
 import type { Group } from '../group';
-import type { Position } from '../movement';
+import type { FormId, Position } from '../movement';
 import type { Worth } from './model';
 import type { ClassPlan, SectionKind } from '../plan';
 
@@ -22,8 +22,16 @@ export interface Wishes {
 	mostNew?: number;
 	/** An earlier class, and the share (0-1) of the movements that it shall have had already. */
 	like?: { movements: readonly string[]; share: number };
-	/** The most effort (0-10, mean over the class) that the class may ask for. */
-	mostEffort?: number;
+	/** Between what the effort of the class (0-10, mean over it) shall lie. */
+	effort?: { least: number; most: number };
+	/** Directions that the group has had too little of: they come up to their bands. */
+	more?: readonly Direction[];
+	/** Movements that are given in no harder form than this yet. */
+	upTo?: Readonly<Record<string, FormId>>;
+	/** The last ordinary class: what comes again from it goes no way back. */
+	before?: ClassPlan;
+	/** What is said at the end, in the place of the usual. */
+	lastWords?: string;
 	/** What counts more or less than usual. */
 	weights?: Partial<Weights>;
 }
@@ -52,44 +60,21 @@ export interface ProposeContext extends PlanContext {
 	group: Group;
 }
 
-/** The parts of the objective, each already weighted; the less the better. docs/planner.md says why each is there. */
-export interface CostParts {
-	/** Hundredths of the class outside the bands of directions and strength. */
-	balance: number;
-	/** Changes of position and fetching. */
-	flow: number;
-	/** Likeness of movements to one another. */
-	variety: number;
-	/** Sections longer or shorter than they usually are. */
-	shape: number;
-	/** Intensity that jumps, or falls before the peak. */
-	arc: number;
-	/** Doses away from the usual one. */
-	dose: number;
-	/** Broken rules of order, preparation, novelty and time. */
-	rules: number;
-}
-
 /** Why an item is where it is. */
 export interface Reason {
 	itemId: string;
 	/** In the teacher's words, the weightiest first. */
 	because: string[];
-	/** Slug of what was nearly chosen in its place, and how much worse it would have been (points of the objective). */
-	nearly: { movement: string; worse: number } | null;
 }
 
 /** One proposed class. */
 export interface Proposal {
 	plan: ClassPlan;
 	analysis: Analysis;
-	/** What it costs by the parts of the piecewise search; null for a class that was put together as a whole. */
-	parts: CostParts | null;
-	/** What it is worth as a class, where it was put together as a whole. */
-	worth: Worth | null;
-	/** What it tells, in some lines; none for what fills up a class. */
+	/** What it is worth as a class, in points. */
+	worth: Worth;
+	/** What it tells, in some lines. */
 	story: string[];
-	cost: number;
 	reasons: Reason[];
 	/** Seconds lost between blocks. */
 	lostSeconds: number;

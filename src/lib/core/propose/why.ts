@@ -4,34 +4,11 @@ import { stillSeconds, type Analysis } from '../checks';
 import { formatDuration } from '../clock';
 import { orbit, rangeSeconds } from '../orbit';
 import { findItem, type ClassPlan } from '../plan';
-import type { Objective } from './cost';
-import type { Piece } from './candidate';
-import type { Pool } from './pool';
 import { isCalm, isDeep } from '../rules';
-import type { Reason, Wishes } from './types';
+import type { Wishes } from './types';
 
 /** From this part of a direction's time on an item is what gives it. */
 const GIVES_PERCENT = 15;
-/** Reasons that are told of one item. */
-const MOST_REASONS = 3;
-
-/** Why each item of a proposed class is there, and what was nearly chosen. */
-export function reasonsFor(
-	plan: ClassPlan,
-	analysis: Analysis,
-	pieces: readonly Piece[],
-	objective: Objective,
-	pool: Pool,
-	wishes: Wishes,
-	base: ClassPlan
-): Reason[] {
-	const { items } = analysis.context;
-	return items.map((taught, index) => ({
-		itemId: taught.item.id,
-		because: because(taught, index, analysis, wishes, base).slice(0, MOST_REASONS),
-		nearly: findItem(base, taught.item.id) ? null : nearly(taught, pieces, objective, pool)
-	}));
-}
 
 /** Why an item is where it is, the weightiest first. */
 export function because(
@@ -70,26 +47,4 @@ export function because(
 	if (item.mode === 'rest') reasons.push(section.kind === 'rest' ? 'the closing rest' : 'to arrive');
 	if (section.kind === 'release' && isCalm(form)) reasons.push('it lets go after the peak');
 	return reasons.length ? reasons : ['it costs no change of position here'];
-}
-
-/** The best other movement for its place, everything else as it is. */
-function nearly(
-	{ item }: TimedItem,
-	pieces: readonly Piece[],
-	objective: Objective,
-	pool: Pool
-): Reason['nearly'] {
-	const at = pieces.findIndex((piece) => piece.option.item?.movement === item.movement);
-	const piece = pieces[at];
-	if (!piece) return null;
-	const cost = objective.cost(pieces);
-	const inClass = new Set(pieces.flatMap((other) => other.option.movements));
-	let best: Reason['nearly'] = null;
-	for (const index of pool.bySection[piece.section] ?? []) {
-		const option = pool.facts.options[index]!;
-		if (inClass.has(option.movements[0]!)) continue;
-		const worse = objective.cost(pieces.with(at, { ...piece, option, amount: option.usual })) - cost;
-		if (!best || worse < best.worse) best = { movement: option.movements[0]!, worse };
-	}
-	return best;
 }

@@ -59,6 +59,8 @@ export interface ClassAnalysis {
 	minutes: number;
 	effort: number;
 	load: number;
+	/** As planned, whatever was reported of it. */
+	plannedLoad: number;
 	/** Seconds held long per tissue on one leg. */
 	tissues: ReadonlyMap<Tissue, number>;
 	firstSide: Leg | null;
@@ -70,7 +72,11 @@ export interface WeekAnalysis {
 	monday: string;
 	classes: readonly ClassAnalysis[];
 	easier: boolean;
+	/** It has all of its classes, each planned. */
+	whole: boolean;
 	load: number;
+	/** As planned, whatever was reported of it. */
+	plannedLoad: number;
 	/** Of seven daily loads; null without load. */
 	monotony: number | null;
 	strain: number | null;
@@ -192,6 +198,7 @@ function readClass(
 		minutes,
 		effort,
 		load: sessionLoad(effort, minutes),
+		plannedLoad: facts ? sessionLoad(facts.effort, facts.analysis.timeline.totalSeconds / 60) : 0,
 		tissues: facts?.tissues ?? new Map(),
 		firstSide: plan && itemsOf(plan).length ? firstSideOf(plan) : null
 	};
@@ -254,9 +261,8 @@ function weeksOf(series: Series, classes: readonly ClassAnalysis[], setting: Ser
 		const monday = mondayOfWeek(series, number);
 		const easier = own.length > 0 && own.every((c) => c.easier);
 		const load = weeklyLoad(own.map((c) => c.load));
-		const week = readWeek(number, monday, own, easier, load, ordinary, setting);
-		weeks.push(week);
 		const whole = own.length >= series.meetings.length && own.every((c) => c.analysis);
+		weeks.push({ ...readWeek(number, monday, own, easier, load, ordinary, setting), whole });
 		if (whole && !easier && load > 0) ordinary = load;
 	}
 	return weeks;
@@ -270,7 +276,7 @@ function readWeek(
 	load: number,
 	ordinary: number | null,
 	{ group }: SeriesContext
-): WeekAnalysis {
+): Omit<WeekAnalysis, 'whole'> {
 	const daily = Array.from({ length: 7 }, (_, day) =>
 		weeklyLoad(classes.filter((c) => c.class.on === addDays(monday, day)).map((c) => c.load))
 	);
@@ -284,6 +290,7 @@ function readWeek(
 		classes,
 		easier,
 		load,
+		plannedLoad: weeklyLoad(classes.map((c) => c.plannedLoad)),
 		monotony: monotony(daily),
 		strain: strain(daily),
 		changePercent: ordinary === null || load === 0 ? null : changePercent(ordinary, load),

@@ -1,6 +1,9 @@
-import { otherLeg, type Leg } from '../anatomy';
-import { metBeforeEach } from './schedule';
-import { formOf } from '../movement';
+import { DIRECTIONS, otherLeg, type Direction, type Leg } from '../anatomy';
+import { balance, sumOfOrbits, type Targets } from '../orbit';
+import { LOAD, targetLoad } from './load';
+import { ordinaryBefore } from './progress';
+import { metBeforeEach, rungOf } from './schedule';
+import { formOf, type FormId } from '../movement';
 import {
 	emptyPlan,
 	itemsOf,
@@ -16,13 +19,13 @@ import { HIP_TESTS } from '../measure';
 import {
 	mayStandIn,
 	optionsFor,
-	propose,
-	type Effort,
+	proposeClasses,
 	type Proposal,
 	type ProposeContext,
-	type Wishes
+	type Wishes,
+	type Work
 } from '../propose';
-import type { StyleChoices } from '../style';
+import { styledRange, styleOf, type StyleChoices } from '../style';
 import { withProposed } from './edit';
 import { neglected, targetsWithMore } from './neglect';
 import { analyseSeries, type ClassAnalysis, type SeriesAnalysis, type SeriesContext } from './analysis';
@@ -37,20 +40,11 @@ export interface SeriesRequest {
 	seed: number;
 	/** Ids of the classes to propose; taught ones and those changed by hand are never among them. */
 	only?: readonly string[];
-	effort?: Effort;
+	work?: Work;
 }
 
-/** A whole series is many classes: each gets a seventh of the work that a single one is given. */
-export const SERIES_EFFORT: Effort = {
-	roughSteps: 0,
-	starts: 2,
-	steps: 5000,
-	crossings: 1,
-	refineSteps: 12_000,
-	settleSteps: 3000
-};
-/** An easier week asks for so much of what the last ordinary one did. Common practice, no source. */
-const EASIER = 0.85;
+/** A whole series is many classes: each gets about half of the work that a single one is given. */
+export const SERIES_WORK: Work = { roughSteps: 300, starts: 1, steps: 7000, mostStarts: 6 };
 
 /** Which classes wait for a proposal: those without a plan, and those that no longer give what they should. */
 export function waiting(analysis: SeriesAnalysis): string[] {
@@ -73,7 +67,7 @@ export function renewable(analysis: SeriesAnalysis): string[] {
 export function* proposeSeries(
 	ask: SeriesRequest
 ): Generator<{ classId: string; done: number; of: number; plan: ClassPlan }> {
-	const { setting, seed, effort = SERIES_EFFORT } = ask;
+	const { setting, seed, work = SERIES_WORK } = ask;
 	let planned = ask.planned;
 	const first = analyseSeries(planned, setting);
 	const may = new Set(renewable(first));
@@ -81,7 +75,7 @@ export function* proposeSeries(
 	for (const [done, classId] of wanted.entries()) {
 		const analysis = analyseSeries(planned, setting);
 		const at = analysis.classes.findIndex((c) => c.class.id === classId);
-		const { plan } = classFor(analysis, at, ask, seed + 104_729 * at, effort);
+		const { plan } = classFor(analysis, at, ask, seed + 104_729 * at, work);
 		planned = withProposed(planned, { [classId]: plan });
 		yield { classId, done: done + 1, of: wanted.length, plan };
 	}
@@ -92,7 +86,7 @@ function classFor(
 	at: number,
 	{ setting, choices }: SeriesRequest,
 	seed: number,
-	effort: Effort
+	work: Work
 ): Proposal {
 	const { series } = analysis.planned;
 	const c = analysis.classes[at]!;
@@ -101,7 +95,13 @@ function classFor(
 	const known = metBeforeEach(analysis.planned, setting.knownBefore)[at]!;
 	const weeksBefore = analysis.weeks.filter(({ monday }) => monday < c.class.on);
 	const theme = series.themes[c.class.week - 1];
-	const more = [...neglected(weeksBefore), ...(theme?.more ? [theme.more] : [])];
+	const more = [
+		...new Set([
+			...neglected(weeksBefore),
+			...(theme?.more ? [theme.more] : []),
+			...shortLately(before, setting.group.targets)
+		])
+	];
 	const group = { ...setting.group, targets: targetsWithMore(setting.group.targets, more) };
 	const within: ProposeContext = {
 		catalogue: setting.catalogue,
@@ -113,9 +113,9 @@ function classFor(
 		lastFirstSide: last?.firstSide ?? null
 	};
 	const base = baseFor(c, analysis, choices, last?.firstSide ?? null);
-	const wishes = wishesFor(c, analysis, base, within, last, known.size > 0);
+	const wishes = { ...wishesFor(c, analysis, base, within, last, known.size > 0), more };
 	let best: Proposal | null = null;
-	for (const { proposal } of propose({ base, wishes, setting: within, seed, count: 1, effort }))
+	for (const { proposal } of proposeClasses({ base, wishes, setting: within, seed, count: 1, work }))
 		best = proposal;
 	return best!;
 }
@@ -143,9 +143,9 @@ function baseFor(
 			)
 		};
 	};
-	for (const { ladder, rung } of c.given) {
+	for (const { ladder, rung, time } of c.given) {
 		const { rungs } = series.ladders[ladder]!;
-		const step = rungs[rung]!;
+		const step = carriedOn(rungs[rung]!, rung === rungs.length - 1 && !c.easier ? time : 1, setting, choices);
 		const isGoal = rung === rungs.length - 1;
 		// a movement has its place once, also when two ladders lead through it
 		if (itemsOf(plan).some((item) => item.movement === step.movement)) continue;
@@ -162,6 +162,19 @@ function baseFor(
 function itemOf(plan: ClassPlan, { movement, form, mode, dose }: Rung, { find }: SeriesContext) {
 	const item = newItem(plan, find(movement)!, plan.firstSide, form);
 	return { ...item, mode, dose: { ...item.dose, amount: dose } };
+}
+
+/**
+ * A goal that is reached goes on: each further time more of it, up to what is usual at most (common practice, no source);
+ * a set more is for the composition.
+ */
+function carriedOn(rung: Rung, time: number, { find }: SeriesContext, choices: StyleChoices): Rung {
+	const movement = find(rung.movement);
+	const form = movement && formOf(movement, rung.form);
+	if (!form || time <= 1) return rung;
+	const { max, unit } = styledRange(styleOf(choices), form, rung.mode);
+	const step = unit === 'seconds' ? 5 : 1;
+	return { ...rung, dose: Math.max(rung.dose, Math.min(max, rung.dose + step * (time - 1))) };
 }
 
 /** The part of a class in which a rung stands: the goal in the peak where it may, everything else in the work before. */
@@ -189,18 +202,51 @@ function wishesFor(
 	const fresh = c.given.filter(({ isNew }) => isNew).length;
 	const wishes: Wishes = {
 		must: back,
+		...rungsAhead(c, analysis),
 		...(groupIsKnown ? { mostNew: Math.max(0, series.mostNew - fresh) } : {}),
 		...(toward && offered.has(toward) && !there.has(toward) && (known.has(toward) || fresh === 0)
 			? { toward }
 			: {})
 	};
-	const most = mostEffort(c, analysis);
-	if (most !== null) wishes.mostEffort = most;
+	const load = targetLoad(analysis, c.class.week);
+	if (load !== null) {
+		const effort = load / (series.lengthSeconds / 60);
+		wishes.effort = { least: (1 - LOAD.slack) * effort, most: (1 + LOAD.slack) * effort };
+	}
+	const ordinary = c.easier ? null : ordinaryBefore(analysis.classes, c);
+	if (ordinary?.plan) wishes.before = ordinary.plan;
+	wishes.lastWords = lastWords(c, analysis);
 	if (last?.plan) {
 		const movements = slugsOf(last.plan);
 		wishes.like = { movements, share: likeShare(series.keepPercent / 100, movements, known, series.mostNew) };
 	}
 	return wishes;
+}
+
+/** Classes of which the sum is looked at for what came short: those of about a fortnight. */
+const LATELY = 4;
+
+/** Directions that the last classes together gave too little of. */
+function shortLately(before: readonly ClassAnalysis[], targets: Targets): Direction[] {
+	const orbits = before.slice(-LATELY).flatMap(({ analysis }) => (analysis ? [analysis.orbit] : []));
+	if (orbits.length === 0) return [];
+	const { directions } = balance(sumOfOrbits(orbits), targets);
+	return DIRECTIONS.filter((d) => directions[d].standing === 'short');
+}
+
+/** What the ladders bring only later: no harder form of a rung than the one that it is at, and nothing of the rungs after it. */
+function rungsAhead(
+	c: ClassAnalysis,
+	{ planned: { series } }: SeriesAnalysis
+): Pick<Wishes, 'upTo' | 'never'> {
+	const upTo: Record<string, FormId> = {};
+	const never = new Set<string>();
+	for (const [ladder, { rungs }] of series.ladders.entries()) {
+		const at = c.given.find((given) => given.ladder === ladder)?.rung ?? -1;
+		for (const { movement, form } of rungs.slice(0, at + 1)) upTo[movement] = form;
+		for (const { movement } of rungs.slice(at + 1)) if (!(movement in upTo)) never.add(movement);
+	}
+	return { upTo, never: [...never].filter((slug) => !(slug in upTo) && !c.comesBack.includes(slug)) };
 }
 
 /**
@@ -218,19 +264,14 @@ function likeShare(
 	return Math.max(wanted, needed);
 }
 
-/**
- * The most effort that the class may ask for: the limit of the rise over the ordinary classes before it, less in an
- * easier week; null where there is nothing to compare with.
- */
-function mostEffort(c: ClassAnalysis, { classes, planned }: SeriesAnalysis): number | null {
-	const before = classes.filter((other) => other.number < c.number && other.analysis && !other.easier);
-	const lastWeek = Math.max(
-		0,
-		...before.filter(({ class: o }) => o.week < c.class.week).map((o) => o.class.week)
-	);
-	const ordinary = before.filter((other) => other.class.week === lastWeek);
-	if (ordinary.length === 0) return null;
-	const load = ordinary.reduce((sum, other) => sum + other.load, 0) / ordinary.length;
-	const factor = c.easier ? EASIER : 1 + planned.series.mostUpPercent / 100;
-	return (factor * load) / (planned.series.lengthSeconds / 60);
+/** A line for the end of a class: what the next one brings. */
+function lastWords(c: ClassAnalysis, { classes, planned: { series }, setting }: SeriesAnalysis): string {
+	const next = classes[c.number];
+	const name = (slug: string) => setting.find(slug)?.english ?? slug;
+	const brings = next?.given.map((given) => name(rungOf(series, given).movement)) ?? [];
+	const also = next ? series.themes[next.class.week - 1]?.words.trim() : undefined;
+	const words = brings.length ? brings.join(' and ') : also;
+	return words
+		? `What is different now, left and right; next time: ${words}`
+		: 'What is different now, left and right';
 }

@@ -13,7 +13,7 @@ export function effortOfWork(mode: Mode, intensity: number): number {
 	return WORKING_MODES.has(mode) ? 2 * intensity : intensity;
 }
 
-/** Effort of a class before it is taught, 0-10: the mean over its seconds, to one decimal; 0 for an empty one. */
+/** Effort of a class before it is taught, 0-10: the mean over its seconds, not rounded; 0 for an empty one. */
 export function plannedEffort(
 	{ entries, totalSeconds }: Timeline,
 	of: (itemId: string) => { mode: Mode; intensity: number } | undefined
@@ -24,5 +24,5 @@ export function plannedEffort(
 		const work = phase === 'work' && itemId !== null ? of(itemId) : undefined;
 		sum += (work ? effortOfWork(work.mode, work.intensity) : EFFORT_BETWEEN) * (toSeconds - fromSeconds);
 	}
-	return Math.round((10 * sum) / totalSeconds) / 10;
+	return sum / totalSeconds;
 }

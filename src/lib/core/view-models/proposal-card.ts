@@ -1,6 +1,6 @@
 import { needsAttention, type Analysis } from '../checks';
 import { formatDuration, positionChanges } from '../clock';
-import type { CostParts, Proposal, Worth } from '../propose';
+import type { Proposal, Worth } from '../propose';
 import { SECTION_NAME } from '../plan';
 import { percentOf } from './before-after';
 import { classRing, type RingSector } from './ring';
@@ -13,24 +13,15 @@ export interface ProposalCard {
 	figures: { label: string; value: string }[];
 	sections: {
 		name: string;
-		items: { id: string; name: string; because: string; nearly: string }[];
+		items: { id: string; name: string; because: string }[];
 	}[];
 	/** What the class tells, in some lines. */
 	story: string[];
-	/** What it is worth or costs by the parts of the objective, the weightiest first; nothing that counts for nothing. */
+	/** What it is worth by the parts of the objective, the weightiest first; nothing that counts for nothing. */
 	costs: { label: string; points: string }[];
 }
 
-const PART_WORDS: Record<keyof CostParts, string> = {
-	balance: 'outside the group’s bands',
-	flow: 'time between blocks',
-	variety: 'movements that do the same',
-	shape: 'parts longer or shorter than usual',
-	arc: 'intensity that jumps or peaks elsewhere',
-	dose: 'doses away from the usual ones',
-	rules: 'rules of order and wishes'
-};
-const WORTH_WORDS: Partial<Record<keyof Worth['parts'], string>> = {
+const PART_WORDS: Record<keyof Worth['parts'], string> = {
 	prepared: 'what is intense is prepared',
 	twoBefore: 'easier likenesses come first',
 	linked: 'sides run in chains',
@@ -65,11 +56,10 @@ const LEAST_POINTS = 0.05;
 /** A proposed class as its card shows it. */
 export function proposalCard(
 	analysis: Analysis,
-	proposed: Pick<Proposal, 'reasons' | 'parts' | 'worth' | 'story' | 'lostSeconds'>
+	proposed: Pick<Proposal, 'reasons' | 'worth' | 'story' | 'lostSeconds'>
 ): ProposalCard {
 	const { timeline, context, orbit, balance, findings } = analysis;
 	const why = new Map(proposed.reasons.map((reason) => [reason.itemId, reason]));
-	const name = (slug: string) => context.find(slug)?.english ?? slug;
 	return {
 		ring: classRing(orbit, balance),
 		total: formatDuration(timeline.totalSeconds),
@@ -86,34 +76,17 @@ export function proposalCard(
 				name: SECTION_NAME[section.kind],
 				items: context.items
 					.filter((taught) => taught.section === section)
-					.map(({ item, movement }) => {
-						const reason = why.get(item.id);
-						return {
-							id: item.id,
-							name: movement.english,
-							because: reason?.because.join('; ') ?? '',
-							nearly: reason?.nearly ? name(reason.nearly.movement) : ''
-						};
-					})
+					.map(({ item, movement }) => ({
+						id: item.id,
+						name: movement.english,
+						because: why.get(item.id)?.because.join('; ') ?? ''
+					}))
 			})),
 		story: proposed.story,
-		costs: pointsOf(proposed)
+		costs: (Object.keys(PART_WORDS) as (keyof Worth['parts'])[])
+			.map((part) => ({ label: PART_WORDS[part], points: proposed.worth.parts[part] }))
 			.filter(({ points }) => Math.abs(points) >= LEAST_POINTS)
 			.sort((a, b) => Math.abs(b.points) - Math.abs(a.points))
 			.map(({ label, points }) => ({ label, points: points.toFixed(1) }))
 	};
-}
-
-/** What each part counts: what a whole class is worth by it, or what a filled one costs. */
-function pointsOf({ parts, worth }: Pick<Proposal, 'parts' | 'worth'>): { label: string; points: number }[] {
-	if (worth)
-		return (Object.keys(WORTH_WORDS) as (keyof Worth['parts'])[]).map((part) => ({
-			label: WORTH_WORDS[part]!,
-			points: worth.parts[part]
-		}));
-	if (!parts) return [];
-	return (Object.keys(PART_WORDS) as (keyof CostParts)[]).map((part) => ({
-		label: PART_WORDS[part],
-		points: parts[part]
-	}));
 }

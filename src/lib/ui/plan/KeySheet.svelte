@@ -26,6 +26,7 @@
 		['X', 'put the best substitute in its place'],
 		['Delete', 'remove it'],
 		['G', 'let a class be proposed, or this one finished'],
+		['W', 'change the whole class: harder, quieter, shorter and so on'],
 		['F', 'fit the class to its length'],
 		['O', 'calm the order'],
 		['Ctrl Z, Ctrl Y', 'undo, do again'],

@@ -197,7 +197,7 @@
 								<li>
 									{item.name}
 									{#if open === number}
-										<span class="quiet">{item.because}{item.nearly ? `. Nearly: ${item.nearly}` : ''}</span>
+										<span class="quiet">{item.because}</span>
 									{/if}
 								</li>
 							{/each}

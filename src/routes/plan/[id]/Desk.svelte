@@ -25,6 +25,7 @@
 	import PartKinds from '$lib/ui/plan/PartKinds.svelte';
 	import PacePanel from '$lib/ui/plan/PacePanel.svelte';
 	import PlanHead from '$lib/ui/plan/PlanHead.svelte';
+	import ChangePanel from '$lib/ui/plan/ChangePanel.svelte';
 	import ProposePanel from '$lib/ui/plan/ProposePanel.svelte';
 	import RunningOrder from '$lib/ui/plan/RunningOrder.svelte';
 	import ScoreView from '$lib/ui/plan/ScoreView.svelte';
@@ -54,6 +55,7 @@
 		fitting,
 		ordering,
 		proposals,
+		changes,
 		alternatives
 	} = desk;
 
@@ -63,6 +65,7 @@
 	let hereOpen = $state(false);
 	onMount(() => (hereOpen = location.hash === '#here'));
 	let asking = $state(false);
+	let changing = $state(false);
 	let settling = $state(false);
 
 	onMount(async () => {
@@ -80,6 +83,11 @@
 		if (selection.selected) document.getElementById(`row-${selection.selected}`)?.focus();
 	}
 
+	function leaveChange() {
+		changing = false;
+		changes.leave();
+	}
+
 	async function closeAdd() {
 		adding = false;
 		await toSelected();
@@ -89,6 +97,7 @@
 		const act = deskKey(event, desk, {
 			add: openAdd,
 			propose: () => (asking = true),
+			change: () => (changing = doc.analysis.context.items.length > 0),
 			keys: () => (keys = true)
 		});
 		if (!act) return;
@@ -254,6 +263,11 @@
 			<div class="actions">
 				<button type="button" class="pill" onclick={openAdd}>Add a movement <kbd>A</kbd></button>
 				<button type="button" class="pill" onclick={() => (asking = true)}>Propose <kbd>G</kbd></button>
+				{#if doc.analysis.context.items.length}
+					<Button size="small" kind="tertiary" on:click={() => (changing = true)}
+						>Change it all <kbd>W</kbd></Button
+					>
+				{/if}
 				<button type="button" class="pill" onclick={() => blocks.addTalk()}>Add words <kbd>T</kbd></button>
 				<button type="button" class="pill" onclick={() => blocks.addTest()}>Add a test <kbd>M</kbd></button>
 				<button
@@ -267,6 +281,9 @@
 		<Bounded what="This panel" shows={doc.plan}>
 			{#if asking}
 				<ProposePanel {doc} {proposals} onleave={() => (asking = false)} />
+			{/if}
+			{#if changing}
+				<ChangePanel {changes} onleave={leaveChange} />
 			{/if}
 			{#if ordering.work || ordering.found}
 				<CalmPanel {ordering} />

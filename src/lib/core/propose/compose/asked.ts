@@ -1,11 +1,14 @@
-import { DIRECTIONS } from '../../anatomy';
+import { DIRECTIONS, type Direction, type Tissue } from '../../anatomy';
 import type { Group } from '../../group';
+import type { Targets } from '../../orbit';
 import { SECTION_KINDS } from '../../plan';
+import { FORM_IDS, type Purpose } from '../../movement';
 import { purposesWanted } from '../../rules';
-import type { Purpose } from '../../movement';
 import type { TeachingStyle } from '../../style';
-import { worth, type Kinds, type Step } from '../model';
+import { TERMS, worth, type Kinds, type Step } from '../model';
+import type { Weights, Wishes } from '../types';
 import { readDraft, type Draft, type Part } from './draft';
+import type { Keep } from './kept';
 import { endsUpright } from './material';
 import { sharesOf, standingOf, type Story } from './story';
 
@@ -35,12 +38,22 @@ const ASKED = {
 	ownPeak: 2,
 	/** For a direction that is left out. */
 	leftOut: 2,
+	/** For each percent of the direction time by which one is below its band: a class is no ring, weeks are. */
+	band: 0.02,
+	/** The same for one that the group has had too little of. */
+	wantedBand: 0.5,
 	/** For a first thing that changes sides or wants kit, before people have arrived. */
 	arriving: 0.7,
 	/** For each of two likenesses of the hardest of the peak that do not lead up to it. */
 	ledUp: 0.8,
 	/** For each wish that is not met. */
 	wish: 6,
+	/** For the whole way from the wished share of an earlier class. */
+	like: 20,
+	/** For each whole point (of ten) by which the mean effort is outside what is asked for. */
+	effort: 20,
+	/** For each movement that comes again in an easier form. */
+	goesDown: 1,
 	/** For a part that holds nothing though it should. */
 	empty: 3,
 	/** For each item that a class of its length has fewer than usual. */
@@ -93,8 +106,13 @@ export interface Task {
 	/** The most that can be asked of them in the peak. */
 	mostDemand: number;
 	lengthSeconds: number;
-	must: readonly string[];
-	toward: string | null;
+	wishes: Wishes & { weights: Weights };
+	/** What the group has met; null where nothing is known of it. */
+	known: ReadonlySet<string> | null;
+	/** How far the last ordinary class went with each movement. */
+	before: ReadonlyMap<string, { form: number; sets: number }>;
+	keep: Keep;
+	targets: Targets;
 	/** Movements of other proposals: at most half of a class is shared. */
 	others: readonly ReadonlySet<string>[];
 }
@@ -103,13 +121,15 @@ export interface Task {
 export function valueOf(draft: Draft, task: Task): number {
 	const reading = readDraft(draft, task.kinds, task.purposes);
 	if (reading.steps.length === 0) return -1000;
+	const { flow } = task.wishes.weights;
 	return (
 		worth(reading).total -
+		(flow - 1) * TERMS.way.points * reading.way -
 		shapeLoss(draft, reading, task) -
 		storyLoss(draft, task) -
 		peopleLoss(reading, task) -
 		orderLoss(draft, reading.steps, task) -
-		wishLoss(draft, reading.steps, task)
+		wishLoss(draft, reading, task)
 	);
 }
 
@@ -117,11 +137,12 @@ export function valueOf(draft: Draft, task: Task): number {
 function shapeLoss(
 	draft: Draft,
 	{ steps, totalSeconds, shares }: ReturnType<typeof readDraft>,
-	{ group, style, lengthSeconds }: Task
+	{ group, style, lengthSeconds, keep }: Task
 ): number {
 	let loss = ASKED.length * 10 * Math.max(0, Math.abs(totalSeconds / lengthSeconds - 1) - 0.02);
 	for (const [i, wanted] of sharesOf(group, style).entries()) {
 		loss += ASKED.share * 10 * Math.max(0, Math.abs(shares[i]! / totalSeconds - wanted) - 0.03);
+		if (keep.closed.has(SECTION_KINDS[i]!)) continue;
 		if (draft[i]!.length === 0 && !(SECTION_KINDS[i] === 'rest' && endsUpright(group))) loss += ASKED.empty;
 	}
 	const usual = (lengthSeconds / 600) * (style.holding === 'quiet' ? 4 : ITEMS_IN_TEN_MINUTES);
@@ -138,17 +159,17 @@ function storyLoss(draft: Draft, { story, lengthSeconds, mostDemand }: Task): nu
 	let loss = 0;
 	for (const unit of draft[WARM]!) if (unit.theme !== null) woken.add(unit.theme);
 	for (const unit of draft[RELEASE]!) if (unit.theme !== null) released.add(unit.theme);
-	for (const { theme, rank, parts } of draft[BUILD]!) {
+	for (const { theme, rank, parts, kept } of draft[BUILD]!) {
 		if (theme === null || rank === null) {
-			if (!parts[0]!.matter.traits.reset) loss += ASKED.stray;
+			if (!kept && !parts[0]!.matter.traits.reset) loss += ASKED.stray;
 			continue;
 		}
 		count[theme]! += 1;
 		if (rank < lastRank[theme]!) loss += ASKED.order;
 		lastRank[theme] = Math.max(rank, lastRank[theme]!);
 	}
-	for (const { theme, rank, parts } of draft[PEAK]!) {
-		if (parts.every(({ matter }) => matter.traits.reset)) continue;
+	for (const { theme, rank, parts, kept } of draft[PEAK]!) {
+		if (kept || parts.every(({ matter }) => matter.traits.reset)) continue;
 		const most = Math.max(...parts.map(({ matter }) => matter.traits.demand));
 		loss +=
 			ASKED.strayPeak * (Number(theme === null || rank === null) + Number(most < mostDemand - PEAK_BELOW));
@@ -199,6 +220,7 @@ function peopleLoss({ steps, totalSeconds }: ReturnType<typeof readDraft>, task:
 
 /** How it opens, rises, peaks and comes down. */
 function orderLoss(draft: Draft, steps: readonly Step[], task: Task): number {
+	const { variety } = task.wishes.weights;
 	let [ways, again] = [0, 0];
 	for (let i = 1; i < steps.length; i++) {
 		const [a, b] = [steps[i - 1]!, steps[i]!];
@@ -215,14 +237,14 @@ function orderLoss(draft: Draft, steps: readonly Step[], task: Task): number {
 	return (
 		ASKED.ways * Math.max(0, ways - FAR_WAYS) +
 		ASKED.again * again +
-		ASKED.sameSpot * sameSpots(draft) +
-		ASKED.filler * fillers(steps) +
+		ASKED.sameSpot * variety * sameSpots(draft) +
+		ASKED.filler * variety * fillers(steps) +
 		ASKED.warm * coldStart(draft) +
 		ASKED.peakItems * Math.max(0, 2 - draft[PEAK]!.flatMap(({ parts }) => parts).filter(isStrong).length) +
 		ASKED.peak * loosePeak(draft) +
 		ASKED.demand * (Math.max(0, task.mostDemand - inPeak) + Math.max(0, before - inPeak)) +
 		ASKED.release * working(draft, task.group) +
-		ASKED.leftOut * leftOut(draft) +
+		directionLoss(draft, task) +
 		ASKED.ledUp * (LEADING - ledUp(steps, task.kinds)) +
 		ASKED.arriving *
 			Number(
@@ -243,7 +265,9 @@ function linkLoss(draft: Draft, { style, lengthSeconds }: Task): number {
 }
 
 /** What the teacher asked for, and likeness to other proposals. */
-function wishLoss(draft: Draft, steps: readonly Step[], { must, toward, others }: Task): number {
+function wishLoss(draft: Draft, { steps, effort }: ReturnType<typeof readDraft>, task: Task): number {
+	const { wishes, known, before, others } = task;
+	const { must = [], toward, like, lengthen = [] } = wishes;
 	const slugs = new Set(steps.map(({ traits }) => traits.movement.slug));
 	let unmet = must.filter((slug) => !slugs.has(slug)).length;
 	if (
@@ -253,7 +277,57 @@ function wishLoss(draft: Draft, steps: readonly Step[], { must, toward, others }
 		unmet += 1;
 	for (const other of others)
 		unmet += Math.max(0, [...slugs].filter((slug) => other.has(slug)).length / slugs.size - 0.45);
-	return ASKED.wish * unmet;
+	if (known && wishes.mostNew !== undefined)
+		unmet +=
+			2 *
+			Math.max(
+				0,
+				[...slugs].filter((slug) => !known.has(slug) && !must.includes(slug)).length - wishes.mostNew
+			);
+	for (const tissue of lengthen) unmet += 1 - Math.min(1, heldLong(draft, tissue) / HELD_SECONDS);
+	let loss = ASKED.wish * unmet;
+	if (like) {
+		const again = [...slugs].filter((slug) => like.movements.includes(slug)).length / slugs.size;
+		loss += ASKED.like * Math.max(0, Math.abs(again - like.share) - LIKE_SLACK);
+	}
+	const { least = 0, most = Infinity } = wishes.effort ?? {};
+	loss += ASKED.effort * Math.max(0, least - effort, effort - most);
+	return loss + ASKED.goesDown * goneDown(draft, before);
+}
+
+/** A tissue is held long when one leg hangs in it for so long. */
+const HELD_SECONDS = 60;
+/** So far from the wished share of an earlier class nobody minds. */
+const LIKE_SLACK = 0.05;
+
+/** Seconds in which a tissue is held long on one leg. */
+function heldLong(draft: Draft, tissue: Tissue): number {
+	let seconds = 0;
+	for (const { option } of draft.flatMap(partsOf).map(({ matter }) => matter))
+		seconds += (option.lengthens.get(tissue) ?? 0) * option.workSeconds[option.usual]!;
+	return seconds;
+}
+
+/** Movements of the class before that come again and are given in an easier form, or in fewer sets. */
+function goneDown(draft: Draft, before: Task['before']): number {
+	if (before.size === 0) return 0;
+	const now = new Map<string, { form: number; sets: number }>();
+	for (const { matter, sets } of draft.flatMap(partsOf)) {
+		const { movement, form } = matter.traits;
+		if (!before.has(movement.slug) || matter.traits.reset) continue;
+		const known = now.get(movement.slug);
+		now.set(movement.slug, {
+			form: Math.max(known?.form ?? 0, FORM_IDS.indexOf(form.id)),
+			sets: Math.max(known?.sets ?? 1, sets)
+		});
+	}
+	let down = 0;
+	for (const [slug, { form, sets }] of now) {
+		const last = before.get(slug)!;
+		if (form < last.form) down += 1;
+		else if (form === last.form && sets < last.sets) down += 0.5;
+	}
+	return down;
 }
 
 const WARM = SECTION_KINDS.indexOf('warm');
@@ -345,14 +419,23 @@ function loosePeak(draft: Draft): number {
 	return strong.length ? 1 - inSets.length / strong.length : 1;
 }
 
-/** How many of flexion and the two rotations hardly come. */
-function leftOut(draft: Draft): number {
+/** How many of flexion and the two rotations hardly come, and how far any direction is below its band. */
+function directionLoss(draft: Draft, { wishes, targets }: Task): number {
 	const sums = DIRECTIONS.map(() => 0);
-	for (const { matter } of draft.flatMap(partsOf))
-		for (const i of DIRECTIONS.keys()) sums[i]! += matter.traits.directions[i]! * matter.seconds;
+	for (const { matter } of draft.flatMap(partsOf)) {
+		const { option, traits } = matter;
+		const seconds = option.workSeconds[option.usual]!;
+		for (const i of DIRECTIONS.keys()) sums[i]! += traits.directions[i]! * seconds;
+	}
 	const all = sums.reduce((a, b) => a + b, 0);
-	if (!all) return 3;
-	return ['flexion', 'internalRotation', 'externalRotation'].filter(
-		(d) => sums[DIRECTIONS.indexOf(d as (typeof DIRECTIONS)[number])]! / all < LEFT_OUT
-	).length;
+	if (!all) return ASKED.leftOut * NEVER_LEFT_OUT.size;
+	let loss = 0;
+	for (const [i, direction] of DIRECTIONS.entries()) {
+		const share = sums[i]! / all;
+		if (NEVER_LEFT_OUT.has(direction) && share < LEFT_OUT) loss += ASKED.leftOut;
+		const below = Math.max(0, targets.directions[direction].minPercent - 100 * share);
+		loss += below * (wishes.more?.includes(direction) ? ASKED.wantedBand : ASKED.band);
+	}
+	return wishes.weights.balance * loss;
 }
+const NEVER_LEFT_OUT: ReadonlySet<Direction> = new Set(['flexion', 'internalRotation', 'externalRotation']);

@@ -1,25 +1,29 @@
 import { analysePlan, needsAttention, previewRepair, type Analysis } from '../../checks';
-import { fit } from '../../fit';
+import { FORM_IDS } from '../../movement';
 import { paceOf } from '../../pace';
-import { applyEdit, itemsOf, type ClassPlan } from '../../plan';
+import { applyEdit, itemsOf, setsOf, slugsOf, type ClassPlan } from '../../plan';
 import { styleOf } from '../../style';
 import { optionsFor } from '../options';
 import { seededRandom } from '../random';
-import type { ProposeContext, Wishes } from '../types';
-import { materialOf } from './material';
+import { keepsAll, onTime } from '../keeping';
+import { USUAL_WEIGHTS, type ProposeContext, type Wishes } from '../types';
 import type { Task } from './asked';
+import { keepOf } from './kept';
+import { materialOf } from './material';
 import { draftOf } from './scheme';
 import { begin, improved } from './search';
-import { isPossible, shelvesOf } from './shelves';
+import { possibleThemes, shelvesOf } from './shelves';
 import { storyOf, type Story } from './story';
-import { THEMES, type Theme } from './themes';
-import { written } from './write';
+import type { Theme } from './themes';
+import { LONG_SECONDS, written } from './write';
 
 /** A class that was put together, with what it is about. */
 export interface Composed {
 	plan: ClassPlan;
 	analysis: Analysis;
 	story: Story;
+	/** What it is worth to the search, wishes and findings included: for comparing searches of one story. */
+	points: number;
 }
 
 /** How much is tried for each class: a rough one, then so many that are made better by so many small changes. */
@@ -27,15 +31,15 @@ export interface Work {
 	roughSteps: number;
 	starts: number;
 	steps: number;
+	/** Classes that are begun anew while all of them have something to mend. */
+	mostStarts: number;
 }
-export const USUAL_WORK: Work = { roughSteps: 600, starts: 1, steps: 14_000 };
-/** Classes that are begun anew while all of them have something to mend. */
-const MOST_STARTS = 6;
+export const USUAL_WORK: Work = { roughSteps: 600, starts: 1, steps: 14_000, mostStarts: 6 };
 const REPAIRS = 8;
 
 /**
- * Puts together whole classes, each about something else: a rough one at once, then better ones, `done` the last of
- * each. The same seed gives the same classes.
+ * Puts together whole classes round what stands in the plan already, each about something else: a rough one at once, then
+ * better ones, `done` the last of each. The same seed gives the same classes.
  */
 export function* compose(
 	base: ClassPlan,
@@ -46,9 +50,17 @@ export function* compose(
 	work: Work = USUAL_WORK
 ): Generator<{ number: number; done: boolean; composed: Composed }> {
 	const style = styleOf(base.style);
-	const { matters, kinds } = materialOf(optionsFor(base, wishes, setting), wishes, setting, style);
-	const flowing = paceOf(setting.pace, base.pinnedPace).classKind === 'flow';
-	const possible = THEMES.filter((theme) => isPossible(theme, matters));
+	const there = slugsOf(base);
+	const { matters, kinds } = materialOf(
+		// parts that are closed are not put into, but what lets go between is wanted everywhere
+		optionsFor(base, { ...wishes, only: undefined }, setting),
+		wishes,
+		setting,
+		style,
+		there
+	);
+	const known = setting.known ? new Set(setting.known.slugs) : null;
+	const possible = possibleThemes(matters);
 	const others: ReadonlySet<string>[] = [];
 	const told = new Set<Theme>();
 	for (let number = 0; number < count; number++) {
@@ -59,31 +71,37 @@ export function* compose(
 			number: seed + number,
 			themes: possible,
 			style,
-			flowing,
+			flowing: paceOf(setting.pace, base.pinnedPace).classKind === 'flow',
 			lengthSeconds: base.lengthSeconds,
-			told
+			told,
+			about: new Set([...there, ...(wishes.must ?? []), ...(wishes.toward ? [wishes.toward] : [])])
 		};
 		const story = storyOf(telling, random);
 		if (story.themes[0]) told.add(story.themes[0]);
-		const shelves = shelvesOf(story.themes, matters);
+		const shelves = shelvesOf(story.themes, matters, wishes.mostNew === undefined ? null : known);
+		const keep = keepOf(base, wishes.only, setting, kinds, story);
 		const strong = shelves.peak.flatMap(({ parts }) => parts.flat()).filter(({ traits }) => traits.strong);
 		const task: Task = {
 			group,
 			style,
 			story,
-			purposes: new Set(setting.group.purposes),
+			keep,
+			targets: setting.targets,
+			purposes: new Set(group.purposes),
 			kinds,
 			mostDemand: Math.max(0, ...strong.map(({ traits }) => traits.demand)),
-			lengthSeconds: base.lengthSeconds * (1 - saidShare(base)),
-			must: wishes.must ?? [],
-			toward: wishes.toward ?? null,
+			lengthSeconds: base.lengthSeconds - keep.fixedSeconds - saidSeconds(base),
+			wishes: { ...wishes, weights: { ...USUAL_WEIGHTS, ...wishes.weights } },
+			known,
+			before: highestOf(wishes.before),
 			others
 		};
-		const attempt = (steps: number): Composed & { points: number } => {
+		const lead = base.firstSide ?? (setting.lastFirstSide === 'left' ? 'right' : 'left');
+		const attempt = (steps: number): Composed => {
 			const { scheme, value } = improved(begin(task, shelves, random), task, shelves, random, steps);
-			const lead = setting.lastFirstSide === 'left' ? 'right' : 'left';
-			const draft = draftOf(scheme, shelves);
-			const plan = mended(onTime(written(base, draft, story, lead), setting), wishes, setting);
+			const draft = draftOf(scheme, shelves, keep.closed);
+			const raw = written(base, draft, story, { lead, keep, wishes });
+			const plan = mended(onTime(raw, base, setting), base, wishes, setting);
 			const analysis = analysePlan(plan, setting);
 			return {
 				plan,
@@ -94,7 +112,7 @@ export function* compose(
 		};
 		let best = attempt(work.roughSteps);
 		yield { number, done: false, composed: best };
-		for (let start = 0; start < MOST_STARTS; start++) {
+		for (let start = 0; start < work.mostStarts; start++) {
 			if (start >= work.starts && grave(best.analysis) === 0) break;
 			const found = attempt(work.steps);
 			if (found.points <= best.points) continue;
@@ -110,11 +128,24 @@ export function* compose(
 const GRAVE = 20;
 const grave = ({ findings }: Analysis) => findings.filter(needsAttention).length;
 
+/** How far a class went with each movement: the rank of its hardest form, and the most sets. */
+function highestOf(plan: ClassPlan | undefined): Task['before'] {
+	const highest = new Map<string, { form: number; sets: number }>();
+	for (const { movement, form, dose } of plan ? itemsOf(plan) : []) {
+		const known = highest.get(movement);
+		highest.set(movement, {
+			form: Math.max(known?.form ?? 0, FORM_IDS.indexOf(form)),
+			sets: Math.max(known?.sets ?? 1, setsOf(dose))
+		});
+	}
+	return highest;
+}
+
 /** How many wishes a class does not meet. */
 function unmet(
 	plan: ClassPlan,
-	{ must = [], toward, never = [], without = [] }: Wishes,
-	{ find }: ProposeContext
+	{ must = [], toward, never = [], without = [], mostNew = Infinity }: Wishes,
+	{ find, known }: ProposeContext
 ): number {
 	const items = itemsOf(plan);
 	const missing = [...must, ...(toward ? [toward] : [])].filter(
@@ -123,30 +154,33 @@ function unmet(
 	const unwanted = items.filter(
 		({ movement }) => never.includes(movement) || without.includes(find(movement)!.position)
 	);
-	return missing.length + unwanted.length;
+	const fresh = known
+		? slugsOf(plan).filter((slug) => !known.slugs.includes(slug) && !must.includes(slug))
+		: [];
+	return missing.length + unwanted.length + Math.max(0, fresh.length - mostNew);
 }
 
-/** Words and pauses take about so much of a class. */
-const saidShare = ({ lengthSeconds }: ClassPlan) =>
-	Math.min(0.1, (lengthSeconds >= 1200 ? 130 : 80) / lengthSeconds);
+/** Words take about so many seconds, besides those that are there already. */
+const saidSeconds = ({ lengthSeconds }: ClassPlan) =>
+	Math.min(0.1 * lengthSeconds, lengthSeconds >= LONG_SECONDS ? 120 : 60);
 
-function onTime(plan: ClassPlan, setting: ProposeContext): ClassPlan {
-	const fitted = fit(plan, setting.find, setting.pace);
-	return fitted.ok ? applyEdit(plan, { do: 'setDoses', doses: fitted.doses }) : plan;
-}
-
-/** The desk’s own repairs of what would have to be mended, one by one. */
-function mended(plan: ClassPlan, wishes: Wishes, setting: ProposeContext): ClassPlan {
+/** The desk’s own repairs of what would have to be mended, one by one, as long as they leave alone what was there. */
+function mended(plan: ClassPlan, base: ClassPlan, wishes: Wishes, setting: ProposeContext): ClassPlan {
 	let now = plan;
 	const most = unmet(plan, wishes, setting);
 	for (let tries = 0; tries < REPAIRS; tries++) {
 		const analysis = analysePlan(now, setting);
 		const repairable = analysis.findings.filter((finding) => needsAttention(finding) && finding.repairable);
-		const preview = repairable.map((finding) => previewRepair(finding, analysis.context)).find(Boolean);
-		if (!preview) return now;
-		const after = onTime(preview.repair.edits.reduce(applyEdit, now), setting);
-		if (unmet(after, wishes, setting) > most) return now;
-		now = after;
+		let better: ClassPlan | null = null;
+		for (const finding of repairable) {
+			const preview = previewRepair(finding, analysis.context);
+			if (!preview) continue;
+			const after = onTime(preview.repair.edits.reduce(applyEdit, now), base, setting);
+			if (keepsAll(base, after) && unmet(after, wishes, setting) <= most) better = after;
+			if (better) break;
+		}
+		if (!better) return now;
+		now = better;
 	}
 	return now;
 }

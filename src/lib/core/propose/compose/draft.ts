@@ -1,5 +1,6 @@
-import { SECTION_KINDS, type SectionKind } from '../../plan';
+import { SECTION_KINDS, type Block, type SectionKind } from '../../plan';
 import type { Purpose } from '../../movement';
+import { EFFORT_BETWEEN } from '../../training-load';
 import type { Kinds, Reading, Step } from '../model';
 import type { Matter } from './material';
 
@@ -20,6 +21,9 @@ export interface Unit {
 	rounds?: number;
 	/** A pause to notice comes after it. */
 	notice?: true;
+	/** It stands in the plan already and stays as it is; so many seconds it takes. */
+	kept?: Block;
+	seconds?: number;
 }
 
 /** A class that is being put together: the blocks of each of its six parts. */
@@ -42,20 +46,32 @@ export function secondsOf({ matter, sets }: Part): number {
 	return matter.seconds + (sets - 1) * (work + REST_SECONDS * (matter.traits.sided ? 2 : 1));
 }
 
-export const secondsOfUnit = ({ parts, rounds, notice }: Unit): number =>
-	(rounds
-		? rounds * parts.length * FLOW_BREATH_SECONDS
-		: parts.reduce((sum, part) => sum + secondsOf(part), 0)) + (notice ? NOTICE_SECONDS : 0);
+/** Seconds of one part within its block. */
+const secondsIn = ({ parts, rounds, seconds }: Unit, part: Part): number =>
+	seconds !== undefined ? seconds / parts.length : rounds ? rounds * FLOW_BREATH_SECONDS : secondsOf(part);
+
+export const secondsOfUnit = (unit: Unit): number =>
+	unit.parts.reduce((sum, part) => sum + secondsIn(unit, part), unit.notice ? NOTICE_SECONDS : 0);
+
+/** Effort (0-10) times seconds of a part: its work, and everything round it. */
+function effortIn({ parts, rounds }: Unit, { matter, sets }: Part, seconds: number): number {
+	const { option, traits } = matter;
+	const all = rounds
+		? seconds
+		: (sets * option.workSeconds[option.usual]!) / (matter.seconds ? 1 : parts.length);
+	const work = Math.min(seconds, all);
+	return option.effort * work + (traits.rest ? 0 : EFFORT_BETWEEN) * (seconds - work);
+}
 
 /** What the objective looks at in a draft, with its length: estimated, since only a plan has a clock. */
 export function readDraft(
 	draft: Draft,
 	kinds: Kinds,
 	purposes: ReadonlySet<Purpose>
-): Reading & { totalSeconds: number; shares: number[] } {
+): Reading & { totalSeconds: number; shares: number[]; effort: number } {
 	const steps: Step[] = [];
 	const kit = new Set<string>();
-	let [unit, now, lost] = [0, 0, 0];
+	let [unit, now, lost, efforts] = [0, 0, 0, 0];
 	let position = '';
 	const shares: number[] = [];
 	for (const [index, units] of draft.entries()) {
@@ -71,7 +87,7 @@ export function readDraft(
 						lost += FETCH_SECONDS;
 					}
 				position = traits.movement.position;
-				const seconds = rounds ? rounds * FLOW_BREATH_SECONDS : secondsOf(part);
+				const seconds = secondsIn(own, part);
 				steps.push({
 					traits,
 					section: sectionAt(index),
@@ -83,6 +99,7 @@ export function readDraft(
 					noticed: notice ? NOTICE_SECONDS : 0
 				});
 				now += seconds;
+				efforts += effortIn(own, part, seconds);
 			}
 			if (notice) now += NOTICE_SECONDS;
 			unit += 1;
@@ -98,6 +115,7 @@ export function readDraft(
 		way: lost / Math.max(1, totalSeconds),
 		purposes,
 		totalSeconds,
-		shares
+		shares,
+		effort: (efforts + EFFORT_BETWEEN * lost) / Math.max(1, totalSeconds)
 	};
 }

@@ -1,6 +1,6 @@
 import { isSymmetrical } from '../../anatomy';
 import type { Group } from '../../group';
-import { formOf, type Form, type Mode, type Movement } from '../../movement';
+import { FORM_IDS, formOf, type Form, type Mode, type Movement } from '../../movement';
 import type { SectionKind } from '../../plan';
 import { isDeep, isPassiveStretch, STRENGTH_FROM_EFFORT } from '../../rules';
 import type { TeachingStyle } from '../../style';
@@ -111,15 +111,23 @@ export function materialOf(
 	options: readonly Option[],
 	wishes: Wishes,
 	setting: ProposeContext,
-	style: TeachingStyle
+	style: TeachingStyle,
+	/** Slugs of what is in the class already. */
+	there: readonly string[]
 ): { matters: Matter[]; kinds: Kinds } {
 	const { group, find } = setting;
-	const kinds = new Kinds(options.flatMap(({ item }) => (item ? [find(item.movement)!] : [])));
+	const kinds = new Kinds(
+		[...there, ...options.flatMap(({ item }) => (item ? [item.movement] : []))].map((slug) => find(slug)!)
+	);
 	const matters = options.flatMap((option): Matter[] => {
 		const { item } = option;
 		const movement = item && find(item.movement);
 		const form = movement && formOf(movement, item!.form);
 		if (!item || !movement || !form) return [];
+		const most = wishes.upTo?.[movement.slug];
+		if (most && FORM_IDS.indexOf(form.id) > FORM_IDS.indexOf(most)) return [];
+		// a group that shall meet nothing new meets nothing new
+		if (wishes.mostNew === 0 && option.isNew && !wishes.must?.includes(movement.slug)) return [];
 		if (group.moment === 'before sport' && isPassiveStretch(form, item.mode)) return [];
 		const sections = belongs(movement, form, item.mode, group, style);
 		// what is asked for by name has a place, also where it would not usually be given

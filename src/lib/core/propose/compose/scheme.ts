@@ -1,4 +1,5 @@
 import type { Position } from '../../movement';
+import type { SectionKind } from '../../plan';
 import type { Draft, Part, Unit } from './draft';
 import type { Matter } from './material';
 import type { Shelves } from './shelves';
@@ -8,12 +9,12 @@ import type { Shelves } from './shelves';
  * lets go between is put in afterwards, where a heavy block or an episode ends.
  */
 export interface Scheme {
-	settle: Unit | null;
+	settle: readonly Unit[];
 	wake: readonly Unit[];
 	episodes: readonly { theme: number; units: readonly Unit[] }[];
 	peak: readonly Unit[];
 	letGo: readonly Unit[];
-	rest: Unit | null;
+	rest: readonly Unit[];
 }
 
 export const alone = (matter: Matter, sets = 1): Unit => ({
@@ -32,7 +33,11 @@ const letsGo = ({ parts }: Unit) =>
 	parts.every(({ matter: { traits } }) => traits.reset || (traits.demand <= 1.5 && !traits.sided));
 
 /** The class that a scheme becomes: with what lets go between, and pauses after it. */
-export function draftOf({ settle, wake, episodes, peak, letGo, rest }: Scheme, { resets }: Shelves): Draft {
+export function draftOf(
+	{ settle, wake, episodes, peak, letGo, rest }: Scheme,
+	{ resets }: Shelves,
+	closed: ReadonlySet<SectionKind>
+): Draft {
 	const given = new Map<Matter, number>();
 	/** What is usual where people are; the next one, when it has been given three times. */
 	const resetAt = (position: Position): Unit | null => {
@@ -64,7 +69,7 @@ export function draftOf({ settle, wake, episodes, peak, letGo, rest }: Scheme, {
 	};
 	const build = episodes.flatMap(({ units }, i) => eased(units, episodes[i + 1]?.units[0] ?? peak[0]));
 	const ends = letGo.map((unit, i): Unit =>
-		i === letGo.length - 1 && i > 0 ? { ...unit, notice: true } : unit
+		i === letGo.length - 1 && i > 0 && !unit.kept ? { ...unit, notice: true } : unit
 	);
-	return [settle ? [settle] : [], wake, build, eased(peak, undefined), ends, rest ? [rest] : []];
+	return [settle, wake, build, closed.has('peak') ? peak : eased(peak, undefined), ends, rest];
 }

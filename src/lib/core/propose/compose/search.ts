@@ -1,3 +1,4 @@
+import type { SectionKind } from '../../plan';
 import type { Random } from '../random';
 import { FLOW_ROUNDS, secondsOfUnit, type Part, type Unit } from './draft';
 import { valueOf, type Task } from './asked';
@@ -75,35 +76,97 @@ export function begin(task: Task, shelves: Shelves, random: Random): Scheme {
 	};
 	const each = shares[2]! / task.story.themes.length;
 	const peaks = shelves.peak.filter(({ theme }) => theme === 0);
-	const first = (list: readonly Matter[]) => {
-		const matter = pick(list, random);
-		return matter ? alone(matter) : null;
+	const { units, closed } = task.keep;
+	/** What stands there already, with what is put in behind it. */
+	const into = (kind: SectionKind, more: () => readonly Unit[]): readonly Unit[] =>
+		closed.has(kind) ? units[kind] : [...units[kind], ...more()];
+	const one = (kind: 'settle' | 'rest') =>
+		into(kind, () => {
+			const matter = units[kind].length ? undefined : pick(shelves.any[kind], random);
+			return matter ? [alone(matter)] : [];
+		});
+	const own = (lines: readonly Line[]) => {
+		const themed = lines.filter(({ theme }) => theme !== null);
+		return themed.length ? themed : lines;
 	};
-	const wake = shelves.wake.filter(({ theme }) => theme !== null);
-	return {
-		settle: first(shelves.any.settle),
-		wake: filled(wake.length ? wake : shelves.wake, shares[1]!, 'wake'),
-		episodes: shelves.build.map((lines, theme) => ({ theme, units: filled(lines, each, 'episode') })),
-		peak: filled(peaks.length ? peaks : shelves.peak, shares[3]!, 'peak'),
-		letGo: filled(
-			shelves.letGo.filter(({ theme }) => theme !== null).length
-				? shelves.letGo.filter(({ theme }) => theme !== null)
-				: shelves.letGo,
-			shares[4]!,
-			'letGo'
-		),
-		rest: first(shelves.any.rest)
+	const rough: Scheme = {
+		settle: one('settle'),
+		wake: into('warm', () => filled(own(shelves.wake), shares[1]!, 'wake')),
+		episodes: shelves.build.map((lines, theme) => {
+			const kept = units.build.filter((unit) => unit.theme === theme);
+			return { theme, units: closed.has('build') ? kept : [...kept, ...filled(lines, each, 'episode')] };
+		}),
+		peak: into('peak', () => filled(peaks.length ? peaks : shelves.peak, shares[3]!, 'peak')),
+		letGo: into('release', () => filled(own(shelves.letGo), shares[4]!, 'letGo')),
+		rest: one('rest')
 	};
+	return withWanted(rough, task, shelves, random);
 }
+
+/** Slugs that must be in a class. */
+const mustOf = ({ wishes: { must = [], toward } }: Task): readonly string[] =>
+	toward ? [...must, toward] : must;
+
+/** Something as a block of a place. */
+const of = (matter: Matter, place: Place, scheme: Scheme): Unit => ({
+	...alone(matter),
+	theme: place.kind === 'episode' ? scheme.episodes[place.at]!.theme : null
+});
+
+/** A rough class with everything that must be in it, each where it may stand. */
+function withWanted(scheme: Scheme, task: Task, shelves: Shelves, random: Random): Scheme {
+	const { toward } = task.wishes;
+	const { closed } = task.keep;
+	let now = scheme;
+	for (const slug of mustOf(task)) {
+		const places: Place[] = [
+			...(slug === toward ? [] : scheme.episodes.map((_, at): Place => ({ kind: 'episode', at }))),
+			{ kind: 'peak' },
+			{ kind: 'wake' },
+			{ kind: 'letGo' }
+		];
+		for (const place of places.filter(({ kind }) => !closed.has(SECTION_OF[kind]))) {
+			const matter = pick(
+				anyAt(place, shelves).filter(({ traits }) => traits.movement.slug === slug),
+				random
+			);
+			if (!matter) continue;
+			now = withUnits(now, place, [...unitsAt(now, place), of(matter, place, now)]);
+			break;
+		}
+	}
+	return now;
+}
+const SECTION_OF: Record<Place['kind'], SectionKind> = {
+	wake: 'warm',
+	episode: 'build',
+	peak: 'peak',
+	letGo: 'release'
+};
 
 /** One small change of a scheme; null where it comes to nothing. */
 function changed(scheme: Scheme, task: Task, shelves: Shelves, random: Random): Scheme | null {
-	const place = placeIn(scheme, random);
+	const place = placeIn(scheme, task.keep.closed, random);
+	return place && changedAt(place, scheme, task, shelves, random);
+}
+
+function changedAt(
+	place: Place,
+	scheme: Scheme,
+	task: Task,
+	shelves: Shelves,
+	random: Random
+): Scheme | null {
 	const units = unitsAt(scheme, place);
 	const u = random.below(Math.max(1, units.length));
 	const unit = units[u];
-	const isAnythingAsked = task.must.length > 0 || task.toward !== null;
+	const { like } = task.wishes;
+	const must = mustOf(task);
+	const isAnythingAsked = must.length > 0 || like !== undefined;
 	const roll = random();
+	// what stands there already only changes places
+	if (unit?.kept && (roll < 0.2 || (roll >= 0.36 && roll < 0.48) || (roll >= 0.58 && roll < 0.8)))
+		return null;
 	if (roll < 0.2) return unit ? replaced() : inserted();
 	if (roll < 0.36) return inserted();
 	if (roll < 0.48) return unit ? withUnits(scheme, place, units.toSpliced(u, 1)) : null;
@@ -120,9 +183,14 @@ function changed(scheme: Scheme, task: Task, shelves: Shelves, random: Random): 
 		return line ? withUnits(scheme, place, units.with(u, unitOf(line, place.kind, random))) : null;
 	}
 	function inserted(): Scheme | null {
-		if (isAnythingAsked && random() < 0.15) {
-			const asked = pick(shelves.any.build.concat(shelves.any.peak).filter(isAskedFor), random);
-			if (asked) return put(alone(asked));
+		if (isAnythingAsked && random() < 0.25) {
+			const asked = must.length && (!like || random() < 0.5) ? must : (like?.movements ?? must);
+			const slug = pick(asked, random);
+			const matter = pick(
+				anyAt(place, shelves).filter(({ traits }) => traits.movement.slug === slug),
+				random
+			);
+			if (matter) return put(of(matter, place, scheme));
 		}
 		const line = pick(linesAt(scheme, place, shelves), random);
 		return line ? put(unitOf(line, place.kind, random)) : null;
@@ -138,12 +206,13 @@ function changed(scheme: Scheme, task: Task, shelves: Shelves, random: Random): 
 				: random.below(units.length + 1);
 		return withUnits(scheme, place, units.toSpliced(at, 0, one));
 	}
-	function isAskedFor({ traits: { movement } }: Matter): boolean {
-		return task.must.includes(movement.slug) || task.toward === movement.slug;
-	}
 	function swapped(): Scheme | null {
 		const v = random.below(Math.max(1, units.length));
-		return unit && v !== u ? withUnits(scheme, place, units.with(u, units[v]!).with(v, unit)) : null;
+		const other = units[v];
+		if (!unit || !other || v === u) return null;
+		// what stands there already keeps its order: it only changes places with a new neighbour
+		if ((unit.kept || other.kept) && (Math.abs(u - v) > 1 || (unit.kept && other.kept))) return null;
+		return withUnits(scheme, place, units.with(u, other).with(v, unit));
 	}
 	/** One part in another of the forms that its line has. */
 	function otherForm(one: Unit): Scheme | null {
@@ -193,7 +262,7 @@ function changed(scheme: Scheme, task: Task, shelves: Shelves, random: Random): 
 	}
 	/** Something that does about the same takes the place of one thing. */
 	function related(): Scheme | null {
-		if (!unit || unit.parts.length > 1) return null;
+		if (!unit || unit.parts.length > 1 || unit.kept) return null;
 		const { traits } = unit.parts[0]!.matter;
 		const near = anyAt(place, shelves).filter(
 			(m) => m.traits.kind !== traits.kind && task.kinds.isRelated(m.traits.kind, traits.kind)
@@ -204,9 +273,10 @@ function changed(scheme: Scheme, task: Task, shelves: Shelves, random: Random): 
 			: null;
 	}
 	function otherEnds(): Scheme | null {
-		const settling = random() < 0.5;
-		const matter = pick(settling ? shelves.any.settle : shelves.any.rest, random);
-		return matter ? { ...scheme, [settling ? 'settle' : 'rest']: alone(matter) } : null;
+		const kind = random() < 0.5 ? 'settle' : 'rest';
+		if (task.keep.closed.has(kind) || task.keep.units[kind].length) return null;
+		const matter = pick(shelves.any[kind], random);
+		return matter ? { ...scheme, [kind]: [alone(matter)] } : null;
 	}
 	function episodesSwapped(): Scheme | null {
 		const { episodes } = scheme;
@@ -218,23 +288,25 @@ function changed(scheme: Scheme, task: Task, shelves: Shelves, random: Random): 
 
 const withPart = (unit: Unit, p: number, part: Part): Unit => ({ ...unit, parts: unit.parts.with(p, part) });
 
-/** A place to change, the longer lists more often. */
-function placeIn({ episodes, peak, wake, letGo }: Scheme, random: Random): Place {
-	const places: { place: Place; weight: number }[] = [
-		{ place: { kind: 'wake' }, weight: wake.length + 1 },
-		...episodes.map(({ units }, at) => ({
-			place: { kind: 'episode' as const, at },
-			weight: units.length + 1
-		})),
-		{ place: { kind: 'peak' }, weight: peak.length + 2 },
-		{ place: { kind: 'letGo' }, weight: letGo.length + 1 }
-	];
+/** A place to change, the longer lists more often; null where nothing may be put anywhere. */
+function placeIn(
+	{ episodes, peak, wake, letGo }: Scheme,
+	closed: ReadonlySet<SectionKind>,
+	random: Random
+): Place | null {
+	const places: { place: Place; weight: number }[] = [];
+	if (!closed.has('warm')) places.push({ place: { kind: 'wake' }, weight: wake.length + 1 });
+	if (!closed.has('build'))
+		for (const [at, { units }] of episodes.entries())
+			places.push({ place: { kind: 'episode', at }, weight: units.length + 1 });
+	if (!closed.has('peak')) places.push({ place: { kind: 'peak' }, weight: peak.length + 2 });
+	if (!closed.has('release')) places.push({ place: { kind: 'letGo' }, weight: letGo.length + 1 });
 	let left = random() * places.reduce((sum, { weight }) => sum + weight, 0);
 	for (const { place, weight } of places) {
 		left -= weight;
 		if (left < 0) return place;
 	}
-	return { kind: 'peak' };
+	return places.at(-1)?.place ?? null;
 }
 
 /** Makes a scheme better by small changes; at first also worse ones are taken. */
@@ -246,12 +318,12 @@ export function improved(
 	steps: number
 ): { scheme: Scheme; value: number } {
 	let now = start;
-	let value = valueOf(draftOf(now, shelves), task);
+	let value = valueOf(draftOf(now, shelves, task.keep.closed), task);
 	let best = { scheme: now, value };
 	for (let step = 0; step < steps; step++) {
 		const next = changed(now, task, shelves, random);
 		if (!next) continue;
-		const then = valueOf(draftOf(next, shelves), task);
+		const then = valueOf(draftOf(next, shelves, task.keep.closed), task);
 		const warmth = WARMTH * Math.max(0, 1 - step / steps / (1 - STEPS_BEFORE_COOLING));
 		if (then < value - warmth * random()) continue;
 		now = next;

@@ -1,7 +1,7 @@
 import type { Position } from '../../movement';
 import type { SectionKind } from '../../plan';
 import type { Matter } from './material';
-import { ANY_LET_GO, ANY_WAKE, type Theme } from './themes';
+import { ANY_LET_GO, ANY_WAKE, THEMES, type Theme } from './themes';
 
 /** A line of a theme with what may be given for each of its parts, the easier form first. */
 export interface Line {
@@ -62,14 +62,20 @@ class Store {
 	}
 }
 
-/** Whether a theme has enough for these people to be what a class is about. */
-export function isPossible(theme: Theme, matters: readonly Matter[]): boolean {
-	const shelves = shelvesOf([theme], matters);
-	return shelves.build[0]!.length >= 3 && shelves.peak.length >= 1;
-}
+/** Themes that have enough for these people to be what a class is about. */
+export const possibleThemes = (matters: readonly Matter[]): Theme[] =>
+	THEMES.filter((theme) => {
+		const { build, peak } = shelvesOf([theme], matters);
+		return build[0]!.length >= 3 && peak.length >= 1;
+	});
 
 /** What the themes of a story have for these people. */
-export function shelvesOf(themes: readonly Theme[], matters: readonly Matter[]): Shelves {
+export function shelvesOf(
+	themes: readonly Theme[],
+	matters: readonly Matter[],
+	/** What a group has met, where little else is wanted: everything but build and peak is of it as far as it reaches. */
+	known: ReadonlySet<string> | null = null
+): Shelves {
 	const store = new Store(matters);
 	const lines = (
 		list: readonly string[],
@@ -83,6 +89,15 @@ export function shelvesOf(themes: readonly Theme[], matters: readonly Matter[]):
 				? [{ theme, rank, parts, flow: line.includes(' | ') }]
 				: [];
 		});
+	const isMet = ({ traits }: Matter) => known?.has(traits.movement.slug) ?? true;
+	const metFirst = (list: readonly Matter[]): readonly Matter[] => {
+		const met = list.filter(isMet);
+		return met.length ? met : list;
+	};
+	const metLines = (list: readonly Line[]): readonly Line[] => {
+		const met = list.filter(({ parts }) => parts.every((forms) => forms.some(isMet)));
+		return met.length ? met : list;
+	};
 	const into = (kind: SectionKind) => (matter: Matter) => matter.sections.has(kind);
 	const builds = ({ traits }: Matter, many: boolean) =>
 		traits.form.intensity <= BUILD_INTENSITY && (many || !traits.rest || traits.reset);
@@ -91,22 +106,22 @@ export function shelvesOf(themes: readonly Theme[], matters: readonly Matter[]):
 	const each = (key: 'wake' | 'peak' | 'letGo', may: (matter: Matter, many: boolean) => boolean) =>
 		themes.flatMap((theme, t) => lines(theme[key], t, may));
 	return {
-		wake: [...each('wake', into('warm')), ...lines(ANY_WAKE, null, into('warm'))],
+		wake: metLines([...each('wake', into('warm')), ...lines(ANY_WAKE, null, into('warm'))]),
 		build: themes.map((theme, t) => lines(theme.build, t, builds)),
 		peak: each('peak', peaks),
-		letGo: [...each('letGo', into('release')), ...lines(ANY_LET_GO, null, into('release'))],
+		letGo: metLines([...each('letGo', into('release')), ...lines(ANY_LET_GO, null, into('release'))]),
 		any: {
-			settle: matters.filter(into('settle')),
-			warm: matters.filter(into('warm')),
+			settle: metFirst(matters.filter(into('settle'))),
+			warm: metFirst(matters.filter(into('warm'))),
 			build: matters.filter(into('build')),
 			peak: matters.filter(into('peak')),
-			release: matters.filter(into('release')),
-			rest: matters.filter(into('rest'))
+			release: metFirst(matters.filter(into('release'))),
+			rest: metFirst(matters.filter(into('rest')))
 		},
 		resets: new Map(
 			(Object.entries(RESETS) as [Position, readonly string[]][]).map(([position, slugs]) => [
 				position,
-				slugs.flatMap((slug) => store.find(slug, ({ traits }) => traits.reset).slice(0, 1))
+				metFirst(slugs.flatMap((slug) => store.find(slug, ({ traits }) => traits.reset).slice(0, 1)))
 			])
 		)
 	};

@@ -39,6 +39,8 @@ export interface Telling {
 	lengthSeconds: number;
 	/** Themes that other classes begin with. */
 	told: ReadonlySet<Theme>;
+	/** Movements that are in it already, or are asked for: a theme that has them suits. */
+	about: ReadonlySet<string>;
 }
 
 /**
@@ -46,7 +48,7 @@ export interface Telling {
  * serve what is not served yet.
  */
 export function storyOf(
-	{ group, number, themes, style, flowing, lengthSeconds, told }: Telling,
+	{ group, number, themes, style, flowing, lengthSeconds, told, about }: Telling,
 	random: Random
 ): Story {
 	const wanted = group.purposes.length ? group.purposes : USUAL[number % USUAL.length]!;
@@ -71,7 +73,14 @@ export function storyOf(
 			}, 0);
 			const turns = chosen.length > 0 && !turned(chosen) && TURNS.has(theme.purposes[0]!) ? 1.5 : 0;
 			const kept = (quiet && theme.quiet) || (flowing && flows(theme)) ? 6 : flows(theme) ? -1 : 0;
-			const all = points + turns + kept + 0.8 * random() - (chosen.length === 0 && told.has(theme) ? 4 : 0);
+			const asked = ASKED_FOR * [...theme.build, ...theme.peak].filter((line) => has(line, about)).length;
+			const all =
+				points +
+				turns +
+				kept +
+				Math.min(MOST_ASKED, asked) +
+				0.8 * random() -
+				(chosen.length === 0 && told.has(theme) ? 4 : 0);
 			if (!best || all > best.points) best = { theme, points: all };
 		}
 		if (!best) break;
@@ -80,6 +89,12 @@ export function storyOf(
 	}
 	return { themes: chosen, words: chosen.map(({ about }) => about).join(', then ') };
 }
+
+/** Points of a theme for each of its lines that has something asked for, and the most of them. */
+const ASKED_FOR = 1.5;
+const MOST_ASKED = 6;
+const has = (line: string, slugs: ReadonlySet<string>): boolean =>
+	line.split(/ > | \| /).some((part) => slugs.has(part.split(' in ')[0]!));
 
 const flows = ({ build }: Theme): boolean => build.some((line) => line.includes(' | '));
 

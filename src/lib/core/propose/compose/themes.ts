@@ -363,6 +363,7 @@ export const THEMES: readonly Theme[] = [
 			'wall-leg-rotation-wide'
 		],
 		peak: [
+			'firefly',
 			'straddle-leg-lift',
 			'adductor-slide',
 			'goddess-squat in isometric',

@@ -1,8 +1,19 @@
 import type { Leg } from '../../anatomy';
 import type { Purpose } from '../../movement';
-import { nextId, SECTION_KINDS, type Block, type ClassPlan, type Item } from '../../plan';
+import {
+	itemsOf,
+	nextId,
+	SECTION_KINDS,
+	type Block,
+	type ClassPlan,
+	type Item,
+	type SectionKind
+} from '../../plan';
+import { nearest } from '../nearest';
 import { withAmount } from '../options';
+import type { Wishes } from '../types';
 import { NOTICE_SECONDS, type Draft, type Part, type Unit } from './draft';
+import type { Keep } from './kept';
 import type { Story } from './story';
 
 /** Seconds of words. */
@@ -39,16 +50,33 @@ const CUE: Record<Purpose, string> = {
 };
 
 /** A draft as a plan: with words at the beginning, before each theme, before the peak and at the end. */
-export function written(base: ClassPlan, draft: Draft, story: Story, lead: Leg): ClassPlan {
+export function written(
+	base: ClassPlan,
+	draft: Draft,
+	story: Story,
+	{ lead, keep, wishes: { lastWords, before } }: { lead: Leg; keep: Keep; wishes: Wishes }
+): ClassPlan {
 	let used = 0;
 	const id = () => nextId(base, used++);
 	const itemOf = ({ matter, sets }: Part): Item => {
 		const { option } = matter;
-		const item = withAmount(option.item!, id(), option.amounts[option.usual]!, lead);
+		const item = withAmount(option.item!, id(), amountOf(matter), lead);
 		const rest = matter.traits.movement.sets?.restSeconds ?? 15;
 		return sets > 1 ? { ...item, dose: { ...item.dose, sets, restSeconds: rest } } : item;
 	};
-	const blockOf = ({ parts, rounds, notice }: Unit): Block => {
+	/** The usual amount; what came last time in the same way is not given less of. */
+	const amountOf = ({ option, traits }: Part['matter']): number => {
+		const usual = option.amounts[option.usual]!;
+		const last = lastTime.get(`${traits.movement.slug} ${traits.form.id} ${traits.mode}`) ?? 0;
+		return last > usual ? option.amounts[nearest(option.amounts, last)]! : usual;
+	};
+	const lastTime = new Map<string, number>();
+	for (const { movement, form, mode, dose } of before ? itemsOf(before) : []) {
+		const key = `${movement} ${form} ${mode}`;
+		lastTime.set(key, Math.max(lastTime.get(key) ?? 0, dose.amount));
+	}
+	const blockOf = ({ parts, rounds, notice, kept }: Unit): Block => {
+		if (kept) return kept;
 		const items = parts.map(itemOf);
 		const only = items[0]!;
 		if (rounds)
@@ -64,32 +92,50 @@ export function written(base: ClassPlan, draft: Draft, story: Story, lead: Leg):
 	};
 	const say = (label: string, seconds: number): Block => ({ kind: 'talk', id: id(), label, seconds });
 	const long = base.lengthSeconds >= LONG_SECONDS;
-	/** The build with a line before each theme that is taken up. */
-	const build = (units: readonly Unit[]): Block[] => {
-		let about: number | null = null;
-		return units.flatMap((unit): Block[] => {
-			const begins = unit.theme !== null && unit.theme !== about;
-			if (begins) about = unit.theme;
-			const theme = begins && long ? story.themes[unit.theme!] : undefined;
-			return theme ? [say(CUE[theme.purposes[0]!], WORDS.on), blockOf(unit)] : [blockOf(unit)];
+	/** The blocks of a part, each with what is said or tested right before it. */
+	const blocksOf = (kind: SectionKind, units: readonly Unit[], before: (unit: Unit) => Block[]): Block[] => {
+		const own = keep.fixed.filter((fixed) => fixed.kind === kind);
+		const count = keep.units[kind].length;
+		let kept = 0;
+		const blocks = units.flatMap((unit): Block[] => {
+			const words = before(unit);
+			if (!unit.kept) return [...words, blockOf(unit)];
+			const here = own.filter((fixed) => fixed.before === kept).map(({ block }) => block);
+			kept += 1;
+			return [...words, ...here, blockOf(unit)];
 		});
+		const after = own.filter((fixed) => fixed.before >= count).map(({ block }) => block);
+		// where nothing but words and tests was there, one speaks first and tests last
+		const first = count === 0 ? after.filter(({ kind }) => kind === 'talk') : [];
+		return [...first, ...blocks, ...after.filter((block) => !first.includes(block))];
+	};
+	/** A line before each theme that is taken up. */
+	let about: number | null = null;
+	const taken = (unit: Unit): Block[] => {
+		if (unit.theme === null || unit.theme === about) return [];
+		about = unit.theme;
+		const theme = long ? story.themes[unit.theme] : undefined;
+		return theme ? [say(CUE[theme.purposes[0]!], WORDS.on)] : [];
+	};
+	/** What is said at the beginning of a part, where the teacher has put no words there. */
+	const words: Partial<Record<SectionKind, () => Block>> = {
+		settle: () => say(`Welcome: ${story.words}`, WORDS.begin),
+		...(long
+			? { peak: () => say(`All of it together: ${story.themes[0]?.about ?? 'slowly'}`, WORDS.on) }
+			: {}),
+		rest: () => say(lastWords ?? 'What is different now, left and right', WORDS.end)
 	};
 	return {
 		...base,
 		...(base.theme ? {} : { theme: sentence(story.words) }),
 		sections: base.sections.map((section) => {
-			const units = draft[SECTION_KINDS.indexOf(section.kind)]!;
-			const blocks = section.kind === 'build' ? build(units) : units.map(blockOf);
-			if (section.kind === 'settle')
-				return { ...section, blocks: [say(`Welcome: ${story.words}`, WORDS.begin), ...blocks] };
-			if (section.kind === 'peak' && long && blocks.length)
-				return {
-					...section,
-					blocks: [say(`All of it together: ${story.themes[0]?.about ?? 'slowly'}`, WORDS.on), ...blocks]
-				};
-			if (section.kind === 'rest')
-				return { ...section, blocks: [say('What is different now, left and right', WORDS.end), ...blocks] };
-			return { ...section, blocks };
+			const { kind } = section;
+			if (keep.closed.has(kind)) return section;
+			const units = draft[SECTION_KINDS.indexOf(kind)]!;
+			const spoken = keep.fixed.some((fixed) => fixed.kind === kind && fixed.block.kind === 'talk');
+			const blocks = blocksOf(kind, units, kind === 'build' && !spoken ? taken : () => []);
+			const begin = spoken || (kind === 'peak' && !blocks.length) ? undefined : words[kind]?.();
+			return { ...section, blocks: begin ? [begin, ...blocks] : blocks };
 		})
 	};
 }

@@ -2,7 +2,9 @@ import { SEVERITIES } from '../../checks';
 import type { SeriesAnalysis } from '../analysis';
 import { directionNeglected } from './direction-neglected';
 import { goalOutOfReach } from './goal-out-of-reach';
+import { goesBack } from './goes-back';
 import { leftOutForgotten } from './left-out-forgotten';
+import { loadFalls } from './load-falls';
 import { monotonyHigh } from './monotony-high';
 import { newTooFast } from './new-too-fast';
 import { noEasierWeek } from './no-easier-week';
@@ -20,6 +22,8 @@ export const SERIES_CHECKS: readonly SeriesCheck[] = [
 	goalOutOfReach,
 	rungSkipped,
 	tooSteep,
+	loadFalls,
+	goesBack,
 	monotonyHigh,
 	directionNeglected,
 	noRetest,

@@ -1,0 +1,1 @@
+export { CHANGES, CHANGE_WORDS, changedClass, type ChangedClass, type ChangeId } from './change';

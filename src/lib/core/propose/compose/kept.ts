@@ -1,0 +1,83 @@
+import { clock } from '../../clock';
+import { formOf } from '../../movement';
+import { itemsAsDone, SECTION_KINDS, setsOf, type Block, type ClassPlan, type SectionKind } from '../../plan';
+import { keptOption } from '../options';
+import { traitsOf, type Kinds } from '../model';
+import type { ProposeContext } from '../types';
+import type { Part, Unit } from './draft';
+import type { Story } from './story';
+
+/** What is in a class already and stays as it is. */
+export interface Keep {
+	/** Blocks with items, by part. */
+	units: Record<SectionKind, readonly Unit[]>;
+	/** Words and tests: before which of the kept blocks of their part they stand. */
+	fixed: readonly { kind: SectionKind; before: number; block: Block }[];
+	/** Seconds of words and tests. */
+	fixedSeconds: number;
+	/** Parts in which nothing may be put. */
+	closed: ReadonlySet<SectionKind>;
+}
+
+/** Reads what stands in a plan already. */
+export function keepOf(
+	base: ClassPlan,
+	only: readonly SectionKind[] | undefined,
+	setting: ProposeContext,
+	kinds: Kinds,
+	story: Story
+): Keep {
+	const units = Object.fromEntries(SECTION_KINDS.map((kind) => [kind, [] as Unit[]])) as Record<
+		SectionKind,
+		Unit[]
+	>;
+	const fixed: { kind: SectionKind; before: number; block: Block }[] = [];
+	for (const { kind, blocks } of base.sections)
+		for (const block of blocks) {
+			if (block.kind === 'talk' || block.kind === 'test')
+				fixed.push({ kind, before: units[kind].length, block });
+			else units[kind].push(unitOf(block, base, setting, kinds));
+		}
+	// one episode for all of the build that is there, so that its order stays
+	const theme = nearestTheme(units.build, story);
+	units.build = units.build.map((unit) => ({ ...unit, theme }));
+	const bare: ClassPlan = {
+		...base,
+		sections: base.sections.map((section) => ({
+			...section,
+			blocks: section.blocks.filter((block) => fixed.some((own) => own.block === block))
+		}))
+	};
+	return {
+		units,
+		fixed,
+		fixedSeconds: fixed.length ? clock(bare, setting.find, setting.pace).totalSeconds : 0,
+		closed: new Set(only ? SECTION_KINDS.filter((kind) => !only.includes(kind)) : [])
+	};
+}
+
+/** The theme that serves most of the purposes of some blocks. */
+function nearestTheme(units: readonly Unit[], { themes }: Story): number {
+	const purposes = units.flatMap(({ parts }) =>
+		parts.flatMap(({ matter }) => matter.traits.movement.purposes)
+	);
+	const shared = themes.map((theme) => purposes.filter((p) => theme.purposes.includes(p)).length);
+	return Math.max(0, shared.indexOf(Math.max(...shared)));
+}
+
+function unitOf(block: Block, base: ClassPlan, setting: ProposeContext, kinds: Kinds): Unit {
+	const option = keptOption(base, block, setting, -1);
+	const parts = itemsAsDone(block).map((item): Part => {
+		const movement = setting.find(item.movement)!;
+		const form = formOf(movement, item.form)!;
+		const traits = traitsOf(movement, form, item.mode, kinds);
+		return { matter: { option, traits, sections: new Set(), seconds: 0, sets: 1 }, sets: setsOf(item.dose) };
+	});
+	return {
+		parts,
+		theme: null,
+		rank: null,
+		kept: block,
+		seconds: option.workSeconds[option.usual]! + option.aroundSeconds
+	};
+}
