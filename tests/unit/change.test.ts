@@ -1,11 +1,10 @@
 /** A class that is there, changed as a teacher asks for: before and after, for three groups. */
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
-import { analysePlan, needsAttention } from '../../src/lib/core/checks';
+import { analysePlan, effortOfAnalysis, needsAttention } from '../../src/lib/core/checks';
 import { formOf } from '../../src/lib/core/movement';
 import { applyEdit, itemsOf, planFaults, type ClassPlan } from '../../src/lib/core/plan';
 import { CHANGES, changedClass, type ChangeId } from '../../src/lib/core/propose';
-import { effortOfAnalysis } from '../../src/lib/core/series';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { ask, proposals, settingFor } from './propose-asked';
 

@@ -105,6 +105,17 @@ describe('dates of a series', () => {
 });
 
 describe('a ladder', () => {
+	it('begins where the group stands: mostly open people are beyond supported forms', () => {
+		const open = { ...CLIMBERS, tiers: { tight: 0, middling: 2, open: CLIMBERS.size - 2 } };
+		const forms = (group: typeof CLIMBERS) =>
+			ladder('split-squat', 'stronger', group)
+				.rungs.filter(({ movement }) => movement === 'split-squat')
+				.map(({ form }) => form);
+		expect(forms(CLIMBERS)[0]).toBe('supported');
+		expect(forms(open)[0]).toBe('full');
+		expect(forms(open).at(-1)).toBe('stronger');
+	});
+
 	it('goes from a preparation through the forms, with more of each before the next', () => {
 		expect(ladder('90-90-switch', 'stronger').rungs.map((rung) => rungWords(rung, findMovement))).toEqual([
 			'Seated knee wipers, supported, 6 repetitions',

@@ -15,8 +15,7 @@ import {
 } from '../../src/lib/core/training-load';
 import { emptyPlan } from '../../src/lib/core/plan';
 import { DEMO_PLANS } from '../../src/lib/demo/plans';
-import { effortOfAnalysis } from '../../src/lib/core/series';
-import { analysePlan } from '../../src/lib/core/checks';
+import { analysePlan, effortOfAnalysis } from '../../src/lib/core/checks';
 import { preset } from '../../src/lib/core/group';
 
 const days = fc.array(fc.integer({ min: 0, max: 900 }), { minLength: 7, maxLength: 7 });

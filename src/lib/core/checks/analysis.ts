@@ -4,6 +4,7 @@ import { groupToday } from '../group';
 import { balance, orbit, type Balance, type Orbit } from '../orbit';
 import { applyEdit, blocksOf, itemsAsDone, tidied, type ClassPlan, type Item } from '../plan';
 import { styleOf } from '../style';
+import { plannedEffort } from '../training-load';
 import { CHECKS } from './registry';
 import {
 	SEVERITIES,
@@ -50,6 +51,14 @@ export function analysePlan(plan: ClassPlan, setting: PlanContext, only?: Readon
 		items: timedItems(plan, find, timeline)
 	};
 	return { timeline, orbit: found, balance: verdicts, ...runChecks(context, only), context };
+}
+
+/** How hard a class is planned to be, 0-10. */
+export function effortOfAnalysis({ timeline, context }: Analysis): number {
+	const known = new Map(
+		context.items.map(({ item, form }) => [item.id, { mode: item.mode, intensity: form.intensity }])
+	);
+	return plannedEffort(timeline, (id) => known.get(id));
 }
 
 /** All findings, the gravest first; those that the teacher silenced stand apart, with the reason. */

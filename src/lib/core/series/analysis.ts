@@ -1,8 +1,8 @@
-import { analysePlan, stillSeconds, type Analysis } from '../checks';
+import { analysePlan, effortOfAnalysis, stillSeconds, type Analysis } from '../checks';
 import { type ClassRun, notesAsPlanned, type RunNotes } from '../run';
 import type { Leg, Tissue } from '../anatomy';
 import type { Group } from '../group';
-import { changePercent, monotony, plannedEffort, sessionLoad, strain, weeklyLoad } from '../training-load';
+import { changePercent, monotony, sessionLoad, strain, weeklyLoad } from '../training-load';
 import type { FindMovement, Movement } from '../movement';
 import type { PaceModel } from '../pace';
 import { balance, sumOfOrbits, type Balance, type Orbit } from '../orbit';
@@ -141,14 +141,6 @@ export function draftOfRun({ run, effort, minutes }: ClassAnalysis): RunNotes {
 	if (!run) return planned;
 	const { attendance, leftOut, note } = run;
 	return { effort: run.effort ?? planned.effort, minutes: run.minutes, attendance, leftOut, note };
-}
-
-/** How hard a class is planned to be, 0-10. */
-export function effortOfAnalysis({ timeline, context }: Analysis): number {
-	const known = new Map(
-		context.items.map(({ item, form }) => [item.id, { mode: item.mode, intensity: form.intensity }])
-	);
-	return plannedEffort(timeline, (id) => known.get(id));
 }
 
 /** Reads a series: every class, every week, and the whole. */

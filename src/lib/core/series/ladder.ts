@@ -23,7 +23,7 @@ function suitsRoom(movement: Movement, form: Form, group: Group | null, find: Fi
 /**
  * The way to a movement in a form: one preparation, then the forms up to it, in each first the usual dose and then more
  * of it. Repetitions first, then effort, then load (common practice, no source). Rungs that a caution in the room speaks
- * against are left out; null when the goal itself is one of them or does not exist.
+ * against are left out, and so are supported ones where most of the room is beyond them; null when the goal itself is one of them or does not exist.
  */
 export function ladderTo(
 	goal: { movement: string; form: FormId },
@@ -42,12 +42,19 @@ export function ladderTo(
 		.find(({ form }) => form && form.intensity <= last.intensity);
 	if (preparation?.form) rungs.push(rungOf(preparation.m, preparation.form, style, 'usual'));
 	for (const form of upTo(movement, goal.form)) {
+		if (form.id !== goal.form && isBehind(form, group)) continue;
 		if (!suitsRoom(movement, form, group, find)) continue;
 		rungs.push(rungOf(movement, form, style, 'usual'));
 		const more = rungOf(movement, form, style, 'more');
 		if (form.id !== goal.form && more.dose > rungs.at(-1)!.dose) rungs.push(more);
 	}
 	return { rungs };
+}
+
+/** A room of mostly open people stands beyond supported forms: its ladders begin at the full one. */
+function isBehind(form: Form, group: Group | null): boolean {
+	if (!group || form.id !== 'supported') return false;
+	return 2 * peopleByTier(group).open > group.size;
 }
 
 const upTo = ({ forms }: Movement, last: FormId): Form[] =>

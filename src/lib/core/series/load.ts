@@ -12,7 +12,7 @@ export const LOAD = {
 	/** An easier week asks for so much of the last ordinary one. */
 	easier: 0.72,
 	/** So far from its target a class is on it. */
-	slack: 0.03,
+	slack: 0.014,
 	/** Ordinary weeks that rise by less than this stay where they are, percent. */
 	leastUpPercent: 3
 } as const;

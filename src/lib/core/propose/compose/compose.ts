@@ -1,4 +1,4 @@
-import { analysePlan, needsAttention, previewRepair, type Analysis } from '../../checks';
+import { analysePlan, effortOfAnalysis, needsAttention, previewRepair, type Analysis } from '../../checks';
 import { FORM_IDS } from '../../movement';
 import { paceOf } from '../../pace';
 import { applyEdit, itemsOf, setsOf, slugsOf, type ClassPlan } from '../../plan';
@@ -8,6 +8,7 @@ import { seededRandom } from '../random';
 import { keepsAll, onTime } from '../keeping';
 import { USUAL_WEIGHTS, type ProposeContext, type Wishes } from '../types';
 import type { Task } from './asked';
+import { readDraft } from './draft';
 import { keepOf } from './kept';
 import { materialOf } from './material';
 import { draftOf } from './scheme';
@@ -74,6 +75,7 @@ export function* compose(
 			flowing: paceOf(setting.pace, base.pinnedPace).classKind === 'flow',
 			lengthSeconds: base.lengthSeconds,
 			told,
+			more: wishes.more ?? [],
 			about: new Set([...there, ...(wishes.must ?? []), ...(wishes.toward ? [wishes.toward] : [])])
 		};
 		const story = storyOf(telling, random);
@@ -97,23 +99,33 @@ export function* compose(
 			others
 		};
 		const lead = base.firstSide ?? (setting.lastFirstSide === 'left' ? 'right' : 'left');
+		/** What the effort of a plan is against the estimate of its draft: learned from each class that is begun. */
+		let bias = 1;
 		const attempt = (steps: number): Composed => {
-			const { scheme, value } = improved(begin(task, shelves, random), task, shelves, random, steps);
+			const own: Task = wishes.effort
+				? { ...task, wishes: { ...task.wishes, effort: scaled(wishes.effort, 1 / bias) } }
+				: task;
+			const { scheme, value } = improved(begin(own, shelves, random), own, shelves, random, steps);
 			const draft = draftOf(scheme, shelves, keep.closed);
 			const raw = written(base, draft, story, { lead, keep, wishes });
 			const plan = mended(onTime(raw, base, setting), base, wishes, setting);
 			const analysis = analysePlan(plan, setting);
+			if (wishes.effort) bias = effortOfAnalysis(analysis) / readDraft(draft, kinds, own.purposes).effort;
 			return {
 				plan,
 				analysis,
 				story,
-				points: value - GRAVE * (grave(analysis) + unmet(plan, wishes, setting))
+				points:
+					value -
+					GRAVE * (grave(analysis) + unmet(plan, wishes, setting)) -
+					EFFORT * offRange(effortOfAnalysis(analysis), wishes.effort)
 			};
 		};
 		let best = attempt(work.roughSteps);
 		yield { number, done: false, composed: best };
 		for (let start = 0; start < work.mostStarts; start++) {
-			if (start >= work.starts && grave(best.analysis) === 0) break;
+			const isOff = offRange(effortOfAnalysis(best.analysis), wishes.effort) > 0;
+			if (start >= work.starts && grave(best.analysis) === 0 && !isOff) break;
 			const found = attempt(work.steps);
 			if (found.points <= best.points) continue;
 			best = found;
@@ -126,6 +138,15 @@ export function* compose(
 
 /** Points for each finding that a class waits for: more than any other part of it. */
 const GRAVE = 20;
+/** Points for each whole point of effort (of ten) outside what is asked for. */
+const EFFORT = 40;
+const scaled = ({ least, most }: NonNullable<Wishes['effort']>, by: number) => ({
+	least: by * least,
+	most: by * most
+});
+const offRange = (effort: number, range: Wishes['effort']): number =>
+	range ? Math.max(0, range.least - effort, effort - range.most) : 0;
+
 const grave = ({ findings }: Analysis) => findings.filter(needsAttention).length;
 
 /** How far a class went with each movement: the rank of its hardest form, and the most sets. */

@@ -1,3 +1,4 @@
+import type { Direction } from '../../anatomy';
 import type { Group } from '../../group';
 import type { Purpose } from '../../movement';
 import { SECTION_KINDS, type SectionKind } from '../../plan';
@@ -41,6 +42,8 @@ export interface Telling {
 	told: ReadonlySet<Theme>;
 	/** Movements that are in it already, or are asked for: a theme that has them suits. */
 	about: ReadonlySet<string>;
+	/** Directions that are wanted more. */
+	more: readonly Direction[];
 }
 
 /**
@@ -48,7 +51,7 @@ export interface Telling {
  * serve what is not served yet.
  */
 export function storyOf(
-	{ group, number, themes, style, flowing, lengthSeconds, told, about }: Telling,
+	{ group, number, themes, style, flowing, lengthSeconds, told, about, more }: Telling,
 	random: Random
 ): Story {
 	const wanted = group.purposes.length ? group.purposes : USUAL[number % USUAL.length]!;
@@ -74,9 +77,14 @@ export function storyOf(
 			const turns = chosen.length > 0 && !turned(chosen) && TURNS.has(theme.purposes[0]!) ? 1.5 : 0;
 			const kept = (quiet && theme.quiet) || (flowing && flows(theme)) ? 6 : flows(theme) ? -1 : 0;
 			const asked = ASKED_FOR * [...theme.build, ...theme.peak].filter((line) => has(line, about)).length;
+			const given = chosen.flatMap(({ purposes }) => purposes);
+			const lacking = more.filter((d) => !GIVES[d].some((purpose) => given.includes(purpose)));
+			const gives =
+				GIVEN_MORE * lacking.filter((d) => theme.purposes.some((p) => GIVES[d].includes(p))).length;
 			const all =
 				points +
 				turns +
+				gives +
 				kept +
 				Math.min(MOST_ASKED, asked) +
 				0.8 * random() -
@@ -97,6 +105,17 @@ const has = (line: string, slugs: ReadonlySet<string>): boolean =>
 	line.split(/ > | \| /).some((part) => slugs.has(part.split(' in ')[0]!));
 
 const flows = ({ build }: Theme): boolean => build.some((line) => line.includes(' | '));
+
+/** Purposes of which the shapes give a direction, and points of a theme for each one that is wanted. */
+const GIVES: Record<Direction, readonly Purpose[]> = {
+	flexion: ['deep flexion', 'high step', 'sit on the heels'],
+	extension: ['hip extension under the trunk', 'push-off'],
+	abduction: ['wide straddle', 'adductors at length'],
+	adduction: ['level pelvis', 'floor sitting'],
+	externalRotation: ['turned-out squat', 'floor sitting'],
+	internalRotation: ['dropped knee', 'turning both ways']
+};
+const GIVEN_MORE = 1.2;
 
 const TURNS: ReadonlySet<Purpose> = new Set(['turning both ways', 'dropped knee']);
 /** Whether one of the themes turns the legs in and out: a class wants both. */

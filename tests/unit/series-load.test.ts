@@ -1,0 +1,113 @@
+/** How a series goes: its load has a target with a floor, and what comes again goes no way back. */
+import { describe, expect, it } from 'vitest';
+import {
+	analyseSeries,
+	loadFactor,
+	progressIn,
+	progressOf,
+	proposeSeries,
+	seriesFindings,
+	targetLoad,
+	withProposed,
+	type PlannedSeries
+} from '../../src/lib/core/series';
+import { applyEdit, itemsOf } from '../../src/lib/core/plan';
+import { findMovement } from '../../src/lib/catalogue';
+import { DEMO_GROUPS } from '../../src/lib/demo/groups';
+import { classWith, ladder, seriesOf, settingFor } from './series-built';
+
+const factors = (planned: PlannedSeries) =>
+	Array.from({ length: planned.series.weeks }, (_, i) => loadFactor(planned.series, i + 1));
+
+describe('the load that a week asks for', () => {
+	it('rises by 6 % from ordinary week to ordinary week, falls in easier ones, and goes on where it was', () => {
+		const eight = factors(seriesOf({ weeks: 8, easierEvery: 4 })).map((f) => Math.round(100 * f));
+		expect(eight).toEqual([100, 106, 112, 81, 112, 119, 126, 91]);
+		for (const [i, f] of eight.entries()) {
+			if (![3, 7].includes(i)) continue;
+			const fall = 1 - f / eight[i - 1]!;
+			expect(fall).toBeGreaterThanOrEqual(0.2);
+			expect(fall).toBeLessThanOrEqual(0.4);
+		}
+	});
+
+	it('rises no faster than the series allows', () => {
+		const slow = factors(seriesOf({ weeks: 3, easierEvery: 0, mostUpPercent: 3 }));
+		expect(slow[2]! / slow[1]!).toBeCloseTo(1.03);
+	});
+});
+
+describe('what comes again', () => {
+	const clam = classWith(['clam']);
+	const change = (dose: object) =>
+		applyEdit(clam, { do: 'setDose', itemId: itemsOf(clam)[0]!.id, change: dose });
+
+	it('goes up or down in form, in sets, or in dose', () => {
+		const of = (now: ReturnType<typeof classWith>) => progressOf(clam, now, findMovement);
+		expect(of(classWith(['clam:stronger']))).toEqual([{ movement: 'clam', what: 'form', way: 'up' }]);
+		expect(of(classWith(['clam:supported']))).toEqual([{ movement: 'clam', what: 'form', way: 'down' }]);
+		expect(of(change({ sets: 2 }))).toEqual([{ movement: 'clam', what: 'sets', way: 'up' }]);
+		expect(of(change({ amount: 3 }))).toEqual([{ movement: 'clam', what: 'dose', way: 'down' }]);
+		expect(of(clam)).toEqual([]);
+		// two visits: the harder one counts
+		expect(of(classWith(['clam:supported', 'clam:stronger']))[0]).toMatchObject({ way: 'up' });
+	});
+});
+
+describe('a series that was planned', () => {
+	const group = DEMO_GROUPS.striders;
+	const base = seriesOf(
+		{ weeks: 8, easierEvery: 4, ladders: [ladder('split-squat', 'full', group)], lengthSeconds: 2700 },
+		group
+	);
+	const setting = settingFor(group);
+	const work = { roughSteps: 200, starts: 1, steps: 5000, mostStarts: 3 };
+	let planned = base;
+	for (const { classId, plan } of proposeSeries({ planned: base, setting, choices: {}, seed: 3, work }))
+		planned = withProposed(planned, { [classId]: plan });
+	const analysis = analyseSeries(planned, setting);
+
+	it('has the load that each week asks for, within a twentieth', () => {
+		for (const c of analysis.classes.slice(1)) {
+			const target = targetLoad(analysis, c.class.week);
+			if (target !== null)
+				expect(Math.abs(c.plannedLoad / target - 1), `class ${c.number}`).toBeLessThan(0.08);
+		}
+		expect(seriesFindings(analysis).filter((f) => f.checkId === 'load-falls')).toEqual([]);
+		expect(seriesFindings(analysis).filter((f) => f.checkId === 'too-steep')).toEqual([]);
+	});
+
+	it('goes back in few things of those that come again', () => {
+		const all = analysis.classes.flatMap((c) => progressIn(analysis.classes, c, findMovement));
+		const down = all.filter(({ way }) => way === 'down');
+		expect(all.length).toBeGreaterThan(5);
+		expect(down.length).toBeLessThanOrEqual(all.length / 3);
+	});
+
+	it('gives no harder form of its goal than the rung, and nothing of the rungs to come', () => {
+		expect(seriesFindings(analysis).filter((f) => f.checkId === 'rung-skipped')).toEqual([]);
+	});
+
+	it('carries on with a goal that is reached: never less of it', () => {
+		const last = base.series.ladders[0]!.rungs.length - 1;
+		const doses = analysis.classes
+			.filter((c) => !c.easier && c.given.some(({ rung }) => rung === last))
+			.map((c) =>
+				Math.max(
+					...itemsOf(c.plan!)
+						.filter(({ movement, form }) => movement === 'split-squat' && form === 'full')
+						.map(({ dose }) => dose.amount)
+				)
+			);
+		expect(doses.length).toBeGreaterThan(0);
+		expect(doses).toEqual([...doses].sort((a, b) => a - b));
+	});
+
+	it('says at the end of a class what the next one brings', () => {
+		const [first] = analysis.classes;
+		const words = first!
+			.plan!.sections.find(({ kind }) => kind === 'rest')!
+			.blocks.find((block) => block.kind === 'talk');
+		expect(words).toMatchObject({ label: expect.stringContaining('next time') });
+	});
+});
