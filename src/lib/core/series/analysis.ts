@@ -247,17 +247,29 @@ function weeksOf(series: Series, classes: readonly ClassAnalysis[], setting: Ser
 		inWeek.set(week, [...(inWeek.get(week) ?? []), c]);
 	}
 	const weeks: WeekAnalysis[] = [];
-	let ordinary: number | null = null;
+	let ordinary: WeekAnalysis | null = null;
 	for (let number = 1; number <= count; number++) {
 		const own = inWeek.get(number) ?? [];
 		const monday = mondayOfWeek(series, number);
 		const easier = own.length > 0 && own.every((c) => c.easier);
 		const load = weeklyLoad(own.map((c) => c.load));
 		const whole = own.length >= series.meetings.length && own.every((c) => c.analysis);
-		weeks.push({ ...readWeek(number, monday, own, easier, load, ordinary, setting), whole });
-		if (whole && !easier && load > 0) ordinary = load;
+		const week: WeekAnalysis = { ...readWeek(number, monday, own, easier, load, ordinary, setting), whole };
+		weeks.push(week);
+		if (whole && !easier && load > 0) ordinary = week;
 	}
 	return weeks;
+}
+
+/**
+ * What a week asks for against an earlier one, percent: as people reported it where both are written down, else as both
+ * were planned. The two are measured otherwise and never mixed.
+ */
+function changeAgainst(before: WeekAnalysis, classes: readonly ClassAnalysis[]): number | null {
+	const taught = [...before.classes, ...classes].every(({ run }) => run);
+	const sum = (list: readonly ClassAnalysis[]) =>
+		weeklyLoad(list.map((c) => (taught ? c.load : c.plannedLoad)));
+	return changePercent(sum(before.classes), sum(classes));
 }
 
 function readWeek(
@@ -266,7 +278,7 @@ function readWeek(
 	classes: readonly ClassAnalysis[],
 	easier: boolean,
 	load: number,
-	ordinary: number | null,
+	ordinary: WeekAnalysis | null,
 	{ group }: SeriesContext
 ): Omit<WeekAnalysis, 'whole'> {
 	const daily = Array.from({ length: 7 }, (_, day) =>
@@ -285,7 +297,7 @@ function readWeek(
 		plannedLoad: weeklyLoad(classes.map((c) => c.plannedLoad)),
 		monotony: monotony(daily),
 		strain: strain(daily),
-		changePercent: ordinary === null || load === 0 ? null : changePercent(ordinary, load),
+		changePercent: ordinary === null || load === 0 ? null : changeAgainst(ordinary, classes),
 		orbit,
 		balance: balance(orbit, group.targets),
 		tissues

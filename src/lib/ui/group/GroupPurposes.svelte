@@ -39,4 +39,8 @@
 		grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
 		column-gap: 0.75rem;
 	}
+	/* the first of several would stand lower than the one beside it */
+	.boxes :global(.bx--checkbox-wrapper) {
+		margin: 0;
+	}
 </style>

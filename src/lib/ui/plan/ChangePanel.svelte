@@ -65,7 +65,7 @@
 		{/if}
 		<p class="asks">
 			<Button size="small" on:click={() => changes.take()}>Take it</Button>
-			<Button size="small" kind="secondary" on:click={() => changes.leave()}>Leave it</Button>
+			<Button size="small" kind="tertiary" on:click={() => changes.leave()}>Leave it</Button>
 		</p>
 	{/if}
 </section>

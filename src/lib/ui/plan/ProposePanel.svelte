@@ -312,6 +312,10 @@
 		margin: 0;
 		padding: 0;
 	}
+	.story {
+		display: grid;
+		gap: 0.35rem;
+	}
 	li .quiet {
 		display: block;
 		margin-bottom: 0.3rem;

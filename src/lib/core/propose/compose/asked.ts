@@ -7,7 +7,7 @@ import { purposesWanted } from '../../rules';
 import type { TeachingStyle } from '../../style';
 import { TERMS, worth, type Kinds, type Step } from '../model';
 import type { Weights, Wishes } from '../types';
-import { readDraft, type Draft, type Part } from './draft';
+import { readDraft, secondsOfUnit, type Draft, type Part } from './draft';
 import type { Keep } from './kept';
 import { endsUpright } from './material';
 import { sharesOf, standingOf, type Story } from './story';
@@ -54,6 +54,8 @@ const ASKED = {
 	effort: 20,
 	/** For each movement that comes again in an easier form. */
 	goesDown: 1,
+	/** For each minute by which one thing alone goes on for longer than {@link LONGEST_SECONDS}. */
+	tooLong: 0.8,
 	/** For a part that holds nothing though it should. */
 	empty: 3,
 	/** For each item that a class of its length has fewer than usual. */
@@ -92,6 +94,8 @@ const PEAK_BELOW = 1.5;
 const LEFT_OUT = 0.05;
 /** Taught classes have about six to seven; with sets and pauses a little fewer. Common practice, no source. */
 const ITEMS_IN_TEN_MINUTES = 5.5;
+/** One thing with all of its sets and both sides: longer, and people wait. Common practice, no source. */
+const LONGEST_SECONDS = 270;
 /** A teacher of chains runs one in so much of a class. */
 const CHAIN_EVERY_SECONDS = 600;
 /** Down to begin with, up for the build, down to end: more of it tires. */
@@ -145,6 +149,9 @@ function shapeLoss(
 		if (keep.closed.has(SECTION_KINDS[i]!)) continue;
 		if (draft[i]!.length === 0 && !(SECTION_KINDS[i] === 'rest' && endsUpright(group))) loss += ASKED.empty;
 	}
+	for (const unit of draft.slice(WARM, RELEASE).flat())
+		if (unit.parts.length === 1 && !unit.kept)
+			loss += (ASKED.tooLong * Math.max(0, secondsOfUnit(unit) - LONGEST_SECONDS)) / 60;
 	const usual = (lengthSeconds / 600) * (style.holding === 'quiet' ? 4 : ITEMS_IN_TEN_MINUTES);
 	return loss + ASKED.items * Math.max(0, usual - steps.length);
 }
