@@ -74,6 +74,8 @@ export interface WeekAnalysis {
 	easier: boolean;
 	/** It has all of its classes, each planned. */
 	whole: boolean;
+	/** Some of its classes were changed by hand and some not: it says nothing of how the series goes. */
+	mixed: boolean;
 	load: number;
 	/** As planned, whatever was reported of it. */
 	plannedLoad: number;
@@ -254,9 +256,15 @@ function weeksOf(series: Series, classes: readonly ClassAnalysis[], setting: Ser
 		const easier = own.length > 0 && own.every((c) => c.easier);
 		const load = weeklyLoad(own.map((c) => c.load));
 		const whole = own.length >= series.meetings.length && own.every((c) => c.analysis);
-		const week: WeekAnalysis = { ...readWeek(number, monday, own, easier, load, ordinary, setting), whole };
+		const edited = own.filter(({ state }) => state === 'edited').length;
+		const mixed = edited > 0 && edited < own.length;
+		const week: WeekAnalysis = {
+			...readWeek(number, monday, own, easier, load, ordinary, setting),
+			whole,
+			mixed
+		};
 		weeks.push(week);
-		if (whole && !easier && load > 0) ordinary = week;
+		if (whole && !mixed && !easier && load > 0) ordinary = week;
 	}
 	return weeks;
 }
@@ -280,7 +288,7 @@ function readWeek(
 	load: number,
 	ordinary: WeekAnalysis | null,
 	{ group }: SeriesContext
-): Omit<WeekAnalysis, 'whole'> {
+): Omit<WeekAnalysis, 'whole' | 'mixed'> {
 	const daily = Array.from({ length: 7 }, (_, day) =>
 		weeklyLoad(classes.filter((c) => c.class.on === addDays(monday, day)).map((c) => c.load))
 	);

@@ -16,7 +16,9 @@ export const loadFalls: SeriesCheck = {
 	check({ weeks }) {
 		const reports: SeriesReport[] = [];
 		// as planned on both sides: what was reported is measured otherwise
-		const ordinary = weeks.filter((week) => !week.easier && week.whole && week.plannedLoad > 0);
+		const ordinary = weeks.filter(
+			(week) => !week.easier && week.whole && !week.mixed && week.plannedLoad > 0
+		);
 		let flat = 1;
 		for (const [i, week] of ordinary.entries()) {
 			const last = ordinary[i - 1];
