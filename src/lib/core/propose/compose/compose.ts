@@ -7,7 +7,7 @@ import { optionsFor } from '../options';
 import { seededRandom } from '../random';
 import { keepsAll, onTime } from '../keeping';
 import { USUAL_WEIGHTS, type ProposeContext, type Wishes } from '../types';
-import type { Task } from './asked';
+import type { Task } from './task';
 import { readDraft } from './draft';
 import { keepOf } from './kept';
 import { materialOf } from './material';

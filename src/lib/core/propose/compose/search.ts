@@ -1,7 +1,8 @@
 import type { SectionKind } from '../../plan';
 import type { Random } from '../random';
 import { FLOW_ROUNDS, secondsOfUnit, type Part, type Unit } from './draft';
-import { valueOf, type Task } from './asked';
+import { valueOf } from './asked';
+import type { Task } from './task';
 import type { Matter } from './material';
 import { alone, draftOf, type Scheme } from './scheme';
 import type { Line, Shelves } from './shelves';

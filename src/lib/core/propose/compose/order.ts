@@ -1,0 +1,165 @@
+import { DIRECTIONS, type Direction } from '../../anatomy';
+import type { Group } from '../../group';
+import type { Kinds, Step } from '../model';
+import type { Draft } from './draft';
+import { endsUpright } from './material';
+import { ASKED, BUILD, isStrong, partsOf, PEAK, RELEASE, WARM, type Task } from './task';
+
+/** So many things lead up to a peak, the last of them within so much of the class. Common practice, no source. */
+const LEADING = 2;
+const LATELY = 0.25;
+/** A direction with less than this part of the direction time is left out. */
+const LEFT_OUT = 0.05;
+/** A teacher of chains runs one in so much of a class. */
+const CHAIN_EVERY_SECONDS = 600;
+/** Down to begin with, up for the build, down to end: more of it tires. */
+const FAR_WAYS = 3;
+
+/** How it opens, rises, peaks and comes down. */
+export function orderLoss(draft: Draft, steps: readonly Step[], task: Task): number {
+	const { variety } = task.wishes.weights;
+	let [ways, again] = [0, 0];
+	for (let i = 1; i < steps.length; i++) {
+		const [a, b] = [steps[i - 1]!, steps[i]!];
+		if (Math.abs(b.traits.level - a.traits.level) >= 2) ways += 1;
+		if (a.traits.kind !== b.traits.kind) continue;
+		if (b.section === 'settle') again += 1;
+		// held where it moved, or a form further, is a return
+		if (b.traits.demand <= a.traits.demand && b.traits.rank <= a.traits.rank) again += 1;
+	}
+	let [inPeak, before] = [0, 0];
+	for (const { traits, section } of steps)
+		if (section === 'peak') inPeak = Math.max(inPeak, traits.demand);
+		else if (section !== 'release') before = Math.max(before, traits.demand);
+	return (
+		ASKED.ways * Math.max(0, ways - FAR_WAYS) +
+		ASKED.again * again +
+		ASKED.sameSpot * variety * sameSpots(draft) +
+		ASKED.filler * variety * fillers(steps) +
+		ASKED.warm * coldStart(draft) +
+		ASKED.peakItems * Math.max(0, 2 - draft[PEAK]!.flatMap(({ parts }) => parts).filter(isStrong).length) +
+		ASKED.peak * loosePeak(draft) +
+		ASKED.demand * (Math.max(0, task.mostDemand - inPeak) + Math.max(0, before - inPeak)) +
+		ASKED.release * working(draft, task.group) +
+		directionLoss(draft, task) +
+		ASKED.ledUp * (LEADING - ledUp(steps, task.kinds)) +
+		ASKED.arriving *
+			Number(
+				draft[WARM]![0]?.parts.some(({ matter: { traits } }) => traits.sided || traits.kit.length > 0) ??
+					false
+			) +
+		linkLoss(draft, task)
+	);
+}
+
+/** 0 where the warm-up moves at least twice, in two positions; up to 1 for what is missing. */
+function coldStart(draft: Draft): number {
+	const moving = partsOf(draft[WARM]!).filter(({ matter }) => matter.traits.rank === 0);
+	const positions = new Set(moving.map(({ matter }) => matter.traits.movement.position));
+	return (Math.max(0, 2 - moving.length) + Math.max(0, 2 - positions.size)) / 4;
+}
+
+/** How many different things lead up to the hardest of the peak: alike, before it, and not long ago. */
+function ledUp(steps: readonly Step[], kinds: Kinds): number {
+	let top: Step | null = null;
+	for (const step of steps)
+		if (step.section === 'peak' && (!top || step.traits.demand > top.traits.demand)) top = step;
+	if (!top) return 0;
+	const before = new Set<number>();
+	let lately = false;
+	for (const { traits, at } of steps) {
+		if (at >= top.at || traits.kind === top.traits.kind || !kinds.isRelated(traits.kind, top.traits.kind))
+			continue;
+		before.add(traits.kind);
+		lately ||= top.at - at < LATELY;
+	}
+	return Math.min(LEADING, before.size) - (before.size && !lately ? 1 : 0);
+}
+
+/** How often something is met again in the part, or the theme of the build, where it just was. */
+function sameSpots(draft: Draft): number {
+	let count = 0;
+	for (const [index, units] of draft.entries()) {
+		let spot = new Set<number>();
+		let theme: number | null = null;
+		for (const unit of units) {
+			if (index === BUILD && unit.theme !== null && unit.theme !== theme) {
+				theme = unit.theme;
+				spot = new Set();
+			}
+			for (const { matter } of unit.parts) {
+				const { kind, reset } = matter.traits;
+				if (reset && index !== WARM) continue;
+				if (spot.has(kind)) count += 1;
+				spot.add(kind);
+			}
+		}
+	}
+	return count;
+}
+
+/** Visits beyond two of what is easy, and beyond three of anything but what lets go between. */
+function fillers(steps: readonly Step[]): number {
+	const visits = new Map<number, { count: number; most: number }>();
+	const released = new Map<number, number>();
+	for (const { traits, section } of steps) {
+		if (section === 'release') released.set(traits.kind, (released.get(traits.kind) ?? 0) + 1);
+		const known = visits.get(traits.kind) ?? { count: 0, most: 0 };
+		visits.set(traits.kind, {
+			count: known.count + 1,
+			most: Math.max(known.most, traits.reset ? 4 : traits.demand < 3 ? 2 : 3)
+		});
+	}
+	let over = 0;
+	for (const count of released.values()) over += count - 1;
+	for (const { count, most } of visits.values()) over += Math.max(0, count - most);
+	return over;
+}
+
+/** The share of the release that is not left to weight, where people do not go on to something else. */
+function working(draft: Draft, group: Group): number {
+	if (endsUpright(group)) return 0;
+	const parts = partsOf(draft[RELEASE]!);
+	const all = parts.reduce((sum, { matter }) => sum + matter.seconds, 0);
+	const works = parts
+		.filter(({ matter }) => matter.traits.rank < 2)
+		.reduce((sum, { matter }) => sum + matter.seconds, 0);
+	return all ? Math.max(0, works / all - 0.35) : 0;
+}
+
+/** The share of the strength of the peak that is in no sets and no chain. */
+function loosePeak(draft: Draft): number {
+	const strong = draft[PEAK]!.filter(({ parts }) => parts.some(isStrong));
+	const inSets = strong.filter(({ parts }) => parts.length > 1 || parts[0]!.sets > 1);
+	return strong.length ? 1 - inSets.length / strong.length : 1;
+}
+
+/** How many of flexion and the two rotations hardly come, and how far any direction is below its band. */
+function directionLoss(draft: Draft, { wishes, targets }: Task): number {
+	const sums = DIRECTIONS.map(() => 0);
+	for (const { matter } of draft.flatMap(partsOf)) {
+		const { option, traits } = matter;
+		const seconds = option.workSeconds[option.usual]!;
+		for (const i of DIRECTIONS.keys()) sums[i]! += traits.directions[i]! * seconds;
+	}
+	const all = sums.reduce((a, b) => a + b, 0);
+	if (!all) return ASKED.leftOut * NEVER_LEFT_OUT.size;
+	let loss = 0;
+	for (const [i, direction] of DIRECTIONS.entries()) {
+		const share = sums[i]! / all;
+		if (NEVER_LEFT_OUT.has(direction) && share < LEFT_OUT) loss += ASKED.leftOut;
+		const below = Math.max(0, targets.directions[direction].minPercent - 100 * share);
+		loss += below * (wishes.more?.includes(direction) ? ASKED.wantedBand : ASKED.band);
+	}
+	return wishes.weights.balance * loss;
+}
+const NEVER_LEFT_OUT: ReadonlySet<Direction> = new Set(['flexion', 'internalRotation', 'externalRotation']);
+
+/** Chains and flows, as a teacher of this style runs them. */
+function linkLoss(draft: Draft, { style, lengthSeconds }: Task): number {
+	const linked = draft.flat().filter(({ parts }) => parts.length > 1).length;
+	if (style.runningSides === 'chain')
+		return ASKED.style * Math.max(0, lengthSeconds / CHAIN_EVERY_SECONDS - linked);
+	if (style.holding === 'quiet') return ASKED.style * linked;
+	return linked === 0 && lengthSeconds >= 1800 ? ASKED.link : 0;
+}

@@ -1,0 +1,110 @@
+import type { Group } from '../../group';
+import type { Purpose } from '../../movement';
+import type { Targets } from '../../orbit';
+import { SECTION_KINDS } from '../../plan';
+import type { TeachingStyle } from '../../style';
+import type { Kinds } from '../model';
+import type { Weights, Wishes } from '../types';
+import type { Draft, Part } from './draft';
+import type { Keep } from './kept';
+import type { Story } from './story';
+
+export interface Task {
+	group: Group;
+	style: TeachingStyle;
+	story: Story;
+	purposes: ReadonlySet<Purpose>;
+	kinds: Kinds;
+	/** The most that can be asked of them in the peak. */
+	mostDemand: number;
+	lengthSeconds: number;
+	wishes: Wishes & { weights: Weights };
+	/** What the group has met; null where nothing is known of it. */
+	known: ReadonlySet<string> | null;
+	/** How far the last ordinary class went with each movement. */
+	before: ReadonlyMap<string, { form: number; sets: number }>;
+	keep: Keep;
+	targets: Targets;
+	/** Movements of other proposals: at most half of a class is shared. */
+	others: readonly ReadonlySet<string>[];
+}
+
+/** Points, of the same size as those of the model, for what a class asks for besides being one. */
+export const ASKED = {
+	/** Per tenth of the class too long or too short. */
+	length: 6,
+	/** Per tenth of the class by which a part is away from its usual share. */
+	share: 0.8,
+	/** Per tenth of the class by which the time on the feet is outside its range. */
+	standing: 1.2,
+	/** For each purpose of the group that is wanted and missing in build and peak. */
+	purpose: 1.2,
+	/** For each block that no theme has there. */
+	stray: 0.35,
+	/** For each block of the peak that no theme has there, and for each that asks for too little to be there. */
+	strayPeak: 0.8,
+	/** For each block that a theme has fewer than {@link LEAST_OF_THEME}. */
+	theme: 1.2,
+	/** For each two blocks of a theme that stand the other way round. */
+	order: 0.3,
+	/** For a theme of which nothing comes back further. */
+	back: 0.8,
+	/** For a theme that nothing wakes, and one that nothing lets go. */
+	frame: 0.5,
+	/** For a peak in which the first theme does not come to its end. */
+	ownPeak: 2,
+	/** For a direction that is left out. */
+	leftOut: 2,
+	/** For each percent of the direction time by which one is below its band: a class is no ring, weeks are. */
+	band: 0.02,
+	/** The same for one that the group has had too little of. */
+	wantedBand: 0.5,
+	/** For a first thing that changes sides or wants kit, before people have arrived. */
+	arriving: 0.7,
+	/** For each of two likenesses of the hardest of the peak that do not lead up to it. */
+	ledUp: 0.8,
+	/** For each wish that is not met. */
+	wish: 6,
+	/** For the whole way from the wished share of an earlier class. */
+	like: 20,
+	/** For each whole point (of ten) by which the mean effort is outside what is asked for. */
+	effort: 20,
+	/** For each movement that comes again in an easier form. */
+	goesDown: 1,
+	/** For each minute by which one thing alone goes on for longer than {@link LONGEST_SECONDS}. */
+	tooLong: 0.8,
+	/** For a part that holds nothing though it should. */
+	empty: 3,
+	/** For each item that a class of its length has fewer than usual. */
+	items: 0.4,
+	/** For each way from the floor to the feet or back beyond {@link FAR_WAYS}. */
+	ways: 0.4,
+	/** For each strong item that the peak has fewer than two. */
+	peakItems: 1,
+	/** For a warm-up that does not move in two positions. */
+	warm: 2,
+	/** For strength of the peak that is not in sets. */
+	peak: 0.8,
+	/** For each point by which the peak asks less than it could, and by which something before it asks as much. */
+	demand: 0.7,
+	/** For a release that works more than it lets go, as a share. */
+	release: 2,
+	/** For the same movement twice in a row. */
+	again: 1.5,
+	/** For the same movement again in one part, or in one theme of the build: a return wants something between. */
+	sameSpot: 1,
+	/** For each visit of a movement beyond two that goes no further. */
+	filler: 0.6,
+	/** For each chain of a teacher who holds long and runs none, and each missing where a style runs them. */
+	style: 0.5,
+	/** For a class of half an hour and more in which nothing is linked. */
+	link: 2.5
+} as const;
+
+/** Indices of the parts of a draft. */
+export const WARM = SECTION_KINDS.indexOf('warm');
+export const BUILD = SECTION_KINDS.indexOf('build');
+export const PEAK = SECTION_KINDS.indexOf('peak');
+export const RELEASE = SECTION_KINDS.indexOf('release');
+export const isStrong = ({ matter }: Part) => matter.traits.strong;
+export const partsOf = (units: Draft[number]): Part[] => units.flatMap(({ parts }) => parts);

@@ -1,0 +1,57 @@
+import type { Draft } from './draft';
+import { ASKED, BUILD, PEAK, RELEASE, WARM, type Task } from './task';
+
+/** A theme comes to so many blocks of the build, in a class of three quarters of an hour. */
+const LEAST_OF_THEME = 3;
+/** What asks for so much less than what they can do is no peak. */
+const PEAK_BELOW = 1.5;
+
+/** Whether the class is about its themes: each woken, built up in its order, come back to further, and let go. */
+export function storyLoss(draft: Draft, { story, lengthSeconds, mostDemand }: Task): number {
+	const least = lengthSeconds >= 2400 ? LEAST_OF_THEME : 2;
+	const themes = story.themes.length;
+	const count = story.themes.map(() => 0);
+	const lastRank = story.themes.map(() => -1);
+	const [woken, released] = [new Set<number>(), new Set<number>()];
+	let loss = 0;
+	for (const unit of draft[WARM]!) if (unit.theme !== null) woken.add(unit.theme);
+	for (const unit of draft[RELEASE]!) if (unit.theme !== null) released.add(unit.theme);
+	for (const { theme, rank, parts, kept } of draft[BUILD]!) {
+		if (theme === null || rank === null) {
+			if (!kept && !parts[0]!.matter.traits.reset) loss += ASKED.stray;
+			continue;
+		}
+		count[theme]! += 1;
+		if (rank < lastRank[theme]!) loss += ASKED.order;
+		lastRank[theme] = Math.max(rank, lastRank[theme]!);
+	}
+	for (const { theme, rank, parts, kept } of draft[PEAK]!) {
+		if (kept || parts.every(({ matter }) => matter.traits.reset)) continue;
+		const most = Math.max(...parts.map(({ matter }) => matter.traits.demand));
+		loss +=
+			ASKED.strayPeak * (Number(theme === null || rank === null) + Number(most < mostDemand - PEAK_BELOW));
+	}
+	for (let t = 0; t < themes; t++) {
+		loss += ASKED.theme * Math.max(0, least - count[t]!);
+		loss += ASKED.frame * (Number(!woken.has(t)) + Number(!released.has(t)));
+		if (!comesBack(draft, t)) loss += ASKED.back;
+	}
+	const own = draft[PEAK]!.some(
+		({ theme, parts }) => theme === 0 && parts.some(({ matter }) => matter.traits.strong)
+	);
+	return loss + (own ? 0 : ASKED.ownPeak);
+}
+
+/** Whether something of a theme is met again, harder or held where it moved. */
+function comesBack(draft: Draft, theme: number): boolean {
+	const met = new Map<number, { demand: number; rank: number }>();
+	for (const unit of [...draft[WARM]!, ...draft[BUILD]!, ...draft[PEAK]!, ...draft[RELEASE]!])
+		for (const { matter } of unit.parts) {
+			const { kind, demand, rank, reset } = matter.traits;
+			if (reset) continue;
+			const before = met.get(kind);
+			if (before && unit.theme === theme && (demand > before.demand || rank > before.rank)) return true;
+			if (!before) met.set(kind, { demand, rank });
+		}
+	return false;
+}
