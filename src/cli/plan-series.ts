@@ -8,6 +8,7 @@ import {
 	ladderTo,
 	newSeries,
 	proposeSeries,
+	testForGoal,
 	withProposed,
 	type Ladder
 } from '../lib/core/series';
@@ -46,6 +47,8 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 		return ladder;
 	});
 	const settings = newSeries(group, from, 'Europe/London', weeks);
+	const goal = ladders[0]?.rungs.at(-1);
+	const retest = { ...settings.retest, test: testForGoal(goal && findMovement(goal.movement)) };
 	const meetings = values.days
 		? values.days.split(',').map((day) => {
 				const weekday = DAYS.indexOf(day.trim().toLowerCase()) + 1;
@@ -55,7 +58,7 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 		: settings.meetings;
 	let count = 0;
 	const newId = () => `class-${String(++count).padStart(3, '0')}`;
-	let planned = begunSeries({ ...settings, meetings, ladders }, newId);
+	let planned = begunSeries({ ...settings, meetings, ladders, retest }, newId);
 	const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [] };
 	for (const { classId, plan } of proposeSeries({ planned, setting, choices: {}, seed }))
 		planned = withProposed(planned, { [classId]: plan });

@@ -8,6 +8,7 @@ import {
 	proposeSeries,
 	seriesFindings,
 	targetLoad,
+	testForGoal,
 	withProposed,
 	type PlannedSeries
 } from '../../src/lib/core/series';
@@ -110,4 +111,12 @@ describe('a series that was planned', () => {
 			.blocks.find((block) => block.kind === 'talk');
 		expect(words).toMatchObject({ label: expect.stringContaining('next time') });
 	});
+});
+
+it('the test of a series follows from its goal', () => {
+	const goal = (slug: string) => testForGoal(findMovement(slug));
+	expect(goal('dropped-knee-step')).toBe('leg-roll');
+	expect(goal('split-squat')).toBe('one-leg-balance');
+	expect(goal('low-lunge')).toBe('low-lunge-upright');
+	expect(testForGoal(undefined)).toBe('leg-roll');
 });

@@ -17,6 +17,7 @@ import { slugsOf, type ClassPlan } from '$lib/core/plan';
 import {
 	fallsOut,
 	ladderTo,
+	testForGoal,
 	movedTo,
 	analyseSeries,
 	renewable,
@@ -182,7 +183,16 @@ export class SeriesDesk {
 			this.say(`${this.nameOf(movement)} in the ${form} form is a goal of this series already.`);
 			return;
 		}
-		this.settings({ ladders: [...this.series.ladders, ladder] }, `A ladder to ${this.nameOf(movement)}`);
+		// the first goal says what is tested, as long as nothing has been taught
+		const isFirst = this.series.ladders.length === 0 && !this.analysis.classes.some(({ run }) => run);
+		const test = testForGoal(this.catalogue.find(movement));
+		this.settings(
+			{
+				ladders: [...this.series.ladders, ladder],
+				...(isFirst ? { retest: { ...this.series.retest, test } } : {})
+			},
+			`A ladder to ${this.nameOf(movement)}`
+		);
 	}
 
 	removeGoal(index: number): void {

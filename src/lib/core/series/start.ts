@@ -1,5 +1,7 @@
 import { DIRECTION_NAME, type Direction } from '../anatomy';
 import type { Group } from '../group';
+import type { TestId } from '../measure';
+import type { Movement, Purpose } from '../movement';
 import type { SeriesSettings } from './edit';
 import type { Meeting, Theme } from './types';
 
@@ -26,6 +28,33 @@ export function usualRetests(weeks: number): number[] {
 	return [...new Set([1, Math.ceil(weeks / 2), weeks])];
 }
 
+/** The test that shows whether a purpose gets nearer. Common practice, no source. */
+const TEST_OF: Partial<Record<Purpose, TestId>> = {
+	'hip extension under the trunk': 'low-lunge-upright',
+	'push-off': 'low-lunge-upright',
+	'high step': 'knee-to-chest',
+	'knee pull': 'knee-to-chest',
+	'deep flexion': 'knee-to-chest',
+	'wide straddle': 'wide-stance-fold',
+	'adductors at length': 'wide-stance-fold',
+	'hinge with a long back': 'wide-stance-fold',
+	'turned-out squat': 'butterfly-knees',
+	'dropped knee': 'leg-roll',
+	'turning both ways': 'leg-roll',
+	'floor sitting': 'ninety-ninety-seat',
+	'getting down and up': 'seat-switch',
+	'single-leg strength': 'one-leg-balance',
+	'level pelvis': 'one-leg-balance',
+	'balance with support': 'one-leg-balance',
+	'step-up': 'one-leg-balance'
+};
+
+/** The test for a series that leads to a movement: by the first of its purposes that has one; else how the legs roll. */
+export function testForGoal(goal: Pick<Movement, 'purposes'> | undefined): TestId {
+	const purpose = goal?.purposes.find((one) => TEST_OF[one]);
+	return (purpose && TEST_OF[purpose]) ?? 'leg-roll';
+}
+
 /** A new series for a group, with the usual rules of progress (common practice, no source). */
 export function newSeries(group: Group, startsOn: string, timeZone: string, weeks = 8): SeriesSettings {
 	return {
@@ -40,7 +69,7 @@ export function newSeries(group: Group, startsOn: string, timeZone: string, week
 		ladders: [],
 		themes: usualThemes(weeks),
 		easierEvery: 4,
-		retest: { test: 'leg-roll', weeks: usualRetests(weeks) },
+		retest: { test: testForGoal(undefined), weeks: usualRetests(weeks) },
 		repeats: 2,
 		mostNew: 1,
 		mostUpPercent: 10,
