@@ -1,11 +1,70 @@
 import { refusal, substitutes, suits, formForRoom, formSuiting } from '../substitution';
-import { newItem } from '../plan';
-import type { Caution } from '../movement';
+import { newItem, type Item } from '../plan';
+import type { Group } from '../group';
+import type { Caution, FindMovement, Movement } from '../movement';
 import type { TimedItem } from '../clock';
 import type { Check, Report } from './types';
 
-const confirmed = ({ item }: TimedItem, caution: Caution) =>
-	item.confirmed?.some((c) => c.caution === caution) ?? false;
+/** What is said of an item, wherever it stands. */
+type Said = Omit<Report, 'where'>;
+interface Known {
+	movement: Movement;
+	find: FindMovement;
+	said: Said[];
+}
+/** Kept with the group and the item: after an edit most items of a class are still the same ones. */
+const known = new WeakMap<Group, WeakMap<Item, Known>>();
+
+function saidOf({ item, movement }: TimedItem, group: Group, find: FindMovement): Said[] {
+	const ofGroup = known.get(group) ?? new WeakMap<Item, Known>();
+	known.set(group, ofGroup);
+	const before = ofGroup.get(item);
+	if (before?.movement === movement && before.find === find) return before.said;
+	const said = group.cautions.flatMap(({ caution, people }): Said[] => {
+		const verdict = suits(movement, item.form, caution);
+		if (verdict.kind === 'fine' || verdict.kind === 'in this form') return [];
+		const data = { movement: movement.slug, caution, people, kind: verdict.kind };
+		const who = `${movement.english}, ${caution} (${people})`;
+		if (item.confirmed?.some((c) => c.caution === caution))
+			return [
+				{
+					message: `${who}: kept by your own confirmation`,
+					severity: 'note',
+					cause: `${caution} kept`,
+					data,
+					repairable: false
+				}
+			];
+		if (verdict.kind === 'clinician')
+			return [
+				{ message: `${who}: the treating clinician decides. ${verdict.advice}`, data, repairable: false }
+			];
+		const refused = refusal(movement, item.form, { caution, people }, group.size, find);
+		const other =
+			verdict.kind === 'other form'
+				? `the ${verdict.form} form`
+				: (find(verdict.instead)?.english ?? verdict.instead);
+		const words =
+			refused === 'no substitute'
+				? 'nothing suits them instead'
+				: refused
+					? `most of the room cannot do it; give all ${other}`
+					: `they get ${other} beside the class`;
+		return [
+			{
+				message: `${who}: ${words}. ${verdict.advice}`,
+				// what one person cannot do, one person does otherwise: the class goes on
+				severity: refused ? 'stop' : 'note',
+				data,
+				repairable: refused !== null,
+				// what is refused is decided item by item; what somebody does beside the class is one thing to know
+				...(refused ? {} : { cause: `${caution} beside the class` })
+			}
+		];
+	});
+	ofGroup.set(item, { movement, find, said });
+	return said;
+}
 
 export const cautionConflict: Check = {
 	meta: {
@@ -18,56 +77,12 @@ export const cautionConflict: Check = {
 		neverSilent: true
 	},
 	check({ items, group, find }) {
-		if (!group) return [];
+		if (!group || group.cautions.length === 0) return [];
 		return items.flatMap((taught) => {
-			const { item, movement, blockId, startSeconds } = taught;
-			if (movement.cautions.length === 0) return [];
-			return group.cautions.flatMap(({ caution, people }): Report[] => {
-				const verdict = suits(movement, item.form, caution);
-				if (verdict.kind === 'fine' || verdict.kind === 'in this form') return [];
-				const where = { itemId: item.id, blockId, atSeconds: startSeconds };
-				const data = { movement: movement.slug, caution, people, kind: verdict.kind };
-				const who = `${movement.english}, ${caution} (${people})`;
-				if (confirmed(taught, caution))
-					return [
-						{
-							message: `${who}: kept by your own confirmation`,
-							severity: 'note' as const,
-							cause: `${caution} kept`,
-							where,
-							data,
-							repairable: false
-						}
-					];
-				if (verdict.kind === 'clinician')
-					return [
-						{
-							message: `${who}: the treating clinician decides. ${verdict.advice}`,
-							where,
-							data,
-							repairable: false
-						}
-					];
-				const refused = refusal(movement, item.form, { caution, people }, group.size, find);
-				const other =
-					verdict.kind === 'other form'
-						? `the ${verdict.form} form`
-						: (find(verdict.instead)?.english ?? verdict.instead);
-				const words =
-					refused === 'no substitute'
-						? 'nothing suits them instead'
-						: refused
-							? `most of the room cannot do it; give all ${other}`
-							: `they get ${other} beside the class`;
-				// what one person cannot do, one person does otherwise: the class goes on
-				const severity = refused ? ('stop' as const) : ('note' as const);
-				const message = `${who}: ${words}. ${verdict.advice}`;
-				// what is refused is decided item by item; what somebody does beside the class is one thing to know
-				const cause = refused ? undefined : `${caution} beside the class`;
-				return [
-					{ message, severity, where, data, repairable: refused !== null, ...(cause ? { cause } : {}) }
-				];
-			});
+			const said = saidOf(taught, group, find);
+			const { item, blockId, startSeconds } = taught;
+			const where = { itemId: item.id, blockId, atSeconds: startSeconds };
+			return said.map((report) => ({ ...report, where }));
 		});
 	},
 	repair(finding, { items, catalogue, group, plan, find }) {

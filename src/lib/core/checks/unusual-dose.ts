@@ -1,5 +1,5 @@
 import { modesOf, type Mode } from '../movement';
-import { amountWords, findBlock, formChange, middleOf, rangeInStyle, rangeOf } from '../plan';
+import { amountWords, blocksOf, formChange, middleOf, rangeInStyle, rangeOf } from '../plan';
 import { widestRange } from '../style';
 import { at } from './help';
 import { isHeldTooLong } from './hold-too-long';
@@ -32,6 +32,9 @@ export const unusualDose: Check = {
 		canRepair: true
 	},
 	check(context) {
+		const flows = new Set(
+			blocksOf(context.plan).flatMap(({ block }) => (block.kind === 'flow' ? [block.id] : []))
+		);
 		return context.items.flatMap((taught): Report[] => {
 			const { item, movement, form } = taught;
 			const modes = modesOf(movement, form);
@@ -46,7 +49,7 @@ export const unusualDose: Check = {
 			// a breath that carries a movement is no dose of its own
 			if (item.passed || item.dose.byBreath || item.dose.sets || isSaidElsewhere(taught, context)) return [];
 			// in a flow nobody holds, and a short rest between is a reset
-			if (findBlock(context.plan, taught.blockId)?.block.kind === 'flow') return [];
+			if (flows.has(taught.blockId)) return [];
 			const { min, max } = usualOf(taught);
 			const amount = middleOf(item.dose);
 			const least = item.mode === 'rest' ? 0 : min * (1 - SLACK);

@@ -35,8 +35,10 @@ export interface Work {
 	/** Classes that are begun anew while all of them have something to mend. */
 	mostStarts: number;
 }
-export const USUAL_WORK: Work = { roughSteps: 600, starts: 1, steps: 14_000, mostStarts: 6 };
+export const USUAL_WORK: Work = { roughSteps: 600, starts: 1, steps: 12_000, mostStarts: 6 };
 const REPAIRS = 8;
+/** From this share of an earlier class on it is nearly the same class. */
+const NEARLY_ALL = 0.9;
 
 /**
  * Puts together whole classes round what stands in the plan already, each about something else: a rough one at once, then
@@ -76,7 +78,13 @@ export function* compose(
 			lengthSeconds: base.lengthSeconds,
 			told,
 			more: wishes.more ?? [],
-			about: new Set([...there, ...(wishes.must ?? []), ...(wishes.toward ? [wishes.toward] : [])])
+			about: new Set([
+				...there,
+				...(wishes.must ?? []),
+				...(wishes.toward ? [wishes.toward] : []),
+				// nearly the same class again is about the same
+				...(wishes.like && wishes.like.share >= NEARLY_ALL ? wishes.like.movements : [])
+			])
 		};
 		const story = storyOf(telling, random);
 		if (story.themes[0]) told.add(story.themes[0]);

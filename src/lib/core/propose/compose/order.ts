@@ -137,11 +137,13 @@ function loosePeak(draft: Draft): number {
 /** How many of flexion and the two rotations hardly come, and how far any direction is below its band. */
 function directionLoss(draft: Draft, { wishes, targets }: Task): number {
 	const sums = DIRECTIONS.map(() => 0);
-	for (const { matter } of draft.flatMap(partsOf)) {
-		const { option, traits } = matter;
-		const seconds = option.workSeconds[option.usual]!;
-		for (const i of DIRECTIONS.keys()) sums[i]! += traits.directions[i]! * seconds;
-	}
+	for (const units of draft)
+		for (const { parts } of units)
+			for (const { matter } of parts) {
+				const { option, traits } = matter;
+				const seconds = option.workSeconds[option.usual]!;
+				for (let d = 0; d < sums.length; d++) sums[d]! += traits.directions[d]! * seconds;
+			}
 	const all = sums.reduce((a, b) => a + b, 0);
 	if (!all) return ASKED.leftOut * NEVER_LEFT_OUT.size;
 	let loss = 0;
