@@ -1,26 +1,14 @@
 import { refusal, substitutes, suits, formForRoom, formSuiting } from '../substitution';
 import { newItem, type Item } from '../plan';
 import type { Group } from '../group';
-import type { Caution, FindMovement, Movement } from '../movement';
-import type { TimedItem } from '../clock';
+import { memoize, type Caution, type FindMovement, type Movement } from '../movement';
 import type { Check, Report } from './types';
 
 /** What is said of an item, wherever it stands. */
 type Said = Omit<Report, 'where'>;
-interface Known {
-	movement: Movement;
-	find: FindMovement;
-	said: Said[];
-}
-/** Kept with the group and the item: after an edit most items of a class are still the same ones. */
-const known = new WeakMap<Group, WeakMap<Item, Known>>();
-
-function saidOf({ item, movement }: TimedItem, group: Group, find: FindMovement): Said[] {
-	const ofGroup = known.get(group) ?? new WeakMap<Item, Known>();
-	known.set(group, ofGroup);
-	const before = ofGroup.get(item);
-	if (before?.movement === movement && before.find === find) return before.said;
-	const said = group.cautions.flatMap(({ caution, people }): Said[] => {
+/** Kept, since an edit leaves most items of a class the same. */
+const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, item: Item): Said[] =>
+	group.cautions.flatMap(({ caution, people }): Said[] => {
 		const verdict = suits(movement, item.form, caution);
 		if (verdict.kind === 'fine' || verdict.kind === 'in this form') return [];
 		const data = { movement: movement.slug, caution, people, kind: verdict.kind };
@@ -61,10 +49,8 @@ function saidOf({ item, movement }: TimedItem, group: Group, find: FindMovement)
 				...(refused ? {} : { cause: `${caution} beside the class` })
 			}
 		];
-	});
-	ofGroup.set(item, { movement, find, said });
-	return said;
-}
+	})
+);
 
 export const cautionConflict: Check = {
 	meta: {
@@ -79,10 +65,9 @@ export const cautionConflict: Check = {
 	check({ items, group, find }) {
 		if (!group || group.cautions.length === 0) return [];
 		return items.flatMap((taught) => {
-			const said = saidOf(taught, group, find);
-			const { item, blockId, startSeconds } = taught;
+			const { item, movement, blockId, startSeconds } = taught;
 			const where = { itemId: item.id, blockId, atSeconds: startSeconds };
-			return said.map((report) => ({ ...report, where }));
+			return saidOf(find, group, movement, item).map((report) => ({ ...report, where }));
 		});
 	},
 	repair(finding, { items, catalogue, group, plan, find }) {

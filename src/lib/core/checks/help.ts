@@ -1,6 +1,14 @@
 import type { ActionProfile, LegAction, MuscleGroup, Tissue } from '../anatomy';
 import { isSymmetrical, TISSUES } from '../anatomy';
-import { actionOf, WORKING_MODES, type FormId, type Mode, type Movement, type Purpose } from '../movement';
+import {
+	actionOf,
+	memoize,
+	WORKING_MODES,
+	type FormId,
+	type Mode,
+	type Movement,
+	type Purpose
+} from '../movement';
 import {
 	doseByOne,
 	findItem,
@@ -39,18 +47,11 @@ export function legsOf({ movement, form, item }: TimedItem): [LegAction, LegActi
 /** Whether an item is given on two sides. */
 export const isSided = ({ movement }: TimedItem): boolean => !isSymmetrical(movement.action);
 
-/** What makes a movement ready, and what it is called elsewhere; worked out once for each. */
-const readiness = new WeakMap<Movement, { readyBy: Set<string>; kin: Set<string> }>();
-
-function readinessOf(movement: Movement) {
-	let known = readiness.get(movement);
-	if (!known) {
-		const { slug, preparations, kin } = movement;
-		known = { readyBy: new Set([slug, ...preparations]), kin: new Set(kin) };
-		readiness.set(movement, known);
-	}
-	return known;
-}
+/** What makes a movement ready, and what it is called elsewhere. */
+const readinessOf = memoize(({ slug, preparations, kin }: Movement) => ({
+	readyBy: new Set([slug, ...preparations]),
+	kin: new Set(kin)
+}));
 
 /** Whether a movement makes another one ready: it is named so, or is the same shape, also under another name. */
 export function prepares(before: Movement, deep: Movement): boolean {
@@ -71,22 +72,15 @@ export function leadsUpTo(before: TimedItem, deep: TimedItem): boolean {
 	return [lengthened(before), working(before)].some((given) => parts.some((wanted) => shares(given, wanted)));
 }
 
-/** What the legs lengthen and work in angles, worked out once for each. */
-const legParts = new WeakMap<ActionProfile, { lengthens: Set<Tissue>; works: Set<MuscleGroup> }>();
-
-function partsOf({ movement, form, item }: TimedItem) {
-	const action = actionOf(movement, form, item.mode);
-	let known = legParts.get(action);
-	if (!known) {
-		const legs = isSymmetrical(action) ? [action.both] : [action.lead, action.trail];
-		known = {
-			lengthens: new Set(legs.flatMap((leg) => leg.lengthens)),
-			works: new Set(legs.flatMap((leg) => leg.works))
-		};
-		legParts.set(action, known);
-	}
-	return known;
-}
+/** What the legs lengthen and work in angles. */
+const partsOf = memoize((action: ActionProfile) => {
+	const legs = isSymmetrical(action) ? [action.both] : [action.lead, action.trail];
+	return {
+		lengthens: new Set(legs.flatMap((leg) => leg.lengthens)),
+		works: new Set(legs.flatMap((leg) => leg.works))
+	};
+});
+const partsIn = ({ movement, form, item }: TimedItem) => partsOf(actionOf(movement, form, item.mode));
 
 function shares(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
 	for (const one of a) if (b.has(one)) return true;
@@ -94,11 +88,11 @@ function shares(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
 }
 
 /** Tissues that either leg lengthens in an item. */
-export const lengthened = (taught: TimedItem): ReadonlySet<Tissue> => partsOf(taught).lengthens;
+export const lengthened = (taught: TimedItem): ReadonlySet<Tissue> => partsIn(taught).lengthens;
 
 /** What works in an item; nothing in modes in which the muscles rest. */
 export function working(taught: TimedItem): ReadonlySet<MuscleGroup> {
-	return WORKING_MODES.has(taught.item.mode) && taught.form.effort > 0 ? partsOf(taught).works : NOTHING;
+	return WORKING_MODES.has(taught.item.mode) && taught.form.effort > 0 ? partsIn(taught).works : NOTHING;
 }
 const NOTHING: ReadonlySet<MuscleGroup> = new Set();
 

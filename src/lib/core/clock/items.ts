@@ -1,6 +1,7 @@
 import { formOf, type FindMovement, type Form, type Movement } from '../movement';
 import { itemsAsDone, type ClassPlan, type Item, type Section } from '../plan';
-import type { Timeline } from './clock';
+import type { PaceModel } from '../pace';
+import { clock, type Timeline } from './clock';
 
 /** One item with all that is known of it and when its first work begins. */
 export interface TimedItem {
@@ -45,4 +46,13 @@ export function timedItems(plan: ClassPlan, find: FindMovement, timeline: Timeli
 				});
 			}
 	return items;
+}
+
+/** Seconds of all the work of each item of a plan, by its id. */
+export function workSecondsOf(plan: ClassPlan, find: FindMovement, pace?: PaceModel): Map<string, number> {
+	const seconds = new Map<string, number>();
+	for (const { phase, itemId, fromSeconds, toSeconds } of clock(plan, find, pace).entries)
+		if (itemId !== null && phase === 'work')
+			seconds.set(itemId, (seconds.get(itemId) ?? 0) + toSeconds - fromSeconds);
+	return seconds;
 }

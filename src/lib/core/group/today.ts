@@ -1,3 +1,4 @@
+import { memoize } from '../movement';
 import { sizeOf, type Here, type Tier } from '../people';
 import type { Group } from './types';
 
@@ -13,14 +14,8 @@ export const usuallyHere = (group: Group): Here => ({
 	cautions: group.cautions
 });
 
-const today = new WeakMap<Group, WeakMap<Here, Group>>();
+const counted = memoize((group: Group, here: Here): Group => ({ ...group, size: sizeOf(here), ...here }));
 
 /** A group as it is today, where somebody counted; one and the same object for the same count. */
-export function groupToday(group: Group, here: Here | undefined): Group {
-	if (!here) return group;
-	const counted = today.get(group) ?? new WeakMap<Here, Group>();
-	today.set(group, counted);
-	const known = counted.get(here) ?? { ...group, size: sizeOf(here), ...here };
-	counted.set(here, known);
-	return known;
-}
+export const groupToday = (group: Group, here: Here | undefined): Group =>
+	here ? counted(group, here) : group;

@@ -1,4 +1,4 @@
-import type { DoseRange, DoseUnit, Form, Mode, Tempo } from './types';
+import type { DoseRange, DoseUnit, Form, Mode, Movement, Tempo } from './types';
 
 /** Holds can be counted by the breath or by the clock; a style may say which. */
 export const HOLD_UNITS = ['breaths', 'seconds'] as const;
@@ -74,3 +74,10 @@ export function doseRange(form: Form, mode: Mode, unit?: DoseUnit): DoseRange {
 	const amount = (value: number) => exchanged(value, own, to, mode);
 	return { ...to, min: amount(own.min), usual: amount(own.usual), max: amount(own.max) };
 }
+
+/** Between two sets of what does not say how long. Common practice, no source. */
+const USUAL_SET_REST_SECONDS = 15;
+
+/** Seconds of rest between two sets of a movement. */
+export const setRestOf = ({ sets }: Pick<Movement, 'sets'>): number =>
+	sets?.restSeconds ?? USUAL_SET_REST_SECONDS;

@@ -16,3 +16,21 @@ export function memoizeBy<T>(): (movement: Movement, key: string, make: () => T)
 		return made;
 	};
 }
+
+/**
+ * A function that keeps what it has worked out, for as long as the objects that it was worked out from live. They are
+ * never changed in place, so nobody sees that it is kept.
+ */
+export function memoize<K extends readonly object[], T>(make: (...keys: K) => T): (...keys: K) => T {
+	const first = new WeakMap<object, unknown>();
+	return (...keys) => {
+		let level = first;
+		for (const key of keys.slice(0, -1)) {
+			if (!level.has(key)) level.set(key, new WeakMap());
+			level = level.get(key) as WeakMap<object, unknown>;
+		}
+		const last = keys.at(-1)!;
+		if (!level.has(last)) level.set(last, make(...keys));
+		return level.get(last) as T;
+	};
+}

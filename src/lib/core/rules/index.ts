@@ -2,7 +2,7 @@
  * The amounts that several parts of the core judge by, each defined here and nowhere else. Intensity is that of a form,
  * 1 to 5; effort 0 to 4; seconds are those of a class. What no source is named for is common practice.
  */
-import { WORKING_MODES, type Form, type Mode } from '../movement';
+import { WORKING_MODES, type Form, type Mode, type Movement } from '../movement';
 
 /** How a form of a movement is given, as far as these rules look. */
 type Intensity = Pick<Form, 'intensity'>;
@@ -91,6 +91,9 @@ export const countsAsStrength = (effort: number, mode: Mode): boolean =>
 
 /** Whether work done so counts towards {@link WARM_AFTER_SECONDS}. */
 export const isWarming = (form: Intensity, mode: Mode): boolean => WARMING_MODES.has(mode) && !isDeep(form);
+
+/** Lets go between what is heavy; nobody is judged by it. */
+export const isReset = ({ purposes }: Pick<Movement, 'purposes'>): boolean => purposes.includes('reset');
 
 /** So many of a group's purposes belong into the build and the peak of a class of this length, and in proportion. Common practice, no source. */
 const PURPOSES = { most: 3, fullSeconds: 2700 };

@@ -1,6 +1,13 @@
 import type { TimedItem } from '../clock';
 import { peopleByTier, TIERS, type Group, type Tier } from '../group';
-import type { Caution, FindMovement, Form, KitKind, Movement } from '../movement';
+import {
+	memoize,
+	type Caution,
+	type FindMovement,
+	type Form,
+	type KitKind,
+	type Movement
+} from '../movement';
 import type { Item } from '../plan';
 import { kitAtHand, kitNeeds, type KitNeed } from './kit';
 import { formForTier, formSuiting, mostIntensity, suits } from './suits';
@@ -88,23 +95,13 @@ export function kitOfWays(
 const missingIn = (ways: readonly Way[], shared: Shared, atHand: Record<KitKind, number>): number =>
 	kitOfWays(ways, shared, atHand).reduce((sum, need) => sum + need.missing, 0);
 
-interface Known {
-	movement: Movement;
-	find: FindMovement;
-	need: KitNeed[];
-}
-
-/** What items need, kept with the group and the item: after an edit most items of a class are still the same ones. */
-const needs = new WeakMap<Group, WeakMap<Item, Known>>();
-
-/** What an item needs when everybody does what suits them; groups and items are never changed in place. */
-export function itemKit(shared: Shared, group: Group, find: FindMovement): KitNeed[] {
-	const ofGroup = needs.get(group) ?? new WeakMap<Item, Known>();
-	needs.set(group, ofGroup);
-	const known = ofGroup.get(shared.item);
-	if (known?.movement === shared.movement && known.find === find) return known.need;
+/** What an item needs when everybody does what suits them: kept, since an edit leaves most items of a class the same. */
+const needs = memoize((find: FindMovement, group: Group, movement: Movement, item: Item): KitNeed[] => {
 	const atHand = kitAtHand(group);
-	const need = kitOfWays(waysAt(shared, group, find, atHand), shared, atHand);
-	ofGroup.set(shared.item, { movement: shared.movement, find, need });
-	return need;
-}
+	const shared = { movement, item };
+	return kitOfWays(waysAt(shared, group, find, atHand), shared, atHand);
+});
+
+/** What an item needs when everybody does what suits them. */
+export const itemKit = ({ movement, item }: Shared, group: Group, find: FindMovement): KitNeed[] =>
+	needs(find, group, movement, item);
