@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import { parseArgs, type ParseArgsConfig } from 'node:util';
 import { findMovement } from '../lib/catalogue';
 import { faultLines, readGroupFile, readPlanFile, type PlanFile } from '../lib/core/formats';
 import type { Group } from '../lib/core/group';
@@ -32,4 +33,27 @@ export async function groupAt(file: string): Promise<Group> {
 	const read = readGroupFile(await readText(file));
 	if (!read.ok) throw new Complaint(`${file} is not a group:\n  ${faultLines(read.faults).join('\n  ')}`);
 	return read.value;
+}
+
+/** The options of a command; what it does not know is complained of. */
+export function optionsIn<O extends NonNullable<ParseArgsConfig['options']>>(args: string[], options: O) {
+	try {
+		return parseArgs({ args, strict: true, options }).values;
+	} catch (error) {
+		throw new Complaint((error as Error).message);
+	}
+}
+
+/** A whole number of the command line; `usual` where nothing is said. */
+export function wholeNumber(
+	name: string,
+	text: string | undefined,
+	usual: number,
+	least = -Infinity,
+	most = Infinity
+) {
+	const value = text === undefined ? usual : Number(text);
+	if (Number.isInteger(value) && value >= least && value <= most) return value;
+	const limits = least === -Infinity ? '' : ` from ${least} to ${most}`;
+	throw new Complaint(`--${name} must be a whole number${limits}`);
 }

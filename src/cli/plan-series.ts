@@ -1,4 +1,3 @@
-import { parseArgs } from 'node:util';
 import { CATALOGUE, findMovement } from '../lib/catalogue';
 import { writeSeriesFile } from '../lib/core/formats';
 import { FORM_IDS, type FormId } from '../lib/core/movement';
@@ -8,13 +7,14 @@ import {
 	ladderTo,
 	newSeries,
 	proposeSeries,
+	SERIES_LIMITS,
 	testForGoal,
 	withProposed,
 	type Ladder
 } from '../lib/core/series';
 import { styleOf } from '../lib/core/style';
 import { newGroup } from '../lib/core/group';
-import { Complaint, groupAt } from './input';
+import { Complaint, groupAt, optionsIn, wholeNumber } from './input';
 import { show } from './series';
 
 export const PLAN_SERIES_USAGE = `  plan-series  a series of classes for a group (no file):
@@ -27,14 +27,20 @@ const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
 
 /** `orbit plan-series`: plans a whole series and prints it, or as a series file. @returns 0 */
 export async function planSeriesCommand(args: string[]): Promise<number> {
-	const { values } = parsed(args);
+	const text = { type: 'string' as const };
+	const values = optionsIn(args, {
+		group: text,
+		weeks: text,
+		days: text,
+		from: text,
+		seed: text,
+		goal: { type: 'string', multiple: true },
+		json: { type: 'boolean' }
+	});
 	const group =
 		values.group === undefined ? newGroup('general', 'A mixed group') : await groupAt(values.group);
-	const weeks = Number(values.weeks ?? 8);
-	if (!Number.isInteger(weeks) || weeks < 1 || weeks > 26)
-		throw new Complaint('--weeks must be a whole number from 1 to 26');
-	const seed = Number(values.seed ?? 1);
-	if (!Number.isInteger(seed)) throw new Complaint('--seed must be a whole number');
+	const weeks = wholeNumber('weeks', values.weeks, 8, 1, SERIES_LIMITS.weeks);
+	const seed = wholeNumber('seed', values.seed, 1);
 	const from = values.from ?? '2026-01-05';
 	if (!/^\d{4}-\d{2}-\d{2}$/.test(from)) throw new Complaint('--from must be a day like 2026-01-05');
 	const ladders = (values.goal ?? []).map((words): Ladder => {
@@ -65,25 +71,4 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 	if (values.json) process.stdout.write(writeSeriesFile({ planned, group, movements: [] }));
 	else show(analyseSeries(planned, setting));
 	return 0;
-}
-
-function parsed(args: string[]) {
-	const text = { type: 'string' as const };
-	try {
-		return parseArgs({
-			args,
-			strict: true,
-			options: {
-				group: text,
-				weeks: text,
-				days: text,
-				from: text,
-				seed: text,
-				goal: { type: 'string', multiple: true },
-				json: { type: 'boolean' }
-			}
-		});
-	} catch (error) {
-		throw new Complaint((error as Error).message);
-	}
 }

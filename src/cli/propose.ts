@@ -1,4 +1,3 @@
-import { parseArgs } from 'node:util';
 import { CATALOGUE } from '../lib/catalogue';
 import { TISSUES, type Tissue } from '../lib/core/anatomy';
 import { formatDuration } from '../lib/core/clock';
@@ -13,7 +12,7 @@ import {
 	type ProposeContext,
 	type Wishes
 } from '../lib/core/propose';
-import { Complaint, groupAt, planAt } from './input';
+import { Complaint, groupAt, optionsIn, planAt, wholeNumber } from './input';
 import { table } from './table';
 
 export const PROPOSE_USAGE = `             --group FILE.json   for whom (else a mixed group)   --minutes N   how long (else the plan's, or 45)
@@ -72,7 +71,19 @@ function show({ plan, analysis, reasons, story, lostSeconds }: Proposal): void {
 const list = (text: string | undefined) => (text ? text.split(',').map((word) => word.trim()) : []);
 
 async function read(args: string[]) {
-	const { values } = parsed(args);
+	const text = { type: 'string' as const };
+	const values = optionsIn(args, {
+		group: text,
+		minutes: text,
+		seed: text,
+		plan: text,
+		toward: text,
+		must: text,
+		never: text,
+		without: text,
+		lengthen: text,
+		json: { type: 'boolean' }
+	});
 	const plan = values.plan === undefined ? null : await planAt(values.plan);
 	const group =
 		values.group === undefined
@@ -81,8 +92,7 @@ async function read(args: string[]) {
 	const minutes = values.minutes === undefined ? null : Number(values.minutes);
 	if (minutes !== null && !(minutes >= 1 && minutes <= 240))
 		throw new Complaint('--minutes must be a number from 1 to 240');
-	const seed = Number(values.seed ?? 1);
-	if (!Number.isInteger(seed)) throw new Complaint('--seed must be a whole number');
+	const seed = wholeNumber('seed', values.seed, 1);
 	const without = list(values.without);
 	for (const position of without)
 		if (!POSITIONS.includes(position as Position))
@@ -99,28 +109,4 @@ async function read(args: string[]) {
 		...(values.toward === undefined ? {} : { toward: values.toward })
 	};
 	return { plan, group, minutes, seed, wishes, json: Boolean(values.json) };
-}
-
-function parsed(args: string[]) {
-	const text = { type: 'string' as const };
-	try {
-		return parseArgs({
-			args,
-			strict: true,
-			options: {
-				group: text,
-				minutes: text,
-				seed: text,
-				plan: text,
-				toward: text,
-				must: text,
-				never: text,
-				without: text,
-				lengthen: text,
-				json: { type: 'boolean' }
-			}
-		});
-	} catch (error) {
-		throw new Complaint((error as Error).message);
-	}
 }
