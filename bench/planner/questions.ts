@@ -7,7 +7,7 @@ import { actionOf } from '../../src/lib/core/movement';
 import { rangeSeconds } from '../../src/lib/core/orbit';
 import { blocksOf, itemsIn, type Block, type ClassPlan } from '../../src/lib/core/plan';
 import { alike, demandOf, standingOf } from '../../src/lib/core/propose';
-import { purposesWanted, STRENGTH_FROM_EFFORT } from '../../src/lib/core/rules';
+import { countsAsStrength, isReset as letsGo, purposesWanted } from '../../src/lib/core/rules';
 import { styleOf } from '../../src/lib/core/style';
 
 export interface Read {
@@ -19,9 +19,8 @@ export interface Read {
 const RELATED = 0.5;
 const HEAVY = 4;
 const demand = ({ form, item }: TimedItem) => demandOf(form, item.mode);
-const isReset = ({ movement }: TimedItem) => movement.purposes.includes('reset');
-const strong = ({ form, item }: TimedItem) =>
-	form.effort >= STRENGTH_FROM_EFFORT && item.mode !== 'passive' && item.mode !== 'rest';
+const isReset = ({ movement }: TimedItem) => letsGo(movement);
+const strong = ({ form, item }: TimedItem) => countsAsStrength(form.effort, item.mode);
 const inPart = (items: readonly TimedItem[], ...kinds: string[]) =>
 	items.filter(({ section }) => kinds.includes(section.kind));
 const hardest = (items: readonly TimedItem[]) =>

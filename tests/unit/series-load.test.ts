@@ -68,7 +68,7 @@ describe('a series that was planned', () => {
 		planned = withProposed(planned, { [classId]: plan });
 	const analysis = analyseSeries(planned, setting);
 
-	it('has the load that each week asks for, within a twentieth', () => {
+	it('has the load that each week asks for, within a twelfth', () => {
 		for (const c of analysis.classes.slice(1)) {
 			const target = targetLoad(analysis, c.class.week);
 			if (target !== null)

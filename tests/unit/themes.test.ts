@@ -3,18 +3,18 @@ import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { isSymmetrical } from '../../src/lib/core/anatomy';
 import { newGroup, PRESETS } from '../../src/lib/core/group';
-import { modesOf, PURPOSES, type Mode } from '../../src/lib/core/movement';
+import { modesOf, PURPOSES } from '../../src/lib/core/movement';
 import { emptyPlan } from '../../src/lib/core/plan';
 import {
 	ANY_LET_GO,
 	ANY_WAKE,
 	canLink,
-	materialOf,
+	candidatesOf,
 	optionsFor,
 	possibleThemes,
+	readLine,
 	THEMES
 } from '../../src/lib/core/propose';
-import { styleOf } from '../../src/lib/core/style';
 
 const linesOf = () => [
 	...THEMES.flatMap((theme) => [...theme.wake, ...theme.build, ...theme.peak, ...theme.letGo]),
@@ -22,10 +22,7 @@ const linesOf = () => [
 	...ANY_LET_GO
 ];
 const partsOf = (line: string) =>
-	line.split(/ > | \| /).map((part) => {
-		const [slug, mode] = part.split(' in ');
-		return { movement: findMovement(slug!), slug, mode: mode as Mode | undefined };
-	});
+	readLine(line).parts.map((part) => ({ ...part, movement: findMovement(part.slug) }));
 
 describe('every line of a theme', () => {
 	it('names movements of the catalogue, in modes that they have', () => {
@@ -57,6 +54,16 @@ describe('every line of a theme', () => {
 });
 
 describe('themes', () => {
+	it('are what their type says: the data are read as they are', () => {
+		for (const { purposes, about, quiet, steep, ...lists } of THEMES) {
+			expect(about).toBeTruthy();
+			for (const purpose of purposes) expect(PURPOSES).toContain(purpose);
+			expect(Object.keys(lists).sort()).toEqual(['build', 'letGo', 'peak', 'wake']);
+			for (const list of Object.values(lists)) expect(list.length).toBeGreaterThan(2);
+			for (const flag of [quiet, steep]) expect([undefined, true]).toContain(flag);
+		}
+	});
+
 	it('serve each purpose but resting', () => {
 		const served = new Set(THEMES.flatMap(({ purposes }) => purposes));
 		for (const purpose of PURPOSES.filter((p) => p !== 'rest')) expect(served, purpose).toContain(purpose);
@@ -68,8 +75,8 @@ describe('themes', () => {
 			const group = newGroup(preset, preset);
 			const base = emptyPlan('', group.startsAt, 2700);
 			const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group };
-			const { matters } = materialOf(optionsFor(base, {}, setting), {}, setting, styleOf(undefined), []);
-			const possible = possibleThemes(matters);
+			const { candidates } = candidatesOf(optionsFor(base, {}, setting), {}, setting, []);
+			const possible = possibleThemes(candidates);
 			expect(possible.length).toBeGreaterThanOrEqual(3);
 			for (const purpose of group.purposes)
 				expect(

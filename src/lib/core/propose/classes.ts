@@ -1,8 +1,10 @@
-import type { Analysis } from '../checks';
+import type { TimedItem } from '../clock';
 import { lostSeconds } from '../ordering';
-import type { ClassPlan } from '../plan';
+import { setsOf, type ClassPlan, type SectionKind } from '../plan';
+import { isReset } from '../rules';
 import { compose, type Composed, type Work } from './compose';
-import { alike, demandOf, worthOf } from './model';
+import { alike, demandOf, MODE_RANK, worthOf } from './model';
+import { listed } from './listed';
 import type { Proposal, ProposeContext, Wishes } from './types';
 import { because } from './why';
 
@@ -48,53 +50,51 @@ function proposalOf(composed: Composed, base: ClassPlan, wishes: Wishes, setting
 	};
 }
 
+/** From this likeness on something leads up to something else. */
+const LEADS_FROM = 0.5;
+/** So many movements are named in a line. */
+const NAMED = 3;
+
+const demand = ({ form, item }: TimedItem) => demandOf(form, item.mode);
+
+/** Whether a movement goes further than where it was before: harder, held where it moved, or in more sets. */
+const isFurther = (before: TimedItem, now: TimedItem): boolean =>
+	demand(now) > demand(before) ||
+	MODE_RANK[now.item.mode] > MODE_RANK[before.item.mode] ||
+	setsOf(now.item.dose) > setsOf(before.item.dose);
+
 /** What a class tells, in five lines. */
 function storyLines({ analysis, story }: Composed): string[] {
 	const { items } = analysis.context;
-	const named = (list: Analysis['context']['items']) => [
-		...new Set(list.map(({ movement }) => movement.english))
-	];
-	const listed = (names: readonly string[]) =>
-		names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : (names[0] ?? '');
-	const moving = named(
-		items.filter(({ section, item }) => section.kind === 'warm' && item.mode === 'dynamic')
-	);
-	const hardest = items
-		.filter(({ section }) => section.kind === 'peak')
-		.reduce<(typeof items)[number] | null>(
-			(best, taught) =>
-				!best || demandOf(taught.form, taught.item.mode) > demandOf(best.form, best.item.mode)
-					? taught
-					: best,
-			null
-		);
+	const inPart = (kind: SectionKind) => items.filter(({ section }) => section.kind === kind);
+	const names = (list: readonly TimedItem[]) => [...new Set(list.map(({ movement }) => movement.english))];
+	const moving = names(inPart('warm').filter(({ item }) => item.mode === 'dynamic')).slice(0, NAMED);
+	const peak = inPart('peak');
+	const hardest = peak.find((taught) => peak.every((other) => demand(other) <= demand(taught)));
 	const before = hardest ? items.slice(0, items.indexOf(hardest)) : [];
-	const leading = named(
+	const leading = names(
 		before.filter(
-			({ movement }) => movement !== hardest!.movement && alike(movement, hardest!.movement) >= 0.5
+			({ movement }) => movement !== hardest!.movement && alike(movement, hardest!.movement) >= LEADS_FROM
 		)
-	).slice(-3);
-	const visits = new Map<string, number>();
-	for (const { movement, item } of items)
-		if (item.mode !== 'rest' && !movement.purposes.includes('reset'))
-			visits.set(movement.english, (visits.get(movement.english) ?? 0) + 1);
-	const back = [...visits]
-		.filter(([, count]) => count > 1)
-		.map(([english]) => english)
-		.slice(0, 3);
-	const release = named(items.filter(({ section }) => section.kind === 'release'));
+	).slice(-NAMED);
+	const back = names(
+		items.filter(
+			(taught, i) =>
+				taught.item.mode !== 'rest' &&
+				!isReset(taught.movement) &&
+				items.slice(0, i).some((one) => one.movement === taught.movement && isFurther(one, taught))
+		)
+	).slice(0, NAMED);
+	const release = names(inPart('release')).slice(0, NAMED);
 	const last = items.at(-1);
-	return [
-		`About ${story.words}.`,
-		...(moving.length ? [`Opens moving: ${listed(moving.slice(0, 3))}.`] : []),
-		...(hardest
-			? [`Leads up to ${hardest.movement.english}${leading.length ? ` by ${listed(leading)}` : ''}.`]
-			: []),
-		...(back.length ? [`Comes back, further: ${listed(back)}.`] : []),
-		...(last
-			? [
-					`Lets go${release.length ? ` with ${listed(release.slice(0, 3))}` : ''}; ends with ${last.movement.english}.`
-				]
-			: [])
-	];
+	const lines = [`About ${story.words}.`];
+	if (moving.length) lines.push(`Opens moving: ${listed(moving)}.`);
+	if (hardest)
+		lines.push(`Leads up to ${hardest.movement.english}${leading.length ? ` by ${listed(leading)}` : ''}.`);
+	if (back.length) lines.push(`Comes back, further: ${listed(back)}.`);
+	if (last)
+		lines.push(
+			`Lets go${release.length ? ` with ${listed(release)}` : ''}; ends with ${last.movement.english}.`
+		);
+	return lines;
 }

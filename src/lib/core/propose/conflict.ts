@@ -4,6 +4,7 @@ import { analysePlan, stillSeconds } from '../checks';
 import { KIT_KINDS, POSITION_NAME, type Caution, type Position } from '../movement';
 import { clock, formatDuration } from '../clock';
 import { itemsOf, type ClassPlan } from '../plan';
+import { listed } from './listed';
 import { optionsFor } from './options';
 import type { Conflict, ProposeContext, Wishes } from './types';
 
@@ -47,9 +48,6 @@ export function conflictOf(asked: ProposeRequest): Conflict | null {
 	const way = loosen.length ? `; without “${loosen.join('” or without “')}” it works` : '';
 	return { wishes: words, message: `${together}${way}` };
 }
-
-const listed = (words: readonly string[]) =>
-	words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 function wishesOf({ base, wishes, setting }: ProposeRequest): Wish[] {
 	const name = (slug: string) => setting.find(slug)?.english ?? slug;
@@ -136,9 +134,9 @@ function possible({ base, wishes, setting }: ProposeRequest): boolean {
 	let seconds = itemsOf(base).length === 0 ? CLOSING_REST_SECONDS : 0;
 	let unknown = 0;
 	for (const slug of fresh) {
-		const ways = options.filter((option) => option.movements.includes(slug));
+		const ways = options.filter((option) => option.item.movement === slug);
 		if (ways.length === 0) return false;
-		seconds += Math.min(...ways.map((way) => way.aroundSeconds + way.workSeconds[0]!));
+		seconds += Math.min(...ways.map((way) => way.load.aroundSeconds + way.workSeconds[0]!));
 		if (ways[0]!.isNew) unknown += 1;
 	}
 	if (unknown > (wishes.mostNew ?? Infinity)) return false;
@@ -147,7 +145,7 @@ function possible({ base, wishes, setting }: ProposeRequest): boolean {
 		const there = analysePlan(base, setting, new Set()).context.items;
 		const held = stillSeconds(there);
 		// something must hold it, in the class already or among what may be given
-		if (wishes.lengthen.some((tissue) => !held.has(tissue) && !all.some((o) => o.lengthens.has(tissue))))
+		if (wishes.lengthen.some((tissue) => !held.has(tissue) && !all.some((o) => o.load.lengthens.has(tissue))))
 			return false;
 	}
 	return seconds + clock(base, setting.find, setting.pace).totalSeconds <= base.lengthSeconds;

@@ -3,15 +3,16 @@ export { proposeClasses, type ClassRequest } from './classes';
 export {
 	ANY_LET_GO,
 	ANY_WAKE,
+	candidatesOf,
 	compose,
 	possibleThemes,
+	readLine,
 	standingOf,
 	THEMES,
 	USUAL_WORK,
 	type Composed,
 	type Work
 } from './compose';
-export { materialOf } from './compose/material';
 export { CHANGES, CHANGE_WORDS, changedClass, type ChangedClass, type ChangeId } from './change';
 export { conflictOf } from './conflict';
 export { ownShares } from './difference';

@@ -1,6 +1,10 @@
+import { analysePlan, needsAttention, previewRepair } from '../checks';
 import { fit } from '../fit';
 import { applyEdit, blocksOf, itemsOf, type Block, type ClassPlan, type PlanEdit } from '../plan';
 import type { ProposeContext } from './types';
+
+/** Repairs that are tried on one class. */
+const REPAIRS = 8;
 
 /** Whether what was there already is in its part and its order still, just as it was but for seconds of the closing rest. */
 export function keepsAll(base: ClassPlan, plan: ClassPlan): boolean {
@@ -17,16 +21,53 @@ export function keepsAll(base: ClassPlan, plan: ClassPlan): boolean {
 }
 
 /**
- * At its exact length where its doses can give it; else as it is, which the desk then says. What was there already keeps
+ * At its exact length where its doses can give it; else as it is, which the desk then says. What `base` has already keeps
  * its dose; only its closing rest takes up seconds that nothing else can.
  */
-export function onTime(plan: ClassPlan, base: ClassPlan, setting: ProposeContext): ClassPlan {
-	const there = itemsOf(base).map(({ id }) => id);
+export function onTime(plan: ClassPlan, { find, pace }: ProposeContext, base?: ClassPlan): ClassPlan {
+	const there = base ? itemsOf(base).map(({ id }) => id) : [];
 	const closing = itemsOf(plan).at(-1)?.id;
 	for (const held of [there, there.filter((id) => id !== closing)]) {
 		const pinned = held.map((itemId): PlanEdit => ({ do: 'setItem', itemId, change: { pinned: true } }));
-		const fitted = fit(pinned.reduce(applyEdit, plan), setting.find, setting.pace);
+		const fitted = fit(pinned.reduce(applyEdit, plan), find, pace);
 		if (fitted.ok) return applyEdit(plan, { do: 'setDoses', doses: fitted.doses });
 	}
 	return plan;
+}
+
+/**
+ * The desk's own repairs of what would have to be mended, one by one, as long as there is one that may be taken.
+ * @param base what stays as it is
+ */
+export function mended(
+	plan: ClassPlan,
+	setting: ProposeContext,
+	may: (plan: ClassPlan) => boolean = () => true,
+	base?: ClassPlan
+): ClassPlan {
+	let now = plan;
+	for (let tries = 0; tries < REPAIRS; tries++) {
+		const better = repaired(now, setting, may, base);
+		if (!better) return now;
+		now = better;
+	}
+	return now;
+}
+
+/** A class with the first repair that may be taken; null where there is none. */
+function repaired(
+	plan: ClassPlan,
+	setting: ProposeContext,
+	may: (plan: ClassPlan) => boolean,
+	base?: ClassPlan
+): ClassPlan | null {
+	const { findings, context } = analysePlan(plan, setting);
+	for (const finding of findings) {
+		if (!needsAttention(finding) || !finding.repairable) continue;
+		const preview = previewRepair(finding, context);
+		if (!preview) continue;
+		const after = onTime(preview.repair.edits.reduce(applyEdit, plan), setting, base);
+		if (may(after)) return after;
+	}
+	return null;
 }

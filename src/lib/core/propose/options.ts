@@ -1,14 +1,10 @@
-import { DIRECTIONS, LEGS, type Leg, type Tissue } from '../anatomy';
-import { hungSeconds, analysePlan, stillSeconds, type Analysis } from '../checks';
+import type { Leg, Tissue } from '../anatomy';
+import { analysePlan, stillSeconds, type Analysis } from '../checks';
 import { setSeconds } from '../clock';
-import { KIT_KINDS, modesOf, POSITIONS, type Form, type Mode, type Movement } from '../movement';
-import { effortOfWork } from '../training-load';
-import { rangeSeconds } from '../orbit';
+import { modesOf, type Form, type Mode, type Movement } from '../movement';
 import { paceOf } from '../pace';
 import {
 	emptyPlan,
-	itemsAsDone,
-	itemsIn,
 	rangeInStyle,
 	stepOfItem,
 	type Block,
@@ -17,58 +13,36 @@ import {
 	type Item,
 	type SectionKind
 } from '../plan';
-import { stopOf } from '../ordering';
 import { holdUnit, styleOf } from '../style';
-import { mayStandIn } from './roles';
-import { isDeep, isHeavy, isPassiveStretch, isStrong, isWarming } from '../rules';
+import { effortOfWork } from '../training-load';
+import { endsUpright, mayStandIn } from './roles';
 import type { ProposeContext, Wishes } from './types';
 
 /** An item as it is proposed: its dose without the amount. */
 export type OptionItem = Omit<Item, 'id' | 'dose' | 'lead'> & { dose: Omit<Dose, 'amount'> };
 
-/** One thing that may be put into a class: a movement in a form and mode, or a block that is there already. */
+/** One thing that may be put into a class: a movement in a form and mode. */
 export interface Option {
-	index: number;
-	/** Null for a kept block. */
-	item: OptionItem | null;
-	kept: Block | null;
-	movements: readonly string[];
+	item: OptionItem;
+	/** Parts of a class in which it may stand. */
 	sections: ReadonlySet<SectionKind>;
 	/** Doses that may be given, rising, and the seconds of work that each takes (all passes). */
 	amounts: readonly number[];
 	workSeconds: readonly number[];
 	usual: number;
-	/** Everything else that it takes, without getting there and without kit. */
+	load: BlockLoad;
+	isNew: boolean;
+}
+
+/** What a block takes and asks for on its own, at the dose that it is read with. */
+export interface BlockLoad {
+	/** Seconds of its work, and of everything else but getting there and the first kit. */
+	workSeconds: number;
 	aroundSeconds: number;
-	/** Where one comes in and where one goes out: index of the position, bits of the kit; -1 takes people as they are. */
-	enter: number;
-	leave: number;
-	enterKit: number;
-	leaveKit: number;
-	/** On the side: index of the leg on top; -1 for neither. */
-	enterTop: number;
-	leaveTop: number;
-	/** For each second of work: seconds in each direction, of strengthening and of resting. */
-	directions: readonly number[];
-	strengthens: number;
+	/** How hard the work is, 0-10, mean over its seconds. */
+	effort: number;
 	/** For each second of work: seconds in which a tissue is held long on one leg; only those that are. */
 	lengthens: ReadonlyMap<Tissue, number>;
-	/** The same for muscles that hang without working. */
-	hangs: ReadonlyMap<Tissue, number>;
-	/** How hard it is, 0-10. */
-	effort: number;
-	rests: number;
-	intensity: number;
-	/** Moves, holds, warms, wants warmth before it, hangs heavily, asks for strength. */
-	moves: boolean;
-	holds: boolean;
-	warms: boolean;
-	deep: boolean;
-	heavy: boolean;
-	strong: boolean;
-	/** Movements of which one should come before. */
-	preparations: readonly string[];
-	isNew: boolean;
 }
 
 /** A finding of these on a movement alone means that it is not proposed to these people. */
@@ -88,29 +62,25 @@ export const withAmount = (item: OptionItem, id: string, amount: number, lead: L
 	dose: { ...item.dose, amount }
 });
 
-const kitBits = (kinds: readonly (typeof KIT_KINDS)[number][]) =>
-	kinds.reduce((bits, kind) => bits | (1 << KIT_KINDS.indexOf(kind)), 0);
-
 /**
  * All that may be given to these people under these wishes; the desk's own checks decide what suits them. Where the kit
  * suffices for no closing rest at all, people rest with what lacks the fewest kinds: the desk says then what is missing.
  */
 export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeContext): Option[] {
 	const options = readOptions(base, wishes, setting, ABOUT_PEOPLE);
-	const restless = wishes.only !== undefined && !wishes.only.includes('rest');
+	const restless = endsUpright(setting.group) || (wishes.only !== undefined && !wishes.only.includes('rest'));
 	if (restless || options.some(({ sections }) => sections.has('rest'))) return options;
 	const bare = new Set([...ABOUT_PEOPLE].filter((id) => id !== 'kit-shortage'));
 	// only to close with: other parts have enough that needs no kit
 	const rests = readOptions(base, { ...wishes, only: ['rest'] }, setting, bare);
 	const lacking = rests.map((rest) => kitLacking(rest, base, setting));
 	const fewest = Math.min(...lacking);
-	const best = rests.filter((_, i) => lacking[i] === fewest);
-	return [...options, ...best.map((rest, i) => ({ ...rest, index: options.length + i }))];
+	return [...options, ...rests.filter((_, i) => lacking[i] === fewest)];
 }
 
 /** How many kinds of kit do not suffice for an option. */
 function kitLacking({ item, amounts, usual }: Option, base: ClassPlan, setting: ProposeContext): number {
-	const block = withAmount(item!, 'a', amounts[usual]!, 'left');
+	const block = withAmount(item, 'a', amounts[usual]!, 'left');
 	return analysePlan(alone(base, block), setting, new Set(['kit-shortage'])).findings.length;
 }
 
@@ -139,9 +109,10 @@ function readOptions(
 						...(movement.bothWays ? { bothWays: true as const } : {})
 					}
 				};
-				const sections = asWished(mayStandIn(movement, form, mode), movement.slug, wishes);
-				if (sections.size === 0) continue;
-				const option = readItem(item, movement, form, mode, base, setting, checks, options.length);
+				const belongs = mayStandIn({ movement, form, mode }, setting.group, style);
+				const sections = asWished(belongs, movement.slug, wishes);
+				if (wishes.only && sections.size === 0) continue;
+				const option = readItem(item, movement, form, mode, base, setting, checks);
 				if (option) options.push({ ...option, sections });
 			}
 	}
@@ -176,13 +147,11 @@ function readItem(
 	mode: Mode,
 	base: ClassPlan,
 	setting: ProposeContext,
-	checks: ReadonlySet<string>,
-	index: number
-): Option | null {
+	checks: ReadonlySet<string>
+): Omit<Option, 'sections'> | null {
 	const range = rangeInStyle(styleOf(base.style), words, movement, form);
 	const item = withAmount(words, 'a', range.usual, 'left');
-	const plan = alone(base, item);
-	const analysis = analysePlan(plan, setting, checks);
+	const analysis = analysePlan(alone(base, item), setting, checks);
 	if (analysis.findings.some((f) => f.severity !== 'note')) return null;
 	const step = stepOfItem(item, setting.find);
 	const amounts: number[] = [];
@@ -191,73 +160,39 @@ function readItem(
 	const pace = paceOf(setting.pace, base.pinnedPace);
 	const goes = analysis.timeline.entries.filter((e) => e.phase === 'work').length;
 	return {
-		...readAlone(analysis, item, setting, index),
 		item: words,
 		amounts,
 		workSeconds: amounts.map((amount) => goes * setSeconds(item.dose, range, mode, amount, pace)),
-		usual: amounts.indexOf(range.usual)
+		usual: amounts.indexOf(range.usual),
+		load: loadOf(analysis),
+		isNew: setting.known ? !setting.known.slugs.includes(movement.slug) : false
 	};
 }
 
-/** A block of the plan that stays as it is. */
-export function keptOption(base: ClassPlan, block: Block, setting: ProposeContext, index: number): Option {
-	const analysis = analysePlan(alone(base, block), setting, ABOUT_PEOPLE);
-	return { ...readAlone(analysis, block, setting, index), kept: block };
+/** What a block of the plan takes and asks for on its own. */
+export function loadOfBlock(base: ClassPlan, block: Block, setting: ProposeContext): BlockLoad {
+	return loadOf(analysePlan(alone(base, block), setting, ABOUT_PEOPLE));
 }
 
-/** What a block is on its own, read by the desk's own clock and orbit. */
-function readAlone(analysis: Analysis, block: Block, setting: ProposeContext, index: number): Option {
-	const { orbit, context, timeline } = analysis;
-	const { entries } = timeline;
-	let work = 0;
-	let around = 0;
-	let effort = 0;
-	const taught = new Map(context.items.map((t) => [t.item.id, t]));
-	for (const [i, { phase, itemId, fromSeconds, toSeconds }] of entries.entries()) {
+/** Read by the desk's own clock and checks. */
+function loadOf({ timeline, context: { items } }: Analysis): BlockLoad {
+	let [work, around, effort] = [0, 0, 0];
+	const taught = new Map(items.map((t) => [t.item.id, t]));
+	for (const [i, { phase, itemId, fromSeconds, toSeconds }] of timeline.entries.entries()) {
+		const seconds = toSeconds - fromSeconds;
 		const done = itemId === null ? undefined : taught.get(itemId);
-		if (phase === 'work') work += toSeconds - fromSeconds;
-		if (phase === 'work' && done)
-			effort += effortOfWork(done.item.mode, done.form.intensity) * (toSeconds - fromSeconds);
+		if (phase === 'work') {
+			work += seconds;
+			if (done) effort += effortOfWork(done.item.mode, done.form.intensity) * seconds;
+		}
 		// the first fetching depends on what lies at hand already
-		if (phase !== 'work' && !(phase === 'fetch' && i === 0)) around += toSeconds - fromSeconds;
+		else if (!(phase === 'fetch' && i === 0)) around += seconds;
 	}
-	const stop = stopOf(block, setting.find);
 	const per = (seconds: number) => (work > 0 ? seconds / work : 0);
-	const items = context.items;
-	const modes = itemsAsDone(block).map((item) => item.mode);
-	const rests = modes.length > 0 && modes.every((mode) => mode === 'rest');
-	const intensity = Math.max(0, ...items.map(({ form }) => form.intensity));
 	return {
-		index,
-		item: null,
-		kept: null,
-		movements: itemsIn(block).map((item) => item.movement),
-		sections: new Set(),
-		amounts: [1],
-		workSeconds: [work],
-		usual: 0,
+		workSeconds: work,
 		aroundSeconds: around,
-		enter: stop.enter ? POSITIONS.indexOf(stop.enter.position) : -1,
-		leave: stop.leave ? POSITIONS.indexOf(stop.leave.position) : -1,
-		enterKit: kitBits(stop.enter?.kit ?? []),
-		leaveKit: kitBits(stop.leave?.kit ?? []),
-		enterTop: stop.enter?.onTop ? LEGS.indexOf(stop.enter.onTop) : -1,
-		leaveTop: stop.leave?.onTop ? LEGS.indexOf(stop.leave.onTop) : -1,
-		directions: DIRECTIONS.map((d) => per(rangeSeconds(orbit, d))),
-		strengthens: per(orbit.strengthWorkSeconds),
-		lengthens: new Map([...stillSeconds(items)].map(([tissue, seconds]) => [tissue, per(seconds)])),
-		hangs: new Map([...hungSeconds(items)].map(([tissue, seconds]) => [tissue, per(seconds)])),
 		effort: per(effort),
-		rests: rests ? 1 : 0,
-		intensity,
-		moves: modes.includes('dynamic'),
-		holds: items.some(({ form, item }) => isPassiveStretch(form, item.mode)),
-		// a chain with a deep item in it counts as deep as a whole
-		warms: items.some(({ form, item }) => isWarming(form, item.mode)) && !isDeep({ intensity }),
-		deep: isDeep({ intensity }),
-		heavy: items.some(({ form, item }) => isHeavy(form, item.mode)),
-		strong: items.some(({ form, item }) => isStrong(form, item.mode)),
-		preparations: items.filter(({ form }) => isDeep(form)).flatMap(({ movement }) => movement.preparations),
-		isNew: setting.known ? items.some(({ movement }) => !setting.known!.slugs.includes(movement.slug)) : false
+		lengthens: new Map([...stillSeconds(items)].map(([tissue, seconds]) => [tissue, per(seconds)]))
 	};
 }

@@ -1,57 +1,100 @@
-import { modesOf, type Form, type Mode, type Movement } from '../movement';
-import { CALM_UP_TO_INTENSITY, isCalm, isDeep, isPeak, STRENGTH_FROM_EFFORT } from '../rules';
+import { isSymmetrical } from '../anatomy';
+import type { Group } from '../group';
+import type { Form, Mode, Movement } from '../movement';
 import { SECTION_KINDS, type SectionKind } from '../plan';
-
-/** How much of a class each part usually takes. Common practice, no source. */
-export const SECTION_SHARE: Record<SectionKind, number> = {
-	settle: 0.06,
-	warm: 0.18,
-	build: 0.34,
-	peak: 0.16,
-	release: 0.16,
-	rest: 0.1
-};
+import { countsAsStrength, isDeep, isReset, STRENGTH_FROM_EFFORT } from '../rules';
+import type { TeachingStyle } from '../style';
 
 /** A form of a movement in one of its modes. */
-interface FormInMode {
+export interface FormInMode {
 	movement: Movement;
 	form: Form;
 	mode: Mode;
 }
 
-/** From these on a rest is long enough to close a class with. */
-const CLOSING = { seconds: 120, breaths: 15 };
+/** Before sport and at lunch a class ends on the feet. */
+const UPRIGHT: ReadonlySet<Group['moment']> = new Set(['before sport', 'lunch hour']);
+export const endsUpright = ({ moment }: Pick<Group, 'moment'>): boolean => UPRIGHT.has(moment);
 
-/** Something that is nothing but rest, and can be rested in for a while. */
-const closes = ({ movement, form }: FormInMode) =>
-	modesOf(movement, form).every((mode) => mode === 'rest') &&
-	form.dose.max >= (form.dose.unit === 'seconds' ? CLOSING.seconds : CLOSING.breaths);
-
+/** Sitting and standing upright, in which one arrives as well as in a rest. */
+const ARRIVES: ReadonlySet<string> = new Set(['easy-seat', 'mountain', 'kneeling-sit']);
+/** Where a lunch hour comes to its end. */
+const ENDS_UPRIGHT: ReadonlySet<string> = new Set(['mountain', 'seated-quiet']);
 /** A class closes with it and with nothing after it. */
 const CLOSES_ONLY: ReadonlySet<string> = new Set(['savasana']);
+/** From these on a rest is long enough to close a class with. */
+const CLOSING = { seconds: 120, breaths: 15 };
+const LYING: ReadonlySet<Movement['position']> = new Set(['supine', 'prone', 'sidelying', 'wall-supine']);
 
-/** What belongs into each part, by how it is done and how far it goes. Common practice, no source. */
-const BELONGS: Record<SectionKind, (given: FormInMode) => boolean> = {
-	settle: ({ movement, form, mode }) =>
-		form.intensity === 1 &&
-		movement.position !== 'standing' &&
-		(mode === 'rest' || mode === 'passive' || mode === 'active'),
-	warm: ({ form, mode }) => isCalm(form) && (mode === 'dynamic' || mode === 'active'),
-	build: ({ form, mode }) => mode !== 'rest' && form.intensity >= CALM_UP_TO_INTENSITY && !isDeep(form),
-	peak: ({ form, mode }) => mode !== 'rest' && isPeak(form),
-	// down from the feet and from the chair, and nothing that asks for strength
-	release: ({ movement, form, mode }) =>
-		isCalm(form) &&
-		form.effort < STRENGTH_FROM_EFFORT &&
-		movement.position !== 'standing' &&
-		!form.props.some((prop) => prop.kit === 'chair') &&
-		mode !== 'isometric' &&
-		mode !== 'rest',
-	rest: closes
+const hasSides = ({ action }: Movement) => !isSymmetrical(action);
+const needsChair = ({ props }: Form) => props.some(({ kit }) => kit === 'chair');
+
+/** What lets go between heavy blocks: shaken, rested in, or rocked. */
+const letsGo = ({ movement, form, mode }: FormInMode) =>
+	isReset(movement) && form.intensity === 1 && form.props.length === 0 && mode !== 'active';
+
+/** What belongs into each part of a class, for these people and this teacher. Common practice, no source. */
+const BELONGS: Record<SectionKind, (given: FormInMode, group: Group, style: TeachingStyle) => boolean> = {
+	// still, without kit and without a change of sides; not down where the class stays up
+	settle: ({ movement, form, mode }, group) => {
+		const still = mode === 'rest' || mode === 'passive' || ARRIVES.has(movement.slug);
+		const shaken = isReset(movement) && !movement.purposes.includes('rest');
+		if (!still || shaken || hasSides(movement) || movement.onHands) return false;
+		if (form.intensity > 1 || form.props.length > 0) return false;
+		if (movement.position === 'standing') return endsUpright(group) && mode === 'active';
+		return !(endsUpright(group) && LYING.has(movement.position));
+	},
+	warm: ({ movement, form, mode }) =>
+		mode === 'dynamic' &&
+		form.intensity <= 2 &&
+		form.effort < (hasSides(movement) ? STRENGTH_FROM_EFFORT : STRENGTH_FROM_EFFORT + 1),
+	build: (given, _group, { holding }) => {
+		if (letsGo(given)) return true;
+		const { form, mode } = given;
+		if (mode === 'rest' || (mode === 'passive' && holding !== 'quiet') || form.intensity > 3) return false;
+		return (
+			form.intensity === 3 ||
+			form.intensity === 2 ||
+			mode === 'dynamic' ||
+			countsAsStrength(form.effort, mode)
+		);
+	},
+	peak: (given, { preset }, { holding }) => {
+		if (letsGo(given)) return true;
+		const { form, mode } = given;
+		const least = preset === 'beginners' || holding === 'quiet' ? 2 : 3;
+		return countsAsStrength(form.effort, mode) && form.intensity >= least;
+	},
+	// down from the feet and from the chair, or on the feet and light where people go on; nothing that asks for strength
+	release: (given, group) => {
+		const { movement, form, mode } = given;
+		const standing = movement.position === 'standing';
+		const upright = endsUpright(group);
+		if (letsGo(given) && (!upright || standing)) return true;
+		if (form.effort >= STRENGTH_FROM_EFFORT || mode === 'rest') return false;
+		if (upright)
+			return standing && form.intensity <= 2 && (mode === 'dynamic' || group.moment === 'lunch hour');
+		if (standing || isDeep(form) || needsChair(form)) return false;
+		return mode === 'passive' || mode === 'active' || form.intensity === 1;
+	},
+	rest: (given, group) =>
+		endsUpright(group)
+			? group.moment === 'lunch hour' && ENDS_UPRIGHT.has(given.movement.slug)
+			: closes(given)
 };
 
+/** Lying on the back in rest, for a while. */
+function closes({ movement, form, mode }: FormInMode): boolean {
+	if (mode !== 'rest' || hasSides(movement)) return false;
+	// what lets go between is no end, but for legs on a chair
+	if (isReset(movement) && !needsChair(form)) return false;
+	if (movement.position !== 'supine' && movement.position !== 'wall-supine') return false;
+	const least = form.dose.unit === 'seconds' ? CLOSING.seconds : CLOSING.breaths;
+	return form.dose.max >= least && form.props.every(({ kit }) => kit !== 'block');
+}
+
 /** The parts of a class in which a movement may stand in one of its forms and modes. */
-export function mayStandIn(movement: Movement, form: Form, mode: Mode): ReadonlySet<SectionKind> {
-	if (CLOSES_ONLY.has(movement.slug)) return new Set(['rest']);
-	return new Set(SECTION_KINDS.filter((kind) => BELONGS[kind]({ movement, form, mode })));
+export function mayStandIn(given: FormInMode, group: Group, style: TeachingStyle): ReadonlySet<SectionKind> {
+	const kinds = SECTION_KINDS.filter((kind) => BELONGS[kind](given, group, style));
+	return new Set(CLOSES_ONLY.has(given.movement.slug) ? kinds.filter((kind) => kind === 'rest') : kinds);
 }

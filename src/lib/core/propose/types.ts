@@ -30,8 +30,8 @@ export interface Wishes {
 	upTo?: Readonly<Record<string, FormId>>;
 	/** The last ordinary class: what comes again from it goes no way back. */
 	before?: ClassPlan;
-	/** What is said at the end, in the place of the usual. */
-	lastWords?: string;
+	/** What the next class brings, to be said at the end. */
+	nextTime?: string;
 	/** What counts more or less than usual. */
 	weights?: Partial<Weights>;
 }

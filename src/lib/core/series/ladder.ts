@@ -4,6 +4,7 @@ import {
 	FORM_IDS,
 	formOf,
 	modesOf,
+	stepOf,
 	type FindMovement,
 	type Form,
 	type FormId,
@@ -63,7 +64,7 @@ const upTo = ({ forms }: Movement, last: FormId): Form[] =>
 function rungOf(movement: Movement, form: Form, style: TeachingStyle, amount: 'usual' | 'more'): Rung {
 	const mode = modesOf(movement, form)[0]!;
 	const { usual, max, unit } = styledRange(style, form, mode);
-	const step = unit === 'seconds' ? 5 : 1;
+	const step = stepOf(unit);
 	// half of the way to the most that the form is given
 	const more = Math.min(max, usual + step * Math.max(1, Math.round((max - usual) / 2 / step)));
 	return { movement: movement.slug, form: form.id, mode, dose: amount === 'usual' ? usual : more };

@@ -1,4 +1,5 @@
 import { FORM_IDS, type FindMovement } from '../movement';
+import { isReset } from '../rules';
 import { itemsOf, setsOf, type ClassPlan, type Item } from '../plan';
 import type { ClassAnalysis } from './analysis';
 
@@ -23,8 +24,9 @@ const DOSE_SLACK = 0.2;
 function heightsOf(plan: ClassPlan, find: FindMovement): Map<string, Height> {
 	const heights = new Map<string, Height>();
 	for (const item of itemsOf(plan)) {
+		const movement = find(item.movement);
 		// what lets go between and what is rested in goes nowhere
-		if (item.passed || item.mode === 'rest' || find(item.movement)?.purposes.includes('reset')) continue;
+		if (!movement || item.passed || item.mode === 'rest' || isReset(movement)) continue;
 		const own = { form: FORM_IDS.indexOf(item.form), sets: setsOf(item.dose), item };
 		const known = heights.get(item.movement);
 		if (!known || own.form > known.form || (own.form === known.form && own.sets > known.sets))

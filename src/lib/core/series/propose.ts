@@ -3,7 +3,7 @@ import { balance, sumOfOrbits, type Targets } from '../orbit';
 import { LOAD, targetLoad } from './load';
 import { ordinaryBefore } from './progress';
 import { metBeforeEach, rungOf } from './schedule';
-import { formOf, type FormId } from '../movement';
+import { formOf, stepOf, type FormId } from '../movement';
 import {
 	emptyPlan,
 	itemsOf,
@@ -149,7 +149,7 @@ function baseFor(
 		const isGoal = rung === rungs.length - 1;
 		// a movement has its place once, also when two ladders lead through it
 		if (itemsOf(plan).some((item) => item.movement === step.movement)) continue;
-		put(partFor(step, isGoal, setting), (id) => ({ ...itemOf(plan, step, setting), id }));
+		put(partFor(step, isGoal, setting, choices), (id) => ({ ...itemOf(plan, step, setting), id }));
 	}
 	if (c.retest) {
 		const { test } = series.retest;
@@ -173,14 +173,20 @@ function carriedOn(rung: Rung, time: number, { find }: SeriesContext, choices: S
 	const form = movement && formOf(movement, rung.form);
 	if (!form || time <= 1) return rung;
 	const { max, unit } = styledRange(styleOf(choices), form, rung.mode);
-	const step = unit === 'seconds' ? 5 : 1;
-	return { ...rung, dose: Math.max(rung.dose, Math.min(max, rung.dose + step * (time - 1))) };
+	const dose = rung.dose + stepOf(unit) * (time - 1);
+	return { ...rung, dose: Math.max(rung.dose, Math.min(max, dose)) };
 }
 
 /** The part of a class in which a rung stands: the goal in the peak where it may, everything else in the work before. */
-function partFor(rung: Rung, isGoal: boolean, { find }: SeriesContext): SectionKind {
+function partFor(
+	rung: Rung,
+	isGoal: boolean,
+	{ find, group }: SeriesContext,
+	choices: StyleChoices
+): SectionKind {
 	const movement = find(rung.movement)!;
-	const may = mayStandIn(movement, formOf(movement, rung.form)!, rung.mode);
+	const given = { movement, form: formOf(movement, rung.form)!, mode: rung.mode };
+	const may = mayStandIn(given, group, styleOf(choices));
 	const order: SectionKind[] = isGoal ? ['peak', 'build', 'warm'] : ['build', 'warm', 'peak'];
 	return [...order, ...SECTION_KINDS].find((kind) => may.has(kind)) ?? 'build';
 }
@@ -195,7 +201,7 @@ function wishesFor(
 ): Wishes {
 	const { series } = analysis.planned;
 	const there = new Set(slugsOf(base));
-	const offered = new Set(optionsFor(base, {}, setting).map((option) => option.movements[0]));
+	const offered = new Set(optionsFor(base, {}, setting).map(({ item }) => item.movement));
 	const back = c.comesBack.filter((slug) => offered.has(slug) && !there.has(slug));
 	const toward = series.themes[c.class.week - 1]?.toward;
 	const known = new Set(setting.known?.slugs);
@@ -215,7 +221,8 @@ function wishesFor(
 	}
 	const ordinary = c.easier ? null : ordinaryBefore(analysis.classes, c);
 	if (ordinary?.plan) wishes.before = ordinary.plan;
-	wishes.lastWords = lastWords(c, analysis);
+	const next = nextTime(c, analysis);
+	if (next) wishes.nextTime = next;
 	if (last?.plan) {
 		const movements = slugsOf(last.plan);
 		wishes.like = { movements, share: likeShare(series.keepPercent / 100, movements, known, series.mostNew) };
@@ -264,14 +271,14 @@ function likeShare(
 	return Math.max(wanted, needed);
 }
 
-/** A line for the end of a class: what the next one brings. */
-function lastWords(c: ClassAnalysis, { classes, planned: { series }, setting }: SeriesAnalysis): string {
+/** What the class after this one brings, in words; null where there is nothing to say. */
+function nextTime(
+	c: ClassAnalysis,
+	{ classes, planned: { series }, setting }: SeriesAnalysis
+): string | null {
 	const next = classes[c.number];
-	const name = (slug: string) => setting.find(slug)?.english ?? slug;
-	const brings = next?.given.map((given) => name(rungOf(series, given).movement)) ?? [];
-	const also = next ? series.themes[next.class.week - 1]?.words.trim() : undefined;
-	const words = brings.length ? brings.join(' and ') : also;
-	return words
-		? `What is different now, left and right; next time: ${words}`
-		: 'What is different now, left and right';
+	if (!next) return null;
+	const rungs = next.given.map((given) => rungOf(series, given).movement);
+	const names = rungs.map((slug) => setting.find(slug)?.english ?? slug);
+	return names.join(' and ') || series.themes[next.class.week - 1]?.words.trim() || null;
 }

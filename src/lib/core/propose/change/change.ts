@@ -1,23 +1,24 @@
 import { isSymmetrical } from '../../anatomy';
-import { clock } from '../../clock';
+import { clock, workSecondsOf } from '../../clock';
 import { fit } from '../../fit';
-import { FORM_IDS, formOf, type Form, type Movement } from '../../movement';
-import { blocksOf, itemsIn, itemsOf, setsOf, type ClassPlan, type Item, type SectionKind } from '../../plan';
-import { STRENGTH_FROM_EFFORT } from '../../rules';
-import { demandOf, worthOf } from '../model';
-import type { Option } from '../options';
-import type { ProposeContext } from '../types';
-import { given, Offer } from './offer';
+import { FORM_IDS, formOf, setRestOf, type Form } from '../../movement';
 import {
-	effortOf,
-	isReset,
-	mended,
-	onLength,
-	replacement,
-	touchable,
-	withChanged,
-	type Reading
-} from './reading';
+	blocksOf,
+	itemsIn,
+	itemsOf,
+	setsOf,
+	type Block,
+	type ClassPlan,
+	type Item,
+	type Section,
+	type SectionKind
+} from '../../plan';
+import { isReset, STRENGTH_FROM_EFFORT } from '../../rules';
+import { mended, onTime } from '../keeping';
+import { demandOf } from '../model';
+import { byDemand, inPlaceOf, type Offered } from '../offer';
+import type { ProposeContext } from '../types';
+import { ChangeContext, withOne } from './context';
 
 /** What a teacher may ask of a class that is there, as one edit. */
 export const CHANGES = [
@@ -71,247 +72,215 @@ export function changedClass(
 	change: ChangeId,
 	setting: ProposeContext
 ): ChangedClass | null {
-	const timeline = clock(plan, setting.find, setting.pace);
-	const seconds = new Map<string, number>();
-	for (const { itemId, phase, fromSeconds, toSeconds } of timeline.entries)
-		if (itemId && phase === 'work') seconds.set(itemId, (seconds.get(itemId) ?? 0) + toSeconds - fromSeconds);
-	const sections = new Map(
-		blocksOf(plan).flatMap(({ block, section }) =>
-			itemsIn(block).map(({ id }) => [id, section.kind] as const)
-		)
-	);
-	const reading: Reading = {
-		plan,
-		setting,
-		offer: new Offer(plan, setting),
-		worth: (other) => worthOf(other, setting.find, setting.group, setting.pace).total,
-		secondsOf: (id) => seconds.get(id) ?? 0,
-		sectionOf: (id) => sections.get(id)!
-	};
-	const after = CHANGED_BY[change](reading);
+	const after = CHANGED_BY[change](new ChangeContext(plan, setting));
 	if (!after) return null;
-	const settled = mended(onLength(after, setting), setting);
+	const settled = mended(onTime(after, setting), setting);
 	const became = becameOf(plan, settled, setting);
 	return became.length || settled.lengthSeconds !== plan.lengthSeconds ? { plan: settled, became } : null;
 }
 
-const CHANGED_BY: Record<ChangeId, (reading: Reading) => ClassPlan | null> = {
-	harder: (reading) => byEffort(reading, HARDER),
-	easier: (reading) => byEffort(reading, EASIER),
+const CHANGED_BY: Record<ChangeId, (context: ChangeContext) => ClassPlan | null> = {
+	harder: (context) => byEffort(context, HARDER),
+	easier: (context) => byEffort(context, EASIER),
 	quieter,
 	'more standing': moreStanding,
 	'fewer props': fewerProps,
 	'ten minutes shorter': shorter,
 	'no floor': noFloor,
-	'who is here today': ({ plan, setting }) => (mended(plan, setting) === plan ? null : plan)
+	// what does not suit those who came is mended as in every change
+	'who is here today': ({ plan }) => plan
 };
 
+/** The order in which items are made harder or easier. */
+const FROM_PEAK: readonly SectionKind[] = ['peak', 'build', 'warm'];
+
 /** A form further or less far, sets more or fewer, item by item from the peak on, until the mean effort is there. */
-function byEffort(reading: Reading, factor: number): ClassPlan | null {
-	const { plan, setting, offer, secondsOf, sectionOf } = reading;
-	const up = factor > 1;
-	const wanted = factor * effortOf(plan, setting);
-	const order: SectionKind[] = ['peak', 'build', 'warm'];
-	const items = touchable(reading).sort(
-		(a, b) => order.indexOf(sectionOf(a.id)) - order.indexOf(sectionOf(b.id))
-	);
-	const changes = new Map<string, Item>();
-	const there = () => {
-		const now = effortOf(onLength(withChanged(plan, changes), setting), setting);
-		return up ? now >= wanted : now <= wanted;
-	};
-	for (const item of items) {
-		const at = FORM_IDS.indexOf(item.form);
-		const steps = offer
-			.of(item.movement)
-			.filter((option) => option.item!.mode === item.mode)
-			.filter(({ item: other }) =>
-				up ? FORM_IDS.indexOf(other!.form) > at : FORM_IDS.indexOf(other!.form) < at
-			)
-			.sort((a, b) => FORM_IDS.indexOf(a.item!.form) - FORM_IDS.indexOf(b.item!.form));
-		const option = up ? steps[0] : steps.at(-1);
-		const movement = setting.find(item.movement)!;
-		const usualSets = movement.sets?.usual ?? 1;
-		if (!up && setsOf(item.dose) > 1)
-			changes.set(item.id, { ...item, dose: { ...item.dose, sets: setsOf(item.dose) - 1 } });
-		else if (option) changes.set(item.id, given(option, item, secondsOf(item.id) / setsOf(item.dose), true));
-		else if (up && setsOf(item.dose) < usualSets && sectionOf(item.id) !== 'warm')
-			changes.set(item.id, {
-				...item,
-				dose: {
-					...item.dose,
-					sets: setsOf(item.dose) + 1,
-					restSeconds: item.dose.restSeconds ?? movement.sets?.restSeconds ?? 15
-				}
-			});
-		else continue;
-		if (there()) break;
+function byEffort(context: ChangeContext, factor: number): ClassPlan | null {
+	const { plan } = context;
+	const harder = factor > 1;
+	const wanted = factor * context.effort(plan);
+	const rank = (item: Item) => FROM_PEAK.indexOf(context.sectionOf(item));
+	let now = plan;
+	for (const item of context.touchable().sort((a, b) => rank(a) - rank(b))) {
+		const changed = harder ? harderOf(item, context) : easierOf(item, context);
+		if (!changed) continue;
+		now = withOne(now, item.id, changed);
+		if (harder ? context.effort(now) >= wanted : context.effort(now) <= wanted) break;
 	}
-	return changes.size ? withChanged(plan, changes) : null;
+	return now === plan ? null : now;
 }
 
-/** Single items that the class loses least by, one after another, while something is still to be taken. */
-function without(reading: Reading, goesOn: (plan: ClassPlan) => boolean): ClassPlan {
-	let now = reading.plan;
-	while (goesOn(now)) {
-		const single = blocksOf(now).filter(
-			({ block, section }) =>
-				block.kind === 'item' && !block.pinned && section.kind !== 'settle' && section.kind !== 'rest'
-		);
-		const [best] = single
-			.filter(
-				({ section }) => section.blocks.filter((b) => b.kind === 'item' || b.kind === 'chain').length > 1
-			)
-			.map(({ block }) => withChanged(now, new Map([[block.id, null]])))
-			.map((plan) => ({ plan, worth: reading.worth(plan) }))
+const rankOf = ({ form }: Pick<Item, 'form'>) => FORM_IDS.indexOf(form);
+
+/** The next form of an item, or one set more; null where there is neither. */
+function harderOf(item: Item, context: ChangeContext): Item | null {
+	const next = context.offer
+		.of(item.movement, item.mode)
+		.find(({ option }) => rankOf(option.item) > rankOf(item));
+	if (next) return context.given(item, next);
+	const { sets } = context.movementOf(item);
+	if (setsOf(item.dose) >= (sets?.usual ?? 1) || context.sectionOf(item) === 'warm') return null;
+	const restSeconds = item.dose.restSeconds ?? setRestOf(context.movementOf(item));
+	return { ...item, dose: { ...item.dose, sets: setsOf(item.dose) + 1, restSeconds } };
+}
+
+/** One set fewer of an item, or the form before; null where there is neither. */
+function easierOf(item: Item, context: ChangeContext): Item | null {
+	if (setsOf(item.dose) > 1) return { ...item, dose: { ...item.dose, sets: setsOf(item.dose) - 1 } };
+	const before = context.offer
+		.of(item.movement, item.mode)
+		.findLast(({ option }) => rankOf(option.item) < rankOf(item));
+	return before ? context.given(item, before) : null;
+}
+
+/** Less to do, held longer: sets become one, what works in repetitions is held, and the rest has time. */
+function quieter(context: ChangeContext): ClassPlan {
+	const { plan, setting, offer } = context;
+	const wanted = QUIETER * context.effort(plan);
+	let calmer = plan;
+	for (const item of context.touchable()) {
+		const { sets: _sets, restSeconds: _rest, ...once } = item.dose;
+		const [held] = offer.of(item.movement, 'active', 'passive').sort((a, b) => demand(a) - demand(b));
+		if (held && item.mode !== 'passive' && context.sectionOf(item) === 'build')
+			calmer = withOne(
+				calmer,
+				item.id,
+				inPlaceOf(item, held, context.secondsOfSet(item) * setsOf(item.dose))
+			);
+		else if (setsOf(item.dose) > 1) calmer = withOne(calmer, item.id, { ...item, dose: once });
+		if (context.effort(calmer) <= wanted) break;
+	}
+	const count = itemsOf(calmer).length;
+	const fewer = thinned(calmer, context, (now) => itemsOf(now).length > FEWER * count);
+	const left = context.effort(fewer);
+	return left > wanted ? (byEffort(new ChangeContext(fewer, setting), wanted / left) ?? fewer) : fewer;
+}
+
+const demand = ({ form, option }: Offered) => demandOf(form, option.item.mode);
+
+/** Single items that the class loses least by are left out, one after another, while it is still too much. */
+function thinned(
+	plan: ClassPlan,
+	context: ChangeContext,
+	isTooMuch: (plan: ClassPlan) => boolean
+): ClassPlan {
+	let now = plan;
+	while (isTooMuch(now)) {
+		const [best] = blocksOf(now)
+			.filter(({ block, section }) => mayGo(block, section))
+			.map(({ block }) => withOne(now, block.id, null))
+			.map((less) => ({ less, worth: context.worth(less) }))
 			.sort((a, b) => b.worth - a.worth);
 		if (!best) break;
-		now = best.plan;
+		now = best.less;
 	}
 	return now;
 }
 
-/** Less to do, held longer: sets become one, what works hard in repetitions is held, and the rest has time. */
-function quieter(reading: Reading): ClassPlan | null {
-	const { plan, setting, offer, secondsOf } = reading;
-	const wanted = QUIETER * effortOf(plan, setting);
-	const changes = new Map<string, Item>();
-	for (const item of touchable(reading)) {
-		const { sets: _sets, restSeconds: _rest, ...once } = item.dose;
-		const held = offer
-			.of(item.movement)
-			.filter(({ item: other }) => other!.mode === 'active' || other!.mode === 'passive')
-			.sort(
-				(a, b) =>
-					demandOf(formOf(setting.find(item.movement)!, a.item!.form)!, a.item!.mode) -
-					demandOf(formOf(setting.find(item.movement)!, b.item!.form)!, b.item!.mode)
-			);
-		if (setsOf(item.dose) > 1) changes.set(item.id, { ...item, dose: once });
-		if (held[0] && item.mode !== 'passive' && reading.sectionOf(item.id) === 'build')
-			changes.set(item.id, given(held[0], item, secondsOf(item.id), false));
-		if (effortOf(onLength(withChanged(plan, changes), setting), setting) <= wanted) break;
-	}
-	const calmer = withChanged(plan, changes);
-	const count = itemsOf(calmer).length;
-	const fewer = without({ ...reading, plan: calmer }, (now) => itemsOf(now).length > FEWER * count);
-	const left = effortOf(onLength(fewer, setting), setting);
-	return left > wanted ? (byEffort({ ...reading, plan: fewer }, wanted / left) ?? fewer) : fewer;
+/** Whether a block may be left out: a single item that is not pinned, of a part that is not empty without it. */
+function mayGo(block: Block, { kind, blocks }: Section): boolean {
+	if (block.kind !== 'item' || block.pinned || kind === 'settle' || kind === 'rest') return false;
+	return blocks.filter((other) => itemsIn(other).length > 0).length > 1;
 }
 
-const standingShare = (plan: ClassPlan, { find, pace }: ProposeContext): number => {
-	const items = new Map(itemsOf(plan).map((item) => [item.id, find(item.movement)!.position]));
+/** The share of the work that is on the feet. */
+function standingShare({ plan, setting: { find, pace } }: Pick<ChangeContext, 'plan' | 'setting'>): number {
+	const seconds = workSecondsOf(plan, find, pace);
 	let [standing, all] = [0, 0];
-	for (const { itemId, phase, fromSeconds, toSeconds } of clock(plan, find, pace).entries) {
-		if (phase !== 'work' || !itemId) continue;
-		all += toSeconds - fromSeconds;
-		if (items.get(itemId) === 'standing') standing += toSeconds - fromSeconds;
+	for (const { id, movement } of itemsOf(plan)) {
+		all += seconds.get(id) ?? 0;
+		if (find(movement)!.position === 'standing') standing += seconds.get(id) ?? 0;
 	}
 	return all ? standing / all : 0;
-};
+}
 
-function moreStanding(reading: Reading): ClassPlan | null {
-	const { plan, setting, sectionOf } = reading;
-	const wanted = standingShare(plan, setting) + MORE_STANDING;
+function moreStanding(context: ChangeContext): ClassPlan | null {
+	const { plan, setting } = context;
+	const wanted = standingShare(context) + MORE_STANDING;
 	let now = plan;
-	for (const item of touchable(reading)) {
-		if (sectionOf(item.id) === 'warm' || setting.find(item.movement)!.position === 'standing') continue;
-		if (standingShare(now, setting) >= wanted) break;
-		now =
-			replacement(
-				reading,
-				now,
-				item,
-				(other, _form, option) => other.position === 'standing' && option.item!.mode !== 'rest'
-			) ?? now;
+	for (const item of context.touchable()) {
+		if (context.sectionOf(item) === 'warm' || context.movementOf(item).position === 'standing') continue;
+		if (standingShare({ plan: now, setting }) >= wanted) break;
+		const stands = (other: Offered) =>
+			other.movement.position === 'standing' && isOffFloor(other) && other.option.item.mode !== 'rest';
+		now = context.replaced(now, item, stands) ?? now;
 	}
 	return now === plan ? null : now;
 }
 
 /** Every item without what has to be fetched: in another form, else another movement. Wall space is always there. */
-function fewerProps(reading: Reading): ClassPlan | null {
-	const { plan, setting, offer, secondsOf } = reading;
+function fewerProps(context: ChangeContext): ClassPlan | null {
+	const { plan, offer } = context;
 	const fetches = (form: Form) => form.props.some(({ kit }) => kit !== 'wall space');
 	let now = plan;
 	for (const item of itemsOf(plan)) {
-		const movement = setting.find(item.movement)!;
+		const movement = context.movementOf(item);
 		if (item.pinned || !fetches(formOf(movement, item.form)!)) continue;
-		const asks = demandOf(formOf(movement, item.form)!, item.mode);
-		const off = ({ item: other }: Option) =>
-			Math.abs(demandOf(formOf(movement, other!.form)!, other!.mode) - asks);
-		const [bare] = offer
-			.of(item.movement)
-			.filter(({ item: other }) => other!.mode === item.mode && !fetches(formOf(movement, other!.form)!))
-			.sort((a, b) => off(a) - off(b));
-		now = bare
-			? withChanged(
-					now,
-					new Map([[item.id, given(bare, item, secondsOf(item.id) / setsOf(item.dose), true)]])
-				)
-			: (replacement(
-					reading,
+		const bare = offer.of(item.movement, item.mode).filter(({ form }) => !fetches(form));
+		const [best] = byDemand(bare, item, movement);
+		now = best
+			? withOne(now, item.id, context.given(item, best))
+			: (context.replaced(
 					now,
 					item,
-					(other, form, option) => !fetches(form) && option.sections.has(reading.sectionOf(item.id))
+					({ form, option }) => !fetches(form) && option.sections.has(context.sectionOf(item))
 				) ?? now);
 	}
 	return now === plan ? null : now;
 }
 
-function shorter(reading: Reading): ClassPlan | null {
-	const { plan, setting } = reading;
+function shorter(context: ChangeContext): ClassPlan | null {
+	const { plan, setting } = context;
 	const lengthSeconds = plan.lengthSeconds - SHORTER_SECONDS;
 	if (lengthSeconds < SHORTEST_SECONDS) return null;
-	const cut = { ...plan, lengthSeconds };
-	return without(
-		{ ...reading, plan: cut },
-		(now) =>
-			!fit(now, setting.find, setting.pace).ok &&
-			clock(now, setting.find, setting.pace).totalSeconds > lengthSeconds
-	);
+	return thinned({ ...plan, lengthSeconds }, context, (now) => {
+		const fitted = fit(now, setting.find, setting.pace);
+		return !fitted.ok && clock(now, setting.find, setting.pace).totalSeconds > lengthSeconds;
+	});
 }
 
 /** Standing, on a chair and at the wall: what has no likeness there is left out. */
-function noFloor(reading: Reading): ClassPlan | null {
-	const { plan, setting, sectionOf } = reading;
+function noFloor(context: ChangeContext): ClassPlan | null {
+	const { plan } = context;
 	let now = plan;
 	for (const item of itemsOf(plan)) {
-		const movement = setting.find(item.movement)!;
-		if (item.pinned || isOffFloor(movement, formOf(movement, item.form)!)) continue;
-		const kind = sectionOf(item.id);
-		const may = (other: Movement, form: Form, { item: given }: Option) => {
-			if (!isOffFloor(other, form)) return false;
-			// one arrives, lets go and ends in something easy
-			const calm = form.intensity <= (kind === 'release' ? 2 : 1) && form.effort < STRENGTH_FROM_EFFORT;
-			if (kind === 'settle' || kind === 'rest')
-				return calm && isSymmetrical(other.action) && given!.mode !== 'dynamic';
-			if (kind === 'release') return calm;
-			return given!.mode !== 'rest' || isReset(movement);
-		};
-		now = replacement(reading, now, item, may) ?? withChanged(now, new Map([[item.id, null]]));
+		const movement = context.movementOf(item);
+		if (item.pinned || isOffFloor({ movement, form: formOf(movement, item.form)! })) continue;
+		const may = (other: Offered) => isOffFloor(other) && suitsPart(other, item, context);
+		now = context.replaced(now, item, may) ?? withOne(now, item.id, null);
 	}
 	return now === plan ? null : now;
 }
 
+/** Whether something may stand in the part of an item: one arrives, lets go and ends in something easy. */
+function suitsPart({ movement, form, option }: Offered, item: Item, context: ChangeContext): boolean {
+	const kind = context.sectionOf(item);
+	const { mode } = option.item;
+	const isCalmTo = (intensity: number) => form.intensity <= intensity && form.effort < STRENGTH_FROM_EFFORT;
+	if (kind === 'release') return isCalmTo(2);
+	if (kind === 'settle' || kind === 'rest')
+		return isCalmTo(1) && isSymmetrical(movement.action) && mode !== 'dynamic';
+	return mode !== 'rest' || isReset(context.movementOf(item));
+}
+
 /** Standing, or on a chair, and not on the way down. */
-const isOffFloor = ({ position, purposes }: Movement, { props }: Form): boolean =>
+const isOffFloor = ({
+	movement: { position, purposes },
+	form
+}: Pick<Offered, 'movement' | 'form'>): boolean =>
 	!purposes.includes('getting down and up') &&
-	(position === 'standing' || (position === 'seated' && props.some(({ kit }) => kit === 'chair')));
+	(position === 'standing' || (position === 'seated' && form.props.some(({ kit }) => kit === 'chair')));
 
 /** What became of each item that is no longer as it was, but for its dose. */
 function becameOf(before: ClassPlan, after: ClassPlan, { find }: ProposeContext): ChangedClass['became'] {
 	const now = new Map(itemsOf(after).map((item) => [item.id, item]));
 	const words = ({ movement, form, dose }: Item) =>
 		`${find(movement)?.english ?? movement}, ${form}${setsOf(dose) > 1 ? `, ${setsOf(dose)} sets` : ''}`;
-	const there = new Set(itemsOf(before).map(({ id }) => id));
-	return [
-		...itemsOf(before).flatMap((item): ChangedClass['became'] => {
-			const own = now.get(item.id);
-			const was = words(item);
-			if (!own) return [{ itemId: item.id, was, now: null }];
-			return words(own) === was ? [] : [{ itemId: item.id, was, now: words(own) }];
-		}),
-		...[...now.values()]
-			.filter(({ id }) => !there.has(id))
-			.map((item) => ({ itemId: item.id, was: 'nothing', now: words(item) }))
-	];
+	const there = new Map(itemsOf(before).map((item) => [item.id, item]));
+	return [...new Set([...there.keys(), ...now.keys()])]
+		.map((itemId) => {
+			const [was, then] = [there.get(itemId), now.get(itemId)];
+			return { itemId, was: was ? words(was) : 'nothing', now: then ? words(then) : null };
+		})
+		.filter(({ was, now }) => was !== now);
 }

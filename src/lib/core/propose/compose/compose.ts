@@ -1,22 +1,22 @@
-import { analysePlan, effortOfAnalysis, needsAttention, previewRepair, type Analysis } from '../../checks';
+import { analysePlan, effortOfAnalysis, needsAttention, type Analysis } from '../../checks';
 import { FORM_IDS } from '../../movement';
 import { paceOf } from '../../pace';
-import { applyEdit, itemsOf, setsOf, slugsOf, type ClassPlan } from '../../plan';
+import { itemsOf, setsOf, slugsOf, type ClassPlan } from '../../plan';
 import { styleOf } from '../../style';
 import { optionsFor } from '../options';
 import { seededRandom } from '../random';
-import { keepsAll, onTime } from '../keeping';
+import { keepsAll, mended, onTime } from '../keeping';
 import { USUAL_WEIGHTS, type ProposeContext, type Wishes } from '../types';
 import type { Task } from './task';
 import { readDraft } from './draft';
 import { keepOf } from './kept';
-import { materialOf } from './material';
+import { candidatesOf } from './candidates';
 import { draftOf } from './scheme';
 import { begin, improved } from './search';
 import { possibleThemes, shelvesOf } from './shelves';
 import { storyOf, type Story } from './story';
 import type { Theme } from './themes';
-import { LONG_SECONDS, written } from './write';
+import { wordSeconds, written } from './write';
 
 /** A class that was put together, with what it is about. */
 export interface Composed {
@@ -36,7 +36,6 @@ export interface Work {
 	mostStarts: number;
 }
 export const USUAL_WORK: Work = { roughSteps: 600, starts: 1, steps: 12_000, mostStarts: 6 };
-const REPAIRS = 8;
 /** From this share of an earlier class on it is nearly the same class. */
 const NEARLY_ALL = 0.9;
 
@@ -54,29 +53,28 @@ export function* compose(
 ): Generator<{ number: number; done: boolean; composed: Composed }> {
 	const style = styleOf(base.style);
 	const there = slugsOf(base);
-	const { matters, kinds } = materialOf(
+	const { candidates, kinds } = candidatesOf(
 		// parts that are closed are not put into, but what lets go between is wanted everywhere
 		optionsFor(base, { ...wishes, only: undefined }, setting),
 		wishes,
 		setting,
-		style,
 		there
 	);
 	const known = setting.known ? new Set(setting.known.slugs) : null;
-	const possible = possibleThemes(matters);
+	const possible = possibleThemes(candidates);
 	const others: ReadonlySet<string>[] = [];
-	const told = new Set<Theme>();
+	const taken = new Set<Theme>();
 	for (let number = 0; number < count; number++) {
 		const random = seededRandom(seed + 7919 * number);
 		const { group } = setting;
-		const telling = {
+		const request = {
 			group,
 			number: seed + number,
 			themes: possible,
 			style,
 			flowing: paceOf(setting.pace, base.pinnedPace).classKind === 'flow',
 			lengthSeconds: base.lengthSeconds,
-			told,
+			taken,
 			more: wishes.more ?? [],
 			about: new Set([
 				...there,
@@ -86,9 +84,9 @@ export function* compose(
 				...(wishes.like && wishes.like.share >= NEARLY_ALL ? wishes.like.movements : [])
 			])
 		};
-		const story = storyOf(telling, random);
-		if (story.themes[0]) told.add(story.themes[0]);
-		const shelves = shelvesOf(story.themes, matters, wishes.mostNew === undefined ? null : known);
+		const story = storyOf(request, random);
+		if (story.themes[0]) taken.add(story.themes[0]);
+		const shelves = shelvesOf(story.themes, candidates, wishes.mostNew === undefined ? null : known);
 		const keep = keepOf(base, wishes.only, setting, kinds, story);
 		const strong = shelves.peak.flatMap(({ parts }) => parts.flat()).filter(({ traits }) => traits.strong);
 		const task: Task = {
@@ -100,7 +98,7 @@ export function* compose(
 			purposes: new Set(group.purposes),
 			kinds,
 			mostDemand: Math.max(0, ...strong.map(({ traits }) => traits.demand)),
-			lengthSeconds: base.lengthSeconds - keep.fixedSeconds - saidSeconds(base),
+			lengthSeconds: base.lengthSeconds - keep.fixedSeconds - wordSeconds(base, keep, story.themes.length),
 			wishes: { ...wishes, weights: { ...USUAL_WEIGHTS, ...wishes.weights } },
 			known,
 			before: highestOf(wishes.before),
@@ -116,7 +114,10 @@ export function* compose(
 			const { scheme, value } = improved(begin(own, shelves, random), own, shelves, random, steps);
 			const draft = draftOf(scheme, shelves, keep.closed);
 			const raw = written(base, draft, story, { lead, keep, wishes });
-			const plan = mended(onTime(raw, base, setting), base, wishes, setting);
+			const timed = onTime(raw, setting, base);
+			const most = unmet(timed, wishes, setting);
+			const may = (after: ClassPlan) => keepsAll(base, after) && unmet(after, wishes, setting) <= most;
+			const plan = mended(timed, setting, may, base);
 			const analysis = analysePlan(plan, setting);
 			if (wishes.effort) bias = effortOfAnalysis(analysis) / readDraft(draft, kinds, own.purposes).effort;
 			return {
@@ -187,29 +188,4 @@ function unmet(
 		? slugsOf(plan).filter((slug) => !known.slugs.includes(slug) && !must.includes(slug))
 		: [];
 	return missing.length + unwanted.length + Math.max(0, fresh.length - mostNew);
-}
-
-/** Words take about so many seconds, besides those that are there already. */
-const saidSeconds = ({ lengthSeconds }: ClassPlan) =>
-	Math.min(0.1 * lengthSeconds, lengthSeconds >= LONG_SECONDS ? 120 : 60);
-
-/** The desk’s own repairs of what would have to be mended, one by one, as long as they leave alone what was there. */
-function mended(plan: ClassPlan, base: ClassPlan, wishes: Wishes, setting: ProposeContext): ClassPlan {
-	let now = plan;
-	const most = unmet(plan, wishes, setting);
-	for (let tries = 0; tries < REPAIRS; tries++) {
-		const analysis = analysePlan(now, setting);
-		const repairable = analysis.findings.filter((finding) => needsAttention(finding) && finding.repairable);
-		let better: ClassPlan | null = null;
-		for (const finding of repairable) {
-			const preview = previewRepair(finding, analysis.context);
-			if (!preview) continue;
-			const after = onTime(preview.repair.edits.reduce(applyEdit, now), base, setting);
-			if (keepsAll(base, after) && unmet(after, wishes, setting) <= most) better = after;
-			if (better) break;
-		}
-		if (!better) return now;
-		now = better;
-	}
-	return now;
 }

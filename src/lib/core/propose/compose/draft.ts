@@ -1,12 +1,12 @@
 import { SECTION_KINDS, type Block, type SectionKind } from '../../plan';
-import type { Purpose } from '../../movement';
+import { setRestOf, type Purpose } from '../../movement';
 import { EFFORT_BETWEEN } from '../../training-load';
 import type { Kinds, Reading, Step } from '../model';
-import type { Matter } from './material';
+import type { Candidate } from './candidates';
 
 /** An item of a draft: what, and how often. */
 export interface Part {
-	matter: Matter;
+	candidate: Candidate;
 	sets: number;
 }
 
@@ -21,46 +21,40 @@ export interface Unit {
 	rounds?: number;
 	/** A pause to notice comes after it. */
 	notice?: true;
-	/** It stands in the plan already and stays as it is; so many seconds it takes. */
+	/** It stands in the plan already and stays as it is. */
 	kept?: Block;
-	seconds?: number;
 }
 
 /** A class that is being put together: the blocks of each of its six parts. */
 export type Draft = readonly (readonly Unit[])[];
 
-/** Seconds of a change of position, of fetching a kind of kit, and of a rest between two sets: as the usual pace has them. */
+/** Seconds of a change of position, and of fetching a kind of kit: as the usual pace has them. */
 const MOVE_SECONDS = 9;
 const FETCH_SECONDS = 10;
-const REST_SECONDS = 15;
 export const NOTICE_SECONDS = 15;
 /** What is joined to the breath lasts about so many seconds a breath, and comes once a round on each side. */
 const FLOW_BREATH_SECONDS = 6;
 export const FLOW_ROUNDS = 4;
 
-export const sectionAt = (index: number): SectionKind => SECTION_KINDS[index]!;
-
-/** Seconds of a part at its usual dose. */
-export function secondsOf({ matter, sets }: Part): number {
-	const work = matter.option.workSeconds[matter.option.usual]!;
-	return matter.seconds + (sets - 1) * (work + REST_SECONDS * (matter.traits.sided ? 2 : 1));
-}
+const sectionAt = (index: number): SectionKind => SECTION_KINDS[index]!;
 
 /** Seconds of one part within its block. */
-const secondsIn = ({ parts, rounds, seconds }: Unit, part: Part): number =>
-	seconds !== undefined ? seconds / parts.length : rounds ? rounds * FLOW_BREATH_SECONDS : secondsOf(part);
+function secondsOf({ rounds, kept }: Unit, { candidate, sets }: Part): number {
+	if (kept) return candidate.seconds;
+	if (rounds) return rounds * FLOW_BREATH_SECONDS;
+	const { movement, sided } = candidate.traits;
+	const rest = setRestOf(movement) * (sided ? 2 : 1);
+	return candidate.seconds + (sets - 1) * (candidate.workSeconds + rest);
+}
 
 export const secondsOfUnit = (unit: Unit): number =>
-	unit.parts.reduce((sum, part) => sum + secondsIn(unit, part), unit.notice ? NOTICE_SECONDS : 0);
+	unit.parts.reduce((sum, part) => sum + secondsOf(unit, part), unit.notice ? NOTICE_SECONDS : 0);
 
 /** Effort (0-10) times seconds of a part: its work, and everything round it. */
-function effortIn({ parts, rounds }: Unit, { matter, sets }: Part, seconds: number): number {
-	const { option, traits } = matter;
-	const all = rounds
-		? seconds
-		: (sets * option.workSeconds[option.usual]!) / (matter.seconds ? 1 : parts.length);
-	const work = Math.min(seconds, all);
-	return option.effort * work + (traits.rest ? 0 : EFFORT_BETWEEN) * (seconds - work);
+function effortOf({ rounds, kept }: Unit, { candidate, sets }: Part, seconds: number): number {
+	const { workSeconds, load, traits } = candidate;
+	const work = rounds ? seconds : Math.min(seconds, kept ? workSeconds : sets * workSeconds);
+	return load.effort * work + (traits.rest ? 0 : EFFORT_BETWEEN) * (seconds - work);
 }
 
 /** What the objective looks at in a draft, with its length: estimated, since only a plan has a clock. */
@@ -79,7 +73,7 @@ export function readDraft(
 		for (const own of units) {
 			const { parts, rounds, notice } = own;
 			for (const part of parts) {
-				const { traits } = part.matter;
+				const { traits } = part.candidate;
 				if (position && traits.movement.position !== position && !rounds) lost += MOVE_SECONDS;
 				for (const kind of traits.kit)
 					if (!kit.has(kind)) {
@@ -87,7 +81,7 @@ export function readDraft(
 						lost += FETCH_SECONDS;
 					}
 				position = traits.movement.position;
-				const seconds = secondsIn(own, part);
+				const seconds = secondsOf(own, part);
 				steps.push({
 					traits,
 					section: sectionAt(index),
@@ -99,7 +93,7 @@ export function readDraft(
 					noticed: notice ? NOTICE_SECONDS : 0
 				});
 				now += seconds;
-				efforts += effortIn(own, part, seconds);
+				efforts += effortOf(own, part, seconds);
 			}
 			if (notice) now += NOTICE_SECONDS;
 			unit += 1;

@@ -1,7 +1,8 @@
 import { clock } from '../../clock';
 import { formOf } from '../../movement';
 import { itemsAsDone, SECTION_KINDS, setsOf, type Block, type ClassPlan, type SectionKind } from '../../plan';
-import { keptOption } from '../options';
+import { loadOfBlock } from '../options';
+import type { Candidate } from './candidates';
 import { traitsOf, type Kinds } from '../model';
 import type { ProposeContext } from '../types';
 import type { Part, Unit } from './draft';
@@ -59,25 +60,29 @@ export function keepOf(
 /** The theme that serves most of the purposes of some blocks. */
 function nearestTheme(units: readonly Unit[], { themes }: Story): number {
 	const purposes = units.flatMap(({ parts }) =>
-		parts.flatMap(({ matter }) => matter.traits.movement.purposes)
+		parts.flatMap(({ candidate }) => candidate.traits.movement.purposes)
 	);
 	const shared = themes.map((theme) => purposes.filter((p) => theme.purposes.includes(p)).length);
 	return Math.max(0, shared.indexOf(Math.max(...shared)));
 }
 
 function unitOf(block: Block, base: ClassPlan, setting: ProposeContext, kinds: Kinds): Unit {
-	const option = keptOption(base, block, setting, -1);
-	const parts = itemsAsDone(block).map((item): Part => {
+	const load = loadOfBlock(base, block, setting);
+	const items = itemsAsDone(block);
+	const each = 1 / Math.max(1, items.length);
+	const parts = items.map((item): Part => {
 		const movement = setting.find(item.movement)!;
-		const form = formOf(movement, item.form)!;
-		const traits = traitsOf(movement, form, item.mode, kinds);
-		return { matter: { option, traits, sections: new Set(), seconds: 0, sets: 1 }, sets: setsOf(item.dose) };
+		const candidate: Candidate = {
+			option: null,
+			traits: traitsOf(movement, formOf(movement, item.form)!, item.mode, kinds),
+			sections: new Set(),
+			// its share of the block
+			workSeconds: each * load.workSeconds,
+			seconds: each * (load.workSeconds + load.aroundSeconds),
+			sets: 1,
+			load
+		};
+		return { candidate, sets: setsOf(item.dose) };
 	});
-	return {
-		parts,
-		theme: null,
-		rank: null,
-		kept: block,
-		seconds: option.workSeconds[option.usual]! + option.aroundSeconds
-	};
+	return { parts, theme: null, rank: null, kept: block };
 }

@@ -1,7 +1,7 @@
 import type { Position } from '../../movement';
 import type { SectionKind } from '../../plan';
 import type { Draft, Part, Unit } from './draft';
-import type { Matter } from './material';
+import type { Candidate } from './candidates';
 import type { Shelves } from './shelves';
 
 /**
@@ -17,20 +17,25 @@ export interface Scheme {
 	rest: readonly Unit[];
 }
 
-export const alone = (matter: Matter, sets = 1): Unit => ({
-	parts: [{ matter, sets }],
+export const alone = (candidate: Candidate, sets = 1): Unit => ({
+	parts: [{ candidate, sets }],
 	theme: null,
 	rank: null
 });
 
 /** From this demand on a block wants something after it that lets go. */
-export const HEAVY = 3.5;
+const HEAVY = 3.5;
+/** Something that lets go is given so often before another one is. */
+const TIMES_EACH = 3;
+/** A pause to notice comes after so many blocks, and at the end of each episode. */
+const NOTICE_EVERY = 4;
 
-const demandOf = ({ parts }: Unit) => Math.max(...parts.map(({ matter }: Part) => matter.traits.demand));
+const demandOf = ({ parts }: Unit) =>
+	Math.max(...parts.map(({ candidate }: Part) => candidate.traits.demand));
 const isHeavy = (unit: Unit) =>
-	demandOf(unit) >= HEAVY || unit.parts.some(({ sets, matter }) => sets > 1 && matter.traits.strong);
+	demandOf(unit) >= HEAVY || unit.parts.some(({ sets, candidate }) => sets > 1 && candidate.traits.strong);
 const letsGo = ({ parts }: Unit) =>
-	parts.every(({ matter: { traits } }) => traits.reset || (traits.demand <= 1.5 && !traits.sided));
+	parts.every(({ candidate: { traits } }) => traits.reset || (traits.demand <= 1.5 && !traits.sided));
 
 /** The class that a scheme becomes: with what lets go between, and pauses after it. */
 export function draftOf(
@@ -38,14 +43,14 @@ export function draftOf(
 	{ resets }: Shelves,
 	closed: ReadonlySet<SectionKind>
 ): Draft {
-	const given = new Map<Matter, number>();
-	/** What is usual where people are; the next one, when it has been given three times. */
+	const given = new Map<Candidate, number>();
+	/** What is usual where people are; the next one, when it has been given often. */
 	const resetAt = (position: Position): Unit | null => {
 		const all = resets.get(position) ?? [];
-		const matter = all.find((one) => (given.get(one) ?? 0) < 3) ?? all[0];
-		if (!matter) return null;
-		given.set(matter, (given.get(matter) ?? 0) + 1);
-		return alone(matter);
+		const candidate = all.find((one) => (given.get(one) ?? 0) < TIMES_EACH) ?? all[0];
+		if (!candidate) return null;
+		given.set(candidate, (given.get(candidate) ?? 0) + 1);
+		return alone(candidate);
 	};
 	let sinceNotice = 0;
 	/** A run of blocks with what lets go between them, and a pause at its end. */
@@ -59,15 +64,17 @@ export function draftOf(
 			if (letsGo(unit) || (next && letsGo(next)) || !(isHeavy(unit) || last)) continue;
 			// an episode of one light thing goes on
 			if (last && !isHeavy(unit) && units.length < 2) continue;
-			const reset = resetAt(unit.parts.at(-1)!.matter.traits.movement.position);
+			const reset = resetAt(unit.parts.at(-1)!.candidate.traits.movement.position);
 			if (!reset) continue;
-			const notice = last || sinceNotice >= 4;
+			const notice = last || sinceNotice >= NOTICE_EVERY;
 			if (notice) sinceNotice = 0;
 			run.push(notice ? { ...reset, notice } : reset);
 		}
 		return run;
 	};
-	const build = episodes.flatMap(({ units }, i) => eased(units, episodes[i + 1]?.units[0] ?? peak[0]));
+	const build = episodes.flatMap(({ units }, i) =>
+		closed.has('build') ? units : eased(units, episodes[i + 1]?.units[0] ?? peak[0])
+	);
 	const ends = letGo.map((unit, i): Unit =>
 		i === letGo.length - 1 && i > 0 && !unit.kept ? { ...unit, notice: true } : unit
 	);

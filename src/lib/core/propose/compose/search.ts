@@ -1,9 +1,9 @@
 import type { SectionKind } from '../../plan';
 import type { Random } from '../random';
 import { FLOW_ROUNDS, secondsOfUnit, type Part, type Unit } from './draft';
-import { valueOf } from './asked';
+import { valueOf } from './value';
 import type { Task } from './task';
-import type { Matter } from './material';
+import type { Candidate } from './candidates';
 import { alone, draftOf, type Scheme } from './scheme';
 import type { Line, Shelves } from './shelves';
 import { sharesOf } from './story';
@@ -18,11 +18,14 @@ const pick = <T>(list: readonly T[], random: Random): T | undefined => list[rand
 /** How often something strong is begun with in sets. */
 const BEGIN_IN_SETS = 0.4;
 
-const partOf = (matter: Matter, strongSets: boolean, random: Random): Part => ({
-	matter,
-	sets: strongSets && matter.traits.strong && matter.sets > 1 && random() < BEGIN_IN_SETS ? setsOf(matter) : 1
+const partOf = (candidate: Candidate, strongSets: boolean, random: Random): Part => ({
+	candidate,
+	sets:
+		strongSets && candidate.traits.strong && candidate.sets > 1 && random() < BEGIN_IN_SETS
+			? setsOf(candidate)
+			: 1
 });
-const setsOf = ({ sets }: Matter) => Math.min(3, Math.max(2, sets));
+const setsOf = ({ sets }: Candidate) => Math.min(3, Math.max(2, sets));
 
 /** A line of a theme as a block: in the peak in one of its harder forms, elsewhere mostly in the first that is asked of everybody. */
 function unitOf(line: Line, kind: Place['kind'], random: Random): Unit {
@@ -57,7 +60,7 @@ function linesAt(scheme: Scheme, place: Place, shelves: Shelves): readonly Line[
 }
 
 /** What of everything may stand at a place. */
-const anyAt = ({ kind }: Place, { any }: Shelves): readonly Matter[] =>
+const anyAt = ({ kind }: Place, { any }: Shelves): readonly Candidate[] =>
 	kind === 'wake' ? any.warm : kind === 'letGo' ? any.release : kind === 'peak' ? any.peak : any.build;
 
 /** A rough class: of each theme what is near the beginning, the middle and the end of its list. */
@@ -83,8 +86,8 @@ export function begin(task: Task, shelves: Shelves, random: Random): Scheme {
 		closed.has(kind) ? units[kind] : [...units[kind], ...more()];
 	const one = (kind: 'settle' | 'rest') =>
 		into(kind, () => {
-			const matter = units[kind].length ? undefined : pick(shelves.any[kind], random);
-			return matter ? [alone(matter)] : [];
+			const candidate = units[kind].length ? undefined : pick(shelves.any[kind], random);
+			return candidate ? [alone(candidate)] : [];
 		});
 	const own = (lines: readonly Line[]) => {
 		const themed = lines.filter(({ theme }) => theme !== null);
@@ -109,8 +112,8 @@ const mustOf = ({ wishes: { must = [], toward } }: Task): readonly string[] =>
 	toward ? [...must, toward] : must;
 
 /** Something as a block of a place. */
-const of = (matter: Matter, place: Place, scheme: Scheme): Unit => ({
-	...alone(matter),
+const asUnit = (candidate: Candidate, place: Place, scheme: Scheme): Unit => ({
+	...alone(candidate),
 	theme: place.kind === 'episode' ? scheme.episodes[place.at]!.theme : null
 });
 
@@ -127,12 +130,12 @@ function withWanted(scheme: Scheme, task: Task, shelves: Shelves, random: Random
 			{ kind: 'letGo' }
 		];
 		for (const place of places.filter(({ kind }) => !closed.has(SECTION_OF[kind]))) {
-			const matter = pick(
+			const candidate = pick(
 				anyAt(place, shelves).filter(({ traits }) => traits.movement.slug === slug),
 				random
 			);
-			if (!matter) continue;
-			now = withUnits(now, place, [...unitsAt(now, place), of(matter, place, now)]);
+			if (!candidate) continue;
+			now = withUnits(now, place, [...unitsAt(now, place), asUnit(candidate, place, now)]);
 			break;
 		}
 	}
@@ -164,20 +167,23 @@ function changedAt(
 	const { like } = task.wishes;
 	const must = mustOf(task);
 	const isAnythingAsked = must.length > 0 || like !== undefined;
-	const roll = random();
 	// what stands there already only changes places
-	if (unit?.kept && (roll < 0.2 || (roll >= 0.36 && roll < 0.48) || (roll >= 0.58 && roll < 0.8)))
-		return null;
-	if (roll < 0.2) return unit ? replaced() : inserted();
-	if (roll < 0.36) return inserted();
-	if (roll < 0.48) return unit ? withUnits(scheme, place, units.toSpliced(u, 1)) : null;
-	if (roll < 0.58) return swapped();
-	if (roll < 0.72) return unit ? otherForm(unit) : null;
-	if (roll < 0.8) return unit ? otherSets(unit) : null;
-	if (roll < 0.88) return comingBack();
-	if (roll < 0.94) return related();
-	if (roll < 0.97) return otherEnds();
-	return episodesSwapped();
+	const own = unit && !unit.kept ? unit : null;
+	const moves: readonly [share: number, make: () => Scheme | null][] = [
+		[20, () => (own ? replaced() : unit ? null : inserted())],
+		[16, inserted],
+		[12, () => own && withUnits(scheme, place, units.toSpliced(u, 1))],
+		[10, swapped],
+		[14, () => own && otherForm(own)],
+		[8, () => own && otherSets(own)],
+		[8, comingBack],
+		[6, related],
+		[3, otherEnds],
+		[3, episodesSwapped]
+	];
+	let left = random() * moves.reduce((sum, [share]) => sum + share, 0);
+	const drawn = moves.find(([share]) => (left -= share) < 0);
+	return drawn ? drawn[1]() : null;
 
 	function replaced(): Scheme | null {
 		const line = pick(linesAt(scheme, place, shelves), random);
@@ -187,11 +193,11 @@ function changedAt(
 		if (isAnythingAsked && random() < 0.25) {
 			const asked = must.length && (!like || random() < 0.5) ? must : (like?.movements ?? must);
 			const slug = pick(asked, random);
-			const matter = pick(
+			const candidate = pick(
 				anyAt(place, shelves).filter(({ traits }) => traits.movement.slug === slug),
 				random
 			);
-			if (matter) return put(of(matter, place, scheme));
+			if (candidate) return put(asUnit(candidate, place, scheme));
 		}
 		const line = pick(linesAt(scheme, place, shelves), random);
 		return line ? put(unitOf(line, place.kind, random)) : null;
@@ -218,25 +224,25 @@ function changedAt(
 	/** One part in another of the forms that its line has. */
 	function otherForm(one: Unit): Scheme | null {
 		const p = random.below(one.parts.length);
-		const { matter } = one.parts[p]!;
+		const { candidate } = one.parts[p]!;
 		const forms = anyAt(place, shelves).filter(
-			({ traits }) => traits.kind === matter.traits.kind && traits.mode === matter.traits.mode
+			({ traits }) => traits.kind === candidate.traits.kind && traits.mode === candidate.traits.mode
 		);
 		const other = pick(forms, random);
-		if (!other || other === matter) return null;
+		if (!other || other === candidate) return null;
 		return withUnits(
 			scheme,
 			place,
-			units.with(u, withPart(one, p, { matter: other, sets: one.parts[p]!.sets }))
+			units.with(u, withPart(one, p, { candidate: other, sets: one.parts[p]!.sets }))
 		);
 	}
 	function otherSets(one: Unit): Scheme | null {
-		const { matter, sets } = one.parts[0]!;
-		if (one.parts.length > 1 || !matter.traits.strong || place.kind === 'wake') return null;
+		const { candidate, sets } = one.parts[0]!;
+		if (one.parts.length > 1 || !candidate.traits.strong || place.kind === 'wake') return null;
 		return withUnits(
 			scheme,
 			place,
-			units.with(u, withPart(one, 0, { matter, sets: sets > 1 ? 1 : setsOf(matter) }))
+			units.with(u, withPart(one, 0, { candidate, sets: sets > 1 ? 1 : setsOf(candidate) }))
 		);
 	}
 	/** Something from before comes again, a form further on or held where it moved. */
@@ -245,39 +251,39 @@ function changedAt(
 		// in the build it stays with its theme
 		const own = place.kind === 'episode' ? scheme.episodes[place.at]!.theme : null;
 		const before = [...scheme.wake, ...scheme.episodes.flatMap((e) => e.units)].filter(
-			({ theme, parts }) => (own === null || theme === own) && !parts[0]!.matter.traits.reset
+			({ theme, parts }) => (own === null || theme === own) && !parts[0]!.candidate.traits.reset
 		);
 		const again = pick(
-			before.flatMap(({ parts, theme }) => parts.map(({ matter }) => ({ matter, theme }))),
+			before.flatMap(({ parts, theme }) => parts.map(({ candidate }) => ({ candidate, theme }))),
 			random
 		);
 		if (!again) return null;
-		const { kind, demand, rank } = again.matter.traits;
+		const { kind, demand, rank } = again.candidate.traits;
 		const further = anyAt(place, shelves).filter(
 			({ traits }) => traits.kind === kind && (traits.demand > demand || traits.rank > rank) && !traits.rest
 		);
-		const matter = pick(further, random);
-		if (!matter) return null;
-		const one: Unit = { parts: [partOf(matter, true, random)], theme: again.theme, rank: null };
+		const candidate = pick(further, random);
+		if (!candidate) return null;
+		const one: Unit = { parts: [partOf(candidate, true, random)], theme: again.theme, rank: null };
 		return withUnits(scheme, place, units.toSpliced(random.below(units.length + 1), 0, one));
 	}
 	/** Something that does about the same takes the place of one thing. */
 	function related(): Scheme | null {
 		if (!unit || unit.parts.length > 1 || unit.kept) return null;
-		const { traits } = unit.parts[0]!.matter;
+		const { traits } = unit.parts[0]!.candidate;
 		const near = anyAt(place, shelves).filter(
 			(m) => m.traits.kind !== traits.kind && task.kinds.isRelated(m.traits.kind, traits.kind)
 		);
-		const matter = pick(near, random);
-		return matter
-			? withUnits(scheme, place, units.with(u, { ...alone(matter), theme: unit.theme, rank: null }))
+		const candidate = pick(near, random);
+		return candidate
+			? withUnits(scheme, place, units.with(u, { ...alone(candidate), theme: unit.theme, rank: null }))
 			: null;
 	}
 	function otherEnds(): Scheme | null {
 		const kind = random() < 0.5 ? 'settle' : 'rest';
 		if (task.keep.closed.has(kind) || task.keep.units[kind].length) return null;
-		const matter = pick(shelves.any[kind], random);
-		return matter ? { ...scheme, [kind]: [alone(matter)] } : null;
+		const candidate = pick(shelves.any[kind], random);
+		return candidate ? { ...scheme, [kind]: [alone(candidate)] } : null;
 	}
 	function episodesSwapped(): Scheme | null {
 		const { episodes } = scheme;

@@ -1,13 +1,13 @@
-import type { Position } from '../../movement';
+import type { Mode, Position } from '../../movement';
 import type { SectionKind } from '../../plan';
-import type { Matter } from './material';
-import { ANY_LET_GO, ANY_WAKE, THEMES, type Theme } from './themes';
+import type { Candidate } from './candidates';
+import { ANY_LET_GO, ANY_WAKE, readLine, THEMES, type Theme } from './themes';
 
 /** A line of a theme with what may be given for each of its parts, the easier form first. */
 export interface Line {
 	theme: number | null;
 	rank: number;
-	parts: readonly (readonly Matter[])[];
+	parts: readonly (readonly Candidate[])[];
 	flow: boolean;
 }
 
@@ -19,12 +19,11 @@ export interface Shelves {
 	peak: readonly Line[];
 	letGo: readonly Line[];
 	/** By part of the class: everything that may stand there. */
-	any: Record<SectionKind, readonly Matter[]>;
+	any: Record<SectionKind, readonly Candidate[]>;
 	/** What lets go between heavy blocks, by where people are. */
-	resets: ReadonlyMap<Position, readonly Matter[]>;
+	resets: ReadonlyMap<Position, readonly Candidate[]>;
 }
 
-const BETWEEN_PARTS = / > | \| /;
 /** Intensity up to which something builds up; what asks for more is for the peak. */
 const BUILD_INTENSITY = 3;
 
@@ -42,55 +41,52 @@ const RESETS: Record<Position, readonly string[]> = {
 
 /** The material sorted by its slug and mode; the forms of one thing rise in what they ask. */
 class Store {
-	private readonly bySlug = new Map<string, Matter[]>();
+	private readonly bySlug = new Map<string, Candidate[]>();
 
-	constructor(matters: readonly Matter[]) {
-		for (const matter of matters) {
-			const { slug } = matter.traits.movement;
+	constructor(candidates: readonly Candidate[]) {
+		for (const candidate of candidates) {
+			const { slug } = candidate.traits.movement;
 			const known = this.bySlug.get(slug);
-			if (known) known.push(matter);
-			else this.bySlug.set(slug, [matter]);
+			if (known) known.push(candidate);
+			else this.bySlug.set(slug, [candidate]);
 		}
 		for (const list of this.bySlug.values()) list.sort((a, b) => a.traits.demand - b.traits.demand);
 	}
 
-	/** What a part of a line may be: "low-lunge in dynamic". */
-	find(words: string, may: (matter: Matter) => boolean): Matter[] {
-		const [slug, mode] = words.split(' in ');
-		const all = this.bySlug.get(slug!) ?? [];
-		return all.filter((matter) => (!mode || matter.traits.mode === mode) && may(matter));
+	/** What a part of a line may be, the easier first. */
+	find({ slug, mode }: { slug: string; mode?: Mode }, may: (candidate: Candidate) => boolean): Candidate[] {
+		const all = this.bySlug.get(slug) ?? [];
+		return all.filter((candidate) => (!mode || candidate.traits.mode === mode) && may(candidate));
 	}
 }
 
 /** Themes that have enough for these people to be what a class is about. */
-export const possibleThemes = (matters: readonly Matter[]): Theme[] =>
+export const possibleThemes = (candidates: readonly Candidate[]): Theme[] =>
 	THEMES.filter((theme) => {
-		const { build, peak } = shelvesOf([theme], matters);
+		const { build, peak } = shelvesOf([theme], candidates);
 		return build[0]!.length >= 3 && peak.length >= 1;
 	});
 
 /** What the themes of a story have for these people. */
 export function shelvesOf(
 	themes: readonly Theme[],
-	matters: readonly Matter[],
+	candidates: readonly Candidate[],
 	/** What a group has met, where little else is wanted: everything but build and peak is of it as far as it reaches. */
 	known: ReadonlySet<string> | null = null
 ): Shelves {
-	const store = new Store(matters);
+	const store = new Store(candidates);
 	const lines = (
 		list: readonly string[],
 		theme: number | null,
-		may: (matter: Matter, many: boolean) => boolean
+		may: (candidate: Candidate, many: boolean) => boolean
 	): Line[] =>
 		list.flatMap((line, rank): Line[] => {
-			const words = line.split(BETWEEN_PARTS);
-			const parts = words.map((part) => store.find(part, (matter) => may(matter, words.length > 1)));
-			return parts.every((forms) => forms.length > 0)
-				? [{ theme, rank, parts, flow: line.includes(' | ') }]
-				: [];
+			const { parts: named, flow } = readLine(line);
+			const parts = named.map((part) => store.find(part, (candidate) => may(candidate, named.length > 1)));
+			return parts.every((forms) => forms.length > 0) ? [{ theme, rank, parts, flow }] : [];
 		});
-	const isMet = ({ traits }: Matter) => known?.has(traits.movement.slug) ?? true;
-	const metFirst = (list: readonly Matter[]): readonly Matter[] => {
+	const isMet = ({ traits }: Candidate) => known?.has(traits.movement.slug) ?? true;
+	const metFirst = (list: readonly Candidate[]): readonly Candidate[] => {
 		const met = list.filter(isMet);
 		return met.length ? met : list;
 	};
@@ -98,12 +94,12 @@ export function shelvesOf(
 		const met = list.filter(({ parts }) => parts.every((forms) => forms.some(isMet)));
 		return met.length ? met : list;
 	};
-	const into = (kind: SectionKind) => (matter: Matter) => matter.sections.has(kind);
-	const builds = ({ traits }: Matter, many: boolean) =>
+	const into = (kind: SectionKind) => (candidate: Candidate) => candidate.sections.has(kind);
+	const builds = ({ traits }: Candidate, many: boolean) =>
 		traits.form.intensity <= BUILD_INTENSITY && (many || !traits.rest || traits.reset);
-	const peaks = ({ traits, sections }: Matter, many: boolean) =>
+	const peaks = ({ traits, sections }: Candidate, many: boolean) =>
 		sections.has('peak') || many || traits.strong;
-	const each = (key: 'wake' | 'peak' | 'letGo', may: (matter: Matter, many: boolean) => boolean) =>
+	const each = (key: 'wake' | 'peak' | 'letGo', may: (candidate: Candidate, many: boolean) => boolean) =>
 		themes.flatMap((theme, t) => lines(theme[key], t, may));
 	return {
 		wake: metLines([...each('wake', into('warm')), ...lines(ANY_WAKE, null, into('warm'))]),
@@ -111,17 +107,17 @@ export function shelvesOf(
 		peak: each('peak', peaks),
 		letGo: metLines([...each('letGo', into('release')), ...lines(ANY_LET_GO, null, into('release'))]),
 		any: {
-			settle: metFirst(matters.filter(into('settle'))),
-			warm: metFirst(matters.filter(into('warm'))),
-			build: matters.filter(into('build')),
-			peak: matters.filter(into('peak')),
-			release: metFirst(matters.filter(into('release'))),
-			rest: metFirst(matters.filter(into('rest')))
+			settle: metFirst(candidates.filter(into('settle'))),
+			warm: metFirst(candidates.filter(into('warm'))),
+			build: candidates.filter(into('build')),
+			peak: candidates.filter(into('peak')),
+			release: metFirst(candidates.filter(into('release'))),
+			rest: metFirst(candidates.filter(into('rest')))
 		},
 		resets: new Map(
 			(Object.entries(RESETS) as [Position, readonly string[]][]).map(([position, slugs]) => [
 				position,
-				metFirst(slugs.flatMap((slug) => store.find(slug, ({ traits }) => traits.reset).slice(0, 1)))
+				metFirst(slugs.flatMap((slug) => store.find({ slug }, ({ traits }) => traits.reset).slice(0, 1)))
 			])
 		)
 	};

@@ -4,8 +4,8 @@ import type { Purpose } from '../../movement';
 import { SECTION_KINDS, type SectionKind } from '../../plan';
 import type { TeachingStyle } from '../../style';
 import type { Random } from '../random';
-import { endsUpright } from './material';
-import type { Theme } from './themes';
+import { endsUpright } from '../roles';
+import { readLine, type Theme } from './themes';
 
 /** What a class is about: one to three themes, the first above all. */
 export interface Story {
@@ -23,12 +23,13 @@ const USUAL: readonly (readonly Purpose[])[] = [
 	['single-leg strength', 'turning both ways', 'turned-out squat']
 ];
 
-/** Classes shorter than so many minutes have so many themes. Common practice, no source. */
-const THEMES_UNDER_MINUTES = [22, 40] as const;
+/** From so many minutes on a class has one theme more. Common practice, no source. */
+const ONE_THEME_MORE_FROM_MINUTES = [22, 40] as const;
 const themesIn = (lengthSeconds: number): number =>
-	1 + THEMES_UNDER_MINUTES.filter((minutes) => lengthSeconds >= 60 * minutes).length;
+	1 + ONE_THEME_MORE_FROM_MINUTES.filter((minutes) => lengthSeconds >= 60 * minutes).length;
 
-export interface Telling {
+/** What a story is chosen by. */
+export interface StoryRequest {
 	group: Group;
 	/** Counts the classes: each begins with another purpose of the group. */
 	number: number;
@@ -39,74 +40,97 @@ export interface Telling {
 	flowing: boolean;
 	lengthSeconds: number;
 	/** Themes that other classes begin with. */
-	told: ReadonlySet<Theme>;
+	taken: ReadonlySet<Theme>;
 	/** Movements that are in it already, or are asked for: a theme that has them suits. */
 	about: ReadonlySet<string>;
 	/** Directions that are wanted more. */
 	more: readonly Direction[];
 }
 
+/** Points by which themes are chosen. Common practice, no source. */
+const CHOICE = {
+	/** For its first purpose, and for each further one, where the group wants it. */
+	firstPurpose: 1.5,
+	purpose: 0.7,
+	/** So much of these for a purpose that is served already. */
+	served: -0.5,
+	/** So many times these for the purpose that this class begins with. */
+	begins: 3,
+	/** For the first that turns the legs in and out. */
+	turns: 1.5,
+	/** For each direction that is wanted and that no other theme gives. */
+	gives: 1.2,
+	/** For each line with something that is asked for, and at most. */
+	asked: 1.5,
+	mostAsked: 6,
+	/** For one made for how this teacher teaches; for flows where nobody flows. */
+	ofTheStyle: 6,
+	notOfTheStyle: -1,
+	/** For what another class begins with. */
+	taken: -4,
+	/** Chance decides between what is about as good. */
+	chance: 0.8
+} as const;
+
 /**
- * The story of each of several classes for a group: each begins with another of its purposes, and goes on with themes that
- * serve what is not served yet.
+ * The story of a class for a group: it begins with one of its purposes, and goes on with themes that serve what is not
+ * served yet.
  */
-export function storyOf(
-	{ group, number, themes, style, flowing, lengthSeconds, told, about, more }: Telling,
-	random: Random
-): Story {
+export function storyOf(request: StoryRequest, random: Random): Story {
+	const { group, number, style, lengthSeconds } = request;
 	const wanted = group.purposes.length ? group.purposes : USUAL[number % USUAL.length]!;
-	const quiet = style.holding === 'quiet';
+	// the purpose of this class, then the others as the group has them
+	const begin = number % wanted.length;
+	const inTurn = [...wanted.slice(begin), ...wanted.slice(0, begin)];
 	const gentle =
 		group.preset === 'beginners' || group.preset === 'desk workers' || group.moment === 'lunch hour';
-	const fitting = themes.filter((theme) => !(theme.steep && gentle) && (quiet || !theme.quiet));
+	const left = request.themes.filter(
+		({ steep, quiet }) => !(steep && gentle) && (style.holding === 'quiet' || !quiet)
+	);
 	const chosen: Theme[] = [];
-	const served = new Set<Purpose>();
-	const begin = number % wanted.length;
-	while (chosen.length < Math.min(themesIn(lengthSeconds), fitting.length)) {
-		let best: { theme: Theme; points: number } | null = null;
-		for (const theme of fitting) {
-			if (chosen.includes(theme)) continue;
-			// what comes first in the list of a group matters more, and the purpose of this class most
-			const points = theme.purposes.reduce((sum, purpose, i) => {
-				const at = wanted.indexOf(purpose);
-				if (at < 0) return sum;
-				const turn = (at - begin + wanted.length) % wanted.length;
-				const weight = (served.has(purpose) ? -0.5 : 1) * (i === 0 ? 1.5 : 0.7);
-				return sum + weight * (chosen.length === 0 && turn === 0 ? 3 : 1);
-			}, 0);
-			const turns = chosen.length > 0 && !turned(chosen) && TURNS.has(theme.purposes[0]!) ? 1.5 : 0;
-			const kept = (quiet && theme.quiet) || (flowing && flows(theme)) ? 6 : flows(theme) ? -1 : 0;
-			const asked = ASKED_FOR * [...theme.build, ...theme.peak].filter((line) => has(line, about)).length;
-			const given = chosen.flatMap(({ purposes }) => purposes);
-			const lacking = more.filter((d) => !GIVES[d].some((purpose) => given.includes(purpose)));
-			const gives =
-				GIVEN_MORE * lacking.filter((d) => theme.purposes.some((p) => GIVES[d].includes(p))).length;
-			const all =
-				points +
-				turns +
-				gives +
-				kept +
-				Math.min(MOST_ASKED, asked) +
-				0.8 * random() -
-				(chosen.length === 0 && told.has(theme) ? 4 : 0);
-			if (!best || all > best.points) best = { theme, points: all };
-		}
-		if (!best) break;
-		chosen.push(best.theme);
-		for (const purpose of best.theme.purposes) served.add(purpose);
+	while (chosen.length < themesIn(lengthSeconds) && left.length) {
+		const points = left.map((theme) => pointsOf(theme, chosen, inTurn, request) + CHOICE.chance * random());
+		const [best] = left.splice(points.indexOf(Math.max(...points)), 1);
+		chosen.push(best!);
 	}
 	return { themes: chosen, words: chosen.map(({ about }) => about).join(', then ') };
 }
 
-/** Points of a theme for each of its lines that has something asked for, and the most of them. */
-const ASKED_FOR = 1.5;
-const MOST_ASKED = 6;
-const has = (line: string, slugs: ReadonlySet<string>): boolean =>
-	line.split(/ > | \| /).some((part) => slugs.has(part.split(' in ')[0]!));
+/** How well a theme goes on from those that are chosen. */
+function pointsOf(
+	theme: Theme,
+	chosen: readonly Theme[],
+	inTurn: readonly Purpose[],
+	{ style, flowing, taken, about, more }: StoryRequest
+): number {
+	const isFirst = chosen.length === 0;
+	const served = new Set(chosen.flatMap(({ purposes }) => purposes));
+	let points = 0;
+	for (const [i, purpose] of theme.purposes.entries()) {
+		const turn = inTurn.indexOf(purpose);
+		if (turn < 0) continue;
+		const own = i === 0 ? CHOICE.firstPurpose : CHOICE.purpose;
+		points += own * (served.has(purpose) ? CHOICE.served : 1) * (isFirst && turn === 0 ? CHOICE.begins : 1);
+	}
+	if (!isFirst && TURNS.has(theme.purposes[0]!) && ![...served].some((p) => TURNS.has(p)))
+		points += CHOICE.turns;
+	for (const direction of more)
+		if (
+			!GIVES[direction].some((p) => served.has(p)) &&
+			GIVES[direction].some((p) => theme.purposes.includes(p))
+		)
+			points += CHOICE.gives;
+	const flows = theme.build.some((line) => readLine(line).flow);
+	if ((style.holding === 'quiet' && theme.quiet) || (flowing && flows)) points += CHOICE.ofTheStyle;
+	else if (flows) points += CHOICE.notOfTheStyle;
+	const asked = [...theme.build, ...theme.peak].filter((line) =>
+		readLine(line).parts.some(({ slug }) => about.has(slug))
+	);
+	points += Math.min(CHOICE.mostAsked, CHOICE.asked * asked.length);
+	return points + (isFirst && taken.has(theme) ? CHOICE.taken : 0);
+}
 
-const flows = ({ build }: Theme): boolean => build.some((line) => line.includes(' | '));
-
-/** Purposes of which the shapes give a direction, and points of a theme for each one that is wanted. */
+/** Purposes of which the shapes give a direction. */
 const GIVES: Record<Direction, readonly Purpose[]> = {
 	flexion: ['deep flexion', 'high step', 'sit on the heels'],
 	extension: ['hip extension under the trunk', 'push-off'],
@@ -115,12 +139,8 @@ const GIVES: Record<Direction, readonly Purpose[]> = {
 	externalRotation: ['turned-out squat', 'floor sitting'],
 	internalRotation: ['dropped knee', 'turning both ways']
 };
-const GIVEN_MORE = 1.2;
-
+/** Purposes that turn the legs in and out: a class wants both. */
 const TURNS: ReadonlySet<Purpose> = new Set(['turning both ways', 'dropped knee']);
-/** Whether one of the themes turns the legs in and out: a class wants both. */
-const turned = (themes: readonly Theme[]): boolean =>
-	themes.some(({ purposes }) => purposes.some((purpose) => TURNS.has(purpose)));
 
 /** How much of a class each part takes, of all that is not said. Common practice, no source. */
 const USUAL_SHARES: Record<SectionKind, number> = {

@@ -30,7 +30,7 @@ export interface Task {
 }
 
 /** Points, of the same size as those of the model, for what a class asks for besides being one. */
-export const ASKED = {
+export const LOSS = {
 	/** Per tenth of the class too long or too short. */
 	length: 6,
 	/** Per tenth of the class by which a part is away from its usual share. */
@@ -106,5 +106,5 @@ export const WARM = SECTION_KINDS.indexOf('warm');
 export const BUILD = SECTION_KINDS.indexOf('build');
 export const PEAK = SECTION_KINDS.indexOf('peak');
 export const RELEASE = SECTION_KINDS.indexOf('release');
-export const isStrong = ({ matter }: Part) => matter.traits.strong;
+export const isStrong = ({ candidate }: Part) => candidate.traits.strong;
 export const partsOf = (units: Draft[number]): Part[] => units.flatMap(({ parts }) => parts);

@@ -1,5 +1,5 @@
 import type { Leg } from '../../anatomy';
-import type { Purpose } from '../../movement';
+import { setRestOf, type Purpose } from '../../movement';
 import {
 	itemsOf,
 	nextId,
@@ -12,14 +12,25 @@ import {
 import { nearest } from '../nearest';
 import { withAmount } from '../options';
 import type { Wishes } from '../types';
+import type { Candidate } from './candidates';
 import { NOTICE_SECONDS, type Draft, type Part, type Unit } from './draft';
 import type { Keep } from './kept';
 import type { Story } from './story';
 
 /** Seconds of words. */
-export const WORDS = { begin: 40, on: 15, end: 20 } as const;
+const WORDS = { begin: 40, on: 15, end: 20 } as const;
 /** From this length on there is something to say on the way too. */
-export const LONG_SECONDS = 1200;
+const LONG_SECONDS = 1200;
+
+/** Seconds of the words that are put into a class, besides those that are there already. */
+export function wordSeconds({ lengthSeconds }: ClassPlan, keep: Keep, themes: number): number {
+	const says = (kind: SectionKind) =>
+		!keep.closed.has(kind) && !keep.fixed.some((own) => own.kind === kind && own.block.kind === 'talk');
+	const onTheWay = lengthSeconds < LONG_SECONDS ? 0 : (says('build') ? themes : 0) + Number(says('peak'));
+	return Number(says('settle')) * WORDS.begin + onTheWay * WORDS.on + Number(says('rest')) * WORDS.end;
+}
+
+const LAST_WORDS = 'What is different now, left and right';
 
 /** One line that a teacher might say before each purpose. */
 const CUE: Record<Purpose, string> = {
@@ -54,21 +65,21 @@ export function written(
 	base: ClassPlan,
 	draft: Draft,
 	story: Story,
-	{ lead, keep, wishes: { lastWords, before } }: { lead: Leg; keep: Keep; wishes: Wishes }
+	{ lead, keep, wishes: { nextTime, before } }: { lead: Leg; keep: Keep; wishes: Wishes }
 ): ClassPlan {
 	let used = 0;
 	const id = () => nextId(base, used++);
-	const itemOf = ({ matter, sets }: Part): Item => {
-		const { option } = matter;
-		const item = withAmount(option.item!, id(), amountOf(matter), lead);
-		const rest = matter.traits.movement.sets?.restSeconds ?? 15;
-		return sets > 1 ? { ...item, dose: { ...item.dose, sets, restSeconds: rest } } : item;
+	const itemOf = ({ candidate, sets }: Part): Item => {
+		const item = withAmount(candidate.option!.item, id(), amountOf(candidate), lead);
+		if (sets === 1) return item;
+		return { ...item, dose: { ...item.dose, sets, restSeconds: setRestOf(candidate.traits.movement) } };
 	};
 	/** The usual amount; what came last time in the same way is not given less of. */
-	const amountOf = ({ option, traits }: Part['matter']): number => {
-		const usual = option.amounts[option.usual]!;
+	const amountOf = ({ option, traits }: Candidate): number => {
+		const { amounts, usual: at } = option!;
+		const usual = amounts[at]!;
 		const last = lastTime.get(`${traits.movement.slug} ${traits.form.id} ${traits.mode}`) ?? 0;
-		return last > usual ? option.amounts[nearest(option.amounts, last)]! : usual;
+		return last > usual ? amounts[nearest(amounts, last)]! : usual;
 	};
 	const lastTime = new Map<string, number>();
 	for (const { movement, form, mode, dose } of before ? itemsOf(before) : []) {
@@ -123,7 +134,7 @@ export function written(
 		...(long
 			? { peak: () => say(`All of it together: ${story.themes[0]?.about ?? 'slowly'}`, WORDS.on) }
 			: {}),
-		rest: () => say(lastWords ?? 'What is different now, left and right', WORDS.end)
+		rest: () => say(nextTime ? `${LAST_WORDS}; next time: ${nextTime}` : LAST_WORDS, WORDS.end)
 	};
 	return {
 		...base,

@@ -7,14 +7,14 @@ import {
 	type HipAngles,
 	type LegAction
 } from '../../anatomy';
-import type { Movement } from '../../movement';
+import { memoize, type Movement } from '../../movement';
 import { FAMILY_LIKENESS, FAR_APART_DEG, FARTHEST_LINK_DEG, LIKE, MUSCLE_WEIGHT } from './amounts';
 
 const legsOf = ({ action }: Movement): [LegAction, LegAction] =>
 	isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
 
 /** What a movement does, as numbers: directions of both legs, tissues that lengthen, muscles that work. */
-function vectorOf(movement: Movement): number[] {
+const vectorOf = memoize((movement: Movement): number[] => {
 	const legs = legsOf(movement);
 	const inDirection = DIRECTIONS.map((d) => {
 		const shares = legs.map(
@@ -25,34 +25,15 @@ function vectorOf(movement: Movement): number[] {
 	const lengthens = TISSUES.map((t) => Number(legs.some((leg) => leg.lengthens.includes(t))));
 	const works = MUSCLE_GROUPS.map((g) => (legs.some((leg) => leg.works.includes(g)) ? MUSCLE_WEIGHT : 0));
 	return [...inDirection, ...lengthens, ...works];
-}
-
-const vectors = new WeakMap<Movement, number[]>();
-function knownVector(movement: Movement): number[] {
-	let known = vectors.get(movement);
-	if (!known) vectors.set(movement, (known = vectorOf(movement)));
-	return known;
-}
-
-/** Something that is worked out once for each pair of movements while they live. */
-function ofPairs(work: (a: Movement, b: Movement) => number): (a: Movement, b: Movement) => number {
-	const known = new WeakMap<Movement, WeakMap<Movement, number>>();
-	return (a, b) => {
-		let ofA = known.get(a);
-		if (!ofA) known.set(a, (ofA = new WeakMap()));
-		let value = ofA.get(b);
-		if (value === undefined) ofA.set(b, (value = work(a, b)));
-		return value;
-	};
-}
+});
 
 /**
  * How far two movements do the same to a hip, 0 to 1: the cosine of what they do. Position, kit and time do not count;
  * two of one family are alike, and each is alike to itself.
  */
-export const alike = ofPairs((a, b) => {
+export const alike = memoize((a: Movement, b: Movement): number => {
 	if (a.slug === b.slug) return 1;
-	const [va, vb] = [knownVector(a), knownVector(b)];
+	const [va, vb] = [vectorOf(a), vectorOf(b)];
 	let [dot, aa, bb] = [0, 0, 0];
 	for (const [i, x] of va.entries()) {
 		const y = vb[i]!;
@@ -77,7 +58,7 @@ const endOf = (leg: LegAction) => signed(leg.positions.at(-1)!, leg.kneeDeg.at(-
 const startOf = (leg: LegAction) => signed(leg.positions[0]!, leg.kneeDeg[0]!);
 
 /** Degrees between how one movement ends and how the next begins: mean of the legs, whichever of them leads. */
-export const degreesApart = ofPairs((a, b) => {
+export const degreesApart = memoize((a: Movement, b: Movement): number => {
 	const [al, at] = legsOf(a).map(endOf) as [number[], number[]];
 	const [bl, bt] = legsOf(b).map(startOf) as [number[], number[]];
 	return Math.min(apart(al, bl) + apart(at, bt), apart(al, bt) + apart(at, bl)) / 2;

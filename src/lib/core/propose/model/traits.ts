@@ -1,6 +1,6 @@
 import { DIRECTIONS, directionShares, isSymmetrical, MUSCLE_GROUPS, TISSUES } from '../../anatomy';
 import { actionOf, WORKING_MODES, type Form, type Mode, type Movement } from '../../movement';
-import { STRENGTH_FROM_EFFORT } from '../../rules';
+import { countsAsStrength, isReset } from '../../rules';
 import { alike, canLink, levelOf } from './alike';
 import { LIKE } from './amounts';
 
@@ -69,7 +69,8 @@ export interface Traits {
 	kit: readonly string[];
 }
 
-const RANK: Record<Mode, number> = {
+/** How late a mode comes in a class: moving, then held by oneself, then left to weight, then resting. */
+export const MODE_RANK: Record<Mode, number> = {
 	dynamic: 0,
 	active: 1,
 	isometric: 1,
@@ -97,11 +98,11 @@ export function traitsOf(movement: Movement, form: Form, mode: Mode, kinds: Kind
 		kind: kinds.numberOf(movement),
 		sided: !isSymmetrical(movement.action),
 		demand: demandOf(form, mode),
-		rank: RANK[mode],
+		rank: MODE_RANK[mode],
 		level: levelOf(movement),
 		rest: mode === 'rest',
-		strong: form.effort >= STRENGTH_FROM_EFFORT && works,
-		reset: movement.purposes.includes('reset'),
+		strong: countsAsStrength(form.effort, mode),
+		reset: isReset(movement),
 		directions: DIRECTIONS.map((d) => shares.reduce((sum, share) => sum + share[d], 0)),
 		parts: [
 			...TISSUES.flatMap((t, i) => (legs.some((leg) => leg.lengthens.includes(t)) ? [i] : [])),

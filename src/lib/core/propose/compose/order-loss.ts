@@ -2,8 +2,8 @@ import { DIRECTIONS, type Direction } from '../../anatomy';
 import type { Group } from '../../group';
 import type { Kinds, Step } from '../model';
 import type { Draft } from './draft';
-import { endsUpright } from './material';
-import { ASKED, BUILD, isStrong, partsOf, PEAK, RELEASE, WARM, type Task } from './task';
+import { endsUpright } from '../roles';
+import { LOSS, BUILD, isStrong, partsOf, PEAK, RELEASE, WARM, type Task } from './task';
 
 /** So many things lead up to a peak, the last of them within so much of the class. Common practice, no source. */
 const LEADING = 2;
@@ -32,20 +32,20 @@ export function orderLoss(draft: Draft, steps: readonly Step[], task: Task): num
 		if (section === 'peak') inPeak = Math.max(inPeak, traits.demand);
 		else if (section !== 'release') before = Math.max(before, traits.demand);
 	return (
-		ASKED.ways * Math.max(0, ways - FAR_WAYS) +
-		ASKED.again * again +
-		ASKED.sameSpot * variety * sameSpots(draft) +
-		ASKED.filler * variety * fillers(steps) +
-		ASKED.warm * coldStart(draft) +
-		ASKED.peakItems * Math.max(0, 2 - draft[PEAK]!.flatMap(({ parts }) => parts).filter(isStrong).length) +
-		ASKED.peak * loosePeak(draft) +
-		ASKED.demand * (Math.max(0, task.mostDemand - inPeak) + Math.max(0, before - inPeak)) +
-		ASKED.release * working(draft, task.group) +
+		LOSS.ways * Math.max(0, ways - FAR_WAYS) +
+		LOSS.again * again +
+		LOSS.sameSpot * variety * sameSpots(draft) +
+		LOSS.filler * variety * fillers(steps) +
+		LOSS.warm * coldStart(draft) +
+		LOSS.peakItems * Math.max(0, 2 - draft[PEAK]!.flatMap(({ parts }) => parts).filter(isStrong).length) +
+		LOSS.peak * loosePeak(draft) +
+		LOSS.demand * (Math.max(0, task.mostDemand - inPeak) + Math.max(0, before - inPeak)) +
+		LOSS.release * working(draft, task.group) +
 		directionLoss(draft, task) +
-		ASKED.ledUp * (LEADING - ledUp(steps, task.kinds)) +
-		ASKED.arriving *
+		LOSS.ledUp * (LEADING - ledUp(steps, task.kinds)) +
+		LOSS.arriving *
 			Number(
-				draft[WARM]![0]?.parts.some(({ matter: { traits } }) => traits.sided || traits.kit.length > 0) ??
+				draft[WARM]![0]?.parts.some(({ candidate: { traits } }) => traits.sided || traits.kit.length > 0) ??
 					false
 			) +
 		linkLoss(draft, task)
@@ -54,8 +54,8 @@ export function orderLoss(draft: Draft, steps: readonly Step[], task: Task): num
 
 /** 0 where the warm-up moves at least twice, in two positions; up to 1 for what is missing. */
 function coldStart(draft: Draft): number {
-	const moving = partsOf(draft[WARM]!).filter(({ matter }) => matter.traits.rank === 0);
-	const positions = new Set(moving.map(({ matter }) => matter.traits.movement.position));
+	const moving = partsOf(draft[WARM]!).filter(({ candidate }) => candidate.traits.rank === 0);
+	const positions = new Set(moving.map(({ candidate }) => candidate.traits.movement.position));
 	return (Math.max(0, 2 - moving.length) + Math.max(0, 2 - positions.size)) / 4;
 }
 
@@ -87,8 +87,8 @@ function sameSpots(draft: Draft): number {
 				theme = unit.theme;
 				spot = new Set();
 			}
-			for (const { matter } of unit.parts) {
-				const { kind, reset } = matter.traits;
+			for (const { candidate } of unit.parts) {
+				const { kind, reset } = candidate.traits;
 				if (reset && index !== WARM) continue;
 				if (spot.has(kind)) count += 1;
 				spot.add(kind);
@@ -120,10 +120,10 @@ function fillers(steps: readonly Step[]): number {
 function working(draft: Draft, group: Group): number {
 	if (endsUpright(group)) return 0;
 	const parts = partsOf(draft[RELEASE]!);
-	const all = parts.reduce((sum, { matter }) => sum + matter.seconds, 0);
+	const all = parts.reduce((sum, { candidate }) => sum + candidate.seconds, 0);
 	const works = parts
-		.filter(({ matter }) => matter.traits.rank < 2)
-		.reduce((sum, { matter }) => sum + matter.seconds, 0);
+		.filter(({ candidate }) => candidate.traits.rank < 2)
+		.reduce((sum, { candidate }) => sum + candidate.seconds, 0);
 	return all ? Math.max(0, works / all - 0.35) : 0;
 }
 
@@ -139,19 +139,18 @@ function directionLoss(draft: Draft, { wishes, targets }: Task): number {
 	const sums = DIRECTIONS.map(() => 0);
 	for (const units of draft)
 		for (const { parts } of units)
-			for (const { matter } of parts) {
-				const { option, traits } = matter;
-				const seconds = option.workSeconds[option.usual]!;
-				for (let d = 0; d < sums.length; d++) sums[d]! += traits.directions[d]! * seconds;
+			for (const { candidate } of parts) {
+				const { workSeconds, traits } = candidate;
+				for (let d = 0; d < sums.length; d++) sums[d]! += traits.directions[d]! * workSeconds;
 			}
 	const all = sums.reduce((a, b) => a + b, 0);
-	if (!all) return ASKED.leftOut * NEVER_LEFT_OUT.size;
+	if (!all) return LOSS.leftOut * NEVER_LEFT_OUT.size;
 	let loss = 0;
 	for (const [i, direction] of DIRECTIONS.entries()) {
 		const share = sums[i]! / all;
-		if (NEVER_LEFT_OUT.has(direction) && share < LEFT_OUT) loss += ASKED.leftOut;
+		if (NEVER_LEFT_OUT.has(direction) && share < LEFT_OUT) loss += LOSS.leftOut;
 		const below = Math.max(0, targets.directions[direction].minPercent - 100 * share);
-		loss += below * (wishes.more?.includes(direction) ? ASKED.wantedBand : ASKED.band);
+		loss += below * (wishes.more?.includes(direction) ? LOSS.wantedBand : LOSS.band);
 	}
 	return wishes.weights.balance * loss;
 }
@@ -161,7 +160,7 @@ const NEVER_LEFT_OUT: ReadonlySet<Direction> = new Set(['flexion', 'internalRota
 function linkLoss(draft: Draft, { style, lengthSeconds }: Task): number {
 	const linked = draft.flat().filter(({ parts }) => parts.length > 1).length;
 	if (style.runningSides === 'chain')
-		return ASKED.style * Math.max(0, lengthSeconds / CHAIN_EVERY_SECONDS - linked);
-	if (style.holding === 'quiet') return ASKED.style * linked;
-	return linked === 0 && lengthSeconds >= 1800 ? ASKED.link : 0;
+		return LOSS.style * Math.max(0, lengthSeconds / CHAIN_EVERY_SECONDS - linked);
+	if (style.holding === 'quiet') return LOSS.style * linked;
+	return linked === 0 && lengthSeconds >= 1800 ? LOSS.link : 0;
 }

@@ -3,12 +3,12 @@ import { SECTION_KINDS } from '../../plan';
 import { purposesWanted } from '../../rules';
 import { TERMS, worth } from '../model';
 import { readDraft, secondsOfUnit, type Draft } from './draft';
-import { endsUpright } from './material';
-import { orderLoss } from './order';
+import { endsUpright } from '../roles';
+import { orderLoss } from './order-loss';
 import { sharesOf, standingOf } from './story';
-import { ASKED, RELEASE, WARM, type Task } from './task';
-import { storyLoss } from './told';
-import { wishLoss } from './wished';
+import { LOSS, RELEASE, WARM, type Task } from './task';
+import { storyLoss } from './story-loss';
+import { wishLoss } from './wish-loss';
 
 /** Taught classes have about six to seven; with sets and pauses a little fewer. Common practice, no source. */
 const ITEMS_IN_TEN_MINUTES = 5.5;
@@ -37,17 +37,17 @@ function shapeLoss(
 	{ steps, totalSeconds, shares }: ReturnType<typeof readDraft>,
 	{ group, style, lengthSeconds, keep }: Task
 ): number {
-	let loss = ASKED.length * 10 * Math.max(0, Math.abs(totalSeconds / lengthSeconds - 1) - 0.02);
+	let loss = LOSS.length * 10 * Math.max(0, Math.abs(totalSeconds / lengthSeconds - 1) - 0.02);
 	for (const [i, wanted] of sharesOf(group, style).entries()) {
-		loss += ASKED.share * 10 * Math.max(0, Math.abs(shares[i]! / totalSeconds - wanted) - 0.03);
+		loss += LOSS.share * 10 * Math.max(0, Math.abs(shares[i]! / totalSeconds - wanted) - 0.03);
 		if (keep.closed.has(SECTION_KINDS[i]!)) continue;
-		if (draft[i]!.length === 0 && !(SECTION_KINDS[i] === 'rest' && endsUpright(group))) loss += ASKED.empty;
+		if (draft[i]!.length === 0 && !(SECTION_KINDS[i] === 'rest' && endsUpright(group))) loss += LOSS.empty;
 	}
 	for (const unit of draft.slice(WARM, RELEASE).flat())
 		if (unit.parts.length === 1 && !unit.kept)
-			loss += (ASKED.tooLong * Math.max(0, secondsOfUnit(unit) - LONGEST_SECONDS)) / 60;
+			loss += (LOSS.tooLong * Math.max(0, secondsOfUnit(unit) - LONGEST_SECONDS)) / 60;
 	const usual = (lengthSeconds / 600) * (style.holding === 'quiet' ? 4 : ITEMS_IN_TEN_MINUTES);
-	return loss + ASKED.items * Math.max(0, usual - steps.length);
+	return loss + LOSS.items * Math.max(0, usual - steps.length);
 }
 
 /** What these people come for, and where they want to be while they do it. */
@@ -65,6 +65,6 @@ function peopleLoss({ steps, totalSeconds }: ReturnType<typeof readDraft>, task:
 	const wanted = purposesWanted(group.purposes.length, task.lengthSeconds);
 	const has = group.purposes.filter((purpose) => served.has(purpose)).length;
 	return (
-		ASKED.standing * 10 * Math.max(0, least - share, share - most) + ASKED.purpose * Math.max(0, wanted - has)
+		LOSS.standing * 10 * Math.max(0, least - share, share - most) + LOSS.purpose * Math.max(0, wanted - has)
 	);
 }

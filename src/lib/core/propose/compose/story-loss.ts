@@ -1,5 +1,5 @@
 import type { Draft } from './draft';
-import { ASKED, BUILD, PEAK, RELEASE, WARM, type Task } from './task';
+import { LOSS, BUILD, PEAK, RELEASE, WARM, type Task } from './task';
 
 /** A theme comes to so many blocks of the build, in a class of three quarters of an hour. */
 const LEAST_OF_THEME = 3;
@@ -18,36 +18,36 @@ export function storyLoss(draft: Draft, { story, lengthSeconds, mostDemand }: Ta
 	for (const unit of draft[RELEASE]!) if (unit.theme !== null) released.add(unit.theme);
 	for (const { theme, rank, parts, kept } of draft[BUILD]!) {
 		if (theme === null || rank === null) {
-			if (!kept && !parts[0]!.matter.traits.reset) loss += ASKED.stray;
+			if (!kept && !parts[0]!.candidate.traits.reset) loss += LOSS.stray;
 			continue;
 		}
 		count[theme]! += 1;
-		if (rank < lastRank[theme]!) loss += ASKED.order;
+		if (rank < lastRank[theme]!) loss += LOSS.order;
 		lastRank[theme] = Math.max(rank, lastRank[theme]!);
 	}
 	for (const { theme, rank, parts, kept } of draft[PEAK]!) {
-		if (kept || parts.every(({ matter }) => matter.traits.reset)) continue;
-		const most = Math.max(...parts.map(({ matter }) => matter.traits.demand));
+		if (kept || parts.every(({ candidate }) => candidate.traits.reset)) continue;
+		const most = Math.max(...parts.map(({ candidate }) => candidate.traits.demand));
 		loss +=
-			ASKED.strayPeak * (Number(theme === null || rank === null) + Number(most < mostDemand - PEAK_BELOW));
+			LOSS.strayPeak * (Number(theme === null || rank === null) + Number(most < mostDemand - PEAK_BELOW));
 	}
 	for (let t = 0; t < themes; t++) {
-		loss += ASKED.theme * Math.max(0, least - count[t]!);
-		loss += ASKED.frame * (Number(!woken.has(t)) + Number(!released.has(t)));
-		if (!comesBack(draft, t)) loss += ASKED.back;
+		loss += LOSS.theme * Math.max(0, least - count[t]!);
+		loss += LOSS.frame * (Number(!woken.has(t)) + Number(!released.has(t)));
+		if (!comesBack(draft, t)) loss += LOSS.back;
 	}
 	const own = draft[PEAK]!.some(
-		({ theme, parts }) => theme === 0 && parts.some(({ matter }) => matter.traits.strong)
+		({ theme, parts }) => theme === 0 && parts.some(({ candidate }) => candidate.traits.strong)
 	);
-	return loss + (own ? 0 : ASKED.ownPeak);
+	return loss + (own ? 0 : LOSS.ownPeak);
 }
 
 /** Whether something of a theme is met again, harder or held where it moved. */
 function comesBack(draft: Draft, theme: number): boolean {
 	const met = new Map<number, { demand: number; rank: number }>();
 	for (const unit of [...draft[WARM]!, ...draft[BUILD]!, ...draft[PEAK]!, ...draft[RELEASE]!])
-		for (const { matter } of unit.parts) {
-			const { kind, demand, rank, reset } = matter.traits;
+		for (const { candidate } of unit.parts) {
+			const { kind, demand, rank, reset } = candidate.traits;
 			if (reset) continue;
 			const before = met.get(kind);
 			if (before && unit.theme === theme && (demand > before.demand || rank > before.rank)) return true;

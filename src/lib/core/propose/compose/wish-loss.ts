@@ -1,7 +1,7 @@
 import type { Tissue } from '../../anatomy';
 import { FORM_IDS } from '../../movement';
 import type { Draft, readDraft } from './draft';
-import { ASKED, partsOf, PEAK, type Task } from './task';
+import { LOSS, partsOf, PEAK, type Task } from './task';
 
 /** What the teacher asked for, and likeness to other proposals. */
 export function wishLoss(draft: Draft, { steps, effort }: ReturnType<typeof readDraft>, task: Task): number {
@@ -11,7 +11,7 @@ export function wishLoss(draft: Draft, { steps, effort }: ReturnType<typeof read
 	let unmet = must.filter((slug) => !slugs.has(slug)).length;
 	if (
 		toward &&
-		!draft[PEAK]!.some(({ parts }) => parts.some((p) => p.matter.traits.movement.slug === toward))
+		!draft[PEAK]!.some(({ parts }) => parts.some((p) => p.candidate.traits.movement.slug === toward))
 	)
 		unmet += 1;
 	for (const other of others)
@@ -24,14 +24,14 @@ export function wishLoss(draft: Draft, { steps, effort }: ReturnType<typeof read
 				[...slugs].filter((slug) => !known.has(slug) && !must.includes(slug)).length - wishes.mostNew
 			);
 	for (const tissue of lengthen) unmet += 1 - Math.min(1, heldLong(draft, tissue) / HELD_SECONDS);
-	let loss = ASKED.wish * unmet;
+	let loss = LOSS.wish * unmet;
 	if (like) {
 		const again = [...slugs].filter((slug) => like.movements.includes(slug)).length / slugs.size;
-		loss += ASKED.like * Math.max(0, Math.abs(again - like.share) - LIKE_SLACK);
+		loss += LOSS.like * Math.max(0, Math.abs(again - like.share) - LIKE_SLACK);
 	}
 	const { least = 0, most = Infinity } = wishes.effort ?? {};
-	loss += ASKED.effort * Math.max(0, least - effort, effort - most);
-	return loss + ASKED.goesDown * goneDown(draft, before);
+	loss += LOSS.effort * Math.max(0, least - effort, effort - most);
+	return loss + LOSS.goesDown * goneDown(draft, before);
 }
 
 /** A tissue is held long when one leg hangs in it for so long. */
@@ -42,8 +42,8 @@ const LIKE_SLACK = 0.05;
 /** Seconds in which a tissue is held long on one leg. */
 function heldLong(draft: Draft, tissue: Tissue): number {
 	let seconds = 0;
-	for (const { option } of draft.flatMap(partsOf).map(({ matter }) => matter))
-		seconds += (option.lengthens.get(tissue) ?? 0) * option.workSeconds[option.usual]!;
+	for (const { candidate } of draft.flatMap(partsOf))
+		seconds += (candidate.load.lengthens.get(tissue) ?? 0) * candidate.workSeconds;
 	return seconds;
 }
 
@@ -51,9 +51,9 @@ function heldLong(draft: Draft, tissue: Tissue): number {
 function goneDown(draft: Draft, before: Task['before']): number {
 	if (before.size === 0) return 0;
 	const now = new Map<string, { form: number; sets: number }>();
-	for (const { matter, sets } of draft.flatMap(partsOf)) {
-		const { movement, form } = matter.traits;
-		if (!before.has(movement.slug) || matter.traits.reset) continue;
+	for (const { candidate, sets } of draft.flatMap(partsOf)) {
+		const { movement, form } = candidate.traits;
+		if (!before.has(movement.slug) || candidate.traits.reset) continue;
 		const known = now.get(movement.slug);
 		now.set(movement.slug, {
 			form: Math.max(known?.form ?? 0, FORM_IDS.indexOf(form.id)),

@@ -1,0 +1,57 @@
+import { FORM_IDS, formOf } from '../../movement';
+import type { SectionKind } from '../../plan';
+import { isPassiveStretch } from '../../rules';
+import { Kinds, traitsOf, type Traits } from '../model';
+import type { BlockLoad, Option } from '../options';
+import type { ProposeContext, Wishes } from '../types';
+
+/** Something that may be put into a class, or stands there already, with what the search asks of it. */
+export interface Candidate {
+	/** What is written into the plan; null for what stands there already. */
+	option: Option | null;
+	traits: Traits;
+	/** Parts of the class where it may stand. */
+	sections: ReadonlySet<SectionKind>;
+	/** Seconds of its work at the usual dose, and of the whole item without getting there. */
+	workSeconds: number;
+	seconds: number;
+	/** Usually done in so many sets. */
+	sets: number;
+	/** How hard its work is, and what each second of it holds long. */
+	load: Pick<BlockLoad, 'effort' | 'lengthens'>;
+}
+
+/** Everything that may be put into a class for these people, with where it belongs. */
+export function candidatesOf(
+	options: readonly Option[],
+	wishes: Wishes,
+	setting: ProposeContext,
+	/** Slugs of what is in the class already. */
+	there: readonly string[]
+): { candidates: Candidate[]; kinds: Kinds } {
+	const { group, find } = setting;
+	const kinds = new Kinds([...there, ...options.map(({ item }) => item.movement)].map((slug) => find(slug)!));
+	const candidates = options.flatMap((option): Candidate[] => {
+		const { item } = option;
+		const movement = find(item.movement)!;
+		const form = formOf(movement, item.form)!;
+		const most = wishes.upTo?.[movement.slug];
+		if (most && FORM_IDS.indexOf(form.id) > FORM_IDS.indexOf(most)) return [];
+		// a group that shall meet nothing new meets nothing new
+		if (wishes.mostNew === 0 && option.isNew && !wishes.must?.includes(movement.slug)) return [];
+		if (group.moment === 'before sport' && isPassiveStretch(form, item.mode)) return [];
+		const workSeconds = option.workSeconds[option.usual]!;
+		return [
+			{
+				option,
+				traits: traitsOf(movement, form, item.mode, kinds),
+				sections: option.sections,
+				workSeconds,
+				seconds: workSeconds + option.load.aroundSeconds,
+				sets: movement.sets?.usual ?? 1,
+				load: option.load
+			}
+		];
+	});
+	return { candidates, kinds };
+}
