@@ -5,6 +5,7 @@ export {
 	ANY_WAKE,
 	candidatesOf,
 	compose,
+	shapesFor,
 	possibleThemes,
 	readLine,
 	standingOf,

@@ -1,7 +1,7 @@
 import type { Direction, Tissue } from '../anatomy';
 import type { Analysis, PlanContext } from '../checks';
 import type { Group } from '../group';
-import type { FormId, Position } from '../movement';
+import type { FormId, Position, Purpose } from '../movement';
 import type { Worth } from './model';
 import type { ClassPlan, SectionKind } from '../plan';
 
@@ -9,6 +9,8 @@ import type { ClassPlan, SectionKind } from '../plan';
 export interface Wishes {
 	/** Movement to which the class leads up: it stands in the peak. */
 	toward?: string;
+	/** What the class begins with: the first of its themes serves it. */
+	purpose?: Purpose;
 	/** Movements that must be in it, and that must not. */
 	must?: readonly string[];
 	never?: readonly string[];

@@ -1,7 +1,10 @@
-import { FORM_IDS, formOf } from '../../movement';
+import type { Group } from '../../group';
+import { FORM_IDS, formOf, type Form, type Movement } from '../../movement';
 import type { SectionKind } from '../../plan';
 import { isPassiveStretch } from '../../rules';
+import { suits } from '../../substitution';
 import { Kinds, traitsOf, type Traits } from '../model';
+import { nearest } from '../nearest';
 import type { BlockLoad, Option } from '../options';
 import type { ProposeContext, Wishes } from '../types';
 
@@ -12,11 +15,15 @@ export interface Candidate {
 	traits: Traits;
 	/** Parts of the class where it may stand. */
 	sections: ReadonlySet<SectionKind>;
-	/** Seconds of its work at the usual dose, and of the whole item without getting there. */
+	/** The dose that it is given with; of the usual size. */
+	amount: number;
+	/** Seconds of its work at this dose, and of the whole item without getting there. */
 	workSeconds: number;
 	seconds: number;
 	/** Usually done in so many sets. */
 	sets: number;
+	/** The part of the group that does something else beside the class, for a caution. */
+	besideShare: number;
 	/** How hard its work is, and what each second of it holds long. */
 	load: Pick<BlockLoad, 'effort' | 'lengthens'>;
 }
@@ -46,12 +53,38 @@ export function candidatesOf(
 				option,
 				traits: traitsOf(movement, form, item.mode, kinds),
 				sections: option.sections,
+				amount: option.amounts[option.usual]!,
 				workSeconds,
 				seconds: workSeconds + option.load.aroundSeconds,
 				sets: movement.sets?.usual ?? 1,
+				besideShare: besideShare(movement, form, group),
 				load: option.load
 			}
 		];
 	});
 	return { candidates, kinds };
+}
+
+/** What closes a class, with the dose that comes nearest to so many seconds. */
+export function closing(candidate: Candidate, wantedSeconds: number): Candidate {
+	const { option, workSeconds, seconds } = candidate;
+	if (!option) return candidate;
+	const at = nearest(option.workSeconds, wantedSeconds);
+	const work = option.workSeconds[at]!;
+	return {
+		...candidate,
+		amount: option.amounts[at]!,
+		workSeconds: work,
+		seconds: seconds - workSeconds + work
+	};
+}
+
+/** The part of a group that a caution keeps from a form: they do something else beside the class. */
+export function besideShare(movement: Movement, { id }: Form, { cautions, size }: Group): number {
+	let people = 0;
+	for (const own of cautions) {
+		const { kind } = suits(movement, id, own.caution);
+		if (kind !== 'fine' && kind !== 'in this form') people += own.people;
+	}
+	return size > 0 ? Math.min(1, people / size) : 0;
 }

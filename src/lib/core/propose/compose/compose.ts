@@ -14,7 +14,7 @@ import { candidatesOf } from './candidates';
 import { draftOf } from './scheme';
 import { begin, improved } from './search';
 import { possibleThemes, shelvesOf } from './shelves';
-import { storyOf, type Story } from './story';
+import { closingSecondsOf, storyOf, type Story } from './story';
 import type { Theme } from './themes';
 import { wordSeconds, written } from './write';
 
@@ -76,6 +76,7 @@ export function* compose(
 			lengthSeconds: base.lengthSeconds,
 			taken,
 			more: wishes.more ?? [],
+			...(wishes.purpose ? { purpose: wishes.purpose } : {}),
 			about: new Set([
 				...there,
 				...(wishes.must ?? []),
@@ -86,7 +87,10 @@ export function* compose(
 		};
 		const story = storyOf(request, random);
 		if (story.themes[0]) taken.add(story.themes[0]);
-		const shelves = shelvesOf(story.themes, candidates, wishes.mostNew === undefined ? null : known);
+		const shelves = shelvesOf(story.themes, candidates, {
+			known: wishes.mostNew === undefined ? null : known,
+			closingSeconds: closingSecondsOf(group, style, base.lengthSeconds)
+		});
 		const keep = keepOf(base, wishes.only, setting, kinds, story);
 		const strong = shelves.peak.flatMap(({ parts }) => parts.flat()).filter(({ traits }) => traits.strong);
 		const task: Task = {
@@ -98,6 +102,7 @@ export function* compose(
 			purposes: new Set(group.purposes),
 			kinds,
 			mostDemand: Math.max(0, ...strong.map(({ traits }) => traits.demand)),
+			classSeconds: base.lengthSeconds,
 			lengthSeconds: base.lengthSeconds - keep.fixedSeconds - wordSeconds(base, keep, story.themes.length),
 			wishes: { ...wishes, weights: { ...USUAL_WEIGHTS, ...wishes.weights } },
 			known,
@@ -116,7 +121,8 @@ export function* compose(
 			const raw = written(base, draft, story, { lead, keep, wishes });
 			const timed = onTime(raw, setting, base);
 			const most = unmet(timed, wishes, setting);
-			const may = (after: ClassPlan) => keepsAll(base, after) && unmet(after, wishes, setting) <= most;
+			const may = (after: ClassPlan) =>
+				keepsAll(base, after) && inTheirParts(timed, after) && unmet(after, wishes, setting) <= most;
 			const plan = mended(timed, setting, may, base);
 			const analysis = analysePlan(plan, setting);
 			if (wishes.effort) bias = effortOfAnalysis(analysis) / readDraft(draft, kinds, own.purposes).effort;
@@ -143,6 +149,14 @@ export function* compose(
 		others.push(new Set(best.analysis.context.items.map(({ movement }) => movement.slug)));
 		yield { number, done: true, composed: best };
 	}
+}
+
+/** Whether every item that is there after a repair is in the part where it was: what the peak comes to is not let go with. */
+function inTheirParts(before: ClassPlan, after: ClassPlan): boolean {
+	const parts = new Map(before.sections.flatMap(({ id, blocks }) => blocks.map((block) => [block.id, id])));
+	return after.sections.every(({ id, blocks }) =>
+		blocks.every((block) => (parts.get(block.id) ?? id) === id)
+	);
 }
 
 /** Points for each finding that a class waits for: more than any other part of it. */

@@ -50,11 +50,23 @@ function secondsOf({ rounds, kept }: Unit, { candidate, sets }: Part): number {
 export const secondsOfUnit = (unit: Unit): number =>
 	unit.parts.reduce((sum, part) => sum + secondsOf(unit, part), unit.notice ? NOTICE_SECONDS : 0);
 
+/** Seconds of work of a part. */
+const workOf = ({ rounds, kept }: Unit, { candidate, sets }: Part, seconds: number): number =>
+	rounds ? seconds : Math.min(seconds, kept ? candidate.workSeconds : sets * candidate.workSeconds);
+
 /** Effort (0-10) times seconds of a part: its work, and everything round it. */
-function effortOf({ rounds, kept }: Unit, { candidate, sets }: Part, seconds: number): number {
-	const { workSeconds, load, traits } = candidate;
-	const work = rounds ? seconds : Math.min(seconds, kept ? workSeconds : sets * workSeconds);
+function effortOf(unit: Unit, part: Part, seconds: number): number {
+	const { load, traits } = part.candidate;
+	const work = workOf(unit, part, seconds);
 	return load.effort * work + (traits.rest ? 0 : EFFORT_BETWEEN) * (seconds - work);
+}
+
+/** A step of a draft. */
+export interface DraftStep extends Step {
+	/** Seconds of its work; `seconds` are all that it takes. */
+	workSeconds: number;
+	/** The part of the group that does something else meanwhile. */
+	besideShare: number;
 }
 
 /** What the objective looks at in a draft, with its length: estimated, since only a plan has a clock. */
@@ -62,8 +74,8 @@ export function readDraft(
 	draft: Draft,
 	kinds: Kinds,
 	purposes: ReadonlySet<Purpose>
-): Reading & { totalSeconds: number; shares: number[]; effort: number } {
-	const steps: Step[] = [];
+): Reading & { steps: DraftStep[]; totalSeconds: number; shares: number[]; effort: number } {
+	const steps: DraftStep[] = [];
 	const kit = new Set<string>();
 	let [unit, now, lost, efforts] = [0, 0, 0, 0];
 	let position = '';
@@ -73,7 +85,7 @@ export function readDraft(
 		for (const own of units) {
 			const { parts, rounds, notice } = own;
 			for (const part of parts) {
-				const { traits } = part.candidate;
+				const { traits, besideShare } = part.candidate;
 				if (position && traits.movement.position !== position && !rounds) lost += MOVE_SECONDS;
 				for (const kind of traits.kit)
 					if (!kit.has(kind)) {
@@ -88,6 +100,8 @@ export function readDraft(
 					unit,
 					linked: parts.length > 1,
 					seconds,
+					workSeconds: workOf(own, part, seconds),
+					besideShare,
 					at: now,
 					sets: part.sets,
 					noticed: notice ? NOTICE_SECONDS : 0

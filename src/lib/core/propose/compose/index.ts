@@ -2,4 +2,4 @@ export { candidatesOf } from './candidates';
 export { compose, USUAL_WORK, type Composed, type Work } from './compose';
 export { possibleThemes } from './shelves';
 export { standingOf, type Story } from './story';
-export { ANY_LET_GO, ANY_WAKE, readLine, THEMES, type Theme } from './themes';
+export { ANY_LET_GO, ANY_WAKE, readLine, shapesFor, THEMES, type Theme } from './themes';

@@ -76,10 +76,13 @@ function unitOf(block: Block, base: ClassPlan, setting: ProposeContext, kinds: K
 			option: null,
 			traits: traitsOf(movement, formOf(movement, item.form)!, item.mode, kinds),
 			sections: new Set(),
+			amount: item.dose.amount,
 			// its share of the block
 			workSeconds: each * load.workSeconds,
 			seconds: each * (load.workSeconds + load.aroundSeconds),
 			sets: 1,
+			// it stays, whoever does something else
+			besideShare: 0,
 			load
 		};
 		return { candidate, sets: setsOf(item.dose) };

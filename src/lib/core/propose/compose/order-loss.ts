@@ -1,7 +1,8 @@
 import { DIRECTIONS, type Direction } from '../../anatomy';
 import type { Group } from '../../group';
+import { isDeep, isWarming, WARM_AFTER_SECONDS } from '../../rules';
 import type { Kinds, Step } from '../model';
-import type { Draft } from './draft';
+import type { Draft, DraftStep } from './draft';
 import { endsUpright } from '../roles';
 import { LOSS, BUILD, isStrong, partsOf, PEAK, RELEASE, WARM, type Task } from './task';
 
@@ -14,9 +15,13 @@ const LEFT_OUT = 0.05;
 const CHAIN_EVERY_SECONDS = 600;
 /** Down to begin with, up for the build, down to end: more of it tires. */
 const FAR_WAYS = 3;
+/** A class of this length has something in sets. */
+const SETS_FROM_SECONDS = 1200;
+/** What comes after the peak asks for so much less at least. */
+const LESS_AFTER = 0.5;
 
 /** How it opens, rises, peaks and comes down. */
-export function orderLoss(draft: Draft, steps: readonly Step[], task: Task): number {
+export function orderLoss(draft: Draft, steps: readonly DraftStep[], task: Task): number {
 	const { variety } = task.wishes.weights;
 	let [ways, again] = [0, 0];
 	for (let i = 1; i < steps.length; i++) {
@@ -27,20 +32,29 @@ export function orderLoss(draft: Draft, steps: readonly Step[], task: Task): num
 		// held where it moved, or a form further, is a return
 		if (b.traits.demand <= a.traits.demand && b.traits.rank <= a.traits.rank) again += 1;
 	}
-	let [inPeak, before] = [0, 0];
+	let [inPeak, before, after] = [0, 0, 0];
 	for (const { traits, section } of steps)
 		if (section === 'peak') inPeak = Math.max(inPeak, traits.demand);
-		else if (section !== 'release') before = Math.max(before, traits.demand);
+		else if (section === 'release') after = Math.max(after, traits.demand);
+		else before = Math.max(before, traits.demand);
 	return (
 		LOSS.ways * Math.max(0, ways - FAR_WAYS) +
 		LOSS.again * again +
 		LOSS.sameSpot * variety * sameSpots(draft) +
 		LOSS.filler * variety * fillers(steps) +
-		LOSS.warm * coldStart(draft) +
+		LOSS.warm * (coldStart(draft) + warmsNothing(steps, task.kinds) / 2) +
+		(LOSS.cold * secondsCold(steps, task.group)) / 60 +
+		LOSS.upAndDown * upAndDown(steps) +
+		LOSS.peakMoves * peakMoves(steps) +
 		LOSS.peakItems * Math.max(0, 2 - draft[PEAK]!.flatMap(({ parts }) => parts).filter(isStrong).length) +
 		LOSS.peak * loosePeak(draft) +
-		LOSS.demand * (Math.max(0, task.mostDemand - inPeak) + Math.max(0, before - inPeak)) +
+		LOSS.noSets * Number(task.classSeconds >= SETS_FROM_SECONDS && !steps.some(({ sets }) => sets > 1)) +
+		LOSS.demand *
+			(Math.max(0, task.mostDemand - inPeak) +
+				Math.max(0, before - inPeak) +
+				Math.max(0, after - inPeak + LESS_AFTER)) +
 		LOSS.release * working(draft, task.group) +
+		comingDown(steps, task.group) +
 		directionLoss(draft, task) +
 		LOSS.ledUp * (LEADING - ledUp(steps, task.kinds)) +
 		LOSS.arriving *
@@ -57,6 +71,53 @@ function coldStart(draft: Draft): number {
 	const moving = partsOf(draft[WARM]!).filter(({ candidate }) => candidate.traits.rank === 0);
 	const positions = new Set(moving.map(({ candidate }) => candidate.traits.movement.position));
 	return (Math.max(0, 2 - moving.length) + Math.max(0, 2 - positions.size)) / 4;
+}
+
+/** 1 where nothing that moves in the warm-up is like anything of the build or the peak. */
+function warmsNothing(steps: readonly Step[], kinds: Kinds): number {
+	const later = steps.filter(({ section, traits }) => isMain(section) && !traits.reset);
+	const moved = steps.filter(({ section, traits }) => section === 'warm' && traits.rank === 0);
+	return Number(!moved.some((m) => later.some((l) => kinds.isRelated(m.traits.kind, l.traits.kind))));
+}
+const isMain = (section: Step['section']) => section === 'build' || section === 'peak';
+
+/** Seconds of moving that are missing before the first deep shape, for people who do not come warm. */
+function secondsCold(steps: readonly DraftStep[], { moment }: Group): number {
+	if (moment === 'after sport') return 0;
+	let warmed = 0;
+	for (const { traits, workSeconds } of steps) {
+		if (warmed >= WARM_AFTER_SECONDS) return 0;
+		if (isDeep(traits.form) && traits.mode !== 'dynamic') return WARM_AFTER_SECONDS - warmed;
+		if (isWarming(traits.form, traits.mode)) warmed += workSeconds;
+	}
+	return 0;
+}
+
+/** How often it turns from going up to going down, or back, until the build has begun. */
+function upAndDown(steps: readonly Step[]): number {
+	let [turns, way, at, built] = [0, 0, -1, 0];
+	for (const { section, traits } of steps) {
+		if (isMain(section) && ++built > 1) break;
+		if (at >= 0 && traits.level !== at) {
+			const then = Math.sign(traits.level - at);
+			if (way && then !== way) turns += 1;
+			way = then;
+		}
+		at = traits.level;
+	}
+	return turns;
+}
+
+/** How often people change between the feet, hands and knees, the seat and lying within the peak; a chain may rise. */
+function peakMoves(steps: readonly Step[]): number {
+	let [moves, at, unit] = [0, -1, -1];
+	for (const { section, traits, unit: own } of steps) {
+		if (section !== 'peak') continue;
+		if (at >= 0 && own !== unit && traits.level !== at) moves += 1;
+		at = traits.level;
+		unit = own;
+	}
+	return moves;
 }
 
 /** How many different things lead up to the hardest of the peak: alike, before it, and not long ago. */
@@ -127,6 +188,15 @@ function working(draft: Draft, group: Group): number {
 	return all ? Math.max(0, works / all - 0.35) : 0;
 }
 
+/** A release ends with what lets go, and goes down and not up again; where people go on it does as it likes. */
+function comingDown(steps: readonly Step[], group: Group): number {
+	if (endsUpright(group)) return 0;
+	const release = steps.filter(({ section }) => section === 'release').map(({ traits }) => traits);
+	const ups = release.filter(({ level }, i) => i > 0 && level > release[i - 1]!.level).length;
+	const last = release.at(-1);
+	return LOSS.upAgain * ups + LOSS.lastWork * Number(last !== undefined && last.rank < 2 && !last.reset);
+}
+
 /** The share of the strength of the peak that is in no sets and no chain. */
 function loosePeak(draft: Draft): number {
 	const strong = draft[PEAK]!.filter(({ parts }) => parts.some(isStrong));
@@ -157,10 +227,10 @@ function directionLoss(draft: Draft, { wishes, targets }: Task): number {
 const NEVER_LEFT_OUT: ReadonlySet<Direction> = new Set(['flexion', 'internalRotation', 'externalRotation']);
 
 /** Chains and flows, as a teacher of this style runs them. */
-function linkLoss(draft: Draft, { style, lengthSeconds }: Task): number {
+function linkLoss(draft: Draft, { style, classSeconds }: Task): number {
 	const linked = draft.flat().filter(({ parts }) => parts.length > 1).length;
 	if (style.runningSides === 'chain')
-		return LOSS.style * Math.max(0, lengthSeconds / CHAIN_EVERY_SECONDS - linked);
+		return LOSS.style * Math.max(0, classSeconds / CHAIN_EVERY_SECONDS - linked);
 	if (style.holding === 'quiet') return LOSS.style * linked;
-	return linked === 0 && lengthSeconds >= 1800 ? LOSS.link : 0;
+	return linked === 0 && classSeconds >= 1800 ? LOSS.link : 0;
 }

@@ -65,7 +65,7 @@ const anyAt = ({ kind }: Place, { any }: Shelves): readonly Candidate[] =>
 
 /** A rough class: of each theme what is near the beginning, the middle and the end of its list. */
 export function begin(task: Task, shelves: Shelves, random: Random): Scheme {
-	const shares = sharesOf(task.group, task.style);
+	const shares = sharesOf(task.group, task.style, task.classSeconds);
 	const filled = (lines: readonly Line[], share: number, kind: Place['kind']): Unit[] => {
 		const chosen: { line: Line; unit: Unit }[] = [];
 		let seconds = 0;

@@ -1,6 +1,6 @@
 import type { Mode, Position } from '../../movement';
 import type { SectionKind } from '../../plan';
-import type { Candidate } from './candidates';
+import { closing, type Candidate } from './candidates';
 import { ANY_LET_GO, ANY_WAKE, readLine, THEMES, type Theme } from './themes';
 
 /** A line of a theme with what may be given for each of its parts, the easier form first. */
@@ -71,8 +71,15 @@ export const possibleThemes = (candidates: readonly Candidate[]): Theme[] =>
 export function shelvesOf(
 	themes: readonly Theme[],
 	candidates: readonly Candidate[],
-	/** What a group has met, where little else is wanted: everything but build and peak is of it as far as it reaches. */
-	known: ReadonlySet<string> | null = null
+	{
+		known = null,
+		closingSeconds = 0
+	}: {
+		/** What a group has met, where little else is wanted: everything but build and peak is of it as far as it reaches. */
+		known?: ReadonlySet<string> | null;
+		/** How long the closing rest should be. */
+		closingSeconds?: number;
+	} = {}
 ): Shelves {
 	const store = new Store(candidates);
 	const lines = (
@@ -112,7 +119,7 @@ export function shelvesOf(
 			build: candidates.filter(into('build')),
 			peak: candidates.filter(into('peak')),
 			release: metFirst(candidates.filter(into('release'))),
-			rest: metFirst(candidates.filter(into('rest')))
+			rest: metFirst(candidates.filter(into('rest'))).map((own) => closing(own, closingSeconds))
 		},
 		resets: new Map(
 			(Object.entries(RESETS) as [Position, readonly string[]][]).map(([position, slugs]) => [

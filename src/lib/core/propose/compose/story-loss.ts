@@ -7,8 +7,8 @@ const LEAST_OF_THEME = 3;
 const PEAK_BELOW = 1.5;
 
 /** Whether the class is about its themes: each woken, built up in its order, come back to further, and let go. */
-export function storyLoss(draft: Draft, { story, lengthSeconds, mostDemand }: Task): number {
-	const least = lengthSeconds >= 2400 ? LEAST_OF_THEME : 2;
+export function storyLoss(draft: Draft, { story, classSeconds, mostDemand }: Task): number {
+	const least = classSeconds >= 2400 ? LEAST_OF_THEME : 2;
 	const themes = story.themes.length;
 	const count = story.themes.map(() => 0);
 	const lastRank = story.themes.map(() => -1);

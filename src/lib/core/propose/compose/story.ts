@@ -24,7 +24,7 @@ const USUAL: readonly (readonly Purpose[])[] = [
 ];
 
 /** From so many minutes on a class has one theme more. Common practice, no source. */
-const ONE_THEME_MORE_FROM_MINUTES = [22, 40] as const;
+const ONE_THEME_MORE_FROM_MINUTES = [22, 50] as const;
 const themesIn = (lengthSeconds: number): number =>
 	1 + ONE_THEME_MORE_FROM_MINUTES.filter((minutes) => lengthSeconds >= 60 * minutes).length;
 
@@ -45,6 +45,8 @@ export interface StoryRequest {
 	about: ReadonlySet<string>;
 	/** Directions that are wanted more. */
 	more: readonly Direction[];
+	/** What it begins with, whatever the group comes for. */
+	purpose?: Purpose;
 }
 
 /** Points by which themes are chosen. Common practice, no source. */
@@ -56,6 +58,8 @@ const CHOICE = {
 	served: -0.5,
 	/** So many times these for the purpose that this class begins with. */
 	begins: 3,
+	/** For what the class is to begin with: so many times these for the purpose that is asked for. */
+	isAsked: 8,
 	/** For the first that turns the legs in and out. */
 	turns: 1.5,
 	/** For each direction that is wanted and that no other theme gives. */
@@ -78,10 +82,11 @@ const CHOICE = {
  */
 export function storyOf(request: StoryRequest, random: Random): Story {
 	const { group, number, style, lengthSeconds } = request;
+	const asked = request.purpose ? [request.purpose] : [];
 	const wanted = group.purposes.length ? group.purposes : USUAL[number % USUAL.length]!;
 	// the purpose of this class, then the others as the group has them
 	const begin = number % wanted.length;
-	const inTurn = [...wanted.slice(begin), ...wanted.slice(0, begin)];
+	const inTurn = [...new Set([...asked, ...wanted.slice(begin), ...wanted.slice(0, begin)])];
 	const gentle =
 		group.preset === 'beginners' || group.preset === 'desk workers' || group.moment === 'lunch hour';
 	const left = request.themes.filter(
@@ -101,7 +106,7 @@ function pointsOf(
 	theme: Theme,
 	chosen: readonly Theme[],
 	inTurn: readonly Purpose[],
-	{ style, flowing, taken, about, more }: StoryRequest
+	{ style, flowing, taken, about, more, purpose: wanted }: StoryRequest
 ): number {
 	const isFirst = chosen.length === 0;
 	const served = new Set(chosen.flatMap(({ purposes }) => purposes));
@@ -110,7 +115,8 @@ function pointsOf(
 		const turn = inTurn.indexOf(purpose);
 		if (turn < 0) continue;
 		const own = i === 0 ? CHOICE.firstPurpose : CHOICE.purpose;
-		points += own * (served.has(purpose) ? CHOICE.served : 1) * (isFirst && turn === 0 ? CHOICE.begins : 1);
+		const begins = purpose === wanted ? CHOICE.isAsked : CHOICE.begins;
+		points += own * (served.has(purpose) ? CHOICE.served : 1) * (isFirst && turn === 0 ? begins : 1);
 	}
 	if (!isFirst && TURNS.has(theme.purposes[0]!) && ![...served].some((p) => TURNS.has(p)))
 		points += CHOICE.turns;
@@ -168,14 +174,28 @@ const QUIET_SHARES: Record<SectionKind, number> = {
 	rest: 0.12
 };
 
+/** A warm-up takes so long at least, also in a short class: two things that move. Common practice, no source. */
+const LEAST_WARM_SECONDS = 150;
+
 /** How much of a class each part takes, for these people and this teacher. */
-export function sharesOf(group: Group, style: TeachingStyle): readonly number[] {
+export function sharesOf(group: Group, style: TeachingStyle, classSeconds: number): readonly number[] {
 	const shares = endsUpright(group)
 		? UPRIGHT_SHARES
 		: style.holding === 'quiet'
 			? QUIET_SHARES
 			: USUAL_SHARES;
-	return SECTION_KINDS.map((kind) => shares[kind]);
+	const warm = Math.max(shares.warm, Math.min(0.2, LEAST_WARM_SECONDS / classSeconds));
+	const build = shares.build - (warm - shares.warm);
+	return SECTION_KINDS.map((kind) => ({ ...shares, warm, build })[kind]);
+}
+
+/** Less than this is no rest to close with. Common practice, no source. */
+const LEAST_CLOSING_SECONDS = 75;
+
+/** How long people rest at the end; where they go on with their day they only stand or sit for a moment. */
+export function closingSecondsOf(group: Group, style: TeachingStyle, classSeconds: number): number {
+	const share = sharesOf(group, style, classSeconds)[SECTION_KINDS.indexOf('rest')]!;
+	return Math.max(endsUpright(group) ? 0 : LEAST_CLOSING_SECONDS, share * classSeconds);
 }
 
 /** Least and most of the time on the feet, by the kind of group: what their day or their sport asks for. Common practice, no source. */

@@ -17,6 +17,8 @@ export interface Task {
 	kinds: Kinds;
 	/** The most that can be asked of them in the peak. */
 	mostDemand: number;
+	/** The whole class, and what of it is not words that are put in or stand there. */
+	classSeconds: number;
 	lengthSeconds: number;
 	wishes: Wishes & { weights: Weights };
 	/** What the group has met; null where nothing is known of it. */
@@ -38,11 +40,11 @@ export const LOSS = {
 	/** Per tenth of the class by which the time on the feet is outside its range. */
 	standing: 1.2,
 	/** For each purpose of the group that is wanted and missing in build and peak. */
-	purpose: 1.2,
+	purpose: 1.8,
 	/** For each block that no theme has there. */
 	stray: 0.35,
 	/** For each block of the peak that no theme has there, and for each that asks for too little to be there. */
-	strayPeak: 0.8,
+	strayPeak: 1.2,
 	/** For each block that a theme has fewer than {@link LEAST_OF_THEME}. */
 	theme: 1.2,
 	/** For each two blocks of a theme that stand the other way round. */
@@ -58,7 +60,7 @@ export const LOSS = {
 	/** For each percent of the direction time by which one is below its band: a class is no ring, weeks are. */
 	band: 0.02,
 	/** The same for one that the group has had too little of. */
-	wantedBand: 0.5,
+	wantedBand: 1,
 	/** For a first thing that changes sides or wants kit, before people have arrived. */
 	arriving: 0.7,
 	/** For each of two likenesses of the hardest of the peak that do not lead up to it. */
@@ -66,9 +68,9 @@ export const LOSS = {
 	/** For each wish that is not met. */
 	wish: 6,
 	/** For the whole way from the wished share of an earlier class. */
-	like: 20,
+	like: 30,
 	/** For each whole point (of ten) by which the mean effort is outside what is asked for. */
-	effort: 20,
+	effort: 30,
 	/** For each movement that comes again in an easier form. */
 	goesDown: 1,
 	/** For each minute by which one thing alone goes on for longer than {@link LONGEST_SECONDS}. */
@@ -77,28 +79,43 @@ export const LOSS = {
 	empty: 3,
 	/** For each item that a class of its length has fewer than usual. */
 	items: 0.4,
+	/** For each piece of build and peak beyond what can be kept in the head. */
+	pieces: 0.5,
+	/** For a class of some length without anything in sets. */
+	noSets: 0.8,
 	/** For each way from the floor to the feet or back beyond {@link FAR_WAYS}. */
 	ways: 0.4,
 	/** For each strong item that the peak has fewer than two. */
 	peakItems: 1,
-	/** For a warm-up that does not move in two positions. */
+	/** For a warm-up that does not move in two positions, and half of it for one that warms nothing that comes later. */
 	warm: 2,
+	/** For each minute of moving that is missing before the first deep shape. */
+	cold: 2,
+	/** For each time that it goes up again after it went down, or down after up, before the build has begun. */
+	upAndDown: 0.7,
+	/** For each change between the feet, the hands and knees, the seat and lying within the peak. */
+	peakMoves: 1.2,
+	/** For an item that the whole group would do otherwise, for their cautions; in part for a part of them. */
+	beside: 2,
 	/** For strength of the peak that is not in sets. */
 	peak: 0.8,
-	/** For each point by which the peak asks less than it could, and by which something before it asks as much. */
+	/** For each point by which the peak asks less than it could, and by which something before or after it asks as much. */
 	demand: 0.7,
 	/** For a release that works more than it lets go, as a share. */
 	release: 2,
+	/** For one that ends with work, and for each time that it goes up again. */
+	lastWork: 1,
+	upAgain: 0.7,
 	/** For the same movement twice in a row. */
 	again: 1.5,
 	/** For the same movement again in one part, or in one theme of the build: a return wants something between. */
-	sameSpot: 1,
+	sameSpot: 1.5,
 	/** For each visit of a movement beyond two that goes no further. */
 	filler: 0.6,
 	/** For each chain of a teacher who holds long and runs none, and each missing where a style runs them. */
 	style: 0.5,
 	/** For a class of half an hour and more in which nothing is linked. */
-	link: 2.5
+	link: 3.5
 } as const;
 
 /** Indices of the parts of a draft. */

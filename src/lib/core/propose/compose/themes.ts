@@ -36,3 +36,16 @@ export function readLine(line: string): { parts: { slug: string; mode?: Mode }[]
 	});
 	return { parts, flow: line.includes(' | ') };
 }
+
+/** Slugs of what the themes that serve a purpose come to, and of what they build up with; of those that are about it first of all, where there are any. */
+export function shapesFor(purpose: Purpose): { peak: string[]; build: string[] } {
+	const first = THEMES.filter(({ purposes }) => purposes[0] === purpose);
+	const serving = first.length ? first : THEMES.filter(({ purposes }) => purposes.includes(purpose));
+	const slugsIn = (lines: readonly string[]) => [
+		...new Set(lines.flatMap((line) => readLine(line).parts.map(({ slug }) => slug)))
+	];
+	return {
+		peak: slugsIn(serving.flatMap((theme) => theme.peak)),
+		build: slugsIn(serving.flatMap((theme) => theme.build))
+	};
+}

@@ -6,14 +6,20 @@ import { readDraft, secondsOfUnit, type Draft } from './draft';
 import { endsUpright } from '../roles';
 import { orderLoss } from './order-loss';
 import { sharesOf, standingOf } from './story';
-import { LOSS, RELEASE, WARM, type Task } from './task';
+import { BUILD, LOSS, PEAK, RELEASE, WARM, type Task } from './task';
 import { storyLoss } from './story-loss';
 import { wishLoss } from './wish-loss';
 
 /** Taught classes have about six to seven; with sets and pauses a little fewer. Common practice, no source. */
 const ITEMS_IN_TEN_MINUTES = 5.5;
+/** A class is kept in the head in about seven pieces, a long one in one for every three and a half minutes. Common practice, no source. */
+const MOST_PIECES = 7;
+const SECONDS_EACH_PIECE = 210;
 /** One thing with all of its sets and both sides: longer, and people wait. Common practice, no source. */
 const LONGEST_SECONDS = 270;
+
+/** So much too short does no harm: doses give way more easily to more than to less. */
+const LENGTH_SLACK = 0.02;
 
 /** What a draft is worth for its task; more is better. */
 export function valueOf(draft: Draft, task: Task): number {
@@ -35,10 +41,13 @@ export function valueOf(draft: Draft, task: Task): number {
 function shapeLoss(
 	draft: Draft,
 	{ steps, totalSeconds, shares }: ReturnType<typeof readDraft>,
-	{ group, style, lengthSeconds, keep }: Task
+	{ group, style, classSeconds, lengthSeconds, keep }: Task
 ): number {
-	let loss = LOSS.length * 10 * Math.max(0, Math.abs(totalSeconds / lengthSeconds - 1) - 0.02);
-	for (const [i, wanted] of sharesOf(group, style).entries()) {
+	let loss =
+		LOSS.length *
+		10 *
+		Math.max(0, totalSeconds / lengthSeconds - 1, 1 - LENGTH_SLACK - totalSeconds / lengthSeconds);
+	for (const [i, wanted] of sharesOf(group, style, classSeconds).entries()) {
 		loss += LOSS.share * 10 * Math.max(0, Math.abs(shares[i]! / totalSeconds - wanted) - 0.03);
 		if (keep.closed.has(SECTION_KINDS[i]!)) continue;
 		if (draft[i]!.length === 0 && !(SECTION_KINDS[i] === 'rest' && endsUpright(group))) loss += LOSS.empty;
@@ -46,6 +55,11 @@ function shapeLoss(
 	for (const unit of draft.slice(WARM, RELEASE).flat())
 		if (unit.parts.length === 1 && !unit.kept)
 			loss += (LOSS.tooLong * Math.max(0, secondsOfUnit(unit) - LONGEST_SECONDS)) / 60;
+	const pieces = [...draft[BUILD]!, ...draft[PEAK]!].filter(
+		({ parts }) => !parts.every(({ candidate }) => candidate.traits.reset)
+	).length;
+	const most = Math.max(MOST_PIECES, classSeconds / SECONDS_EACH_PIECE);
+	loss += LOSS.pieces * Math.max(0, pieces - most);
 	const usual = (lengthSeconds / 600) * (style.holding === 'quiet' ? 4 : ITEMS_IN_TEN_MINUTES);
 	return loss + LOSS.items * Math.max(0, usual - steps.length);
 }
@@ -53,18 +67,21 @@ function shapeLoss(
 /** What these people come for, and where they want to be while they do it. */
 function peopleLoss({ steps, totalSeconds }: ReturnType<typeof readDraft>, task: Task): number {
 	const { group, style } = task;
-	let standing = 0;
+	let [standing, beside] = [0, 0];
 	const served = new Set<Purpose>();
-	for (const { traits, section, seconds } of steps) {
+	for (const { traits, section, seconds, besideShare } of steps) {
 		if (traits.level === 3) standing += seconds;
+		beside += besideShare;
 		if ((section !== 'build' && section !== 'peak') || traits.reset) continue;
 		for (const purpose of traits.movement.purposes) served.add(purpose);
 	}
 	const [least, most] = standingOf(group, style);
 	const share = standing / totalSeconds;
-	const wanted = purposesWanted(group.purposes.length, task.lengthSeconds);
+	const wanted = purposesWanted(group.purposes.length, task.classSeconds);
 	const has = group.purposes.filter((purpose) => served.has(purpose)).length;
 	return (
-		LOSS.standing * 10 * Math.max(0, least - share, share - most) + LOSS.purpose * Math.max(0, wanted - has)
+		LOSS.standing * 10 * Math.max(0, least - share, share - most) +
+		LOSS.purpose * Math.max(0, wanted - has) +
+		LOSS.beside * beside
 	);
 }

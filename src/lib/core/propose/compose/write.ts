@@ -74,12 +74,11 @@ export function written(
 		if (sets === 1) return item;
 		return { ...item, dose: { ...item.dose, sets, restSeconds: setRestOf(candidate.traits.movement) } };
 	};
-	/** The usual amount; what came last time in the same way is not given less of. */
-	const amountOf = ({ option, traits }: Candidate): number => {
-		const { amounts, usual: at } = option!;
-		const usual = amounts[at]!;
+	/** Its amount; what came last time in the same way is not given less of. */
+	const amountOf = ({ option, amount, traits }: Candidate): number => {
+		const { amounts } = option!;
 		const last = lastTime.get(`${traits.movement.slug} ${traits.form.id} ${traits.mode}`) ?? 0;
-		return last > usual ? amounts[nearest(amounts, last)]! : usual;
+		return last > amount ? amounts[nearest(amounts, last)]! : amount;
 	};
 	const lastTime = new Map<string, number>();
 	for (const { movement, form, mode, dose } of before ? itemsOf(before) : []) {
