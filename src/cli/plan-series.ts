@@ -1,14 +1,15 @@
 import { CATALOGUE, findMovement } from '../lib/catalogue';
 import { writeSeriesFile } from '../lib/core/formats';
-import { FORM_IDS, type FormId } from '../lib/core/movement';
+import { FORM_IDS, AIMS, type FormId } from '../lib/core/movement';
 import {
 	analyseSeries,
 	begunSeries,
+	goalForPurpose,
 	ladderTo,
 	newSeries,
 	proposeSeries,
 	SERIES_LIMITS,
-	testForGoal,
+	settingsFor,
 	withProposed,
 	type Ladder
 } from '../lib/core/series';
@@ -20,7 +21,8 @@ import { show } from './series';
 export const PLAN_SERIES_USAGE = `  plan-series  a series of classes for a group (no file):
              --group FILE.json   for whom (else a mixed group)   --weeks N     how many (else 8)
              --days tue,fri      on which days (else the group's) --from DATE  the first day (else 2026-01-05)
-             --goal SLUG[:FORM]  what it leads to, up to six      --seed N      another seed, another series
+             --goal SLUG[:FORM]  what it leads to, up to six; or a purpose: --goal "dropped knee"
+             --seed N            another seed, another series
              --json              a series file`;
 
 const DAYS = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
@@ -44,7 +46,11 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 	const from = values.from ?? '2026-01-05';
 	if (!/^\d{4}-\d{2}-\d{2}$/.test(from)) throw new Complaint('--from must be a day like 2026-01-05');
 	const ladders = (values.goal ?? []).map((words): Ladder => {
-		const [slug = '', form = 'full'] = words.split(':');
+		const purpose = AIMS.find((one) => one === words.trim().toLowerCase());
+		const served = purpose && goalForPurpose(purpose, findMovement, group, styleOf());
+		if (purpose && !served)
+			throw new Complaint(`nothing that serves "${purpose}" can be a goal of this group`);
+		const [slug = '', form = 'full'] = served ? [served.movement, served.form] : words.split(':');
 		if (!findMovement(slug)) throw new Complaint(`the catalogue has no movement "${slug}"`);
 		if (!FORM_IDS.includes(form as FormId))
 			throw new Complaint(`there is no form "${form}"; there are ${FORM_IDS.join(', ')}`);
@@ -53,8 +59,6 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 		return ladder;
 	});
 	const settings = newSeries(group, from, 'Europe/London', weeks);
-	const goal = ladders[0]?.rungs.at(-1);
-	const retest = { ...settings.retest, test: testForGoal(goal && findMovement(goal.movement)) };
 	const meetings = values.days
 		? values.days.split(',').map((day) => {
 				const weekday = DAYS.indexOf(day.trim().toLowerCase()) + 1;
@@ -64,7 +68,10 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 		: settings.meetings;
 	let count = 0;
 	const newId = () => `class-${String(++count).padStart(3, '0')}`;
-	let planned = begunSeries({ ...settings, meetings, ladders, retest }, newId);
+	let planned = begunSeries(
+		{ ...settings, ...settingsFor(ladders, settings, findMovement), meetings, ladders },
+		newId
+	);
 	const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [] };
 	for (const { classId, plan } of proposeSeries({ planned, setting, choices: {}, seed }))
 		planned = withProposed(planned, { [classId]: plan });

@@ -9,11 +9,17 @@ import {
 	seriesFindings,
 	targetLoad,
 	testForGoal,
+	themesTo,
+	usualThemes,
+	goalForPurpose,
+	ladderTo,
 	withProposed,
 	type PlannedSeries
 } from '../../src/lib/core/series';
 import { applyEdit, itemsOf } from '../../src/lib/core/plan';
 import { findMovement } from '../../src/lib/catalogue';
+import { AIMS } from '../../src/lib/core/movement';
+import { styleOf } from '../../src/lib/core/style';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { classWith, ladder, seriesOf, settingFor } from './series-built';
 
@@ -58,11 +64,17 @@ describe('what comes again', () => {
 describe('a series that was planned', () => {
 	const group = DEMO_GROUPS.striders;
 	const base = seriesOf(
-		{ weeks: 8, easierEvery: 4, ladders: [ladder('split-squat', 'full', group)], lengthSeconds: 2700 },
+		{
+			weeks: 8,
+			easierEvery: 4,
+			ladders: [ladder('split-squat', 'full', group)],
+			themes: themesTo([findMovement('split-squat')!], 8),
+			lengthSeconds: 2700
+		},
 		group
 	);
 	const setting = settingFor(group);
-	const work = { roughSteps: 200, starts: 1, steps: 5000, mostStarts: 3 };
+	const work = { roughSteps: 200, starts: 1, steps: 5000, mostStarts: 6 };
 	let planned = base;
 	for (const { classId, plan } of proposeSeries({ planned: base, setting, choices: {}, seed: 3, work }))
 		planned = withProposed(planned, { [classId]: plan });
@@ -76,6 +88,15 @@ describe('a series that was planned', () => {
 		}
 		expect(seriesFindings(analysis).filter((f) => f.checkId === 'load-falls')).toEqual([]);
 		expect(seriesFindings(analysis).filter((f) => f.checkId === 'too-steep')).toEqual([]);
+	});
+
+	it('begins with what each week is about', () => {
+		for (const c of analysis.classes.filter(({ plan }) => plan)) {
+			const { purpose } = planned.series.themes[c.class.week - 1]!;
+			if (!purpose) continue;
+			const served = c.analysis!.context.items.filter(({ movement }) => movement.purposes.includes(purpose));
+			expect(served.length, `class ${c.number}, ${purpose}`).toBeGreaterThanOrEqual(2);
+		}
 	});
 
 	it('goes back in few things of those that come again', () => {
@@ -119,4 +140,32 @@ it('the test of a series follows from its goal', () => {
 	expect(goal('split-squat')).toBe('one-leg-balance');
 	expect(goal('low-lunge')).toBe('low-lunge-upright');
 	expect(testForGoal(undefined)).toBe('leg-roll');
+});
+
+describe('what follows from a goal', () => {
+	const goals = ['wide-stance-knee-turn-in', 'split-squat'].map((slug) => findMovement(slug)!);
+
+	it('are themes: its purposes in turn, every third week a direction, and the goal again at the end', () => {
+		const themes = themesTo(goals, 8);
+		expect(themes.map(({ purpose, more }) => Boolean(purpose) !== Boolean(more))).toEqual(
+			Array(8).fill(true)
+		);
+		expect(themes.flatMap(({ more }, i) => (more ? [i + 1] : []))).toEqual([3, 6]);
+		expect(themes[0]!.purpose).toBe(goals[0]!.purposes[0]);
+		expect(themes[7]!.purpose).toBe(goals[0]!.purposes[0]);
+		const purposes = goals.flatMap((goal) => goal.purposes);
+		for (const { purpose } of themes) if (purpose) expect(purposes).toContain(purpose);
+		expect(themesTo([], 8)).toEqual(usualThemes(8));
+	});
+
+	it('may be a purpose: the most that these people may be given for it', () => {
+		const { chalk, tide } = DEMO_GROUPS;
+		const goal = goalForPurpose('dropped knee', findMovement, chalk, styleOf())!;
+		expect(findMovement(goal.movement)!.purposes).toContain('dropped knee');
+		expect(ladderTo(goal, findMovement, chalk, styleOf())!.rungs.length).toBeGreaterThan(2);
+		for (const purpose of AIMS) {
+			const own = goalForPurpose(purpose, findMovement, tide, styleOf());
+			if (own) expect(ladderTo(own, findMovement, tide, styleOf())).not.toBeNull();
+		}
+	});
 });

@@ -10,6 +10,7 @@ import {
 	newSeries,
 	proposeSeries,
 	sameRung,
+	settingsFor,
 	withProposed,
 	withRunNotes,
 	withSettings,
@@ -42,13 +43,13 @@ const SERIES: Written[] = [
 		letters: 'chalk-class-',
 		settings: {
 			title: 'Dropped knee in eight weeks',
-			goal: 'Change sides in 90-90 without leaning on the hands, and stand in a low lunge with the back knee up',
+			goal: 'Turn the knees in and down from a deep squat, and change sides in 90-90 without leaning on the hands',
 			startsOn: '2026-11-02',
 			retest: { test: 'seat-switch', weeks: [1, 5, 8] }
 		},
 		goals: [
-			{ movement: '90-90-switch', form: 'full' },
-			{ movement: 'low-lunge-knee-lift', form: 'full' }
+			{ movement: 'deep-squat-knee-turn', form: 'full' },
+			{ movement: '90-90-switch', form: 'full' }
 		],
 		runs: [
 			{ effort: 3, minutes: 51, leftOut: [], note: 'Fingers sore, hips curious.' },
@@ -94,7 +95,8 @@ function made({ group: key, letters, settings, goals, runs, byHand }: Written): 
 	let count = 0;
 	const newId = () => `${letters}${String(++count).padStart(2, '0')}`;
 	const ladders = goals.map((goal) => withoutMore(ladderTo(goal, findMovement, group, styleOf())!));
-	const whole = { ...newSeries(group, settings.startsOn, 'Europe/London'), ...settings, ladders };
+	const begun = newSeries(group, settings.startsOn, 'Europe/London');
+	const whole = { ...begun, ...settingsFor(ladders, begun, findMovement), ...settings, ladders };
 	let planned = withSettings(begunSeries(whole, newId), {}, newId);
 	const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [] };
 	const hand = new Map(byHand.map(({ at, title }) => [planned.series.classes[at]!.id, planOf(title)]));

@@ -11,13 +11,15 @@ import {
 	type SeriesShift
 } from '$lib/core/view-models';
 import type { Group } from '$lib/core/group';
-import { catalogueView, type FormId, type Movement, type FindMovement } from '$lib/core/movement';
+import { AIMS, catalogueView, type FindMovement, type FormId, type Movement } from '$lib/core/movement';
 import { RUN_NOTES, type RunNotes, type Runs } from '$lib/core/run';
 import { slugsOf, type ClassPlan } from '$lib/core/plan';
 import {
 	fallsOut,
+	goalForPurpose,
 	ladderTo,
-	testForGoal,
+	settingsFor,
+	themesUntouched,
 	movedTo,
 	analyseSeries,
 	renewable,
@@ -165,9 +167,22 @@ export class SeriesDesk {
 		);
 		const before = themes[week - 1];
 		if (!before) return;
-		const { more, toward, words } = { ...before, ...change };
-		const next: Theme = { words: words ?? '', ...(more ? { more } : {}), ...(toward ? { toward } : {}) };
+		const { more, purpose, toward, words } = { ...before, ...change };
+		const next: Theme = {
+			words: words ?? '',
+			...(more ? { more } : {}),
+			...(purpose ? { purpose } : {}),
+			...(toward ? { toward } : {})
+		};
 		this.settings({ themes: themes.with(week - 1, next) }, '', field);
+	}
+
+	/** The goal that a purpose stands for with this group; null for anything else. */
+	goalFor(chosen: string): { movement: string; form: FormId } | null {
+		const purpose = AIMS.find((one) => one === chosen);
+		if (!purpose) return null;
+		const style = styleOf(this.setting.style.choices);
+		return goalForPurpose(purpose, this.catalogue.find, this.setting.group, style);
 	}
 
 	addGoal(movement: string, form: FormId): void {
@@ -183,20 +198,29 @@ export class SeriesDesk {
 			this.say(`${this.nameOf(movement)} in the ${form} form is a goal of this series already.`);
 			return;
 		}
-		// the first goal says what is tested, as long as nothing has been taught
-		const isFirst = this.series.ladders.length === 0 && !this.analysis.classes.some(({ run }) => run);
-		const test = testForGoal(this.catalogue.find(movement));
+		// the goals say what the weeks are about, and the first what is tested, as long as nobody thought otherwise
+		const { find } = this.catalogue;
+		const ladders = [...this.series.ladders, ladder];
+		const { themes, retest } = settingsFor(ladders, this.series, find);
+		const isFirst = ladders.length === 1 && !this.analysis.classes.some(({ run }) => run);
 		this.settings(
 			{
-				ladders: [...this.series.ladders, ladder],
-				...(isFirst ? { retest: { ...this.series.retest, test } } : {})
+				ladders,
+				...(isFirst ? { retest } : {}),
+				...(themesUntouched(this.series, find) ? { themes } : {})
 			},
 			`A ladder to ${this.nameOf(movement)}`
 		);
 	}
 
 	removeGoal(index: number): void {
-		this.settings({ ladders: this.series.ladders.toSpliced(index, 1) }, 'The goal is taken out');
+		const ladders = this.series.ladders.toSpliced(index, 1);
+		const { find } = this.catalogue;
+		const { themes } = settingsFor(ladders, this.series, find);
+		this.settings(
+			{ ladders, ...(themesUntouched(this.series, find) ? { themes } : {}) },
+			'The goal is taken out'
+		);
 	}
 
 	removeRung(ladder: number, rung: number): void {

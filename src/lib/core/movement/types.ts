@@ -241,6 +241,10 @@ export const PURPOSES = [
 	'rest'
 ] as const;
 export type Purpose = (typeof PURPOSES)[number];
+/** What a class or a series can be about: all but what only lets go. */
+export const AIMS: readonly Purpose[] = PURPOSES.filter(
+	(purpose) => purpose !== 'reset' && purpose !== 'rest'
+);
 
 /** How much of the weight bent-back wrists carry: part of it on all fours, most of it in a plank. */
 export const HAND_LOADS = ['some', 'most'] as const;

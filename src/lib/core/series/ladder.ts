@@ -8,8 +8,10 @@ import {
 	type FindMovement,
 	type Form,
 	type FormId,
-	type Movement
+	type Movement,
+	type Purpose
 } from '../movement';
+import { demandOf, shapesFor } from '../propose';
 import { styledRange, type TeachingStyle } from '../style';
 import type { Ladder, Rung } from './types';
 
@@ -50,6 +52,38 @@ export function ladderTo(
 		if (form.id !== goal.form && more.dose > rungs.at(-1)!.dose) rungs.push(more);
 	}
 	return { rungs };
+}
+
+/**
+ * The goal that a purpose stands for with these people: of what its themes come to and what serves it, the most demanding
+ * that they may be given in the full form, else in the supported one. Null where there is none.
+ */
+export function goalForPurpose(
+	purpose: Purpose,
+	find: FindMovement,
+	group: Group | null,
+	style: TeachingStyle
+): { movement: string; form: FormId } | null {
+	const { peak, build } = shapesFor(purpose);
+	const isOwn = (slug: string) => find(slug)?.purposes[0] === purpose;
+	const serves = (slug: string) => find(slug)?.purposes.includes(purpose) ?? false;
+	for (const form of ['full', 'supported'] as const)
+		for (const slugs of [
+			peak.filter(isOwn),
+			peak.filter(serves),
+			build.filter(isOwn),
+			build.filter(serves)
+		]) {
+			const goals = slugs.flatMap((slug) => {
+				const movement = find(slug)!;
+				const own = formOf(movement, form);
+				if (!own || !ladderTo({ movement: slug, form }, find, group, style)) return [];
+				return [{ movement: slug, demand: demandOf(own, modesOf(movement, own)[0]!) }];
+			});
+			goals.sort((a, b) => b.demand - a.demand);
+			if (goals[0]) return { movement: goals[0].movement, form };
+		}
+	return null;
 }
 
 /** A room of mostly open people stands beyond supported forms: its ladders begin at the full one. */

@@ -206,8 +206,10 @@ function wishesFor(
 	const toward = series.themes[c.class.week - 1]?.toward;
 	const known = new Set(setting.known?.slugs);
 	const fresh = c.given.filter(({ isNew }) => isNew).length;
+	const { purpose } = series.themes[c.class.week - 1] ?? {};
 	const wishes: Wishes = {
 		must: back,
+		...(purpose ? { purpose } : {}),
 		...rungsAhead(c, analysis),
 		...(groupIsKnown ? { mostNew: Math.max(0, series.mostNew - fresh) } : {}),
 		...(toward && offered.has(toward) && !there.has(toward) && (known.has(toward) || fresh === 0)

@@ -2,7 +2,16 @@ import { array, number, object, string } from 'yup';
 import { DIRECTIONS } from '../anatomy';
 import { isIsoDay } from '../calendar';
 import { TEST_IDS } from '../measure';
-import { doseRange, FORM_IDS, formOf, MODES, SLUG, usualUnitSeconds, type FindMovement } from '../movement';
+import {
+	doseRange,
+	FORM_IDS,
+	formOf,
+	MODES,
+	AIMS,
+	SLUG,
+	usualUnitSeconds,
+	type FindMovement
+} from '../movement';
 import { PLAN_LIMITS, planFaults } from '../plan';
 import { schemaFaults, type Fault } from '../validation';
 import { eachOnce, isPropertyOfAll, oneLine, textOfLines } from '../validation';
@@ -94,7 +103,14 @@ export const seriesSchema = object({
 			eachOnce((ladder) => goalOf(ladder as Ladder), 'this goal is there already')
 		),
 	themes: array()
-		.of(object({ words: oneLine(120), more: string().oneOf(DIRECTIONS), toward: slug }).noUnknown())
+		.of(
+			object({
+				words: oneLine(120),
+				more: string().oneOf(DIRECTIONS),
+				purpose: string().oneOf(AIMS),
+				toward: slug
+			}).noUnknown()
+		)
 		.max(SERIES_LIMITS.weeks)
 		.defined(),
 	easierEvery: whole(0, SERIES_LIMITS.weeks),

@@ -1,9 +1,9 @@
 import { DIRECTION_NAME, type Direction } from '../anatomy';
 import type { Group } from '../group';
 import type { TestId } from '../measure';
-import type { Movement, Purpose } from '../movement';
+import type { FindMovement, Movement, Purpose } from '../movement';
 import type { SeriesSettings } from './edit';
-import type { Meeting, Theme } from './types';
+import type { Ladder, Meeting, Theme } from './types';
 
 /** Directions in the order in which the weeks of a new series are about them: opposites follow each other. */
 const ROUND: readonly Direction[] = [
@@ -21,6 +21,49 @@ export function usualThemes(weeks: number): Theme[] {
 		const more = ROUND[i % ROUND.length]!;
 		return { words: `More ${DIRECTION_NAME[more].toLowerCase()}`, more };
 	});
+}
+
+/** Of so many weeks one is for balance, in a series that leads to something. Common practice, no source. */
+const BALANCE_EVERY = 3;
+
+/**
+ * Themes of a series that leads to something, each week another purpose of its goals; every third week gives more of a
+ * direction, so that no other way of the hip is forgotten. Without goals they are the usual ones.
+ */
+export function themesTo(goals: readonly Pick<Movement, 'purposes'>[], weeks: number): Theme[] {
+	const purposes = [...new Set(goals.flatMap((goal) => goal.purposes))];
+	if (purposes.length === 0) return usualThemes(weeks);
+	const balance = usualThemes(weeks);
+	const themes: Theme[] = [];
+	let [served, balanced] = [0, 0];
+	for (let week = 1; week <= weeks; week++) {
+		// the last week shows what the first could not
+		if (week % BALANCE_EVERY === 0 && week < weeks) themes.push(balance[balanced++]!);
+		else {
+			const purpose = purposes[week === weeks ? 0 : served++ % purposes.length]!;
+			themes.push({ words: purpose.charAt(0).toUpperCase() + purpose.slice(1), purpose });
+		}
+	}
+	return themes;
+}
+
+/** What follows from the goals of a series: the themes of its weeks, and its test. */
+export function settingsFor(
+	ladders: readonly Ladder[],
+	{ weeks, retest }: Pick<SeriesSettings, 'weeks' | 'retest'>,
+	find: FindMovement
+): Pick<SeriesSettings, 'themes' | 'retest'> {
+	const goals = ladders.flatMap(({ rungs }) => find(rungs.at(-1)!.movement) ?? []);
+	return { themes: themesTo(goals, weeks), retest: { ...retest, test: testForGoal(goals[0]) } };
+}
+
+/** Whether the themes are still those that a series begins with: nobody has thought about them. */
+export function themesUntouched(
+	{ themes, weeks, ladders }: Pick<SeriesSettings, 'themes' | 'weeks' | 'ladders'>,
+	find: FindMovement
+): boolean {
+	const goals = ladders.flatMap(({ rungs }) => find(rungs.at(-1)!.movement) ?? []);
+	return JSON.stringify(themes) === JSON.stringify(themesTo(goals, weeks));
 }
 
 /** Retests at the beginning, in the middle and at the end. */
@@ -71,7 +114,7 @@ export function newSeries(group: Group, startsOn: string, timeZone: string, week
 		easierEvery: 4,
 		retest: { test: testForGoal(undefined), weeks: usualRetests(weeks) },
 		repeats: 2,
-		mostNew: 1,
+		mostNew: 2,
 		mostUpPercent: 10,
 		keepPercent: 70
 	};

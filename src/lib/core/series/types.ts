@@ -1,6 +1,6 @@
 import type { Direction } from '../anatomy';
 import type { TestId } from '../measure';
-import type { FormId, Mode } from '../movement';
+import type { FormId, Mode, Purpose } from '../movement';
 import type { ClassPlan } from '../plan';
 import type { Runs } from '../run';
 
@@ -28,6 +28,8 @@ export interface Theme {
 	words: string;
 	/** A direction that it gives more of. */
 	more?: Direction;
+	/** What its classes begin with: a purpose, and the themes that serve it. */
+	purpose?: Purpose;
 	/** A movement to which its classes lead up. */
 	toward?: string;
 }

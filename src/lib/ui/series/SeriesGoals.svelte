@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
-	import type { FormId } from '$lib/core/movement';
+	import { AIMS, type FormId } from '$lib/core/movement';
 	import { SERIES_LIMITS } from '$lib/core/series';
 
 	/** Goals in movements, each with the ladder that leads to it. */
@@ -15,7 +15,13 @@
 	const chosen = $derived(movements.find((movement) => movement.slug === slug));
 
 	function choose(event: Event) {
-		slug = (event.currentTarget as HTMLSelectElement).value;
+		const { value } = event.currentTarget as HTMLSelectElement;
+		const goal = desk.goalFor(value);
+		slug = goal?.movement ?? value;
+		if (goal) {
+			form = goal.form;
+			return;
+		}
 		if (chosen && !chosen.forms.some(({ id }) => id === form)) form = chosen.forms.at(-1)!.id;
 	}
 	function add() {
@@ -60,10 +66,15 @@
 			<label>
 				Toward
 				<select value={slug} onchange={choose}>
-					<option value="">a movement …</option>
-					{#each movements as movement (movement.slug)}
-						<option value={movement.slug}>{movement.english}</option>
-					{/each}
+					<option value="">a movement or a purpose …</option>
+					<optgroup label="A purpose">
+						{#each AIMS as purpose (purpose)}<option value={purpose}>{purpose}</option>{/each}
+					</optgroup>
+					<optgroup label="A movement">
+						{#each movements as movement (movement.slug)}
+							<option value={movement.slug}>{movement.english}</option>
+						{/each}
+					</optgroup>
 				</select>
 			</label>
 			{#if chosen}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
-	import { DIRECTION_NAME, DIRECTIONS, type Direction } from '$lib/core/anatomy';
+	import { DIRECTION_NAME, DIRECTIONS } from '$lib/core/anatomy';
+	import { AIMS } from '$lib/core/movement';
 	import { SERIES_LIMITS } from '$lib/core/series';
 
 	/** What each week is about; a week can be put in before any other. */
@@ -18,6 +19,13 @@
 		const found = movements.find(({ english }) => english.toLowerCase() === name.toLowerCase());
 		if (name && !found) desk.say(`There is no movement called ${name}.`);
 		else desk.theme(week, { toward: found?.slug });
+	}
+	/** A direction or a purpose; choosing the one takes the other away. */
+	function aim(week: number, chosen: string) {
+		desk.theme(week, {
+			more: DIRECTIONS.find((one) => one === chosen),
+			purpose: AIMS.find((one) => one === chosen)
+		});
 	}
 	const value = (event: Event) => (event.currentTarget as HTMLInputElement).value;
 </script>
@@ -38,13 +46,18 @@
 				/>
 				<select
 					aria-label="Week {week} gives more of"
-					value={theme?.more ?? ''}
-					onchange={(event) => desk.theme(week, { more: value(event) as Direction })}
+					value={theme?.purpose ?? theme?.more ?? ''}
+					onchange={(event) => aim(week, value(event))}
 				>
 					<option value="">as usual</option>
-					{#each DIRECTIONS as direction (direction)}
-						<option value={direction}>{DIRECTION_NAME[direction]}</option>
-					{/each}
+					<optgroup label="A direction">
+						{#each DIRECTIONS as direction (direction)}
+							<option value={direction}>{DIRECTION_NAME[direction]}</option>
+						{/each}
+					</optgroup>
+					<optgroup label="A purpose">
+						{#each AIMS as purpose (purpose)}<option value={purpose}>{purpose}</option>{/each}
+					</optgroup>
 				</select>
 				<input
 					type="text"

@@ -24,14 +24,17 @@ export const loadFalls: SeriesCheck = {
 			const last = ordinary[i - 1];
 			const change = last ? changePercent(last.plannedLoad, week.plannedLoad)! : null;
 			if (change === null || week.classes.every(({ run }) => run)) continue;
-			flat = Math.abs(change) < LOAD.leastUpPercent ? flat + 1 : 1;
+			// after an easier week it goes on from where it was: that is no week without a rise
+			const goesOn = weeks.some(({ number, easier }) => easier && number === week.number - 1);
+			if (Math.abs(change) >= LOAD.leastUpPercent) flat = 1;
+			else if (!goesOn) flat += 1;
 			if (change <= -LOAD.leastUpPercent)
 				reports.push({
 					message: `week ${week.number} is planned with ${Math.round(-change)} % less than the last ordinary week`,
 					week: week.number,
 					data: { changePercent: Math.round(change) }
 				});
-			else if (flat === FLAT_WEEKS)
+			else if (flat === FLAT_WEEKS && !goesOn)
 				reports.push({
 					message: `the load stays where it is for ${FLAT_WEEKS} ordinary weeks up to week ${week.number}`,
 					week: week.number,
