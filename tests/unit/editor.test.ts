@@ -7,6 +7,7 @@ import { deskKey } from '../../src/lib/client/plan/desk-keys';
 import { PlanDesk } from '../../src/lib/client/plan/plan-desk';
 import type { DeskSetting } from '../../src/lib/client/plan/plan-document.svelte';
 import type { Movement } from '../../src/lib/core/movement';
+import { sumOfOrbits } from '../../src/lib/core/orbit';
 import { emptyPlan, itemsOf, type ClassPlan, type Flow, type TestBlock } from '../../src/lib/core/plan';
 import type { StyleChoices } from '../../src/lib/core/style';
 import { groupOf } from './checks/case';
@@ -25,6 +26,7 @@ function setting(change: Partial<DeskSetting> = {}): DeskSetting {
 		lastFirstSide: null,
 		silencedChecks: [],
 		lastMovements: [],
+		lately: { classes: 0, orbit: sumOfOrbits([]) },
 		today: '2026-11-24',
 		...change
 	};

@@ -10,13 +10,21 @@ import {
 	movementRing,
 	runningOrder,
 	score,
+	togetherWords,
 	ticksOf,
 	strengthParts,
 	wedge
 } from '../../src/lib/core/view-models';
 import { preset } from '../../src/lib/core/group';
 import type { Movement } from '../../src/lib/core/movement';
-import { rangeSeconds, shareText, strengthShare, type Targets } from '../../src/lib/core/orbit';
+import {
+	rangeSeconds,
+	shareText,
+	shortDirections,
+	strengthShare,
+	sumOfOrbits,
+	type Targets
+} from '../../src/lib/core/orbit';
 import {
 	applyEdit,
 	emptyPlan,
@@ -247,5 +255,24 @@ describe('what is drawn', () => {
 			}),
 			{ numRuns: 60 }
 		);
+	});
+});
+
+describe('a class on top of the last ones', () => {
+	const { orbit: folds } = read(planWith('forward-fold'));
+	const { orbit: lunge } = read(planWith('low-lunge'));
+
+	it('is short of what all of them together gave too little of', () => {
+		expect(shortDirections([], targets)).toEqual([]);
+		expect(shortDirections([folds, folds], targets)).toContain('extension');
+		const many = shortDirections([folds, ...Array.from({ length: 9 }, () => lunge)], targets);
+		expect(many).not.toContain('extension');
+	});
+
+	it('says so in words, and nothing where there was no class before', () => {
+		expect(togetherWords(folds, { classes: 0, orbit: sumOfOrbits([]) }, targets)).toBeNull();
+		const words = togetherWords(folds, { classes: 3, orbit: sumOfOrbits([folds, folds, folds]) }, targets)!;
+		expect(words).toMatch(/^With the last 3 classes: too little .*extension.*; too much flexion\.$/);
+		expect(togetherWords(lunge, { classes: 1, orbit: folds }, targets)).toMatch(/^With the last class: /);
 	});
 });

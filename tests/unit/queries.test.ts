@@ -65,7 +65,15 @@ async function asked(work: () => Promise<unknown>): Promise<{ questions: number;
 
 it('a class asks ten times, and is told no more when the group has forty others', async () => {
 	const id = await createPlan(db, studioId, groupId, '2026-11-24', classWith(['clam']));
-	await createPlan(db, studioId, groupId, '2026-11-17', classWith(['clam', 'cobra']));
+	// the last four count for its balance
+	for (const day of [3, 10, 17, 18])
+		await createPlan(
+			db,
+			studioId,
+			groupId,
+			`2026-11-${String(day).padStart(2, '0')}`,
+			classWith(['clam', 'frog'])
+		);
 	const few = await asked(() => loadPlanContext(db, owner, id, '2026-11-24'));
 	for (let i = 0; i < 40; i++)
 		await createPlan(

@@ -229,6 +229,8 @@ describe('plans', () => {
 		expect(setting?.lastFirstSide).toBe('right');
 		expect([...setting!.known.slugs].sort()).toEqual(['clam', 'low-lunge']);
 		expect([...setting!.usedLately.slugs].sort()).toEqual(['clam', 'low-lunge']);
+		expect(setting!.lately.classes).toBe(1);
+		expect(setting!.lately.orbit.rangeTotalSeconds).toBeGreaterThan(0);
 		expect(planInput(setting!).group.name).toBe('Setting');
 		expect(await loadPlanContext(db, tamsin, planId, '2026-11-24')).toBeNull();
 	});

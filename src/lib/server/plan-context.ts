@@ -6,10 +6,11 @@ import type { CatalogueView } from '../core/movement';
 import type { PaceModel } from '../core/pace';
 import { firstSideOf, slugsOf } from '../core/plan';
 import type { Known } from '../core/run';
-import type { SilencedCheck } from '../core/checks';
+import { analysePlan, type SilencedCheck } from '../core/checks';
+import { LATELY_CLASSES, sumOfOrbits, type Lately } from '../core/orbit';
 import type { Db } from './db/open';
 import { getGroup } from './groups';
-import { getPlan, lastPlanOfGroup, type StoredPlan } from './plans';
+import { getPlan, lastPlansOfGroup, type StoredPlan } from './plans';
 import { metBefore } from './runs';
 import { silencedChecks } from './silenced-checks';
 import { getStyle } from './styles';
@@ -45,6 +46,8 @@ export interface StoredPlanContext {
 	silencedChecks: SilencedCheck[];
 	/** Slugs of that class. */
 	lastMovements: string[];
+	/** The last classes of the group before this one, counted as one. */
+	lately: Lately;
 }
 
 /** Loads a plan of this studio with its setting, as this teacher teaches it; null for another studio's and for none at all. `day`: today. */
@@ -60,12 +63,19 @@ export async function loadPlanContext(
 	const on = stored.plannedOn ?? day;
 	const [today, earlier, { known, lately }, { style }, silenced] = await Promise.all([
 		studioCatalogue(db, studioId),
-		lastPlanOfGroup(db, studioId, group.id, { day: on, not: planId }),
+		lastPlansOfGroup(db, studioId, group.id, LATELY_CLASSES, { day: on, not: planId }),
 		metBefore(db, studioId, group.id, on, latelyFrom(on)),
 		getStyle(db, teacherId),
 		silencedChecks(db, teacherId)
 	]);
-	const [moved = []] = await outdatedMovements(db, studioId, today, [stored.plan]);
+	const plans = earlier.map(({ plan }) => plan);
+	const [moved = [], ...movedBefore] = await outdatedMovements(db, studioId, today, [stored.plan, ...plans]);
+	const orbits = plans.map((plan, i) => {
+		const { offered, find } = catalogueWith(today, movedBefore[i]!);
+		const { targets } = group.group;
+		return analysePlan(plan, { catalogue: offered, find, targets, pace: style.pace }, new Set()).orbit;
+	});
+	const last = plans[0];
 	return {
 		stored,
 		groupId: group.id,
@@ -76,8 +86,9 @@ export async function loadPlanContext(
 		known,
 		pace: style.pace,
 		silencedChecks: silenced,
-		lastMovements: earlier ? slugsOf(earlier.plan) : [],
-		lastFirstSide: earlier ? firstSideOf(earlier.plan) : null,
+		lastMovements: last ? slugsOf(last) : [],
+		lastFirstSide: last ? firstSideOf(last) : null,
+		lately: { classes: orbits.length, orbit: sumOfOrbits(orbits) },
 		usedLately: lately
 	};
 }

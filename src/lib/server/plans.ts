@@ -84,14 +84,25 @@ export async function lastPlanOfGroup(
 	groupId: string,
 	before?: { day: string; not: string }
 ): Promise<StoredPlan | null> {
+	return (await lastPlansOfGroup(db, studioId, groupId, 1, before))[0] ?? null;
+}
+
+/** The last so many of them, the newest first. */
+export async function lastPlansOfGroup(
+	db: Db,
+	studioId: string,
+	groupId: string,
+	most: number,
+	before?: { day: string; not: string }
+): Promise<StoredPlan[]> {
 	const earlier = before && and(lt(plan.plannedOn, before.day), ne(plan.id, before.not));
-	const [row] = await db
+	const rows = await db
 		.select()
 		.from(plan)
 		.where(and(eq(plan.studioId, studioId), eq(plan.groupId, groupId), earlier))
 		.orderBy(desc(plan.plannedOn), desc(plan.updatedAt))
-		.limit(1);
-	return row ? stored(row) : null;
+		.limit(most);
+	return rows.map(stored);
 }
 
 /** Holds a plan until the end of the transaction, so that what belongs to it is written once; false when it is not there. */

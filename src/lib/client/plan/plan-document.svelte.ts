@@ -17,8 +17,9 @@ import {
 } from '$lib/core/plan';
 import type { Known } from '$lib/core/run';
 import { styleOf, type StyleChoices } from '$lib/core/style';
+import type { Lately } from '$lib/core/orbit';
 import { roomSheet, type RoomRow } from '$lib/core/substitution';
-import { classRing, runningOrder, score } from '$lib/core/view-models';
+import { classRing, runningOrder, score, togetherWords } from '$lib/core/view-models';
 import type { DocumentSession } from '../document-session.svelte';
 
 /** A movement that is not what it was when the plan was made. */
@@ -45,6 +46,8 @@ export interface DeskSetting {
 	lastFirstSide: Leg | null;
 	/** Slugs of that class. */
 	lastMovements: string[];
+	/** The last classes of the group before this one. */
+	lately: Lately;
 	/** Today, for what is confirmed with a date. */
 	today: string;
 }
@@ -75,6 +78,10 @@ export class PlanDocument {
 	readonly order = $derived(runningOrder(this.analysis));
 	readonly score = $derived(score(this.analysis));
 	readonly ring = $derived(classRing(this.analysis.orbit, this.analysis.balance));
+	/** The same on top of the group's last classes. */
+	readonly together = $derived.by(() =>
+		togetherWords(this.analysis.orbit, this.setting.lately, this.setting.group.targets)
+	);
 	/** When the class is likely to end. */
 	readonly spread = $derived.by(() =>
 		spread(

@@ -1,3 +1,4 @@
+import { shortDirections } from '$lib/core/orbit';
 import { renewed, type ClassPlan, type PlanEdit, type Renewal } from '$lib/core/plan';
 import { ownShares, type Conflict, type Wishes } from '$lib/core/propose';
 import { percentOf, proposalCard, type ProposalCard } from '$lib/core/view-models';
@@ -23,9 +24,11 @@ export function proposeTask(
 	seed: number,
 	base: ClassPlan = plan
 ): ProposeTask {
-	const { group, known, pace, lastFirstSide, own, leftOut } = setting;
+	const { group, known, pace, lastFirstSide, own, leftOut, lately } = setting;
+	// what the group had too little of in its last classes comes now
+	const more = lately.classes ? shortDirections([lately.orbit], group.targets) : [];
 	const kept = moved.map((movement) => movement.kept);
-	return { base, wishes, seed, group, known, pace, lastFirstSide, own, leftOut, kept };
+	return { base, wishes: { more, ...wishes }, seed, group, known, pace, lastFirstSide, own, leftOut, kept };
 }
 
 /** Classes proposed for this one, and what stands in their way. */

@@ -1,5 +1,5 @@
-import { eachDirection, type Direction } from '../anatomy';
-import { rangeSeconds, rangeShare, strengthShare, type Orbit } from './orbit';
+import { DIRECTIONS, eachDirection, type Direction } from '../anatomy';
+import { rangeSeconds, rangeShare, strengthShare, sumOfOrbits, type Orbit } from './orbit';
 
 /** A band in percent, both ends inclusive. */
 export interface Band {
@@ -75,6 +75,35 @@ export function strengthVerdict(orbit: Orbit, targets: Targets): Verdict {
 	const goal = found.standing === 'short' ? targets.strength.minPercent : targets.strength.maxPercent;
 	const exchange = (goal / 100) * workSeconds - strengthWorkSeconds;
 	return { ...found, offBySeconds: exchange > 0 ? up(exchange) : down(exchange) };
+}
+
+/** Balance belongs to weeks: what a group had is counted over so many classes, those of about a fortnight. Common practice, no source. */
+export const LATELY_CLASSES = 4;
+
+/** The last classes of a group, counted as one. */
+export interface Lately {
+	classes: number;
+	orbit: Orbit;
+}
+
+/** A class on top of the last ones: which directions are short then, and which over; null where there were none. */
+export function togetherWith(
+	orbit: Orbit,
+	{ classes, orbit: before }: Lately,
+	targets: Targets
+): { classes: number; short: Direction[]; over: Direction[] } | null {
+	if (before.rangeTotalSeconds === 0) return null;
+	const sum = sumOfOrbits([before, orbit]);
+	const standingAt = (where: Standing) =>
+		DIRECTIONS.filter((d) => directionVerdict(sum, d, targets).standing === where);
+	return { classes, short: standingAt('short'), over: standingAt('over') };
+}
+
+/** Directions of which classes together gave too little; none where there are no classes. */
+export function shortDirections(orbits: readonly Orbit[], targets: Targets): Direction[] {
+	if (orbits.length === 0) return [];
+	const sum = sumOfOrbits(orbits);
+	return DIRECTIONS.filter((d) => directionVerdict(sum, d, targets).standing === 'short');
 }
 
 export interface Balance {

@@ -1,5 +1,5 @@
-import { DIRECTIONS, otherLeg, type Direction, type Leg } from '../anatomy';
-import { balance, sumOfOrbits, type Targets } from '../orbit';
+import { otherLeg, type Leg } from '../anatomy';
+import { LATELY_CLASSES, shortDirections } from '../orbit';
 import { LOAD, targetLoad } from './load';
 import { ordinaryBefore } from './progress';
 import { metBeforeEach, rungOf } from './schedule';
@@ -95,11 +95,12 @@ function classFor(
 	const known = metBeforeEach(analysis.planned, setting.knownBefore)[at]!;
 	const weeksBefore = analysis.weeks.filter(({ monday }) => monday < c.class.on);
 	const theme = series.themes[c.class.week - 1];
+	const lately = before.slice(-LATELY_CLASSES).flatMap(({ analysis: own }) => (own ? [own.orbit] : []));
 	const more = [
 		...new Set([
 			...neglected(weeksBefore),
 			...(theme?.more ? [theme.more] : []),
-			...shortLately(before, setting.group.targets)
+			...shortDirections(lately, setting.group.targets)
 		])
 	];
 	const group = { ...setting.group, targets: targetsWithMore(setting.group.targets, more) };
@@ -230,17 +231,6 @@ function wishesFor(
 		wishes.like = { movements, share: likeShare(series.keepPercent / 100, movements, known, series.mostNew) };
 	}
 	return wishes;
-}
-
-/** Classes of which the sum is looked at for what came short: those of about a fortnight. */
-const LATELY = 4;
-
-/** Directions that the last classes together gave too little of. */
-function shortLately(before: readonly ClassAnalysis[], targets: Targets): Direction[] {
-	const orbits = before.slice(-LATELY).flatMap(({ analysis }) => (analysis ? [analysis.orbit] : []));
-	if (orbits.length === 0) return [];
-	const { directions } = balance(sumOfOrbits(orbits), targets);
-	return DIRECTIONS.filter((d) => directions[d].standing === 'short');
 }
 
 /** What the ladders bring only later: no harder form of a rung than the one that it is at, and nothing of the rungs after it. */

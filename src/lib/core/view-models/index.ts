@@ -8,3 +8,4 @@ export * from './series-lines';
 export * from './series-view';
 export * from './keyed';
 export * from './score-drawing';
+export * from './together';

@@ -20,11 +20,13 @@
 		/** Which items make up the time in a direction. */
 		partsOf: (direction: Direction) => Part[];
 		strengthParts: () => Part[];
+		/** How it stands on top of the group's last classes, in words; null where there were none. */
+		together: string | null;
 		/** The one thing that the class is about; empty where it is about more. */
 		theme: string;
 		ontheme: (theme: string) => void;
 	}
-	let { ring, balance, partsOf, strengthParts, theme, ontheme }: Props = $props();
+	let { ring, balance, together, partsOf, strengthParts, theme, ontheme }: Props = $props();
 	const id = $props.id();
 
 	function standing(verdict: Verdict): string {
@@ -76,6 +78,7 @@
 			</tr>
 		</tbody>
 	</table>
+	{#if together}<p class="together">{together}</p>{/if}
 	<p class="quiet">
 		Outer ring: range, dashed where the target lies. Inner disc: strength. Left leg left, right leg right.
 	</p>
@@ -133,6 +136,9 @@
 	.strength td {
 		border-top: 1px solid var(--line);
 		padding-top: 0.35rem;
+	}
+	.together {
+		font-size: var(--text-s);
 	}
 	.within {
 		color: var(--good);

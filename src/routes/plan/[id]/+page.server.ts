@@ -23,7 +23,8 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		pace,
 		silencedChecks,
 		lastFirstSide,
-		lastMovements
+		lastMovements,
+		lately
 	} = found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
 	return {
 		stored,
@@ -40,6 +41,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			silencedChecks,
 			lastFirstSide,
 			lastMovements,
+			lately,
 			today: day
 		},
 		usual: (await getStyle(db(), ownerOfRequest(locals).teacherId)).style

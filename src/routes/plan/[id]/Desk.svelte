@@ -318,6 +318,7 @@
 				<OrbitPanel
 					ring={doc.ring}
 					balance={doc.analysis.balance}
+					together={doc.together}
 					partsOf={(direction) => directionParts(doc.analysis, direction)}
 					strengthParts={() => strengthParts(doc.analysis)}
 					theme={doc.plan.theme ?? ''}
