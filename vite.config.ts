@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { sveltekit } from '@sveltejs/kit/vite';
 import type { Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
+import { usedCarbonCss } from './scripts/used-carbon-css.js';
 
 /**
  * Carbon's ready-made CSS names IBM Plex on a font CDN in 208 @font-face rules. They go, so that no
@@ -36,7 +37,7 @@ function checkedCatalogue(): Plugin {
 }
 
 export default defineConfig({
-	plugins: [checkedCatalogue(), carbonCssWithoutFonts(), sveltekit()],
+	plugins: [checkedCatalogue(), carbonCssWithoutFonts(), sveltekit(), usedCarbonCss()],
 	optimizeDeps: {
 		// all at the start: one found later makes `vite dev` reload the page and answer 504 meanwhile
 		include: ['carbon-components-svelte', 'comlink', 'luxon', 'svelte-dnd-action', 'yup']

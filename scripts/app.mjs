@@ -1,5 +1,6 @@
 // The web server in production: as many processes as there are cores (at most four), each with the built app behind the
 // headers and limits below. `serve.mjs` starts it; DATABASE_URL, ORIGIN, AUTH_SECRET, HOST and PORT come from outside.
+import compression from 'compression';
 import cluster from 'node:cluster';
 import http from 'node:http';
 import { availableParallelism } from 'node:os';
@@ -62,6 +63,8 @@ function runProcesses(count) {
 async function answer() {
 	process.env.BODY_SIZE_LIMIT = String(MOST_BODY_BYTES);
 	const { handler } = await import('../build/handler.js');
+	// pages and answers; the files of the app lie there compressed already
+	const squeeze = compression();
 	const https = (process.env.ORIGIN ?? '').startsWith('https:');
 	const server = http.createServer({ headersTimeout: 15_000, requestTimeout: ANSWER_SECONDS * 1000 });
 	server.on('request', (request, response) => {
@@ -78,7 +81,9 @@ async function answer() {
 		response.once('close', () => clearTimeout(timer));
 		// a body that nobody asked for is read past, so that the connection can be used again
 		response.once('finish', () => request.complete || request.removeAllListeners('data').resume());
-		handler(request, response, () => refuse(response, 404, 'There is nothing at this address.'));
+		squeeze(request, response, () =>
+			handler(request, response, () => refuse(response, 404, 'There is nothing at this address.'))
+		);
 	});
 	server.listen(Number(process.env.PORT ?? 3000), process.env.HOST ?? '127.0.0.1', () =>
 		process.send?.('answering')
