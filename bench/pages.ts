@@ -8,7 +8,7 @@ const CONNECTIONS = 16;
 const SECONDS_EACH = 6;
 
 /** The session cookie of the demo teacher, as the button of the sign-in page gives it. */
-async function enter(origin: string): Promise<string> {
+export async function enter(origin: string): Promise<string> {
 	const response = await fetch(`${origin}/sign-in?/demo`, {
 		method: 'POST',
 		headers: { origin, 'content-type': 'application/x-www-form-urlencoded' },
@@ -21,7 +21,7 @@ async function enter(origin: string): Promise<string> {
 }
 
 /** The first address of a page that a pattern finds in another page. */
-async function linkIn(origin: string, cookie: string, page: string, pattern: RegExp): Promise<string> {
+export async function linkIn(origin: string, cookie: string, page: string, pattern: RegExp): Promise<string> {
 	const text = await (await fetch(origin + page, { headers: { cookie } })).text();
 	const found = pattern.exec(text)?.[1];
 	if (!found) throw new Error(`${page} has no link like ${pattern}`);

@@ -23,6 +23,7 @@ import { wholeByHighs } from '../tests/reference/fit-by-highs';
 import { seeded } from '../tests/reference/seeded';
 import { knowsAClass, readsLikeAClass, searchesEnough } from './planner/worth';
 import { pageLoad } from './pages';
+import { pageWeights } from './weights';
 import { planOfBlocks } from './plans';
 import { seriesProposal, seriesSpeed } from './series';
 import { keyToPaint } from './typing';
@@ -226,6 +227,20 @@ async function pages(): Promise<void> {
 		);
 }
 
+/** What each page weighs, compressed, and how soon it begins to come. */
+async function weights(): Promise<void> {
+	for (const { page, htmlKb, cssKb, scriptKb, firstByteOverStyle } of await pageWeights()) {
+		line(`${page}: page, kB compressed`, htmlKb, '-');
+		line(`${page}: styles, kB compressed`, cssKb, 'at most 25');
+		line(`${page}: scripts loaded at once, kB compressed`, scriptKb, 'at most 150');
+		line(`${page}: time to the first byte / that of the style page`, firstByteOverStyle, 'at most 2');
+	}
+}
+
+if (process.argv.includes('weights')) {
+	await weights();
+	process.exit(0);
+}
 if (process.argv.includes('pages')) {
 	await pages();
 	process.exit(0);
@@ -236,6 +251,7 @@ await fitting();
 await ordering();
 seriesSpeed(line);
 await typing();
+await weights();
 await pages();
 // what a page or a key needs is measured; `quick` leaves the searches out, which take half an hour
 if (process.argv.includes('quick')) process.exit(0);

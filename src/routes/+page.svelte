@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { formatDuration } from '$lib/core/clock';
 	import { dayName, shortDay } from '$lib/core/calendar';
-	import { PLAN_FILE } from '$lib/client/open-file';
 	import OpenFileButton from '$lib/ui/saving/OpenFileButton.svelte';
 	import BringBack from '$lib/ui/saving/BringBack.svelte';
 	import Ring from '$lib/ui/chart/Ring.svelte';
@@ -25,7 +24,7 @@
 	</nav>
 	<span class="grow"></span>
 	<a class="templates" href="/template">Templates</a>
-	<OpenFileButton kind={PLAN_FILE} groups={data.groups} />
+	<OpenFileButton kind="plan" groups={data.groups} />
 </div>
 
 {#if form?.message}<p class="said" role="alert">{form.message}</p>{/if}

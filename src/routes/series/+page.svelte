@@ -1,7 +1,6 @@
 <script lang="ts">
 	import BringBack from '$lib/ui/saving/BringBack.svelte';
 	import OnceToken from '$lib/ui/saving/OnceToken.svelte';
-	import { SERIES_FILE } from '$lib/client/open-file';
 	import OpenFileButton from '$lib/ui/saving/OpenFileButton.svelte';
 	import { Button } from 'carbon-components-svelte';
 
@@ -15,7 +14,7 @@
 		<BringBack what="“{data.removed.title}”" id={data.removed.id} days={data.removed.days} />
 	{/if}
 	<h1>Series</h1>
-	<OpenFileButton kind={SERIES_FILE} groups={data.groups} />
+	<OpenFileButton kind="series" groups={data.groups} />
 </div>
 <div class="columns">
 	<ul>

@@ -1,57 +1,57 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { create } from '$lib/client/api';
-	import type { OpenableFile } from '$lib/client/open-file';
-	import { faultLines } from '$lib/core/formats';
+	import { FILES, readFile, type FileKind } from '$lib/client/open-file';
 	import { Button, Modal, Select, SelectItem } from 'carbon-components-svelte';
 
 	interface Props {
-		kind: OpenableFile;
+		kind: FileKind;
 		groups: { id: string; name: string }[];
 	}
 	let { kind, groups }: Props = $props();
+	const file = $derived(FILES[kind]);
 
 	let open = $state(false);
 	let groupId = $state('');
-	let file = $state<File | null>(null);
-	let faults = $state<string[]>([]);
+	let chosen = $state<File | null>(null);
+	let faults = $state<readonly string[]>([]);
 	let busy = $state(false);
 
 	function start() {
 		groupId = groups[0]?.id ?? '';
-		file = null;
+		chosen = null;
 		faults = [];
 		open = true;
 	}
 
 	async function take() {
-		if (!file) {
+		if (!chosen) {
 			faults = ['Choose a file first.'];
 			return;
 		}
 		busy = true;
-		faults = await bringIn(file);
+		faults = await bringIn(chosen);
 		busy = false;
 	}
 
 	/** Nothing is changed when the file has a fault. */
-	async function bringIn(chosen: File): Promise<string[]> {
-		const read = kind.read(await chosen.text());
-		if (!read.ok) return faultLines(read.faults);
-		const answer = await create<{ id: string }>(kind.api, { groupId, ...read.value });
+	async function bringIn(from: File): Promise<readonly string[]> {
+		const read = await readFile(kind, await from.text());
+		if (!read.ok) return read.lines;
+		const answer = await create<{ id: string }>(file.api, { groupId, ...read.value });
 		if (!answer.ok) return answer.messages;
 		open = false;
-		await goto(`${kind.page}/${answer.value.id}`);
+		await goto(`${file.page}/${answer.value.id}`);
 		return [];
 	}
 </script>
 
 <Button kind="tertiary" size="small" on:click={start} disabled={groups.length === 0}
-	>Open a {kind.name} file</Button
+	>Open a {file.name} file</Button
 >
 <Modal
 	bind:open
-	modalHeading="Open a {kind.name} file"
+	modalHeading="Open a {file.name} file"
 	primaryButtonText="Bring it in"
 	primaryButtonDisabled={busy}
 	secondaryButtonText="Leave it"
@@ -60,14 +60,14 @@
 	on:submit={take}
 >
 	{#if open}
-		<p>{kind.becomes} A file with a mistake in it changes nothing.</p>
+		<p>{file.becomes} A file with a mistake in it changes nothing.</p>
 		<label class="file">
-			<span>{kind.label}</span>
+			<span>{file.label}</span>
 			<input
 				type="file"
 				accept=".json,application/json"
 				onchange={(event) => {
-					file = event.currentTarget.files?.[0] ?? null;
+					chosen = event.currentTarget.files?.[0] ?? null;
 					faults = [];
 				}}
 			/>
