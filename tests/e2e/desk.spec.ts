@@ -6,7 +6,7 @@ test('a class from the demo: add by keyboard, see the clock and the ring follow,
 }) => {
 	await openPlan(page, 'Breakwater Striders', 'After the headland run');
 	await expect(total(page)).toHaveText('45:00');
-	await expect(page.getByText('Nothing to mend')).toBeVisible();
+	await expect(page.getByText('Nothing to fix')).toBeVisible();
 	const ring = page
 		.locator('section', { has: page.getByRole('heading', { name: 'Orbit' }) })
 		.locator('svg')
@@ -21,7 +21,7 @@ test('a class from the demo: add by keyboard, see the clock and the ring follow,
 
 	await page.keyboard.press('f');
 	await expect(total(page)).toHaveText('45:00');
-	await expect(page.getByText('Nothing to mend')).toBeVisible();
+	await expect(page.getByText('Nothing to fix')).toBeVisible();
 	await expect(saved(page)).toBeVisible();
 
 	await reload(page);
@@ -128,8 +128,8 @@ test('a finding is mended in one step and can be taken back', async ({ page }) =
 		.getByRole('paragraph')
 		.filter({ hasText: 'the class ends with Happy baby, not with rest' });
 	await expect(finding).toBeVisible();
-	await page.getByRole('listitem').filter({ has: finding }).getByRole('button', { name: 'Mend it' }).click();
-	const change = page.getByRole('group', { name: 'What mending it changes' });
+	await page.getByRole('listitem').filter({ has: finding }).getByRole('button', { name: 'Fix' }).click();
+	const change = page.getByRole('group', { name: 'What the fix changes' });
 	await expect(change).toContainText('End with Final rest');
 	await expect(change).toContainText(/\d+:\d\d → \d+:\d\d/);
 	await change.getByRole('button', { name: 'Take it' }).click();

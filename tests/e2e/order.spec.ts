@@ -9,16 +9,16 @@ test('a finding is on purpose: it says no more, keeps the reason, and can be ask
 	const finding = checks
 		.getByRole('listitem')
 		.filter({ hasText: 'the class ends with Happy baby, not with rest' });
-	await finding.getByRole('button', { name: 'On purpose' }).click();
-	await finding.getByRole('textbox', { name: 'Why it is on purpose' }).fill('They rest at their desks.');
-	await finding.getByRole('button', { name: 'Say no more' }).click();
-	await expect(checks.getByText('1 on purpose')).toBeVisible();
+	await finding.getByRole('button', { name: 'Keep, with a reason' }).click();
+	await finding.getByRole('textbox', { name: 'Why you keep it' }).fill('They rest at their desks.');
+	await finding.getByRole('button', { name: 'Keep it' }).click();
+	await expect(checks.getByText('1 kept, with a reason')).toBeVisible();
 	await expect(saved(page)).toBeVisible();
 	await reload(page);
-	await checks.getByText('1 on purpose').click();
+	await checks.getByText('1 kept, with a reason').click();
 	await expect(checks.getByText('They rest at their desks.')).toBeVisible();
-	await checks.getByRole('button', { name: 'Ask again' }).click();
-	await expect(finding.getByRole('button', { name: 'On purpose' })).toBeVisible();
+	await checks.getByRole('button', { name: 'Check again' }).click();
+	await expect(finding.getByRole('button', { name: 'Keep, with a reason' })).toBeVisible();
 });
 
 test('a check is silenced in all classes with a reason, is listed under Style, and can be asked again', async ({
@@ -29,20 +29,20 @@ test('a check is silenced in all classes with a reason, is listed under Style, a
 	await addByKey(page, 'happy baby');
 	const checks = page.getByRole('complementary');
 	const finding = checks.getByRole('listitem').filter({ hasText: message });
-	await finding.getByRole('button', { name: 'On purpose' }).click();
-	await finding.getByRole('textbox', { name: 'Why it is on purpose' }).fill('They rest at home.');
+	await finding.getByRole('button', { name: 'Keep, with a reason' }).click();
+	await finding.getByRole('textbox', { name: 'Why you keep it' }).fill('They rest at home.');
 	await finding.getByText('In all of my classes').click();
-	await finding.getByRole('button', { name: 'Say no more' }).click();
-	await expect(checks.getByText('1 on purpose')).toBeVisible();
+	await finding.getByRole('button', { name: 'Keep it' }).click();
+	await expect(checks.getByText('1 kept, with a reason')).toBeVisible();
 	await newPlan(page, 'First Tide', '2030-05-18');
 	await addByKey(page, 'happy baby');
-	await expect(checks.getByText('1 on purpose')).toBeVisible();
+	await expect(checks.getByText('1 kept, with a reason')).toBeVisible();
 	await expect(checks.getByText(message)).toBeHidden();
 	await open(page, '/style');
 	const silenced = page.getByRole('region', { name: 'Checks that you have silenced' });
 	await expect(silenced.getByText('They rest at home.')).toBeVisible();
 	expect(await seriousFindings(page)).toEqual([]);
-	await silenced.getByRole('button', { name: 'Ask again' }).click();
+	await silenced.getByRole('button', { name: 'Check again' }).click();
 	await expect(silenced.getByText('They rest at home.')).toBeHidden();
 });
 
@@ -155,7 +155,7 @@ test('rows flow in rounds, a leg steps through, a test is taken twice, and sever
 	await expect(page.getByLabel('Seconds of the test')).toHaveValue('40');
 	await page.getByText(/worth knowing/).click();
 	const finding = page.getByRole('listitem').filter({ hasText: 'is tested once' });
-	await finding.getByRole('button', { name: 'Mend it' }).click();
+	await finding.getByRole('button', { name: 'Fix' }).click();
 	await page.getByRole('button', { name: 'Take it' }).click();
 	await expect(row(/^Test: Rolling/)).toHaveCount(2);
 

@@ -31,9 +31,9 @@ test('a class is proposed, taken as one step and taken back; the reasons are tol
 	await expect(cards).toHaveCount(3);
 	for (const card of await cards.all()) {
 		await expect(card.locator('.total')).toHaveText('1:00:00');
-		await expect(card).toContainText(/to look at ?[01]/);
+		await expect(card).toContainText(/to fix ?[01]/);
 	}
-	await expect(cards.first()).toContainText(/to look at ?0/);
+	await expect(cards.first()).toContainText(/to fix ?0/);
 	await cards.first().getByRole('button', { name: 'Why these?' }).click();
 	await expect(cards.first()).toContainText('it gives');
 	await expect(cards.first()).toContainText('it holds the hamstrings long, as you asked');
@@ -69,7 +69,7 @@ test('a whole class is put together from nothing: its story is read, it is taken
 	expect(new Set(stories).size).toBe(3);
 	for (const card of await cards.all()) {
 		await expect(card.locator('.total')).toHaveText('50:00');
-		await expect(card).toContainText(/to look at ?0/);
+		await expect(card).toContainText(/to fix ?0/);
 		await expect(card).toContainText('Leads up to');
 	}
 	await cards.first().getByRole('button', { name: 'Why these?' }).click();

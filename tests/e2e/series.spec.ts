@@ -280,8 +280,8 @@ test('a series is saved as a file and brought in, copied to another group, compa
 	await expect(page.getByRole('row', { name: /^Weeks 8 8/ })).toBeVisible();
 	await page.getByRole('link', { name: 'Back to the series' }).click();
 	await arrive(page, /^\/series\/[^/]+$/);
-	await page.getByText('Let the series go').click();
-	await page.getByRole('button', { name: 'Let it go' }).click();
+	await page.getByText('Delete the series').click();
+	await page.getByRole('button', { name: 'Delete' }).click();
 	await arrive(page, /^\/series$/);
 
 	await page.getByRole('button', { name: 'Open a series file' }).click();
@@ -292,8 +292,8 @@ test('a series is saved as a file and brought in, copied to another group, compa
 	await expect(classes(page)).toHaveCount(14);
 	await expect(classes(page).filter({ hasText: 'taught' })).toHaveCount(3);
 	// away with it again: the rest of the tests begin plans for this group
-	await page.getByText('Let the series go').click();
-	await page.getByRole('button', { name: 'Let it go' }).click();
+	await page.getByText('Delete the series').click();
+	await page.getByRole('button', { name: 'Delete' }).click();
 	await arrive(page, /^\/series$/);
 });
 

@@ -29,9 +29,7 @@ test('the week shows what is next and what is unplanned, and a first plan takes 
 	await expect(page.getByRole('group', { name: /^Butterfly/ })).toBeVisible();
 	await expect(saved(page)).toBeVisible();
 	await open(page, '/?week=2031-W10');
-	await expect(page.getByRole('listitem').filter({ hasText: 'First Tide' }).last()).toContainText(
-		'to look at'
-	);
+	await expect(page.getByRole('listitem').filter({ hasText: 'First Tide' }).last()).toContainText('to fix');
 });
 
 test('a group is made from a preset and changed; the plan follows its targets', async ({ page, watch }) => {

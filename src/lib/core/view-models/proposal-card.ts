@@ -68,7 +68,7 @@ export function proposalCard(
 			{ label: 'between blocks', value: formatDuration(proposed.lostSeconds) },
 			{ label: 'changes of position', value: String(positionChanges(timeline)) },
 			{ label: 'strength, of the work', value: percentOf(balance.strength.share) },
-			{ label: 'to look at', value: String(findings.filter(needsAttention).length) }
+			{ label: 'to fix', value: String(findings.filter(needsAttention).length) }
 		],
 		sections: context.plan.sections
 			.filter((section) => section.blocks.length > 0)

@@ -35,7 +35,7 @@ export interface ClassCard {
 	/** "effort 2.7, load 121". */
 	figures: string;
 	/** What the desk would look at. */
-	toLookAt: number;
+	toFix: number;
 	easier: boolean;
 	retest: boolean;
 }
@@ -114,7 +114,7 @@ function classCard(c: ClassAnalysis, { planned, setting }: SeriesAnalysis): Clas
 		}),
 		comesBack: c.comesBack.map((slug) => setting.find(slug)?.english ?? slug),
 		figures: c.plan ? `effort ${c.effort.toFixed(1)}, load ${whole(c.load)}` : '',
-		toLookAt: c.analysis?.findings.filter(needsAttention).length ?? 0,
+		toFix: c.analysis?.findings.filter(needsAttention).length ?? 0,
 		easier: c.easier,
 		retest: c.retest
 	};

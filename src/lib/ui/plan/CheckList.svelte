@@ -7,7 +7,7 @@
 	import { Button } from 'carbon-components-svelte';
 	import FindingItem from './FindingItem.svelte';
 
-	/** What the checks find, the gravest first; notes and what is on purpose are folded away. */
+	/** What the checks find, the gravest first; notes and what is kept are folded away. */
 	interface Props {
 		doc: PlanDocument;
 		repairs: Repairs;
@@ -17,7 +17,7 @@
 	let { doc, repairs, items, ongo }: Props = $props();
 
 	const findings = $derived(doc.analysis.findings);
-	const toMend = $derived(findings.filter(needsAttention));
+	const toFix = $derived(findings.filter(needsAttention));
 	const notes = $derived(findings.filter((finding) => !needsAttention(finding)));
 	const silenced = $derived(doc.analysis.silenced);
 	const words = ({ checkId, cause, severity }: Finding) => `${checkId} ${cause} ${severity}`;
@@ -33,14 +33,14 @@
 
 <section aria-labelledby="checks-title">
 	<h2 id="checks-title">
-		Checks <span class="quiet">{toMend.length ? `${toMend.length} to look at` : ''}</span>
+		Checks <span class="quiet">{toFix.length ? `${toFix.length} to fix` : ''}</span>
 	</h2>
 	{#if doc.analysis.context.items.length === 0}
-		<p class="quiet">Nothing to look at yet.</p>
-	{:else if toMend.length === 0}
-		<p class="ready">Nothing to mend. This class can be taught as it stands.</p>
+		<p class="quiet">Nothing to check yet.</p>
+	{:else if toFix.length === 0}
+		<p class="ready">Nothing to fix. This class can be taught as it is.</p>
 	{/if}
-	{@render list(toMend)}
+	{@render list(toFix)}
 	{#if notes.length}
 		<details class="more">
 			<summary>{notes.length} worth knowing</summary>
@@ -49,7 +49,7 @@
 	{/if}
 	{#if silenced.length}
 		<details class="more">
-			<summary>{silenced.length} on purpose</summary>
+			<summary>{silenced.length} kept, with a reason</summary>
 			<ul>
 				{#each silenced as { finding, reason, forGood }, index (index)}
 					<li>
@@ -59,7 +59,7 @@
 							kind="ghost"
 							size="small"
 							on:click={() => (forGood ? repairs.askAgainForGood(finding) : repairs.unsilence(finding))}
-							>Ask again</Button
+							>Check again</Button
 						>
 					</li>
 				{/each}

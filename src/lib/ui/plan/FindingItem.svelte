@@ -27,6 +27,8 @@
 	let where = $state<'here' | 'class' | 'all'>('here');
 	const id = $props.id();
 	const change = $derived(preview && beforeAfter(doc.analysis, preview));
+	let takes = $state<HTMLButtonElement | HTMLAnchorElement | null>(null);
+	$effect(() => takes?.focus());
 
 	function show() {
 		preview = repairs.preview(finding);
@@ -50,28 +52,31 @@
 		<p>{finding.message}</p>
 		<p class="actions">
 			{#if finding.repairable && !preview}
-				<button type="button" onclick={show}>Mend it</button>
+				<Button kind="ghost" size="small" on:click={show}>Fix</Button>
 			{/if}
 			{#if finding.checkId === 'caution-conflict' && finding.severity === 'stop'}
-				<button
-					type="button"
-					onclick={() => items.confirm(finding.where.itemId ?? '', finding.data.caution as Caution)}
-					>Keep it, I answer for it</button
+				<Button
+					kind="ghost"
+					size="small"
+					on:click={() => items.confirm(finding.where.itemId ?? '', finding.data.caution as Caution)}
+					>Keep it, I answer for it</Button
 				>
 			{/if}
 			{#each finding.places as { itemId, atSeconds }, index (index)}
 				{#if itemId}
-					<button type="button" onclick={() => ongo(itemId)}>
-						{index === 0 ? 'Show it' : 'and'}{atSeconds === undefined ? '' : `, ${formatDuration(atSeconds)}`}
-					</button>
+					<Button kind="ghost" size="small" on:click={() => ongo(itemId)}
+						>{index === 0 ? 'Show' : 'and'}{atSeconds === undefined
+							? ''
+							: ` ${formatDuration(atSeconds)}`}</Button
+					>
 				{/if}
 			{/each}
 			{#if !meta?.neverSilent && !silencing}
-				<button type="button" onclick={() => (silencing = true)}>On purpose</button>
+				<Button kind="ghost" size="small" on:click={() => (silencing = true)}>Keep, with a reason</Button>
 			{/if}
 		</p>
 		{#if preview && change}
-			<div class="preview" role="group" aria-label="What mending it changes">
+			<div class="preview" role="group" aria-label="What the fix changes">
 				<p>
 					<b>{preview.repair.label}</b>
 					<span>{change.totalBefore} → {change.totalAfter}</span>
@@ -84,14 +89,13 @@
 					</p>
 				{/if}
 				<p>
-					{change.solved.length} solved{change.raised.length
+					{change.solved.length} fixed{change.raised.length
 						? `; new: ${change.raised.map((f) => f.message).join('; ')}`
 						: ', nothing new'}
 				</p>
 				<p class="actions">
-					<!-- svelte-ignore a11y_autofocus -->
-					<button type="button" autofocus onclick={take}>Take it</button>
-					<button type="button" onclick={() => (preview = null)}>Leave it</button>
+					<Button kind="tertiary" size="small" bind:ref={takes} on:click={take}>Take it</Button>
+					<Button kind="ghost" size="small" on:click={() => (preview = null)}>Leave it</Button>
 				</p>
 			</div>
 		{/if}
@@ -100,11 +104,11 @@
 				<TextInput
 					id="{id}-reason"
 					size="sm"
-					labelText="Why it is on purpose"
+					labelText="Why you keep it"
 					maxlength={300}
 					bind:value={reason}
 				/>
-				<RadioButtonGroup legendText="Say no more of it" bind:selected={where}>
+				<RadioButtonGroup legendText="Do not say it again" bind:selected={where}>
 					{#if finding.places.length}<RadioButton id="{id}-here" value="here" labelText="Here" />{/if}
 					<RadioButton
 						id="{id}-class"
@@ -113,7 +117,7 @@
 					/>
 					<RadioButton id="{id}-all" value="all" labelText="In all of my classes" />
 				</RadioButtonGroup>
-				<Button type="submit" kind="tertiary" size="small" disabled={!reason.trim()}>Say no more</Button>
+				<Button type="submit" kind="tertiary" size="small" disabled={!reason.trim()}>Keep it</Button>
 				<Button kind="ghost" size="small" on:click={() => (silencing = false)}>Leave it</Button>
 			</form>
 		{/if}
@@ -142,6 +146,14 @@
 		flex-wrap: wrap;
 		gap: 0 0.9rem;
 	}
+	/* the words of an action begin where the sentence does */
+	.actions {
+		gap: 0 0.3rem;
+		margin-left: -0.8rem;
+	}
+	.preview .actions {
+		margin-left: 0;
+	}
 	.preview {
 		border: 1px solid var(--accent);
 		border-radius: 8px;
@@ -160,7 +172,6 @@
 		gap: 0.2rem 0.75rem;
 		align-items: center;
 	}
-	button,
 	summary {
 		border: 0;
 		background: none;
@@ -171,10 +182,6 @@
 		font-weight: 600;
 		cursor: pointer;
 		white-space: nowrap;
-	}
-	button:disabled {
-		color: var(--ink-soft);
-		cursor: default;
 	}
 	summary {
 		font-weight: 400;

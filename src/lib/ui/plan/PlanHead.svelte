@@ -159,7 +159,7 @@
 		<p class="checks">
 			{#if found.length}
 				<SeverityMark severity={found[0]?.severity ?? 'note'} />
-				<a href="#checks-title">{found.length} to look at</a>
+				<a href="#checks-title">{found.length} to fix</a>
 			{:else if doc.analysis.context.items.length}
 				<span class="ready">Ready to teach</span>
 			{/if}

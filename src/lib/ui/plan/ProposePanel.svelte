@@ -120,7 +120,7 @@
 			</label>
 		{/each}
 		<fieldset>
-			<legend>Held long for a minute a leg</legend>
+			<legend>Stretched for at least a minute on each leg</legend>
 			{#each TISSUES as tissue (tissue)}
 				<label class="check">
 					<input type="checkbox" value={tissue} bind:group={lengthen} />{tissue}

@@ -28,10 +28,12 @@
 				<p>{summaryOf(check)}</p>
 				<p class="quiet">{reason}</p>
 			</div>
-			<Button kind="ghost" size="small" on:click={() => askAgain(check)}>Ask again</Button>
+			<Button kind="ghost" size="small" on:click={() => askAgain(check)}>Check again</Button>
 		</li>
 	{:else}
-		<li class="quiet">None. At a finding, “On purpose” can silence its check in all of your classes.</li>
+		<li class="quiet">
+			None. At a finding, “Keep, with a reason” can silence its check in all of your classes.
+		</li>
 	{/each}
 </ul>
 

@@ -24,7 +24,7 @@
 		{#if plan.findings.length === 0}
 			<span class="ready">ready</span>
 		{:else if !detailed}
-			<span class="quiet">{plan.findings.length} to look at</span>
+			<span class="quiet">{plan.findings.length} to fix</span>
 		{/if}
 	{/if}
 </span>

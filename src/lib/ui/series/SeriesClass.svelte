@@ -44,7 +44,7 @@
 	{#if card.planned}
 		<p><a href="/plan/{card.id}">{card.title || 'Untitled class'}</a></p>
 		<p class="quiet">
-			{[card.figures, card.toLookAt ? `${card.toLookAt} to look at` : ''].filter(Boolean).join(' · ')}
+			{[card.figures, card.toFix ? `${card.toFix} to fix` : ''].filter(Boolean).join(' · ')}
 		</p>
 	{/if}
 	{#if card.rungs.length}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { needsAttention } from '$lib/core/checks';
 	import { SERIES_CHECKS, type SeriesFinding } from '$lib/core/series';
+	import { Button } from 'carbon-components-svelte';
 	import SeverityMark from '../chart/SeverityMark.svelte';
 
 	/** What the checks find over the weeks; each says why it looks. */
@@ -10,7 +11,7 @@
 	}
 	let { findings, onselect }: Props = $props();
 
-	const toMend = $derived(findings.filter(needsAttention));
+	const toFix = $derived(findings.filter(needsAttention));
 	const notes = $derived(findings.filter((finding) => !needsAttention(finding)));
 	const metaOf = (id: string) => SERIES_CHECKS.find(({ meta }) => meta.id === id)?.meta;
 </script>
@@ -25,7 +26,7 @@
 					<p class="quiet">{metaOf(finding.checkId)?.why} ({metaOf(finding.checkId)?.source})</p>
 				</details>
 				{#if finding.classId}
-					<button type="button" class="pill" onclick={() => onselect(finding.classId!)}>Go there</button>
+					<Button kind="tertiary" size="small" on:click={() => onselect(finding.classId!)}>Go there</Button>
 				{/if}
 			</li>
 		{/each}
@@ -34,10 +35,10 @@
 
 <section class="sheet" aria-labelledby="findings-title">
 	<h2 id="findings-title">
-		Over the weeks <span class="quiet">{toMend.length ? `${toMend.length} to look at` : ''}</span>
+		Over the weeks <span class="quiet">{toFix.length ? `${toFix.length} to fix` : ''}</span>
 	</h2>
-	{#if toMend.length === 0}<p class="ready">Nothing to mend.</p>{/if}
-	{@render list(toMend)}
+	{#if toFix.length === 0}<p class="ready">Nothing to fix.</p>{/if}
+	{@render list(toFix)}
 	{#if notes.length}
 		<details>
 			<summary>{notes.length} worth knowing</summary>

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import OnceToken from '../saving/OnceToken.svelte';
-	import { Button } from 'carbon-components-svelte';
+	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 
 	/** The series elsewhere: in calendars, in files, for another group, beside another series. */
 	interface Props {
@@ -27,10 +27,13 @@
 	<fieldset>
 		<legend>A link to subscribe</legend>
 		{#if link}
-			<label>
-				Copy it now, it is shown this once
-				<input type="text" readonly value={link} onfocus={(event) => event.currentTarget.select()} />
-			</label>
+			<TextInput
+				labelText="Copy it now, it is shown this once"
+				readonly
+				size="sm"
+				value={link}
+				on:focus={(event) => (event.currentTarget as HTMLInputElement).select()}
+			/>
 		{:else if linked}
 			<p class="quiet">There is one. A new link makes the old one useless.</p>
 		{:else}
@@ -64,13 +67,10 @@
 	{#if others.length}
 		<form method="GET" action="/series/{id}/compare">
 			<fieldset>
-				<legend>Beside another series</legend>
-				<label>
-					<span class="visually-hidden">Which one</span>
-					<select name="with">
-						{#each others as other (other.id)}<option value={other.id}>{other.title}</option>{/each}
-					</select>
-				</label>
+				<legend>Compare with another series</legend>
+				<Select name="with" labelText="Which one" hideLabel size="sm">
+					{#each others as other (other.id)}<SelectItem value={other.id} text={other.title} />{/each}
+				</Select>
 				<div><Button size="small" kind="tertiary" type="submit">Compare</Button></div>
 			</fieldset>
 		</form>
@@ -80,23 +80,20 @@
 		<fieldset>
 			<legend>The same for another group</legend>
 			<div class="row">
-				<label>
-					Group
-					<select name="group">
-						{#each groups as group (group.id)}<option value={group.id}>{group.name}</option>{/each}
-					</select>
-				</label>
+				<Select name="group" labelText="Group" size="sm">
+					{#each groups as group (group.id)}<SelectItem value={group.id} text={group.name} />{/each}
+				</Select>
 				<label>From <input type="date" name="startsOn" value={today} required /></label>
 			</div>
 			<div><Button size="small" kind="tertiary" type="submit">Copy the series</Button></div>
 		</fieldset>
 	</form>
 	<details>
-		<summary>Let the series go</summary>
+		<summary>Delete the series</summary>
 		<form method="POST" action="?/delete">
 			<input type="hidden" name="version" value={version} />
 			<p class="quiet">Its classes stay as single classes of the group.</p>
-			<Button size="small" kind="danger-tertiary" type="submit">Let it go</Button>
+			<Button size="small" kind="danger-tertiary" type="submit">Delete</Button>
 		</form>
 	</details>
 </section>
