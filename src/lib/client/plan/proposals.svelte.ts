@@ -1,11 +1,12 @@
 import { shortDirections } from '$lib/core/orbit';
-import { renewed, type ClassPlan, type PlanEdit, type Renewal } from '$lib/core/plan';
+import { renewed, type ClassPlan, type PlanEdit } from '$lib/core/plan';
 import { ownShares, type Conflict, type Wishes } from '$lib/core/propose';
 import { percentOf, proposalCard, type ProposalCard } from '$lib/core/view-models';
 import { proxy } from 'comlink';
 import type { ProposeTask, SentProposal } from '../core.worker';
 import { inWorker, type Work } from '../worker';
 import type { PlanDocument } from './plan-document.svelte';
+import { noWishes, wishesOf, type WishFields } from './wishes';
 
 /** A proposed class as the desk shows it; `done` false while a better one is looked for. */
 export interface ShownProposal {
@@ -36,6 +37,8 @@ export class Proposals {
 	work = $state.raw<Work<Conflict | null> | null>(null);
 	found = $state.raw<readonly ShownProposal[]>([]);
 	conflict = $state.raw<Conflict | null>(null);
+	/** What was asked for last: kept when the panel is closed. */
+	wishes = $state<WishFields>(noWishes());
 
 	constructor(private readonly document: PlanDocument) {
 		document.session.whenChanged(() => (this.found = []));
@@ -45,8 +48,10 @@ export class Proposals {
 	 * Proposes classes around what is there, or around what is left of it when a part is to be renewed; each better one
 	 * is shown as it comes. Another seed gives other classes.
 	 */
-	async propose(wishes: Wishes, seed: number, renew: Renewal = 'nothing'): Promise<void> {
-		const { plan } = this.document;
+	async propose(seed: number): Promise<void> {
+		const { plan, setting } = this.document;
+		const { renew } = this.wishes;
+		const wishes = wishesOf(this.wishes, setting.lastMovements);
 		this.work?.stop();
 		this.found = [];
 		this.conflict = null;
@@ -85,7 +90,11 @@ export class Proposals {
 		const { sections, theme } = sent.plan;
 		const about: PlanEdit[] =
 			theme && !this.document.plan.theme ? [{ do: 'setPlan', change: { theme } }] : [];
-		this.document.edit([{ do: 'fill', sections }, ...about], 'Taken: every block of it can be changed');
+		this.document.edit(
+			[{ do: 'fill', sections }, ...about],
+			`Taken: ${sent.about}; every block of it can be changed, and undo takes it back`
+		);
 		this.found = [];
+		this.wishes.renew = 'nothing';
 	}
 }

@@ -2,7 +2,7 @@ import type { TimedItem } from '../clock';
 import { lostSeconds } from '../ordering';
 import { setsOf, type ClassPlan, type SectionKind } from '../plan';
 import { isReset } from '../rules';
-import { compose, type Composed, type Work } from './compose';
+import { compose, sentence, type Composed, type Work } from './compose';
 import { alike, demandOf, MODE_RANK, worthOf } from './model';
 import { listed } from './listed';
 import type { Proposal, ProposeContext, Wishes } from './types';
@@ -41,6 +41,7 @@ function proposalOf(composed: Composed, base: ClassPlan, wishes: Wishes, setting
 		plan,
 		analysis,
 		worth: worthOf(plan, setting.find, setting.group, setting.pace),
+		about: sentence(composed.story.words),
 		story: storyLines(composed),
 		reasons: analysis.context.items.map((taught, index) => ({
 			itemId: taught.item.id,

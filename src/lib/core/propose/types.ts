@@ -77,6 +77,8 @@ export interface Proposal {
 	worth: Worth;
 	/** What it tells, in some lines. */
 	story: string[];
+	/** Its themes: "Standing strength, then long fronts of the hip". */
+	about: string;
 	reasons: Reason[];
 	/** Seconds lost between blocks. */
 	lostSeconds: number;

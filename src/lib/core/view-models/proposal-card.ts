@@ -3,10 +3,16 @@ import { formatDuration, positionChanges } from '../clock';
 import type { Proposal, Worth } from '../propose';
 import { SECTION_NAME } from '../plan';
 import { percentOf } from './before-after';
+import { miniScore, type MiniScore } from './mini-score';
 import { classRing, type RingSector } from './ring';
+import { score } from './score';
 
 /** A proposed class as it is shown beside others. */
 export interface ProposalCard {
+	/** What it is about: "Standing strength, then long fronts of the hip". */
+	about: string;
+	/** Its way up and down, in small. */
+	mini: MiniScore;
 	ring: RingSector[];
 	total: string;
 	/** Figures that are compared, in the teacher's words. */
@@ -15,7 +21,7 @@ export interface ProposalCard {
 		name: string;
 		items: { id: string; name: string; because: string }[];
 	}[];
-	/** What the class tells, in some lines. */
+	/** What the class tells after that, in some lines. */
 	story: string[];
 	/** What it is worth by the parts of the objective, the weightiest first; nothing that counts for nothing. */
 	costs: { label: string; points: string }[];
@@ -56,11 +62,13 @@ const LEAST_POINTS = 0.05;
 /** A proposed class as its card shows it. */
 export function proposalCard(
 	analysis: Analysis,
-	proposed: Pick<Proposal, 'reasons' | 'worth' | 'story' | 'lostSeconds'>
+	proposed: Pick<Proposal, 'about' | 'reasons' | 'worth' | 'story' | 'lostSeconds'>
 ): ProposalCard {
 	const { timeline, context, orbit, balance, findings } = analysis;
 	const why = new Map(proposed.reasons.map((reason) => [reason.itemId, reason]));
 	return {
+		about: proposed.about,
+		mini: miniScore(score(analysis)),
 		ring: classRing(orbit, balance),
 		total: formatDuration(timeline.totalSeconds),
 		figures: [
@@ -82,7 +90,8 @@ export function proposalCard(
 						because: why.get(item.id)?.because.join('; ') ?? ''
 					}))
 			})),
-		story: proposed.story,
+		// the first line says what it is about
+		story: proposed.story.slice(1),
 		costs: (Object.keys(PART_WORDS) as (keyof Worth['parts'])[])
 			.map((part) => ({ label: PART_WORDS[part], points: proposed.worth.parts[part] }))
 			.filter(({ points }) => Math.abs(points) >= LEAST_POINTS)

@@ -150,4 +150,5 @@ export function written(
 	};
 }
 
-const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+/** Words as they begin a line. */
+export const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
