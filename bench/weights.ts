@@ -79,7 +79,9 @@ export async function pageWeights(): Promise<PageWeight[]> {
 				page,
 				htmlKb: bytes / 1000,
 				cssKb: await sum(linked(/href="([^"]+\.css)"/g)),
-				scriptKb: await sum(linked(/(?:<|href="|")([^"<>]+\.js)(?:>; rel="modulepreload"|" rel="modulepreload"|"\))/g)),
+				scriptKb: await sum(
+					linked(/(?:<|href="|")([^"<>]+\.js)(?:>; rel="modulepreload"|" rel="modulepreload"|"\))/g)
+				),
 				firstByteOverStyle: ms / styleMs
 			});
 		}

@@ -127,12 +127,19 @@ export function written(
 		const theme = long ? story.themes[unit.theme] : undefined;
 		return theme ? [say(CUE[theme.purposes[0]!], WORDS.on)] : [];
 	};
+	/** The theme that most of the peak belongs to; the first where none does. */
+	const inPeak = draft[SECTION_KINDS.indexOf('peak')]!.map(({ theme }) => theme);
+	const peakTheme = story.themes.reduce(
+		(most, theme, t) => {
+			const count = inPeak.filter((own) => own === t).length;
+			return count > most.count ? { theme, count } : most;
+		},
+		{ theme: story.themes[0], count: 0 }
+	).theme;
 	/** What is said at the beginning of a part, where the teacher has put no words there. */
 	const words: Partial<Record<SectionKind, () => Block>> = {
 		settle: () => say(`Welcome: ${story.words}`, WORDS.begin),
-		...(long
-			? { peak: () => say(`All of it together: ${story.themes[0]?.about ?? 'slowly'}`, WORDS.on) }
-			: {}),
+		...(long ? { peak: () => say(`All of it together: ${peakTheme?.about ?? 'slowly'}`, WORDS.on) } : {}),
 		rest: () => say(nextTime ? `${LAST_WORDS}; next time: ${nextTime}` : LAST_WORDS, WORDS.end)
 	};
 	return {
