@@ -10,6 +10,7 @@ import {
 	targetLoad,
 	testForGoal,
 	themesTo,
+	withGoals,
 	usualThemes,
 	goalForPurpose,
 	ladderTo,
@@ -164,8 +165,20 @@ describe('what follows from a goal', () => {
 		expect(findMovement(goal.movement)!.purposes).toContain('dropped knee');
 		expect(ladderTo(goal, findMovement, chalk, styleOf())!.rungs.length).toBeGreaterThan(2);
 		for (const purpose of AIMS) {
-			const own = goalForPurpose(purpose, findMovement, tide, styleOf());
-			if (own) expect(ladderTo(own, findMovement, tide, styleOf())).not.toBeNull();
+			const { movement, form } = goalForPurpose(purpose, findMovement, tide, styleOf())!;
+			expect(findMovement(movement)!.purposes, movement).toContain(purpose);
+			expect(['full', 'supported']).toContain(form);
 		}
+	});
+
+	it('leave alone what the teacher thought of herself, and the test once something was taught', () => {
+		const { series } = seriesOf({ weeks: 4 });
+		const ladders = [ladder('split-squat', 'full')];
+		expect(withGoals(series, ladders, false, findMovement)).toMatchObject({
+			themes: themesTo([findMovement('split-squat')!], 4),
+			retest: { test: testForGoal(findMovement('split-squat')) }
+		});
+		const own = { ...series, themes: series.themes.with(0, { words: 'Mine' }) };
+		expect(withGoals(own, ladders, true, findMovement)).toEqual({ ladders });
 	});
 });

@@ -48,6 +48,7 @@ export function wishesOf(fields: WishFields, lastMovements: readonly string[]): 
 
 /** How many of the wishes that are folded away are set. */
 export function furtherWishes({ lengthen, without, likeShare, mostNew, weights }: WishFields): number {
-	const weighed = Object.values(weights).filter((weight) => weight !== 1).length;
+	const keys = Object.keys(weights) as (keyof Weights)[];
+	const weighed = keys.filter((key) => weights[key] !== USUAL_WEIGHTS[key]).length;
 	return lengthen.length + without.length + Number(likeShare > 0) + Number(mostNew !== null) + weighed;
 }

@@ -18,8 +18,8 @@ import {
 	fallsOut,
 	goalForPurpose,
 	ladderTo,
-	settingsFor,
-	themesUntouched,
+	withGoals,
+	type Ladder,
 	movedTo,
 	analyseSeries,
 	renewable,
@@ -198,29 +198,16 @@ export class SeriesDesk {
 			this.say(`${this.nameOf(movement)} in the ${form} form is a goal of this series already.`);
 			return;
 		}
-		// the goals say what the weeks are about, and the first what is tested, as long as nobody thought otherwise
-		const { find } = this.catalogue;
-		const ladders = [...this.series.ladders, ladder];
-		const { themes, retest } = settingsFor(ladders, this.series, find);
-		const isFirst = ladders.length === 1 && !this.analysis.classes.some(({ run }) => run);
-		this.settings(
-			{
-				ladders,
-				...(isFirst ? { retest } : {}),
-				...(themesUntouched(this.series, find) ? { themes } : {})
-			},
-			`A ladder to ${this.nameOf(movement)}`
-		);
+		this.goals([...this.series.ladders, ladder], `A ladder to ${this.nameOf(movement)}`);
+	}
+
+	private goals(ladders: Ladder[], said: string): void {
+		const begun = this.analysis.classes.some(({ run }) => run);
+		this.settings(withGoals(this.series, ladders, begun, this.catalogue.find), said);
 	}
 
 	removeGoal(index: number): void {
-		const ladders = this.series.ladders.toSpliced(index, 1);
-		const { find } = this.catalogue;
-		const { themes } = settingsFor(ladders, this.series, find);
-		this.settings(
-			{ ladders, ...(themesUntouched(this.series, find) ? { themes } : {}) },
-			'The goal is taken out'
-		);
+		this.goals(this.series.ladders.toSpliced(index, 1), 'The goal is taken out');
 	}
 
 	removeRung(ladder: number, rung: number): void {

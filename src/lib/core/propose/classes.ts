@@ -2,9 +2,9 @@ import type { TimedItem } from '../clock';
 import { lostSeconds } from '../ordering';
 import { setsOf, type ClassPlan, type SectionKind } from '../plan';
 import { isReset } from '../rules';
-import { compose, sentence, type Composed, type Work } from './compose';
+import { compose, type Composed, type Work } from './compose';
 import { alike, demandOf, MODE_RANK, worthOf } from './model';
-import { listed } from './listed';
+import { listed, sentence } from './words';
 import type { Proposal, ProposeContext, Wishes } from './types';
 import { because } from './why';
 

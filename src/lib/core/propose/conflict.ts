@@ -4,7 +4,7 @@ import { analysePlan, stillSeconds } from '../checks';
 import { KIT_KINDS, POSITION_NAME, type Caution, type Position } from '../movement';
 import { clock, formatDuration } from '../clock';
 import { itemsOf, type ClassPlan } from '../plan';
-import { listed } from './listed';
+import { listed } from './words';
 import { optionsFor } from './options';
 import type { Conflict, ProposeContext, Wishes } from './types';
 

@@ -17,7 +17,7 @@ export {
 export { CHANGES, CHANGE_WORDS, changedClass, type ChangedClass, type ChangeId } from './change';
 export { conflictOf } from './conflict';
 export { ownShares } from './difference';
-export { listed } from './listed';
+export { listed, sentence } from './words';
 export { nearest } from './nearest';
 export { optionsFor, withAmount, type Option } from './options';
 export { seededRandom } from './random';

@@ -2,6 +2,7 @@ import { DIRECTION_NAME, type Direction } from '../anatomy';
 import type { Group } from '../group';
 import type { TestId } from '../measure';
 import type { FindMovement, Movement, Purpose } from '../movement';
+import { sentence } from '../propose';
 import type { SeriesSettings } from './edit';
 import type { Ladder, Meeting, Theme } from './types';
 
@@ -41,11 +42,14 @@ export function themesTo(goals: readonly Pick<Movement, 'purposes'>[], weeks: nu
 		if (week % BALANCE_EVERY === 0 && week < weeks) themes.push(balance[balanced++]!);
 		else {
 			const purpose = purposes[week === weeks ? 0 : served++ % purposes.length]!;
-			themes.push({ words: purpose.charAt(0).toUpperCase() + purpose.slice(1), purpose });
+			themes.push({ words: sentence(purpose), purpose });
 		}
 	}
 	return themes;
 }
+
+const goalsOf = (ladders: readonly Ladder[], find: FindMovement): Movement[] =>
+	ladders.flatMap(({ rungs }) => find(rungs.at(-1)!.movement) ?? []);
 
 /** What follows from the goals of a series: the themes of its weeks, and its test. */
 export function settingsFor(
@@ -53,17 +57,26 @@ export function settingsFor(
 	{ weeks, retest }: Pick<SeriesSettings, 'weeks' | 'retest'>,
 	find: FindMovement
 ): Pick<SeriesSettings, 'themes' | 'retest'> {
-	const goals = ladders.flatMap(({ rungs }) => find(rungs.at(-1)!.movement) ?? []);
+	const goals = goalsOf(ladders, find);
 	return { themes: themesTo(goals, weeks), retest: { ...retest, test: testForGoal(goals[0]) } };
 }
 
-/** Whether the themes are still those that a series begins with: nobody has thought about them. */
-export function themesUntouched(
-	{ themes, weeks, ladders }: Pick<SeriesSettings, 'themes' | 'weeks' | 'ladders'>,
+/**
+ * A series with other goals: its themes follow them as long as nobody changed them, and its test follows the first.
+ * @param begun whether something of it was taught: its test stays then
+ */
+export function withGoals(
+	series: SeriesSettings,
+	ladders: Ladder[],
+	begun: boolean,
 	find: FindMovement
-): boolean {
-	const goals = ladders.flatMap(({ rungs }) => find(rungs.at(-1)!.movement) ?? []);
-	return JSON.stringify(themes) === JSON.stringify(themesTo(goals, weeks));
+): Partial<SeriesSettings> {
+	const { themes, retest } = settingsFor(ladders, series, find);
+	// weeks may have been added or taken away since they were given their themes
+	const usual = themesTo(goalsOf(series.ladders, find), series.themes.length);
+	const untouched = JSON.stringify(series.themes) === JSON.stringify(usual);
+	const isFirst = series.ladders.length === 0 && ladders.length === 1;
+	return { ladders, ...(untouched ? { themes } : {}), ...(isFirst && !begun ? { retest } : {}) };
 }
 
 /** Retests at the beginning, in the middle and at the end. */

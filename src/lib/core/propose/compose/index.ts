@@ -1,5 +1,4 @@
 export { candidatesOf } from './candidates';
-export { sentence } from './write';
 export { compose, USUAL_WORK, type Composed, type Work } from './compose';
 export { possibleThemes } from './shelves';
 export { standingOf, type Story } from './story';

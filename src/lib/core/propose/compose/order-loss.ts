@@ -17,6 +17,8 @@ const CHAIN_EVERY_SECONDS = 600;
 const FAR_WAYS = 3;
 /** A class of this length has something in sets. */
 const SETS_FROM_SECONDS = 1200;
+/** A class of this length links something. */
+const LINKED_FROM_SECONDS = 1800;
 /** What comes after the peak asks for so much less at least. */
 const LESS_AFTER = 0.5;
 
@@ -232,5 +234,5 @@ function linkLoss(draft: Draft, { style, classSeconds }: Task): number {
 	if (style.runningSides === 'chain')
 		return LOSS.style * Math.max(0, classSeconds / CHAIN_EVERY_SECONDS - linked);
 	if (style.holding === 'quiet') return LOSS.style * linked;
-	return linked === 0 && classSeconds >= 1800 ? LOSS.link : 0;
+	return linked === 0 && classSeconds >= LINKED_FROM_SECONDS ? LOSS.link : 0;
 }

@@ -12,6 +12,7 @@ import {
 import { nearest } from '../nearest';
 import { withAmount } from '../options';
 import type { Wishes } from '../types';
+import { sentence } from '../words';
 import type { Candidate } from './candidates';
 import { NOTICE_SECONDS, type Draft, type Part, type Unit } from './draft';
 import type { Keep } from './kept';
@@ -156,6 +157,3 @@ export function written(
 		})
 	};
 }
-
-/** Words as they begin a line. */
-export const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
