@@ -13,8 +13,13 @@ import {
 	optionsFor,
 	possibleThemes,
 	readLine,
-	THEMES
+	seededRandom,
+	storyOf,
+	THEMES,
+	type Theme
 } from '../../src/lib/core/propose';
+import { styleOf } from '../../src/lib/core/style';
+import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 
 const linesOf = () => [
 	...THEMES.flatMap((theme) => [...theme.wake, ...theme.build, ...theme.peak, ...theme.letGo]),
@@ -85,4 +90,31 @@ describe('themes', () => {
 				).toBe(true);
 		}
 	);
+});
+
+describe('what a class begins with', () => {
+	const group = DEMO_GROUPS.tide;
+	const ofStanding = THEMES.filter(({ peak }) => peak.includes('chair-sit-to-stand'));
+	const firsts = (withinReach: ReadonlySet<Theme>) =>
+		Array.from({ length: 40 }, (_, seed) => {
+			const request = {
+				group,
+				number: seed,
+				themes: THEMES,
+				withinReach,
+				style: styleOf(),
+				flowing: false,
+				lengthSeconds: group.lengthSeconds,
+				taken: new Set<Theme>(),
+				about: new Set<string>(),
+				more: []
+			};
+			return storyOf(request, seededRandom(seed)).themes[0]!;
+		});
+
+	it('is within the reach of people who meet little that is new', () => {
+		const anything = firsts(new Set(THEMES));
+		expect(anything.some((theme) => !ofStanding.includes(theme))).toBe(true);
+		for (const theme of firsts(new Set(ofStanding))) expect(ofStanding).toContain(theme);
+	});
 });

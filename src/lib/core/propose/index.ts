@@ -9,9 +9,11 @@ export {
 	possibleThemes,
 	readLine,
 	standingOf,
+	storyOf,
 	THEMES,
 	USUAL_WORK,
 	type Composed,
+	type Theme,
 	type Work
 } from './compose';
 export { CHANGES, CHANGE_WORDS, changedClass, type ChangedClass, type ChangeId } from './change';

@@ -62,6 +62,13 @@ export function* compose(
 	);
 	const known = setting.known ? new Set(setting.known.slugs) : null;
 	const possible = possibleThemes(candidates);
+	/** What the group can do without anything new; everything where new things are welcome. */
+	const asked = new Set([...there, ...mustOf(wishes)]);
+	const met =
+		known && wishes.mostNew !== undefined
+			? candidates.filter(({ traits: { movement } }) => known.has(movement.slug) || asked.has(movement.slug))
+			: candidates;
+	const withinReach = new Set(possibleThemes(met));
 	const others: ReadonlySet<string>[] = [];
 	const taken = new Set<Theme>();
 	for (let number = 0; number < count; number++) {
@@ -71,6 +78,7 @@ export function* compose(
 			group,
 			number: seed + number,
 			themes: possible,
+			withinReach,
 			style,
 			flowing: paceOf(setting.pace, base.pinnedPace).classKind === 'flow',
 			lengthSeconds: base.lengthSeconds,
@@ -78,9 +86,7 @@ export function* compose(
 			more: wishes.more ?? [],
 			...(wishes.purpose ? { purpose: wishes.purpose } : {}),
 			about: new Set([
-				...there,
-				...(wishes.must ?? []),
-				...(wishes.toward ? [wishes.toward] : []),
+				...asked,
 				// nearly the same class again is about the same
 				...(wishes.like && wishes.like.share >= NEARLY_ALL ? wishes.like.movements : [])
 			])
@@ -171,6 +177,8 @@ const offRange = (effort: number, range: Wishes['effort']): number =>
 	range ? Math.max(0, range.least - effort, effort - range.most) : 0;
 
 const grave = ({ findings }: Analysis) => findings.filter(needsAttention).length;
+
+const mustOf = ({ must = [], toward }: Wishes): readonly string[] => (toward ? [...must, toward] : must);
 
 /** How far a class went with each movement: the rank of its hardest form, and the most sets. */
 function highestOf(plan: ClassPlan | undefined): Task['before'] {

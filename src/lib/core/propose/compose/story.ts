@@ -35,6 +35,8 @@ export interface StoryRequest {
 	number: number;
 	/** Themes that these people can do. */
 	themes: readonly Theme[];
+	/** Those of them that are built up and come to something with what the group has met. */
+	withinReach: ReadonlySet<Theme>;
 	style: TeachingStyle;
 	/** Whether the teacher lets one shape flow into the next. */
 	flowing: boolean;
@@ -72,6 +74,9 @@ const CHOICE = {
 	notOfTheStyle: -1,
 	/** For what another class begins with. */
 	taken: -4,
+	/** For what would need more new things than are wanted, to begin with and later. */
+	firstOutOfReach: -6,
+	outOfReach: -2,
 	/** Chance decides between what is about as good. */
 	chance: 0.8
 } as const;
@@ -106,7 +111,7 @@ function pointsOf(
 	theme: Theme,
 	chosen: readonly Theme[],
 	inTurn: readonly Purpose[],
-	{ style, flowing, taken, about, more, purpose: wanted }: StoryRequest
+	{ withinReach, style, flowing, taken, about, more, purpose: wanted }: StoryRequest
 ): number {
 	const isFirst = chosen.length === 0;
 	const served = new Set(chosen.flatMap(({ purposes }) => purposes));
@@ -133,6 +138,7 @@ function pointsOf(
 		readLine(line).parts.some(({ slug }) => about.has(slug))
 	);
 	points += Math.min(CHOICE.mostAsked, CHOICE.asked * asked.length);
+	if (!withinReach.has(theme)) points += isFirst ? CHOICE.firstOutOfReach : CHOICE.outOfReach;
 	return points + (isFirst && taken.has(theme) ? CHOICE.taken : 0);
 }
 
