@@ -5,6 +5,7 @@ import svelte from 'eslint-plugin-svelte';
 import { defineConfig, globalIgnores } from 'eslint/config';
 import globals from 'globals';
 import ts from 'typescript-eslint';
+import { carbonControls } from './scripts/eslint-carbon-controls.js';
 import { keyedEach } from './scripts/eslint-keyed-each.js';
 import svelteConfig from './svelte.config.js';
 
@@ -134,9 +135,10 @@ export default defineConfig(
 				svelteConfig
 			}
 		},
-		plugins: { orbit: { rules: { 'keyed-each': keyedEach } } },
+		plugins: { orbit: { rules: { 'carbon-controls': carbonControls, 'keyed-each': keyedEach } } },
 		rules: {
 			'svelte/no-navigation-without-resolve': 'off', // the app is served from the root of its host
+			'orbit/carbon-controls': 'error',
 			'orbit/keyed-each': 'error'
 		}
 	},

@@ -22,6 +22,30 @@ export default defineConfig({
 		include: ['carbon-components-svelte', 'comlink', 'luxon', 'svelte-dnd-action', 'yup']
 	},
 	ssr: { external: ['better-auth'] },
+	// a page is not made of a hundred small files: what nearly every page needs comes in a few
+	build: {
+		rolldownOptions: {
+			output: {
+				codeSplitting: {
+					groups: [
+						{ name: 'svelte', test: /node_modules[\\/](svelte|esm-env|clsx|devalue|@sveltejs)[\\/]/ },
+						{
+							name: 'frame',
+							test: /carbon-components-svelte[\\/]src[\\/](Button|UIShell|icons|utils|Portal|Notification|Loading|InlineLoading|SkeletonText)[\\/]/
+						},
+						{
+							name: 'fields',
+							test: /carbon-components-svelte[\\/]src[\\/](TextInput|TextArea|NumberInput|Select|Checkbox|RadioButton|RadioButtonGroup|TimePicker|Disclosure|Toggletip|Popover|DataTable)[\\/]/
+						},
+						{
+							name: 'parts',
+							test: /src[\\/]lib[\\/]ui[\\/](chart|fields|frame|primitives|saving)[\\/](?!Chart|DayField|OpenFile)/
+						}
+					]
+				}
+			}
+		}
+	},
 	worker: { format: 'es' },
 	test: {
 		include: ['src/**/*.test.ts', 'tests/unit/**/*.test.ts'],

@@ -15,6 +15,8 @@ const SOURCES = /[\\/](carbon-components-svelte[\\/]src|flatpickr|src)[\\/].*\.(
 const OURS = /^(?!bx-|flatpickr|numInput|dayContainer)/;
 /** Rules about one thing: all whose first class of Carbon's begins so (`bx--btn--ghost` is of `btn`). */
 const FAMILY = /bx--([a-z]+(?:-[a-z]+)*)/;
+/** The same in the source of a component, where it names a class of its own and not one that it looks for. */
+const NAMED = new RegExp(`(?<![.\\w-])${FAMILY.source}`, 'g');
 const CALENDAR = /flatpickr|numInput|dayContainer|MonthDay/;
 const PART = 'virtual:carbon/';
 
@@ -61,10 +63,8 @@ export function carbonCss() {
 			enforce: 'post',
 			transform(code, id) {
 				if (!COMPONENT.test(id)) return;
-				const named = new Set(
-					[...readFileSync(id, 'utf8').matchAll(new RegExp(FAMILY, 'g'))].map(([, name]) => name)
-				);
-				if (/flatpickr/.test(code)) named.add('date-picker').add('calendar');
+				const named = new Set([...readFileSync(id, 'utf8').matchAll(NAMED)].map(([, name]) => name));
+				if (/DatePicker\.svelte/.test(id)) named.add('calendar');
 				const own = order.filter((family) => named.has(family));
 				if (own.length === 0) return;
 				return { code: own.map((f) => `import '${PART}${f}.css';`).join('') + code, map: null };
@@ -138,9 +138,9 @@ function ruleInParts(rule) {
 /**
  * Of Carbon's CSS keeps what the components that are bundled can name, and stops a build whose stylesheet grows too large.
  * Names that are put together (`bx--btn--${kind}`) keep all that begin so.
- * @this {import('rollup').PluginContext}
+ * @this {import('vite').Rollup.PluginContext}
  * @param {unknown} _options
- * @param {import('rollup').OutputBundle} bundle
+ * @param {import('vite').Rollup.OutputBundle} bundle
  */
 async function keepWhatIsUsed(_options, bundle) {
 	const sources = [...this.getModuleIds()]
@@ -172,6 +172,8 @@ async function keepWhatIsUsed(_options, bundle) {
 		);
 		const bytes = brotliCompressSync(file.source).length;
 		if (bytes > MOST_BYTES)
-			this.error(`${file.fileName} has ${bytes} bytes compressed; ${MOST_BYTES} is the most that a page may get`);
+			this.error(
+				`${file.fileName} has ${bytes} bytes compressed; ${MOST_BYTES} is the most that a page may get`
+			);
 	}
 }

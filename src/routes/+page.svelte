@@ -231,7 +231,7 @@
 		padding: 0.05rem 0.5rem;
 		border-radius: 999px;
 		background: var(--accent);
-		color: #fff;
+		color: var(--on-accent);
 		font-size: var(--text-xs);
 	}
 	.days ul {

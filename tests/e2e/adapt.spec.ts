@@ -123,7 +123,7 @@ test('the catalogue is searched and narrowed, and counts say what would be left'
 	await page.getByRole('button', { name: 'Clear filters' }).click();
 
 	await page.getByLabel('For', { exact: true }).selectOption({ label: 'First Tide' });
-	await page.getByLabel('safe for all in the room').check();
+	await page.getByLabel('safe for all in the room').check({ force: true });
 	await expect(page.getByRole('link', { name: /^Frog Mandukasana/ })).toBeHidden();
 	expect(await seriousFindings(page)).toEqual([]);
 });
@@ -186,9 +186,9 @@ test('a teaching style changes cues, doses and what is offered in new classes, n
 	page
 }) => {
 	await open(page, '/style');
-	await page.getByRole('radio', { name: /^The clock/ }).check();
-	await page.getByRole('radio', { name: /^Shin parallel/ }).check();
-	await page.getByRole('radio', { name: /^A chain, then mirrored/ }).check();
+	await page.getByRole('radio', { name: /^The clock/ }).check({ force: true });
+	await page.getByRole('radio', { name: /^Shin parallel/ }).check({ force: true });
+	await page.getByRole('radio', { name: /^A chain, then mirrored/ }).check({ force: true });
 	await expect(saved(page)).toBeVisible();
 	expect(await seriousFindings(page)).toEqual([]);
 
@@ -207,12 +207,12 @@ test('a teaching style changes cues, doses and what is offered in new classes, n
 
 	await open(page, '/style');
 	for (const name of [/^Heel drawn in/, /^Swap after each item/])
-		await page.getByRole('radio', { name }).check();
+		await page.getByRole('radio', { name }).check({ force: true });
 	await page
 		.getByRole('group', { name: /What counts the time/ })
 		.getByRole('radio')
 		.first()
-		.check();
+		.check({ force: true });
 	await expect(saved(page)).toBeVisible();
 });
 

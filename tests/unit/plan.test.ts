@@ -4,7 +4,6 @@ import { findMovement } from '../../src/lib/catalogue';
 import {
 	lengthOfMinutes,
 	minutesOfLength,
-	wholeUpTo,
 	advance,
 	amend,
 	applyEdit,
@@ -352,13 +351,4 @@ describe('what is typed', () => {
 		expect(lengthOfMinutes(minutes)).toBe(seconds);
 		if (seconds !== null) expect(minutesOfLength(seconds)).toBe(minutes);
 	});
-
-	it.each([
-		['12', 12],
-		['12.6', 13],
-		['-3', 0],
-		['900', 120],
-		['many', 0],
-		['', 0]
-	])('"%s" up to 120 is %d', (text, whole) => expect(wholeUpTo(120, text)).toBe(whole));
 });

@@ -44,12 +44,13 @@ export async function create<T extends object>(path: string, body: unknown): Pro
 	return answer;
 }
 
-/** Saves a document over the version that the change began from. */
+/** Saves a small document over the version that the change began from, also when the page is left meanwhile. */
 export const save = (
 	path: string,
 	version: number,
 	document: unknown
-): Promise<Answer<{ version: number }>> => request(path, sending('PUT', { version, document }));
+): Promise<Answer<{ version: number }>> =>
+	request(path, { ...sending('PUT', { version, document }), keepalive: true });
 
 /** Removes what was looked at in this version. */
 export const remove = (path: string, version: number): Promise<Answer<object>> =>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import { Button, Search } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 	import { CATALOGUE } from '$lib/catalogue';
 	import { findInCatalogue, type Filters } from '$lib/core/substitution';
@@ -11,7 +13,7 @@
 
 	let { data } = $props();
 	let filters = $state.raw<Filters>({});
-	let input = $state<HTMLInputElement>();
+	let input = $state<HTMLInputElement | null>(null);
 
 	const catalogue = $derived(catalogueView(CATALOGUE, data.own));
 	const out = $derived(new Set(data.leftOut));
@@ -29,6 +31,8 @@
 		input?.focus();
 	});
 
+	const look = (search: string) => (filters = { ...filters, search });
+
 	function onkeydown(event: KeyboardEvent) {
 		if (event.key !== '/' || (event.target as HTMLElement).closest('input, select, textarea')) return;
 		event.preventDefault();
@@ -41,31 +45,33 @@
 
 <div class="head">
 	<h1>Catalogue</h1>
-	<a class="pill" href="/catalogue/own/new">Write a movement of your own</a>
+	<Button kind="tertiary" size="small" role="link" href="/catalogue/own/new"
+		>Write a movement of your own</Button
+	>
 </div>
 
 <section class="sheet find" aria-label="Find a movement">
 	<div class="bar">
-		<input
-			bind:this={input}
-			type="search"
-			aria-label="Find a movement"
+		<Search
+			bind:ref={input}
+			size="sm"
+			labelText="Find a movement"
 			placeholder="Name, Sanskrit, another spelling or position"
 			value={filters.search ?? ''}
-			oninput={(event) => (filters = { ...filters, search: event.currentTarget.value })}
+			on:input={(event) => look((event.target as HTMLInputElement).value)}
+			on:clear={() => look('')}
 		/>
 		<span class="quiet" role="status">{found.movements.length} of {catalogue.all.length}</span>
 		<span class="for">
-			<label for="for-group">For</label>
-			<select
-				id="for-group"
+			<Choice
+				label="For"
 				value={data.groupId}
-				onchange={(event) =>
-					goto(event.currentTarget.value ? `?group=${event.currentTarget.value}` : '?', { keepFocus: true })}
-			>
-				<option value="">no group in particular</option>
-				{#each data.groups as group (group.id)}<option value={group.id}>{group.name}</option>{/each}
-			</select>
+				options={[
+					{ value: '', text: 'no group in particular' },
+					...data.groups.map(({ id, name }) => ({ value: id, text: name }))
+				]}
+				onpick={(id) => goto(id ? `?group=${id}` : '?', { keepFocus: true })}
+			/>
 		</span>
 	</div>
 	<FinderFilters
@@ -105,9 +111,6 @@
 		justify-content: space-between;
 		margin-bottom: 0.75rem;
 	}
-	.head .pill {
-		text-decoration: none;
-	}
 	.find {
 		display: grid;
 		gap: 0.6rem;
@@ -118,24 +121,6 @@
 		align-items: center;
 		gap: 0.75rem;
 		flex-wrap: wrap;
-	}
-	.bar input {
-		flex: 1;
-		min-width: 14rem;
-		height: 2.4rem;
-		border: 1px solid var(--line-strong);
-		border-radius: 6px;
-		padding: 0 0.7rem;
-		background: #fff;
-		color: var(--ink);
-		font-size: var(--text-m);
-	}
-	.for select {
-		height: 2.4rem;
-		border: 1px solid var(--line-strong);
-		border-radius: 6px;
-		background: var(--sheet);
-		color: var(--ink);
 	}
 	.cards {
 		list-style: none;

@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import DayField from '$lib/ui/fields/DayField.svelte';
 	import BringBack from '$lib/ui/saving/BringBack.svelte';
 	import OnceToken from '$lib/ui/saving/OnceToken.svelte';
 	import OpenFileButton from '$lib/ui/saving/OpenFileButton.svelte';
@@ -42,14 +45,13 @@
 		<form class="sheet form-fields" method="POST" action="?/create">
 			<OnceToken />
 			<h2>A new series</h2>
-			<label>
-				For
-				<select name="group" required>
-					{#each data.groups as group (group.id)}<option value={group.id}>{group.name}</option>{/each}
-				</select>
-			</label>
-			<label>From <input type="date" name="startsOn" value={data.today} required /></label>
-			<label>Weeks <input type="number" name="weeks" min="1" max="26" value="8" required /></label>
+			<Choice
+				name="group"
+				label="For"
+				options={data.groups.map(({ id, name }) => ({ value: id, text: name }))}
+			/>
+			<DayField name="startsOn" label="From" value={data.today} />
+			<NumberField name="weeks" label="Weeks" least={1} most={26} value={8} />
 			{#each Object.values(form?.errors ?? {}) as message, index (index)}
 				<p class="wrong" role="alert">{message}</p>
 			{/each}

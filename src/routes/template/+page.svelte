@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Words from '$lib/ui/fields/Words.svelte';
+	import Hidden from '$lib/ui/primitives/Hidden.svelte';
+	import { Button } from 'carbon-components-svelte';
 	import { enhance } from '$app/forms';
 	import { formatDuration } from '$lib/core/clock';
 	import { PLAN_LIMITS } from '$lib/core/plan';
@@ -20,8 +23,8 @@
 		{form.message}
 		{#if 'removed' in form && form.removed}
 			<form method="POST" action="?/restore" use:enhance>
-				<input type="hidden" name="id" value={form.removed} />
-				<button class="pill">Bring it back</button>
+				<Hidden name="id" value={form.removed} />
+				<Button kind="tertiary" size="small" type="submit">Bring it back</Button>
 			</form>
 		{/if}
 	{/if}
@@ -41,22 +44,25 @@
 						({ update }) =>
 							update({ reset: false })}
 				>
-					<input type="hidden" name="id" value={template.id} />
-					<input type="hidden" name="version" value={template.version} />
-					<input
+					<Hidden name="id" value={template.id} />
+					<Hidden name="version" value={template.version} />
+					<Words
+						hideLabel
 						name="title"
-						aria-label="Title of {template.title}"
+						label="Title of {template.title}"
 						value={template.title}
-						maxlength={PLAN_LIMITS.titleCharacters}
+						most={PLAN_LIMITS.titleCharacters}
 					/>
-					<button class="pill">Rename</button>
+					<Button kind="tertiary" size="small" type="submit">Rename</Button>
 				</form>
 				<b>{formatDuration(template.totalSeconds)}</b>
 				<span class="quiet">{template.blocks} items</span>
 				<form method="POST" action="?/remove" use:enhance>
-					<input type="hidden" name="id" value={template.id} />
-					<input type="hidden" name="version" value={template.version} />
-					<button class="pill" aria-label="Remove {template.title}">Remove</button>
+					<Hidden name="id" value={template.id} />
+					<Hidden name="version" value={template.version} />
+					<Button kind="tertiary" size="small" type="submit" aria-label="Remove {template.title}"
+						>Remove</Button
+					>
 				</form>
 			</li>
 		{/each}
@@ -94,15 +100,5 @@
 	li form:first-of-type {
 		flex: 1;
 		min-width: 14rem;
-	}
-	input {
-		flex: 1;
-		min-width: 0;
-		height: 2.2rem;
-		border: 1px solid var(--line-strong);
-		border-radius: 6px;
-		background: var(--sheet);
-		color: var(--ink);
-		padding: 0 0.5rem;
 	}
 </style>

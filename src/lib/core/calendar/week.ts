@@ -60,6 +60,32 @@ export function shortDay(isoDay: string): string {
 	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat('ccc d LLL');
 }
 
+/** "Tue 24 Nov 2026": a day as it stands in a field, in the first of the ways in which it may be typed. */
+export function dayInField(isoDay: string): string {
+	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat(TYPED_DAYS[0]);
+}
+
+/** The day comes before the month, as it does wherever the app writes one. */
+const TYPED_DAYS = [
+	'ccc d LLL yyyy',
+	'cccc d LLLL yyyy',
+	'd LLL yyyy',
+	'd LLLL yyyy',
+	'd.L.yyyy',
+	'd/L/yyyy',
+	'yyyy-LL-dd'
+] as const;
+
+/** A day as people type it ("Tue 24 Nov 2026", "24 Nov 2026", "24.11.2026", "2026-11-24") as "2026-11-24"; null when it is none. */
+export function readDay(text: string): string | null {
+	const plain = text.trim().replace(/\s+/g, ' ');
+	for (const format of TYPED_DAYS) {
+		const day = DateTime.fromFormat(plain, format, { zone: 'utc', locale: 'en-GB' });
+		if (day.isValid) return day.toISODate();
+	}
+	return null;
+}
+
 /** Whether a text is a day of the calendar, as in "2026-11-24"; "2026-02-30" is none. */
 export function isIsoDay(text: string): boolean {
 	return /^\d{4}-\d{2}-\d{2}$/.test(text) && DateTime.fromISO(text, { zone: 'utc' }).isValid;

@@ -71,10 +71,11 @@ export function lengthOfMinutes(minutes: number): number | null {
 	return seconds >= minLengthSeconds && seconds <= maxLengthSeconds ? seconds : null;
 }
 
-/** What was typed as a whole number from 0 to the most that there may be; 0 for what is no number. */
-export function wholeUpTo(most: number, text: string): number {
-	return Math.min(most, Math.max(0, Math.round(Number(text) || 0)));
-}
+/** The shortest and the longest class, in minutes. */
+export const LENGTH_MINUTES = {
+	least: PLAN_LIMITS.minLengthSeconds / 60,
+	most: PLAN_LIMITS.maxLengthSeconds / 60
+} as const;
 
 /** A length in minutes, as it is typed. */
 export const minutesOfLength = (seconds: number): number => seconds / 60;

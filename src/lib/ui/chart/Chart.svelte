@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from 'carbon-components-svelte';
+	import Fold from '$lib/ui/fields/Fold.svelte';
 	import type { ChartTable } from '$lib/core/view-models';
 	import type { EChartsCoreOption } from 'echarts/core';
 	import type { Attachment } from 'svelte/attachments';
@@ -54,28 +56,28 @@
 <section class="sheet" aria-labelledby={id}>
 	<h3 {id}>{title}</h3>
 	<div class="chart" style:height role="img" aria-label={label} {@attach chart}></div>
-	<details>
-		<summary>The same as a table</summary>
+	<Fold title="The same as a table">
 		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 		<div class="scroll" tabindex="0" role="region" aria-label="{title}, as a table">
-			<table class="figures">
-				<thead>
-					<tr>
-						{#each table.head as cell, i (i)}<th scope="col">{cell}</th>{/each}
-					</tr>
-				</thead>
-				<tbody>
+			<Table size="compact">
+				<TableHead>
+					<TableRow>
+						{#each table.head as cell, i (i)}<TableHeader>{cell}</TableHeader>{/each}
+					</TableRow>
+				</TableHead>
+				<TableBody>
 					{#each table.rows as row, r (r)}
-						<tr>
+						<TableRow>
 							{#each row as cell, i (i)}
-								{#if i === 0}<th scope="row">{cell}</th>{:else}<td>{cell}</td>{/if}
+								{#if i === 0}<TableHeader scope="row">{cell}</TableHeader>{:else}<TableCell>{cell}</TableCell
+									>{/if}
 							{/each}
-						</tr>
+						</TableRow>
 					{/each}
-				</tbody>
-			</table>
+				</TableBody>
+			</Table>
 		</div>
-	</details>
+	</Fold>
 </section>
 
 <style>
@@ -87,20 +89,5 @@
 	}
 	.scroll {
 		overflow-x: auto;
-	}
-	th,
-	td {
-		border-top: 1px solid var(--line);
-		padding-right: 0.9rem;
-	}
-	thead th {
-		font-weight: 650;
-		border: 0;
-	}
-	summary {
-		cursor: pointer;
-		font-size: var(--text-s);
-		color: var(--accent);
-		min-height: 24px;
 	}
 </style>

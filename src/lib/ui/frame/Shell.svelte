@@ -1,5 +1,17 @@
 <script lang="ts">
 	import { page } from '$app/state';
+	import {
+		Button,
+		Content,
+		Header,
+		HeaderNav,
+		HeaderNavItem,
+		HeaderUtilities,
+		SideNav,
+		SideNavItems,
+		SideNavLink,
+		SkipToContent
+	} from 'carbon-components-svelte';
 	import type { Snippet } from 'svelte';
 
 	interface Props {
@@ -16,76 +28,75 @@
 		{ href: '/catalogue', label: 'Catalogue', on: (path: string) => path.startsWith('/catalogue') },
 		{ href: '/style', label: 'Style', on: (path: string) => path.startsWith('/style') }
 	];
+	/** Below this the places are in a panel at the side. */
+	const NARROW_PIXELS = 720;
+	let open = $state(false);
+	const path = $derived(page.url.pathname);
+	// the panel has done its work when its place is there
+	$effect(() => {
+		if (path) open = false;
+	});
 </script>
 
-<a class="skip" href="#main">To the content</a>
-<header>
-	<a class="mark" href="/" aria-label="Humble Orbit, to the week">
-		<svg viewBox="0 0 32 32" width="26" height="26" aria-hidden="true">
-			<g fill="none" stroke-width="5.5">
-				<path d="M14.6 5a11 11 0 0 0 0 22" stroke="var(--adduction)" stroke-dasharray="10.2 1.3" />
-				<path d="M17.4 5a11 11 0 0 1 0 22" stroke="var(--internalRotation)" stroke-dasharray="10.2 1.3" />
-			</g>
-		</svg>
-		<span>Humble Orbit</span>
-	</a>
+<div class="shell" class:open>
+	<Header
+		href="/"
+		uiShellAriaLabel="Humble Orbit"
+		aria-label="Humble Orbit, to the week"
+		expandedByDefault={false}
+		expansionBreakpoint={NARROW_PIXELS}
+		bind:isSideNavOpen={open}
+	>
+		<svelte:fragment slot="skipToContent"
+			><SkipToContent href="#main">To the content</SkipToContent></svelte:fragment
+		>
+		<span slot="platform" class="mark">
+			<svg viewBox="0 0 32 32" width="26" height="26" aria-hidden="true">
+				<g fill="none" stroke-width="5.5">
+					<path d="M14.6 5a11 11 0 0 0 0 22" stroke="var(--adduction)" stroke-dasharray="10.2 1.3" />
+					<path d="M17.4 5a11 11 0 0 1 0 22" stroke="var(--internalRotation)" stroke-dasharray="10.2 1.3" />
+				</g>
+			</svg>
+			<span>Humble Orbit</span>
+		</span>
+		{#if studio && teacher}
+			<HeaderNav aria-label="Main">
+				{#each places as place (place.href)}
+					<HeaderNavItem href={place.href} text={place.label} isSelected={place.on(path)} />
+				{/each}
+			</HeaderNav>
+			<HeaderUtilities>
+				<p class="who"><strong>{studio.name}</strong> <span>{teacher.name}</span></p>
+				<form method="POST" action="/sign-out">
+					<Button kind="ghost" size="small" type="submit">Sign out</Button>
+				</form>
+			</HeaderUtilities>
+		{/if}
+	</Header>
 	{#if studio && teacher}
-		<nav aria-label="Main">
-			{#each places as place (place.href)}
-				<a href={place.href} aria-current={place.on(page.url.pathname) ? 'page' : undefined}>{place.label}</a>
-			{/each}
-		</nav>
-		<p class="who"><strong>{studio.name}</strong> <span>{teacher.name}</span></p>
-		<form method="POST" action="/sign-out"><button>Sign out</button></form>
+		<SideNav bind:isOpen={open} ariaLabel="Places" expansionBreakpoint={NARROW_PIXELS}>
+			<SideNavItems>
+				{#each places as place (place.href)}
+					<SideNavLink href={place.href} text={place.label} isSelected={place.on(path)} />
+				{/each}
+			</SideNavItems>
+		</SideNav>
 	{/if}
-</header>
-<main id="main" tabindex="-1">
-	{@render children()}
-</main>
+	<Content id="main" tabindex={-1}>
+		{@render children()}
+	</Content>
+</div>
 
 <style>
-	header {
-		display: flex;
-		align-items: center;
-		gap: 1.5rem;
-		padding: 0 1.5rem;
-		height: 3.25rem;
-		background: var(--paper);
-		border-bottom: 1px solid var(--line);
-	}
 	.mark {
 		display: flex;
 		align-items: center;
 		gap: 0.6rem;
-		color: var(--ink);
 		font-weight: 700;
 		font-size: var(--text-m);
-		text-decoration: none;
-	}
-	nav {
-		display: flex;
-		gap: 0.25rem;
-		height: 100%;
-	}
-	nav a {
-		display: flex;
-		align-items: center;
-		padding: 0 0.9rem;
-		color: var(--ink-soft);
-		text-decoration: none;
-		border-bottom: 3px solid transparent;
-		border-top: 3px solid transparent;
-	}
-	nav a:hover {
-		color: var(--ink);
-	}
-	nav a[aria-current] {
-		color: var(--ink);
-		font-weight: 600;
-		border-bottom-color: var(--accent);
 	}
 	.who {
-		margin-left: auto;
+		align-self: center;
 		font-size: var(--text-s);
 		color: var(--ink-soft);
 	}
@@ -93,71 +104,67 @@
 		color: var(--ink);
 		margin-right: 0.4rem;
 	}
-	form button {
-		border: 1px solid var(--line);
-		border-radius: 999px;
-		background: none;
-		padding: 0.3rem 0.8rem;
-		font-size: var(--text-s);
+	.shell form {
+		align-self: center;
+		margin: 0 0.75rem 0 1rem;
+	}
+	/* Carbon's frame is dark; ours is paper with a line under it. */
+	.shell :global(.bx--header) {
+		background: var(--paper);
+		border-color: var(--line);
+	}
+	.shell :global(:is(.bx--header__name, .bx--header__menu-item, .bx--side-nav__link-text)) {
 		color: var(--ink);
-		cursor: pointer;
 	}
-	form button:hover {
+	.shell :global(a.bx--header__menu-item:hover) {
 		background: var(--sunk);
+		color: var(--ink);
 	}
-	main {
-		padding: 1.25rem 1.5rem 3rem;
+	.shell :global(a.bx--header__menu-item:focus-visible) {
+		border-color: var(--accent);
+	}
+	.shell :global(.bx--header__nav::before) {
+		display: none;
+	}
+	.shell :global(.bx--header__menu-item--current) {
+		font-weight: 600;
+	}
+	.shell :global(.bx--header__menu-item--current::after) {
+		border-bottom-color: var(--accent);
+	}
+	.shell :global(.bx--header__menu-trigger > svg) {
+		fill: var(--ink);
+	}
+	.shell :global(.bx--side-nav) {
+		background: var(--sheet);
+	}
+	.shell :global(.bx--content) {
 		max-width: 88rem;
 		margin: 0 auto;
+		padding: 4.25rem 1.5rem 3rem;
+		background: none;
 	}
-	main:focus {
+	.shell :global(.bx--content:focus) {
 		outline: none;
 	}
-	.skip {
-		position: absolute;
-		left: 1rem;
-		top: -4rem;
-		z-index: 10;
-		background: var(--sheet);
-		padding: 0.5rem 1rem;
-	}
-	.skip:focus {
-		top: 0.5rem;
-	}
-	@media (max-width: 40rem) {
-		header {
-			gap: 0.5rem;
-			padding: 0 0.6rem;
+	@media (min-width: 45rem) {
+		.shell :global(.bx--header__nav) {
+			display: block;
 		}
-		.who,
-		.mark span {
+	}
+	@media (max-width: 45rem) {
+		.who {
 			display: none;
 		}
-		nav {
-			gap: 0;
-			min-width: 0;
-			overflow-x: auto;
-		}
-		nav a {
-			padding: 0 0.35rem;
-			font-size: var(--text-s);
-		}
-		form {
-			margin-left: auto;
-		}
-		form button {
-			padding: 0.3rem 0.45rem;
-			white-space: nowrap;
-		}
-		main {
-			padding: 1rem 0.75rem 2rem;
+		.shell :global(.bx--content) {
+			padding: 4rem 0.75rem 2rem;
 		}
 	}
 	@media print {
-		header {
+		.shell :global(.bx--header) {
 			display: none;
 		}
-		main {
+		.shell :global(.bx--content) {
 			padding: 0;
 		}
 	}

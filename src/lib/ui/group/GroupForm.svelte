@@ -1,10 +1,14 @@
 <script lang="ts">
+	import IconButton from '$lib/ui/fields/IconButton.svelte';
+	import Words from '$lib/ui/fields/Words.svelte';
+	import TimeField from '$lib/ui/fields/TimeField.svelte';
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import { MOST_CHANGEOVER_MINUTES, NO_CHANGEOVER, WEEKDAY_NAMES } from '$lib/core/calendar';
-	import { readTime } from '$lib/core/clock';
 	import { MOMENTS, TIERS, type Group } from '$lib/core/group';
 	import { CAUTIONS, type Caution } from '$lib/core/movement';
-	import { lengthOfMinutes, minutesOfLength } from '$lib/core/plan';
-	import { Button, NumberInput, Select, SelectItem, TextArea, TextInput } from 'carbon-components-svelte';
+	import { LENGTH_MINUTES, lengthOfMinutes, minutesOfLength } from '$lib/core/plan';
+	import { Button, Select, SelectItem } from 'carbon-components-svelte';
 	import Close from 'carbon-icons-svelte/lib/Close.svelte';
 	import GroupKit from './GroupKit.svelte';
 	import GroupPurposes from './GroupPurposes.svelte';
@@ -27,124 +31,73 @@
 		if (nextCaution) set({ cautions: [...group.cautions, { caution: nextCaution, people: 1 }] });
 		nextCaution = '';
 	}
-	/** A number field that was emptied keeps what was there. */
-	const given = (value: number | null | undefined, before: number) => value ?? before;
 </script>
 
 <div class="form">
 	<section class="sheet" aria-labelledby="people">
 		<h2 id="people">The people</h2>
-		<TextInput
-			id="g-name"
-			labelText="Name"
-			value={group.name}
-			maxlength={80}
-			on:input={(e) => set({ name: String(e.detail ?? '') })}
-		/>
-		<TextInput
-			id="g-discipline"
-			labelText="What they do"
+		<Words label="Name" most={80} value={group.name} oninput={(name) => set({ name })} />
+		<Words
+			label="What they do"
+			most={120}
 			value={group.discipline}
-			maxlength={120}
-			on:input={(e) => set({ discipline: String(e.detail ?? '') })}
+			oninput={(discipline) => set({ discipline })}
 		/>
 		<div class="row">
-			<NumberInput
-				hideSteppers
-				id="g-size"
-				labelText="How many"
-				min={1}
-				max={200}
+			<NumberField
+				label="How many"
+				least={1}
+				most={200}
 				value={group.size}
-				on:change={(e) => set({ size: given(e.detail, group.size) })}
+				onchange={(number) => set({ size: number ?? group.size })}
 			/>
 			{#each TIERS as tier (tier)}
-				<NumberInput
-					hideSteppers
-					id="g-{tier}"
-					labelText={tier}
-					min={0}
-					max={200}
+				<NumberField
+					label={tier}
+					least={0}
+					most={200}
 					value={group.tiers[tier]}
-					on:change={(e) => set({ tiers: { ...group.tiers, [tier]: given(e.detail, group.tiers[tier]) } })}
+					onchange={(number) => set({ tiers: { ...group.tiers, [tier]: number ?? group.tiers[tier] } })}
 				/>
 			{/each}
 		</div>
 		<div class="row times">
-			<Select
-				id="g-weekday"
-				labelText="Day"
-				selected={group.weekday}
-				on:update={(e) => set({ weekday: Number(e.detail) })}
-			>
-				{#each WEEKDAY_NAMES as name, index (name)}<SelectItem value={index + 1} text={name} />{/each}
-			</Select>
-			<TextInput
-				id="g-starts"
-				labelText="Starts"
-				maxlength={5}
-				value={group.startsAt}
-				on:blur={(e) => {
-					const startsAt = readTime((e.target as HTMLInputElement).value);
-					if (startsAt) set({ startsAt });
-					else (e.target as HTMLInputElement).value = group.startsAt;
-				}}
+			<Choice
+				label="Day"
+				value={group.weekday}
+				options={WEEKDAY_NAMES.map((text, index) => ({ value: index + 1, text }))}
+				onpick={(weekday) => set({ weekday })}
 			/>
-			<NumberInput
-				hideSteppers
-				id="g-minutes"
-				labelText="Minutes"
-				min={1}
-				max={240}
+			<TimeField label="Starts" value={group.startsAt} onpick={(startsAt) => set({ startsAt })} />
+			<NumberField
+				label="Minutes"
+				least={LENGTH_MINUTES.least}
+				most={LENGTH_MINUTES.most}
 				value={minutesOfLength(group.lengthSeconds)}
-				on:change={(e) => set({ lengthSeconds: lengthOfMinutes(Number(e.detail)) ?? group.lengthSeconds })}
+				onchange={(number) => set({ lengthSeconds: lengthOfMinutes(number ?? 0) ?? group.lengthSeconds })}
 			/>
-			<Select
-				id="g-moment"
-				labelText="Moment"
-				selected={group.moment}
-				on:update={(e) => set({ moment: e.detail as Group['moment'] })}
-			>
-				{#each MOMENTS as moment (moment)}<SelectItem value={moment} text={moment} />{/each}
-			</Select>
+			<Choice label="Moment" value={group.moment} options={MOMENTS} onpick={(moment) => set({ moment })} />
 		</div>
-		<TextInput
-			id="g-room"
-			labelText="Room"
-			value={group.room}
-			maxlength={80}
-			on:input={(e) => set({ room: String(e.detail ?? '') })}
-		/>
+		<Words label="Room" most={80} value={group.room} oninput={(room) => set({ room })} />
 		<div class="row">
-			<NumberInput
-				hideSteppers
-				id="g-before"
-				labelText="Room kept before, minutes"
-				min={0}
-				max={MOST_CHANGEOVER_MINUTES}
+			<NumberField
+				label="Room kept before, minutes"
+				least={0}
+				most={MOST_CHANGEOVER_MINUTES}
 				value={changeover.beforeMinutes}
-				on:change={(e) =>
-					set({ changeover: { ...changeover, beforeMinutes: given(e.detail, changeover.beforeMinutes) } })}
+				onchange={(number) =>
+					set({ changeover: { ...changeover, beforeMinutes: number ?? changeover.beforeMinutes } })}
 			/>
-			<NumberInput
-				hideSteppers
-				id="g-after"
-				labelText="And after, minutes"
-				min={0}
-				max={MOST_CHANGEOVER_MINUTES}
+			<NumberField
+				label="And after, minutes"
+				least={0}
+				most={MOST_CHANGEOVER_MINUTES}
 				value={changeover.afterMinutes}
-				on:change={(e) =>
-					set({ changeover: { ...changeover, afterMinutes: given(e.detail, changeover.afterMinutes) } })}
+				onchange={(number) =>
+					set({ changeover: { ...changeover, afterMinutes: number ?? changeover.afterMinutes } })}
 			/>
 		</div>
-		<TextArea
-			labelText="Note"
-			id="g-note"
-			rows={2}
-			value={group.note}
-			maxlength={1000}
-			on:input={(e) => set({ note: (e.target as HTMLTextAreaElement).value })}
-		/>
+		<Words label="Note" rows={2} most={1000} value={group.note} oninput={(note) => set({ note })} />
 	</section>
 
 	<GroupTargets {group} onchange={set} />
@@ -161,27 +114,23 @@
 			{#each group.cautions as known, index (index)}
 				<li>
 					<span>{known.caution}</span>
-					<input
-						class="figure"
-						type="number"
-						min="1"
-						max="200"
-						aria-label="People with {known.caution}"
+					<NumberField
+						narrow
+						hideLabel
+						label="People with {known.caution}"
+						least={1}
+						most={200}
 						value={known.people}
-						onchange={(e) =>
+						onchange={(people) =>
 							set({
-								cautions: group.cautions.map((c) =>
-									c === known ? { ...c, people: e.currentTarget.valueAsNumber || c.people } : c
-								)
+								cautions: group.cautions.map((c) => (c === known ? { ...c, people: people ?? 1 } : c))
 							})}
 					/>
-					<button
-						type="button"
-						aria-label="Remove {known.caution}"
-						onclick={() => set({ cautions: group.cautions.filter((c) => c !== known) })}
-					>
-						<Close size={16} />
-					</button>
+					<IconButton
+						label="Remove {known.caution}"
+						icon={Close}
+						onpress={() => set({ cautions: group.cautions.filter((c) => c !== known) })}
+					/>
 				</li>
 			{:else}
 				<li class="quiet">None known</li>
@@ -238,14 +187,6 @@
 	}
 	li span {
 		flex: 1;
-	}
-	li button {
-		width: 28px;
-		height: 28px;
-		border: 0;
-		background: none;
-		cursor: pointer;
-		color: var(--ink);
 	}
 	@media (max-width: 40rem) {
 		.form {

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from 'carbon-components-svelte';
 	import type { Group } from '$lib/core/group';
 	import { KIT_KINDS, type KitKind } from '$lib/core/movement';
 
@@ -9,7 +11,6 @@
 	}
 	let { group, onchange }: Props = $props();
 
-	const count = (input: HTMLInputElement) => input.valueAsNumber || 0;
 	function setEach(kit: KitKind, pieces: number) {
 		const { [kit]: _before, ...others } = group.kitEach ?? {};
 		onchange({ kitEach: pieces ? { ...others, [kit]: pieces } : others });
@@ -19,41 +20,44 @@
 <section class="sheet" aria-labelledby="kit">
 	<h2 id="kit">Kit</h2>
 	<p class="quiet">Counted in pieces, for all {group.size} people together.</p>
-	<table class="figures">
-		<thead>
-			<tr><th scope="col">Kind</th><th scope="col">In the room</th><th scope="col">Each person brings</th></tr
+	<Table size="compact">
+		<TableHead>
+			<TableRow
+				><TableHeader>Kind</TableHeader><TableHeader>In the room</TableHeader><TableHeader
+					>Each person brings</TableHeader
+				></TableRow
 			>
-		</thead>
-		<tbody>
+		</TableHead>
+		<TableBody>
 			{#each KIT_KINDS as kit (kit)}
-				<tr>
-					<th scope="row">{kit}</th>
-					<td>
-						<input
-							class="figure"
-							type="number"
-							min="0"
-							max="2000"
-							aria-label="{kit} in the room"
+				<TableRow>
+					<TableHeader scope="row">{kit}</TableHeader>
+					<TableCell>
+						<NumberField
+							narrow
+							hideLabel
+							label="{kit} in the room"
+							least={0}
+							most={2000}
 							value={group.kit[kit] ?? 0}
-							onchange={(e) => onchange({ kit: { ...group.kit, [kit]: count(e.currentTarget) } })}
+							onchange={(pieces) => onchange({ kit: { ...group.kit, [kit]: pieces ?? 0 } })}
 						/>
-					</td>
-					<td>
-						<input
-							class="figure"
-							type="number"
-							min="0"
-							max="20"
-							aria-label="{kit} that each person brings"
+					</TableCell>
+					<TableCell>
+						<NumberField
+							narrow
+							hideLabel
+							label="{kit} that each person brings"
+							least={0}
+							most={20}
 							value={group.kitEach?.[kit] ?? 0}
-							onchange={(e) => setEach(kit, count(e.currentTarget))}
+							onchange={(pieces) => setEach(kit, pieces ?? 0)}
 						/>
-					</td>
-				</tr>
+					</TableCell>
+				</TableRow>
 			{/each}
-		</tbody>
-	</table>
+		</TableBody>
+	</Table>
 </section>
 
 <style>

@@ -1,8 +1,19 @@
 <script lang="ts">
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import { DIRECTION_NAME, DIRECTION_SIGN, DIRECTIONS, type Direction } from '$lib/core/anatomy';
 	import { preset, PRESETS, type Group, type PresetId } from '$lib/core/group';
 	import type { Band } from '$lib/core/orbit';
-	import { Button, Select, SelectItem } from 'carbon-components-svelte';
+	import {
+		Button,
+		Select,
+		SelectItem,
+		Table,
+		TableBody,
+		TableCell,
+		TableHead,
+		TableHeader,
+		TableRow
+	} from 'carbon-components-svelte';
 
 	/** What a group shall get, with the reason for each band. */
 	interface Props {
@@ -16,17 +27,6 @@
 		['maxPercent', 'to']
 	];
 	const because = $derived(preset(group.preset).because);
-
-	/** A field that was emptied keeps what was there, and says so. */
-	function setEnd(
-		direction: Direction | 'strength',
-		end: keyof Band,
-		input: HTMLInputElement,
-		before: number
-	) {
-		if (Number.isNaN(input.valueAsNumber)) input.valueAsNumber = before;
-		else setBand(direction, { [end]: input.valueAsNumber });
-	}
 
 	function setBand(direction: Direction | 'strength', change: Partial<Band>) {
 		const { targets } = group;
@@ -51,16 +51,20 @@
 	<p class="quiet">
 		Shares of the direction time of a class, in percent, and how much of the work shall strengthen.
 	</p>
-	<table class="figures">
-		<thead
-			><tr><th scope="col">Direction, and why</th><th scope="col">From</th><th scope="col">To</th></tr></thead
+	<Table size="compact">
+		<TableHead
+			><TableRow
+				><TableHeader>Direction, and why</TableHeader><TableHeader>From</TableHeader><TableHeader
+					>To</TableHeader
+				></TableRow
+			></TableHead
 		>
-		<tbody>
+		<TableBody>
 			{#each [...DIRECTIONS, 'strength' as const] as key (key)}
 				{@const band = key === 'strength' ? group.targets.strength : group.targets.directions[key]}
 				{@const name = key === 'strength' ? 'strength' : DIRECTION_NAME[key]}
-				<tr>
-					<th scope="row">
+				<TableRow>
+					<TableHeader scope="row">
 						{#if key !== 'strength'}
 							<span class="sign" style="background: var(--{key}); color: var(--on-{key})"
 								>{DIRECTION_SIGN[key]}</span
@@ -68,24 +72,24 @@
 						{/if}
 						{name}
 						<span class="why quiet">{because[key] ?? ''}</span>
-					</th>
+					</TableHeader>
 					{#each ENDS as [end, word] (end)}
-						<td>
-							<input
-								class="figure"
-								type="number"
-								min="0"
-								max="100"
-								aria-label="{name}, {word} percent"
+						<TableCell>
+							<NumberField
+								narrow
+								hideLabel
+								label="{name}, {word} percent"
+								least={0}
+								most={100}
 								value={band[end]}
-								onchange={(e) => setEnd(key, end, e.currentTarget, band[end])}
+								onchange={(percent) => percent !== null && setBand(key, { [end]: percent })}
 							/>
-						</td>
+						</TableCell>
 					{/each}
-				</tr>
+				</TableRow>
 			{/each}
-		</tbody>
-	</table>
+		</TableBody>
+	</Table>
 	<div class="row end">
 		<Select
 			id="g-preset"
@@ -111,9 +115,6 @@
 		gap: 0.75rem;
 		grid-template-columns: 1fr auto;
 		align-items: end;
-	}
-	th {
-		white-space: normal;
 	}
 	.why {
 		display: block;

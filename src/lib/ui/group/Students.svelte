@@ -1,6 +1,16 @@
 <script lang="ts">
+	import Words from '$lib/ui/fields/Words.svelte';
+	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { create, remove as removeAt, save, type Answer } from '$lib/client/api';
-	import { Button } from 'carbon-components-svelte';
+	import {
+		Button,
+		Table,
+		TableBody,
+		TableCell,
+		TableHead,
+		TableHeader,
+		TableRow
+	} from 'carbon-components-svelte';
 	import { LEGS, type Leg } from '$lib/core/anatomy';
 	import { TIERS, type Group, type Tier } from '$lib/core/group';
 	import { CAUTIONS, type Caution } from '$lib/core/movement';
@@ -32,11 +42,20 @@
 	/** Says what stood in the way; what the server answered, or null. */
 	function taken<T>(answer: Answer<T>): T | null {
 		message = answer.ok
-			? ''
+			? 'Saved'
 			: answer.status === 409
 				? 'This was changed in another window; open the page again.'
 				: (answer.messages[0] ?? '');
 		return answer.ok ? answer.value : null;
+	}
+
+	/** One request after another: each begins from the version that the one before it left. */
+	let last: Promise<unknown> = Promise.resolve();
+	function inTurn<T>(work: () => Promise<T>): Promise<T> {
+		message = 'Saving …';
+		const next = last.then(work);
+		last = next;
+		return next;
 	}
 
 	async function add() {
@@ -46,22 +65,21 @@
 	/** Writes somebody down; false when the server did not take it. */
 	async function write(student: Student): Promise<boolean> {
 		const path = `/api/groups/${groupId}/students`;
-		const made = taken(await create<{ id: string }>(path, { document: student }));
+		const made = taken(await inTurn(() => create<{ id: string }>(path, { document: student })));
 		if (made) people.push({ id: made.id, version: 1, student });
 		return made !== null;
 	}
 
 	async function change(entry: Stored, part: Partial<Student>) {
-		const student = { ...entry.student, ...part };
-		const saved = taken(await save(`/api/students/${entry.id}`, entry.version, student));
-		if (saved) {
-			entry.student = student;
-			entry.version = saved.version;
-		}
+		await inTurn(async () => {
+			const student = { ...entry.student, ...part };
+			const saved = taken(await save(`/api/students/${entry.id}`, entry.version, student));
+			if (saved) Object.assign(entry, { student, version: saved.version });
+		});
 	}
 
 	async function remove(entry: Stored) {
-		if (!taken(await removeAt(`/api/students/${entry.id}`, entry.version))) return;
+		if (!taken(await inTurn(() => removeAt(`/api/students/${entry.id}`, entry.version)))) return;
 		people.splice(people.indexOf(entry), 1);
 		gone = { ...entry.student };
 		message = `${entry.student.name} is removed for good`;
@@ -87,78 +105,77 @@
 		First name and initial. Only you see this list; removing somebody removes everything of them.
 	</p>
 	{#if people.length}
-		<table>
-			<thead>
-				<tr
-					><th scope="col">Who</th><th scope="col">Tier</th><th scope="col">Tighter side</th><th scope="col"
-						>Cautions</th
-					><th scope="col"><span class="visually-hidden">Remove</span></th></tr
+		<Table size="compact">
+			<TableHead>
+				<TableRow
+					><TableHeader>Who</TableHeader><TableHeader>Tier</TableHeader><TableHeader>Tighter side</TableHeader
+					><TableHeader>Cautions</TableHeader><TableHeader
+						><span class="visually-hidden">Remove</span></TableHeader
+					></TableRow
 				>
-			</thead>
-			<tbody>
+			</TableHead>
+			<TableBody>
 				{#each people as entry (entry.id)}
-					<tr>
-						<th scope="row">{entry.student.name}</th>
-						<td>
-							<select
-								aria-label="Tier of {entry.student.name}"
+					<TableRow>
+						<TableHeader scope="row">{entry.student.name}</TableHeader>
+						<TableCell>
+							<Choice
+								hideLabel
+								label="Tier of {entry.student.name}"
 								value={entry.student.tier}
-								onchange={(e) => change(entry, { tier: e.currentTarget.value as Tier })}
-							>
-								{#each TIERS as t (t)}<option value={t}>{t}</option>{/each}
-							</select>
-						</td>
-						<td>
-							<select
-								aria-label="Tighter side of {entry.student.name}"
+								options={TIERS}
+								onpick={(tier) => change(entry, { tier })}
+							/>
+						</TableCell>
+						<TableCell>
+							<Choice
+								hideLabel
+								label="Tighter side of {entry.student.name}"
 								value={entry.student.tighterSide ?? ''}
-								onchange={(e) =>
-									change(entry, { tighterSide: (e.currentTarget.value || null) as Leg | null })}
-							>
-								<option value="">neither</option>
-								{#each LEGS as leg (leg)}<option value={leg}>{leg}</option>{/each}
-							</select>
-						</td>
-						<td class="cautions">
+								options={[{ value: '', text: 'neither' }, ...LEGS]}
+								onpick={(side) => change(entry, { tighterSide: (side || null) as Leg | null })}
+							/>
+						</TableCell>
+						<TableCell class="cautions">
 							{#each entry.student.cautions as caution, index (index)}
-								<button
-									type="button"
-									class="pill"
+								<Button
+									kind="tertiary"
+									size="small"
 									aria-label="Take {caution} from {entry.student.name}"
-									onclick={() =>
+									on:click={() =>
 										change(entry, { cautions: entry.student.cautions.filter((c) => c !== caution) })}
-									>{caution} ×</button
+									>{caution} ×</Button
 								>
 							{/each}
-							<select
-								aria-label="Add a caution to {entry.student.name}"
-								value=""
-								onchange={(e) => {
-									const caution = e.currentTarget.value as Caution;
-									if (caution) void change(entry, { cautions: [...entry.student.cautions, caution] });
-								}}
-							>
-								<option value="">add</option>
-								{#each CAUTIONS.filter((c) => !entry.student.cautions.includes(c)) as c (c)}<option value={c}
-										>{c}</option
-									>{/each}
-							</select>
-						</td>
-						<td>
-							<button
-								type="button"
-								class="pill"
+							{#key entry.student.cautions.length}
+								<Choice
+									hideLabel
+									label="Add a caution to {entry.student.name}"
+									value={'' as Caution | ''}
+									options={[
+										{ value: '', text: 'add' },
+										...CAUTIONS.filter((c) => !entry.student.cautions.includes(c))
+									]}
+									onpick={(caution) =>
+										caution && change(entry, { cautions: [...entry.student.cautions, caution] })}
+								/>
+							{/key}
+						</TableCell>
+						<TableCell>
+							<Button
+								kind="tertiary"
+								size="small"
 								aria-label="Remove {entry.student.name} for good"
-								onclick={() => remove(entry)}>Remove</button
+								on:click={() => remove(entry)}>Remove</Button
 							>
-						</td>
-					</tr>
+						</TableCell>
+					</TableRow>
 				{/each}
-			</tbody>
-		</table>
+			</TableBody>
+		</Table>
 		<p>
-			<button type="button" class="pill" onclick={take}
-				>Use this list’s tiers and cautions for the group</button
+			<Button kind="tertiary" size="small" on:click={take}
+				>Use this list’s tiers and cautions for the group</Button
 			>
 		</p>
 	{/if}
@@ -168,17 +185,22 @@
 			void add();
 		}}
 	>
-		<input
-			type="text"
-			aria-label="First name and initial"
+		<Words
+			hideLabel
+			label="First name and initial"
 			placeholder="Oda F."
-			maxlength="34"
-			bind:value={name}
+			most={34}
+			value={name}
+			oninput={(typed) => (name = typed)}
 		/>
-		<select aria-label="Tier of the new student" bind:value={tier}>
-			{#each TIERS as t (t)}<option value={t}>{t}</option>{/each}
-		</select>
-		<button class="pill">Write down</button>
+		<Choice
+			hideLabel
+			label="Tier of the new student"
+			value={tier}
+			options={TIERS}
+			onpick={(picked) => (tier = picked)}
+		/>
+		<Button kind="tertiary" size="small" type="submit">Write down</Button>
 		<span role="status" class="quiet">{message}</span>
 		{#if gone}
 			{@const student = gone}
@@ -197,31 +219,6 @@
 		display: flex;
 		gap: 0.6rem;
 		align-items: center;
-		flex-wrap: wrap;
-	}
-	input,
-	select {
-		height: 2.1rem;
-		border: 1px solid var(--line-strong);
-		border-radius: 6px;
-		padding: 0 0.5rem;
-		background: var(--sheet);
-		color: var(--ink);
-	}
-	table {
-		border-collapse: collapse;
-		width: 100%;
-		font-size: var(--text-s);
-	}
-	th,
-	td {
-		text-align: left;
-		padding: 0.25rem 0.75rem 0.25rem 0;
-		border-top: 1px solid var(--line);
-	}
-	.cautions {
-		display: flex;
-		gap: 0.3rem;
 		flex-wrap: wrap;
 	}
 </style>

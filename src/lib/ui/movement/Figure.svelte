@@ -75,19 +75,19 @@
 	}
 	.trunk,
 	.head {
-		stroke: #94877a;
+		stroke: var(--figure-trunk);
 	}
 	.arm {
-		stroke: #b0a496;
+		stroke: var(--figure-trunk-behind);
 	}
 	.right-leg {
 		stroke: var(--accent);
 	}
 	.left-leg {
-		stroke: #bd93b1;
+		stroke: var(--figure-other-leg);
 	}
 	.kit {
-		stroke: #4d7f6a;
+		stroke: var(--figure-kit);
 	}
 	text {
 		font-weight: 700;

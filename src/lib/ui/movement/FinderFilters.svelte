@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Tick from '$lib/ui/fields/Tick.svelte';
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import { Button } from 'carbon-components-svelte';
 	import { DIRECTION_NAME, DIRECTIONS, TISSUES } from '$lib/core/anatomy';
 	import { SERVES, type Counts, type Filters } from '$lib/core/substitution';
 	import { TIERS, type Group } from '$lib/core/group';
@@ -16,10 +19,10 @@
 	}
 	let { filters, counts, group, lately, onchange }: Props = $props();
 
-	type Choice = 'direction' | 'serves' | 'tissue' | 'purpose' | 'position' | 'mode' | 'tier';
+	type Topic = 'direction' | 'serves' | 'tissue' | 'purpose' | 'position' | 'mode' | 'tier';
 	type Switch = 'kitAtHand' | 'cautionSafe' | 'rested';
 	interface Options {
-		key: Choice;
+		key: Topic;
 		label: string;
 		any: string;
 		options: readonly { value: string; name: string }[];
@@ -47,41 +50,37 @@
 	const any = $derived(
 		[...choices, ...switches].some(({ key }) => filters[key] !== undefined && filters[key] !== false)
 	);
-	const id = $props.id();
 </script>
 
 <div class="filters" role="group" aria-label="Filters">
 	{#each choices as { key, label, any, options } (key)}
-		<span class="choice">
-			<label for="{id}-{key}">{label}</label>
-			<select
-				id="{id}-{key}"
-				class:on={filters[key]}
+		<span class="choice" class:on={filters[key]}>
+			<Choice
+				{label}
 				value={filters[key] ?? ''}
-				onchange={(event) => set({ [key]: event.currentTarget.value || undefined })}
-			>
-				<option value="">{any}</option>
-				{#each options as { value, name }, index (index)}
-					<option {value}>{name} ({(counts[key] as Record<string, number>)[value]})</option>
-				{/each}
-			</select>
+				options={[
+					{ value: '', text: any },
+					...options.map(({ value, name }) => ({
+						value,
+						text: `${name} (${(counts[key] as Record<string, number>)[value]})`
+					}))
+				]}
+				onpick={(value) => set({ [key]: value || undefined })}
+			/>
 		</span>
 	{/each}
 	{#each switches as { key, label } (key)}
 		{#if key === 'rested' || group}
-			<label class="switch">
-				<input
-					type="checkbox"
-					checked={filters[key] ?? false}
-					onchange={(event) => set({ [key]: event.currentTarget.checked || undefined })}
-				/>
-				{label} <span class="quiet">({counts[key]})</span>
-			</label>
+			<Tick
+				label="{label} ({counts[key]})"
+				checked={filters[key] ?? false}
+				onchange={(on) => set({ [key]: on || undefined })}
+			/>
 		{/if}
 	{/each}
 	{#if any}
-		<button type="button" class="pill" onclick={() => onchange({ search: filters.search })}
-			>Clear filters</button
+		<Button kind="tertiary" size="small" on:click={() => onchange({ search: filters.search })}
+			>Clear filters</Button
 		>
 	{/if}
 </div>
@@ -97,30 +96,5 @@
 		display: grid;
 		font-size: var(--text-xs);
 		color: var(--ink-soft);
-	}
-	select {
-		height: 2rem;
-		max-width: 12rem;
-		border: 1px solid var(--line-strong);
-		border-radius: 6px;
-		background: var(--sheet);
-		color: var(--ink);
-		font-size: var(--text-s);
-	}
-	select.on {
-		border: 2px solid var(--accent);
-		font-weight: 600;
-	}
-	.switch {
-		display: inline-flex;
-		align-items: center;
-		gap: 0.35rem;
-		min-height: 2rem;
-		font-size: var(--text-s);
-	}
-	.switch input {
-		width: 1.1rem;
-		height: 1.1rem;
-		accent-color: var(--accent);
 	}
 </style>

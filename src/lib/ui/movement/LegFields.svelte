@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Words from '$lib/ui/fields/Words.svelte';
+	import Tick from '$lib/ui/fields/Tick.svelte';
+	import Fold from '$lib/ui/fields/Fold.svelte';
 	import { MUSCLE_GROUPS, TISSUES } from '$lib/core/anatomy';
 	import { toggled, type DraftLeg } from '$lib/core/movement';
 
@@ -16,36 +19,27 @@
 
 <fieldset>
 	<legend>{title}</legend>
-	<label>
-		Angles, degrees
-		<input type="text" value={leg.angles} oninput={(e) => set({ angles: e.currentTarget.value })} />
-	</label>
-	<details>
-		<summary>Lengthens {said(leg.lengthens)}</summary>
+	<Words label="Angles, degrees" value={leg.angles} oninput={(text) => set({ angles: text })} />
+	<Fold title="Lengthens {said(leg.lengthens)}">
 		<div class="checks">
 			{#each TISSUES as tissue (tissue)}
-				<label class="check">
-					<input
-						type="checkbox"
-						checked={leg.lengthens.includes(tissue)}
-						onchange={(e) => set({ lengthens: toggled(leg.lengthens, tissue, e.currentTarget.checked) })}
-					/>{tissue}
-				</label>
+				<Tick
+					label={tissue}
+					checked={leg.lengthens.includes(tissue)}
+					onchange={(on) => set({ lengthens: toggled(leg.lengthens, tissue, on) })}
+				/>
 			{/each}
 		</div>
-	</details>
-	<details>
-		<summary>Works {said(leg.works)}</summary>
+	</Fold>
+	<Fold title="Works {said(leg.works)}">
 		<div class="checks">
 			{#each MUSCLE_GROUPS as group (group)}
-				<label class="check">
-					<input
-						type="checkbox"
-						checked={leg.works.includes(group)}
-						onchange={(e) => set({ works: toggled(leg.works, group, e.currentTarget.checked) })}
-					/>{group}
-				</label>
+				<Tick
+					label={group}
+					checked={leg.works.includes(group)}
+					onchange={(on) => set({ works: toggled(leg.works, group, on) })}
+				/>
 			{/each}
 		</div>
-	</details>
+	</Fold>
 </fieldset>

@@ -1,5 +1,9 @@
 <script lang="ts">
-	import { Checkbox, TextInput } from 'carbon-components-svelte';
+	import Words from '$lib/ui/fields/Words.svelte';
+	import Tick from '$lib/ui/fields/Tick.svelte';
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import { Button } from 'carbon-components-svelte';
 	import { movementRing } from '$lib/core/view-models';
 	import {
 		CAUTIONS,
@@ -62,53 +66,36 @@
 		<section class="sheet" aria-labelledby="{id}-what">
 			<h2 id="{id}-what">What it is</h2>
 			<div class="row">
-				<label
-					>Name <input
-						type="text"
-						maxlength="80"
-						value={draft.english}
-						oninput={(e) => set({ english: e.currentTarget.value })}
-					/></label
-				>
-				<label
-					>Sanskrit <input
-						type="text"
-						maxlength="80"
-						value={draft.sanskrit}
-						oninput={(e) => set({ sanskrit: e.currentTarget.value })}
-					/></label
-				>
+				<Words label="Name" most={80} value={draft.english} oninput={(text) => set({ english: text })} />
+				<Words
+					label="Sanskrit"
+					most={80}
+					value={draft.sanskrit}
+					oninput={(text) => set({ sanskrit: text })}
+				/>
 			</div>
 			<div class="row">
-				<label
-					>Other spellings, with commas <input
-						type="text"
-						value={draft.aliases}
-						oninput={(e) => set({ aliases: e.currentTarget.value })}
-					/></label
-				>
-				<label>
-					Position
-					<select
-						value={draft.position}
-						onchange={(e) => set({ position: e.currentTarget.value as Movement['position'] })}
-					>
-						{#each POSITIONS as position (position)}<option value={position}>{POSITION_NAME[position]}</option
-							>{/each}
-					</select>
-				</label>
+				<Words
+					label="Other spellings, with commas"
+					value={draft.aliases}
+					oninput={(text) => set({ aliases: text })}
+				/>
+				<Choice
+					label="Position"
+					value={draft.position}
+					options={POSITIONS.map((value) => ({ value, text: POSITION_NAME[value] }))}
+					onpick={(position) => set({ position })}
+				/>
 			</div>
 			<fieldset>
 				<legend>Modes</legend>
 				<div class="checks">
 					{#each MODES as mode (mode)}
-						<label class="check">
-							<input
-								type="checkbox"
-								checked={draft.modes.includes(mode)}
-								onchange={(e) => set({ modes: toggled<Mode>(draft.modes, mode, e.currentTarget.checked) })}
-							/>{mode}
-						</label>
+						<Tick
+							label={mode}
+							checked={draft.modes.includes(mode)}
+							onchange={(on) => set({ modes: toggled<Mode>(draft.modes, mode, on) })}
+						/>
 					{/each}
 				</div>
 			</fieldset>
@@ -120,27 +107,22 @@
 				in and out, K the knee, as in <code>F90 AB45 ER50 K90</code>. An arrow swings:
 				<code>IR30 K90 -&gt; ER40 K90</code>.
 			</p>
-			<label class="check">
-				<input
-					type="checkbox"
-					checked={draft.sided}
-					onchange={(e) => set({ sided: e.currentTarget.checked })}
-				/>
-				The legs do different things: it has sides
-			</label>
+			<Tick
+				label="The legs do different things: it has sides"
+				checked={draft.sided}
+				onchange={(sided) => set({ sided })}
+			/>
 			{#if draft.sided}
-				<Checkbox
-					id="{id}-turns"
-					labelText="The sides take turns: left, right, left"
+				<Tick
+					label="The sides take turns: left, right, left"
 					checked={draft.byTurns}
-					on:check={(event) => set({ byTurns: event.detail })}
+					onchange={(byTurns) => set({ byTurns })}
 				/>
 			{/if}
-			<Checkbox
-				id="{id}-ways"
-				labelText="It goes both ways: circles, leans"
+			<Tick
+				label="It goes both ways: circles, leans"
 				checked={draft.bothWays}
-				on:check={(event) => set({ bothWays: event.detail })}
+				onchange={(bothWays) => set({ bothWays })}
 			/>
 			<LegFields
 				title={draft.sided ? 'Leading leg' : 'Both legs'}
@@ -161,62 +143,43 @@
 			{#each draft.forms as form (form.id)}
 				<fieldset>
 					<legend>{form.id}</legend>
-					<label
-						>How <input
-							type="text"
-							maxlength="200"
-							value={form.how}
-							oninput={(e) => setForm(form.id, { how: e.currentTarget.value })}
-						/></label
-					>
+					<Words
+						label="How"
+						most={200}
+						value={form.how}
+						oninput={(text) => setForm(form.id, { how: text })}
+					/>
 					<div class="row">
-						<label
-							>Dose <input
-								type="text"
-								value={form.dose}
-								oninput={(e) => setForm(form.id, { dose: e.currentTarget.value })}
-							/></label
-						>
-						<label
-							>Intensity, 1 to 5 <input
-								type="number"
-								min="1"
-								max="5"
-								value={form.intensity}
-								onchange={(e) => setForm(form.id, { intensity: e.currentTarget.valueAsNumber || 1 })}
-							/></label
-						>
-						<label
-							>Effort, 0 to 3 <input
-								type="number"
-								min="0"
-								max="3"
-								value={form.effort}
-								onchange={(e) => setForm(form.id, { effort: e.currentTarget.valueAsNumber || 0 })}
-							/></label
-						>
+						<Words label="Dose" value={form.dose} oninput={(text) => setForm(form.id, { dose: text })} />
+						<NumberField
+							label="Intensity, 1 to 5"
+							least={1}
+							most={5}
+							value={form.intensity}
+							onchange={(number) => setForm(form.id, { intensity: number ?? 1 })}
+						/>
+						<NumberField
+							label="Effort, 0 to 3"
+							least={0}
+							most={3}
+							value={form.effort}
+							onchange={(number) => setForm(form.id, { effort: number ?? 0 })}
+						/>
 					</div>
-					<label
-						>Kit <textarea
-							rows="2"
-							value={form.kit}
-							oninput={(e) => setForm(form.id, { kit: e.currentTarget.value })}></textarea></label
-					>
+					<Words label="Kit" rows={2} value={form.kit} oninput={(text) => setForm(form.id, { kit: text })} />
 					<div class="row">
-						<TextInput
-							size="sm"
-							labelText={draft.sided ? 'Leading leg, where it differs' : 'Angles, where they differ'}
+						<Words
+							label={draft.sided ? 'Leading leg, where it differs' : 'Angles, where they differ'}
 							placeholder={draft.lead.angles}
 							value={form.lead}
-							on:input={(e) => setForm(form.id, { lead: String(e.detail ?? '') })}
+							oninput={(text) => setForm(form.id, { lead: text })}
 						/>
 						{#if draft.sided}
-							<TextInput
-								size="sm"
-								labelText="Other leg, where it differs"
+							<Words
+								label="Other leg, where it differs"
 								placeholder={draft.trail.angles}
 								value={form.trail}
-								on:input={(e) => setForm(form.id, { trail: String(e.detail ?? '') })}
+								oninput={(text) => setForm(form.id, { trail: text })}
 							/>
 						{/if}
 					</div>
@@ -224,38 +187,31 @@
 						<fieldset>
 							<legend>How this form is done; as the others where none is ticked</legend>
 							{#each draft.modes as mode, index (index)}
-								<Checkbox
-									labelText={mode}
+								<Tick
+									label={mode}
 									checked={form.modes.includes(mode)}
-									on:check={(e) => setForm(form.id, { modes: toggled<Mode>(form.modes, mode, e.detail) })}
+									onchange={(on) => setForm(form.id, { modes: toggled<Mode>(form.modes, mode, on) })}
 								/>
 							{/each}
 						</fieldset>
 					{/if}
 					{#if draft.forms.length > 1}
-						<button type="button" class="pill" onclick={() => set({ forms: without(draft.forms, form) })}
-							>Take the {form.id} form out</button
+						<Button kind="tertiary" size="small" on:click={() => set({ forms: without(draft.forms, form) })}
+							>Take the {form.id} form out</Button
 						>
 					{/if}
 				</fieldset>
 			{/each}
 			<p class="acts">
 				{#each freeForms as form, index (index)}
-					<button type="button" class="pill" onclick={() => addForm(form)}>Add a {form} form</button>
+					<Button kind="tertiary" size="small" on:click={() => addForm(form)}>Add a {form} form</Button>
 				{/each}
 			</p>
 		</section>
 		<section class="sheet" aria-labelledby="{id}-teach">
 			<h2 id="{id}-teach">Teaching it</h2>
 			{#each TEACHING as { key, label } (key)}
-				<label
-					>{label}
-					<textarea
-						rows="2"
-						maxlength="500"
-						value={draft[key]}
-						oninput={(e) => set({ [key]: e.currentTarget.value })}></textarea></label
-				>
+				<Words {label} rows={2} most={500} value={draft[key]} oninput={(text) => set({ [key]: text })} />
 			{/each}
 		</section>
 		<section class="sheet" aria-labelledby="{id}-care">
@@ -266,47 +222,37 @@
 			{#each draft.cautions as care, index (index)}
 				<fieldset>
 					<legend>{care.caution}</legend>
-					<label>
-						Advice
-						<input
-							type="text"
-							maxlength="300"
-							value={care.advice}
-							oninput={(e) => setCare(care.caution, { advice: e.currentTarget.value })}
-						/>
-					</label>
-					<label>
-						Instead
-						<select
-							value={care.instead}
-							onchange={(e) => setCare(care.caution, { instead: e.currentTarget.value })}
-						>
-							{#each catalogue as movement (movement.slug)}<option value={movement.slug}
-									>{movement.english}</option
-								>{/each}
-						</select>
-					</label>
-					<button type="button" class="pill" onclick={() => set({ cautions: without(draft.cautions, care) })}
-						>Take it out</button
+					<Words
+						label="Advice"
+						most={300}
+						value={care.advice}
+						oninput={(text) => setCare(care.caution, { advice: text })}
+					/>
+					<Choice
+						label="Instead"
+						value={care.instead}
+						options={catalogue.map(({ slug, english }) => ({ value: slug, text: english }))}
+						onpick={(instead) => setCare(care.caution, { instead })}
+					/>
+					<Button
+						kind="tertiary"
+						size="small"
+						on:click={() => set({ cautions: without(draft.cautions, care) })}>Take it out</Button
 					>
 				</fieldset>
 			{/each}
-			<label>
-				Add a caution
-				<select
-					value=""
-					onchange={(e) => {
-						const caution = e.currentTarget.value as Caution;
-						if (caution)
-							set({
-								cautions: [...draft.cautions, { caution, advice: '', instead: 'constructive-rest', okIn: [] }]
-							});
-					}}
-				>
-					<option value="">choose</option>
-					{#each freeCautions as caution, index (index)}<option value={caution}>{caution}</option>{/each}
-				</select>
-			</label>
+			{#key draft.cautions.length}
+				<Choice
+					label="Add a caution"
+					value={'' as Caution | ''}
+					options={[{ value: '', text: 'choose' }, ...freeCautions]}
+					onpick={(caution) =>
+						caution &&
+						set({
+							cautions: [...draft.cautions, { caution, advice: '', instead: 'constructive-rest', okIn: [] }]
+						})}
+				/>
+			{/key}
 		</section>
 	</div>
 	<aside class="sheet">
@@ -345,6 +291,7 @@
 	}
 	.acts {
 		display: flex;
+		flex-wrap: wrap;
 		gap: 0.5rem;
 	}
 	.wrong {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Button, TextInput } from 'carbon-components-svelte';
 	import { findInCatalogue, type Filters } from '$lib/core/substitution';
 	import { movementRing } from '$lib/core/view-models';
 	import type { Group } from '$lib/core/group';
@@ -20,7 +21,7 @@
 
 	let filters = $state.raw<Filters>({});
 	let at = $state(0);
-	let input = $state<HTMLInputElement>();
+	let input = $state<HTMLInputElement | null>(null);
 	const found = $derived(findInCatalogue(movements, filters, { group, usedLately }));
 	const current = $derived(found.movements[at]);
 	const id = $props.id();
@@ -52,22 +53,24 @@
 
 <div class="add" role="dialog" aria-label="Add a movement" tabindex="-1" onkeydown={leave}>
 	<div class="bar">
-		<input
-			bind:this={input}
-			type="text"
+		<TextInput
+			id="{id}-find"
+			bind:ref={input}
+			size="sm"
+			hideLabel
+			labelText="Find a movement"
 			role="combobox"
-			aria-label="Find a movement"
 			aria-expanded="true"
 			aria-controls="{id}-list"
 			aria-activedescendant={current ? `${id}-${current.slug}` : undefined}
 			autocomplete="off"
 			placeholder="Name, Sanskrit or position"
 			value={filters.search ?? ''}
-			oninput={(event) => look({ ...filters, search: event.currentTarget.value })}
-			onkeydown={key}
+			on:input={(event) => look({ ...filters, search: String(event.detail ?? '') })}
+			on:keydown={key}
 		/>
 		<span class="quiet" role="status">{found.movements.length} found</span>
-		<button type="button" onclick={onleave}>Close</button>
+		<Button kind="ghost" size="small" on:click={onleave}>Close</Button>
 	</div>
 	<div class="narrow">
 		<FinderFilters {filters} counts={found.counts} {group} lately={usedLately} onchange={look} />
@@ -110,23 +113,6 @@
 	.narrow {
 		padding: 0 0.75rem 0.5rem;
 		border-bottom: 1px solid var(--line);
-	}
-	.bar input {
-		flex: 1;
-		height: 2.2rem;
-		border: 1px solid var(--line-strong);
-		border-radius: 6px;
-		padding: 0 0.6rem;
-		background: #fff;
-		color: var(--ink);
-		font-size: var(--text-m);
-	}
-	.bar button {
-		border: 0;
-		background: none;
-		color: var(--accent);
-		min-height: 28px;
-		cursor: pointer;
 	}
 	ul {
 		list-style: none;

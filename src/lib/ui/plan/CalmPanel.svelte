@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Button } from 'carbon-components-svelte';
 	import type { Ordering } from '$lib/client/plan/ordering.svelte';
 	import { formatDuration } from '$lib/core/clock';
 
@@ -13,14 +14,14 @@
 <div class="calm" role="group" aria-label="A calmer order">
 	{#if ordering.work}
 		<p role="status">Looking for the calmest order …</p>
-		<button type="button" class="pill" onclick={() => ordering.work?.stop()}>Stop</button>
+		<Button kind="tertiary" size="small" on:click={() => ordering.work?.stop()}>Stop</Button>
 	{:else if found}
 		<p role="status">
 			Between blocks {formatDuration(found.beforeSeconds)} → <b>{formatDuration(found.afterSeconds)}</b>, the
 			same content, no rule of order broken{found.exact ? '; no order loses less' : ''}.
 		</p>
-		<button type="button" class="pill" onclick={() => ordering.take()}>Take it</button>
-		<button type="button" class="pill" onclick={() => ordering.leave()}>Leave it</button>
+		<Button kind="tertiary" size="small" on:click={() => ordering.take()}>Take it</Button>
+		<Button kind="tertiary" size="small" on:click={() => ordering.leave()}>Leave it</Button>
 	{/if}
 </div>
 

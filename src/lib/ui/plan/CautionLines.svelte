@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Button } from 'carbon-components-svelte';
 	import type { CautionLine } from '$lib/core/substitution';
 	import { dayWithYear } from '$lib/core/calendar';
 	import type { Caution } from '$lib/core/movement';
@@ -32,7 +33,9 @@
 			{#if line.confirmedOn}
 				<span class="kept">Kept by your own confirmation, {dayWithYear(line.confirmedOn)}.</span>
 			{:else if onconfirm && line.kind !== 'in this form'}
-				<button type="button" onclick={() => onconfirm(line.caution)}>Keep it, I answer for it</button>
+				<Button kind="ghost" size="small" on:click={() => onconfirm(line.caution)}
+					>Keep it, I answer for it</Button
+				>
 			{/if}
 		</li>
 	{/each}
@@ -48,14 +51,5 @@
 	}
 	.kept {
 		font-weight: 600;
-	}
-	button {
-		border: 0;
-		background: none;
-		color: var(--accent);
-		text-decoration: underline;
-		min-height: 24px;
-		cursor: pointer;
-		font-size: inherit;
 	}
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Fold from '$lib/ui/fields/Fold.svelte';
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Repairs } from '$lib/client/plan/repairs';
 	import type { ItemCommands } from '$lib/client/plan/item-commands';
@@ -42,14 +43,12 @@
 	{/if}
 	{@render list(toFix)}
 	{#if notes.length}
-		<details class="more">
-			<summary>{notes.length} worth knowing</summary>
+		<Fold title="{notes.length} worth knowing">
 			{@render list(notes)}
-		</details>
+		</Fold>
 	{/if}
 	{#if silenced.length}
-		<details class="more">
-			<summary>{silenced.length} kept, with a reason</summary>
+		<Fold title="{silenced.length} kept, with a reason">
 			<ul>
 				{#each silenced as { finding, reason, forGood }, index (index)}
 					<li>
@@ -64,7 +63,7 @@
 					</li>
 				{/each}
 			</ul>
-		</details>
+		</Fold>
 	{/if}
 </section>
 
@@ -82,14 +81,6 @@
 	}
 	li {
 		font-size: var(--text-s);
-	}
-	.more > summary {
-		color: var(--accent);
-		font-size: var(--text-s);
-		font-weight: 600;
-		min-height: 24px;
-		margin-bottom: 0.4rem;
-		cursor: pointer;
 	}
 	.ready {
 		color: var(--good);

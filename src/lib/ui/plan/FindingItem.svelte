@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Fold from '$lib/ui/fields/Fold.svelte';
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Repairs } from '$lib/client/plan/repairs';
 	import type { ItemCommands } from '$lib/client/plan/item-commands';
@@ -121,11 +122,10 @@
 				<Button kind="ghost" size="small" on:click={() => (silencing = false)}>Leave it</Button>
 			</form>
 		{/if}
-		<details>
-			<summary>Why?</summary>
+		<Fold title="Why?">
 			<p class="quiet">{meta?.why}</p>
 			<p class="quiet">Source: {meta?.source}.</p>
-		</details>
+		</Fold>
 	</div>
 </li>
 
@@ -171,19 +171,5 @@
 		flex-wrap: wrap;
 		gap: 0.2rem 0.75rem;
 		align-items: center;
-	}
-	summary {
-		border: 0;
-		background: none;
-		padding: 0.2rem 0;
-		min-height: 24px;
-		color: var(--accent);
-		font-size: var(--text-s);
-		font-weight: 600;
-		cursor: pointer;
-		white-space: nowrap;
-	}
-	summary {
-		font-weight: 400;
 	}
 </style>

@@ -1,11 +1,14 @@
 <script lang="ts">
+	import { Button } from 'carbon-components-svelte';
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { ItemCommands } from '$lib/client/plan/item-commands';
 	import type { BlockCommands } from '$lib/client/plan/block-commands';
 	import type { Alternatives } from '$lib/client/plan/alternatives.svelte';
 	import { PHASE_NAME } from '$lib/core/clock';
-	import { LINKS, PINNED_PHASES, PLAN_LIMITS, wholeUpTo, type Link, type PinnedPhase } from '$lib/core/plan';
+	import { LINKS, PINNED_PHASES, PLAN_LIMITS, type Link, type PinnedPhase } from '$lib/core/plan';
 	import { percentOf, type OrderRow } from '$lib/core/view-models';
+	import NumberField from '../fields/NumberField.svelte';
+	import Choice from '../fields/Choice.svelte';
 	import CautionLines from './CautionLines.svelte';
 	import DoseFields from './DoseFields.svelte';
 	import KitFields from './KitFields.svelte';
@@ -24,14 +27,13 @@
 	const { item, movement } = $derived(row);
 	const room = $derived(doc.roomRow(item.id));
 	const others = $derived(items.substitutesFor(item));
-	function pin(phase: PinnedPhase, text: string) {
+	function pin(phase: PinnedPhase, seconds: number | null) {
 		const { [phase]: _before, ...others } = item.phases ?? {};
-		const phases =
-			text.trim() === '' ? others : { ...others, [phase]: wholeUpTo(PLAN_LIMITS.phaseSeconds, text) };
+		const phases = seconds === null ? others : { ...others, [phase]: seconds };
 		items.change(
 			item,
 			{ phases },
-			`${PHASE_NAME[phase]}: ${text.trim() === '' ? 'as the pace has it' : `${text} s`}`
+			`${PHASE_NAME[phase]}: ${seconds === null ? 'as the pace has it' : `${seconds} s`}`
 		);
 	}
 </script>
@@ -63,26 +65,26 @@
 		<p class="swaps">
 			<span class="quiet">Instead <kbd>X</kbd></span>
 			{#each others as other (other.movement.slug)}
-				<button type="button" class="pill" onclick={() => items.swapFor(item, other.movement)}>
+				<Button kind="tertiary" size="small" on:click={() => items.swapFor(item, other.movement)}>
 					{other.movement.english} <span class="quiet">{percentOf(other.score)} alike</span>
-				</button>
+				</Button>
 			{:else}
 				<span>Nothing is proposed: the treating clinician decides.</span>
 			{/each}
 		</p>
 		<div class="swaps">
-			<button type="button" class="pill" onclick={() => void alternatives.look(item)}
-				>Something else here</button
+			<Button kind="tertiary" size="small" on:click={() => void alternatives.look(item)}
+				>Something else here</Button
 			>
 			{#if alternatives.shown?.itemId === item.id}
 				{#each alternatives.shown.found ?? [] as shown, index (index)}
-					<button type="button" class="pill" onclick={() => alternatives.take(shown)}>
+					<Button kind="tertiary" size="small" on:click={() => alternatives.take(shown)}>
 						{shown.name}
 						<span class="quiet">
 							{shown.totalAfter}{#each shown.shifts as shift, index (index)}, {shift.sign || shift.name}
 								{shift.before} → {shift.after}{/each}
 						</span>
-					</button>
+					</Button>
 				{:else}
 					<span role="status"
 						>{alternatives.shown.found ? 'Nothing else suits this place.' : 'Looking …'}</span
@@ -92,36 +94,31 @@
 				<span class="quiet">what serves the class best in this place</span>
 			{/if}
 		</div>
-		<p class="fields" role="group" aria-label="Seconds around the work; empty a field to let the pace decide">
+		<div
+			class="fields"
+			role="group"
+			aria-label="Seconds around the work; empty a field to let the pace decide"
+		>
 			{#each PINNED_PHASES as phase (phase)}
-				<label>
-					{PHASE_NAME[phase]}
-					<input
-						type="number"
-						min="0"
-						max={PLAN_LIMITS.phaseSeconds}
-						placeholder="pace"
-						value={item.phases?.[phase] ?? ''}
-						onchange={(event) => pin(phase, event.currentTarget.value)}
-					/>
-				</label>
+				<NumberField
+					label={PHASE_NAME[phase]}
+					value={item.phases?.[phase] ?? null}
+					least={0}
+					most={PLAN_LIMITS.phaseSeconds}
+					empty="pace"
+					onchange={(seconds) => pin(phase, seconds)}
+				/>
 			{/each}
-		</p>
+		</div>
 		{#if row.linkable}
-			<p class="fields">
-				<label>
-					On the way here the leg
-					<select
-						aria-label="How the leg changes before {movement.english}"
-						value={item.link ?? ''}
-						onchange={(event) =>
-							blocks.link(item, (event.currentTarget.value || undefined) as Link | undefined)}
-					>
-						<option value="">leads on</option>
-						{#each LINKS as link (link)}<option value={link}>{link}</option>{/each}
-					</select>
-				</label>
-			</p>
+			<div class="fields">
+				<Choice
+					label="On the way here the leg"
+					value={item.link ?? ''}
+					options={[{ value: '', text: 'leads on' }, ...LINKS.map((link) => ({ value: link, text: link }))]}
+					onpick={(link) => blocks.link(item, (link || undefined) as Link | undefined)}
+				/>
+			</div>
 		{/if}
 		<DoseFields {row} {items} />
 		<KitFields {row} {items} />
@@ -160,25 +157,6 @@
 		flex-wrap: wrap;
 		gap: 0.4rem 0.75rem;
 		align-items: center;
-	}
-	.fields input,
-	.fields select {
-		width: 5rem;
-		height: 1.9rem;
-		border: 1px solid var(--line-strong);
-		border-radius: 6px;
-		background: var(--sheet);
-		color: var(--ink);
-		margin-left: 0.3rem;
-	}
-	.fields select {
-		width: auto;
-	}
-	kbd {
-		font-size: var(--text-xs);
-		border: 1px solid var(--line-strong);
-		border-radius: 4px;
-		padding: 0 0.3rem;
 	}
 	@media (max-width: 48rem) {
 		.detail {

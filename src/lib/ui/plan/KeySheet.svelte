@@ -3,9 +3,9 @@
 
 	/** The keys of the desk. */
 	interface Props {
-		open: boolean;
+		onleave: () => void;
 	}
-	let { open = $bindable() }: Props = $props();
+	let { onleave }: Props = $props();
 
 	const KEYS: [keys: string, what: string][] = [
 		['↑ ↓', 'go through the running order'],
@@ -34,7 +34,7 @@
 	];
 </script>
 
-<Modal bind:open passiveModal hasScrollingContent modalHeading="Keys at the desk" size="sm">
+<Modal open on:close={onleave} passiveModal hasScrollingContent modalHeading="Keys at the desk" size="sm">
 	<dl>
 		{#each KEYS as [keys, what] (keys)}
 			<div>

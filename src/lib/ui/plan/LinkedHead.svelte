@@ -3,7 +3,9 @@
 	import { formatDuration } from '$lib/core/clock';
 	import { breathsToEach, PLAN_LIMITS, unitWord, type FlowSides } from '$lib/core/plan';
 	import type { OrderBlock } from '$lib/core/view-models';
-	import { Checkbox, NumberInput } from 'carbon-components-svelte';
+	import { Button, Checkbox } from 'carbon-components-svelte';
+	import NumberField from '../fields/NumberField.svelte';
+	import Choice from '../fields/Choice.svelte';
 
 	/** What stands above the rows of a chain or a flow: how it goes round, and how it is taken apart. */
 	interface Props {
@@ -22,60 +24,44 @@
 	const id = $props.id();
 	let open = $state(false);
 
-	/** Nothing typed (or nothing that counts) leaves what was there. */
-	function count(
-		input: HTMLInputElement,
-		most: number,
-		before: number | null,
-		take: (value: number) => void
-	) {
-		const value = input.valueAsNumber;
-		if (Number.isInteger(value) && value >= 1 && value <= most) take(value);
-		else input.value = before === null ? '' : String(before);
-	}
+	const FLOW_SIDES: readonly { value: FlowSides; text: string }[] = [
+		{ value: 'alternate', text: 'the other side each round' },
+		{ value: 'mirror', text: 'one side, then the other' }
+	];
 </script>
 
 <div class="head">
 	{#if flow}
 		<b>Flow</b>
-		<label>
-			<input
-				type="number"
-				aria-label="Rounds of the flow"
-				min="1"
-				max={PLAN_LIMITS.rounds}
-				value={flow.rounds}
-				onchange={(event) =>
-					count(event.currentTarget, PLAN_LIMITS.rounds, flow.rounds, (rounds) =>
-						blocks.setFlow(flow, { rounds }, `${rounds} ${unitWord('rounds', rounds)}`)
-					)}
-			/>
-			{unitWord('rounds', flow.rounds)}
-		</label>
-		<select
-			aria-label="How the flow serves both sides"
+		<NumberField
+			narrow
+			hideLabel
+			label="Rounds of the flow"
+			least={1}
+			most={PLAN_LIMITS.rounds}
+			value={flow.rounds}
+			onchange={(rounds) =>
+				blocks.setFlow(flow, { rounds: rounds ?? 1 }, `${rounds} ${unitWord('rounds', rounds ?? 1)}`)}
+		/>
+		{unitWord('rounds', flow.rounds)}
+		<Choice
+			hideLabel
+			label="How the flow serves both sides"
 			value={flow.sides}
-			onchange={(event) =>
-				blocks.setFlow(flow, { sides: event.currentTarget.value as FlowSides }, 'Sides of the flow changed')}
-		>
-			<option value="alternate">the other side each round</option>
-			<option value="mirror">one side, then the other</option>
-		</select>
-		<label>
-			<input
-				type="number"
-				aria-label="Breaths to each movement"
-				min="1"
-				max={MOST_BREATHS}
-				placeholder="own"
-				value={breathsEach}
-				onchange={(event) =>
-					count(event.currentTarget, MOST_BREATHS, breathsEach, (breaths) =>
-						blocks.breathsToEach(flow, breaths)
-					)}
-			/>
-			{unitWord('breaths', breathsEach ?? 2)} to each
-		</label>
+			options={FLOW_SIDES}
+			onpick={(sides) => blocks.setFlow(flow, { sides }, 'Sides of the flow changed')}
+		/>
+		<NumberField
+			narrow
+			hideLabel
+			label="Breaths to each movement"
+			least={1}
+			most={MOST_BREATHS}
+			empty="own"
+			value={breathsEach}
+			onchange={(breaths) => breaths !== null && blocks.breathsToEach(flow, breaths)}
+		/>
+		{unitWord('breaths', breathsEach ?? 2)} to each
 	{:else}
 		<span
 			><b>Chain:</b> all of it on one side, then the other{chain?.noticeFirstSeconds
@@ -84,29 +70,26 @@
 		>
 	{/if}
 	<b>{formatDuration(block.seconds)}</b>
-	<button type="button" onclick={() => blocks.unchain(block.rows[0]?.item.id ?? '')}>Take apart</button>
+	<Button kind="ghost" size="small" on:click={() => blocks.unchain(block.rows[0]?.item.id ?? '')}
+		>Take apart</Button
+	>
 	{#if chain}
-		<button type="button" aria-expanded={open} onclick={() => (open = !open)}>Change of sides</button>
+		<Button kind="ghost" size="small" aria-expanded={open} on:click={() => (open = !open)}
+			>Change of sides</Button
+		>
 	{/if}
 </div>
 {#if chain && open}
 	<div class="change">
 		<span class="field">
-			<NumberInput
-				id="{id}-notice"
-				size="sm"
-				hideSteppers
-				allowEmpty
-				labelText="Pause to notice in between, seconds"
-				min={0}
-				max={PLAN_LIMITS.noticeSeconds}
+			<NumberField
+				label="Pause to notice in between, seconds"
+				least={0}
+				most={PLAN_LIMITS.noticeSeconds}
+				empty=""
 				value={chain.noticeFirstSeconds ?? null}
-				on:change={(event) =>
-					blocks.setChain(
-						chain,
-						{ noticeFirstSeconds: event.detail || undefined },
-						'Pause for noticing changed'
-					)}
+				onchange={(seconds) =>
+					blocks.setChain(chain, { noticeFirstSeconds: seconds || undefined }, 'Pause for noticing changed')}
 			/>
 		</span>
 		<Checkbox
@@ -138,28 +121,5 @@
 	}
 	b {
 		color: var(--ink);
-	}
-	input,
-	select {
-		height: 1.7rem;
-		border: 1px solid var(--line);
-		border-radius: 6px;
-		background: var(--sheet);
-		color: var(--ink);
-		font-size: var(--text-s);
-		padding: 0 0.25rem;
-	}
-	input {
-		width: 3rem;
-		text-align: right;
-	}
-	button {
-		border: 0;
-		background: none;
-		color: var(--accent);
-		font-size: var(--text-s);
-		text-decoration: underline;
-		cursor: pointer;
-		min-height: 24px;
 	}
 </style>

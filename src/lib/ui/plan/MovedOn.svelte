@@ -1,4 +1,14 @@
 <script lang="ts">
+	import Fold from '$lib/ui/fields/Fold.svelte';
+	import {
+		Button,
+		Table,
+		TableBody,
+		TableCell,
+		TableHead,
+		TableHeader,
+		TableRow
+	} from 'carbon-components-svelte';
 	import type { OutdatedMovement } from '$lib/client/plan/plan-document.svelte';
 
 	/** Movements that have changed since the plan was made: it keeps what it was made with until told otherwise. */
@@ -15,26 +25,31 @@
 	<ul>
 		{#each moved as movement (movement.slug)}
 			<li>
-				<details>
-					<summary><b>{movement.english}</b> {movement.now ? '' : 'is not in your catalogue'}</summary>
+				<Fold title="{movement.english} {movement.now ? '' : 'is not in your catalogue'}">
 					{#if movement.differences.length}
-						<table>
-							<thead
-								><tr><th scope="col">What</th><th scope="col">In this class</th><th scope="col">Today</th></tr
-								></thead
+						<Table size="compact">
+							<TableHead
+								><TableRow
+									><TableHeader>What</TableHeader><TableHeader>In this class</TableHeader><TableHeader
+										>Today</TableHeader
+									></TableRow
+								></TableHead
 							>
-							<tbody>
+							<TableBody>
 								{#each movement.differences as d, index (index)}
-									<tr><th scope="row">{d.field}</th><td>{d.before}</td><td>{d.after}</td></tr>
+									<TableRow
+										><TableHeader scope="row">{d.field}</TableHeader><TableCell>{d.before}</TableCell
+										><TableCell>{d.after}</TableCell></TableRow
+									>
 								{/each}
-							</tbody>
-						</table>
+							</TableBody>
+						</Table>
 					{/if}
-				</details>
+				</Fold>
 				{#if movement.now}
-					<button type="button" class="pill" onclick={() => ontake(movement)}>
+					<Button kind="tertiary" size="small" on:click={() => ontake(movement)}>
 						Take today’s {movement.english}
-					</button>
+					</Button>
 				{/if}
 			</li>
 		{/each}
@@ -58,15 +73,5 @@
 		gap: 1rem;
 		align-items: start;
 		justify-content: space-between;
-	}
-	table {
-		font-size: var(--text-s);
-		border-collapse: collapse;
-	}
-	th,
-	td {
-		text-align: left;
-		padding: 0.15rem 0.75rem 0.15rem 0;
-		vertical-align: top;
 	}
 </style>

@@ -9,7 +9,15 @@
 	import { formatDuration } from '$lib/core/clock';
 	import type { Part, RingSector } from '$lib/core/view-models';
 	import { shareText, type Balance, type Verdict } from '$lib/core/orbit';
-	import { TextInput } from 'carbon-components-svelte';
+	import {
+		Table,
+		TableBody,
+		TableCell,
+		TableHead,
+		TableHeader,
+		TableRow,
+		TextInput
+	} from 'carbon-components-svelte';
 	import Ring from '../chart/Ring.svelte';
 	import Why from '../chart/Why.svelte';
 
@@ -41,43 +49,46 @@
 	<div class="ring">
 		<Ring sectors={ring} size={196} signs label="Balance of both hips; the table says it in figures" />
 	</div>
-	<table>
-		<thead>
-			<tr
-				><th scope="col">Direction</th><th scope="col">Share</th><th scope="col">Target</th><th scope="col"
-					>Verdict</th
-				></tr
+	<Table size="compact">
+		<TableHead>
+			<TableRow
+				><TableHeader>Direction</TableHeader><TableHeader>Share</TableHeader><TableHeader>Target</TableHeader
+				><TableHeader>Verdict</TableHeader></TableRow
 			>
-		</thead>
-		<tbody>
+		</TableHead>
+		<TableBody>
 			{#each DIRECTIONS as direction (direction)}
 				{@const verdict = balance.directions[direction]}
-				<tr>
-					<th scope="row" title={DIRECTION_PLAIN[direction]}>
+				<TableRow>
+					<TableHeader scope="row" title={DIRECTION_PLAIN[direction]}>
 						<span class="sign" style="background: var(--{direction}); color: var(--on-{direction})"
 							>{DIRECTION_SIGN[direction]}</span
 						>
 						{DIRECTION_NAME[direction].replace('rotation', 'rot.')}
-					</th>
-					<td>
+					</TableHeader>
+					<TableCell>
 						<Why label={DIRECTION_NAME[direction]} parts={() => partsOf(direction)} align="end"
 							>{shareText(verdict)} %</Why
 						>
-					</td>
-					<td class="quiet">{verdict.band.minPercent}–{verdict.band.maxPercent}</td>
-					<td class={verdict.standing}>{standing(verdict)}</td>
-				</tr>
+					</TableCell>
+					<TableCell class="quiet">{verdict.band.minPercent}–{verdict.band.maxPercent}</TableCell>
+					<TableCell class={verdict.standing}>{standing(verdict)}</TableCell>
+				</TableRow>
 			{/each}
-			<tr class="strength">
-				<th scope="row" title="Work in which the hip or the trunk strengthens">Strength, of the work</th>
-				<td>
+			<TableRow class="strength">
+				<TableHeader scope="row" title="Work in which the hip or the trunk strengthens"
+					>Strength, of the work</TableHeader
+				>
+				<TableCell>
 					<Why label="Strength" parts={strengthParts} align="end">{shareText(balance.strength)} %</Why>
-				</td>
-				<td class="quiet">{balance.strength.band.minPercent}–{balance.strength.band.maxPercent}</td>
-				<td class={balance.strength.standing}>{standing(balance.strength)}</td>
-			</tr>
-		</tbody>
-	</table>
+				</TableCell>
+				<TableCell class="quiet"
+					>{balance.strength.band.minPercent}–{balance.strength.band.maxPercent}</TableCell
+				>
+				<TableCell class={balance.strength.standing}>{standing(balance.strength)}</TableCell>
+			</TableRow>
+		</TableBody>
+	</Table>
 	{#if together}<p class="together">{together}</p>{/if}
 	<p class="quiet">
 		Outer ring: range, dashed where the target lies. Inner disc: strength. Left leg left, right leg right.
@@ -102,26 +113,6 @@
 		display: grid;
 		place-items: center;
 	}
-	table {
-		width: 100%;
-		border-collapse: collapse;
-		font-size: var(--text-s);
-	}
-	th,
-	td {
-		text-align: right;
-		padding: 0.16rem 0 0.16rem 0.5rem;
-		font-weight: 400;
-		white-space: nowrap;
-	}
-	thead th {
-		color: var(--ink-soft);
-		font-size: var(--text-xs);
-	}
-	th:first-child {
-		text-align: left;
-		padding-left: 0;
-	}
 	.sign {
 		display: inline-block;
 		min-width: 1.65rem;
@@ -132,20 +123,7 @@
 		font-weight: 700;
 		text-align: center;
 	}
-	.strength th,
-	.strength td {
-		border-top: 1px solid var(--line);
-		padding-top: 0.35rem;
-	}
 	.together {
 		font-size: var(--text-s);
-	}
-	.within {
-		color: var(--good);
-	}
-	.short,
-	.over {
-		color: var(--mend);
-		font-weight: 650;
 	}
 </style>

@@ -1,11 +1,16 @@
 <script lang="ts">
+	import IconButton from '$lib/ui/fields/IconButton.svelte';
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Selection } from '$lib/client/plan/selection.svelte';
 	import type { BlockCommands } from '$lib/client/plan/block-commands';
 	import { clockTime, formatDuration } from '$lib/core/clock';
-	import { HIP_TESTS, TEST_IDS, type TestId } from '$lib/core/measure';
+	import { HIP_TESTS, TEST_IDS } from '$lib/core/measure';
 	import { PLAN_LIMITS, type Talk, type TestBlock } from '$lib/core/plan';
+	import { TextInput } from 'carbon-components-svelte';
 	import TrashCan from 'carbon-icons-svelte/lib/TrashCan.svelte';
+
+	import NumberField from '../fields/NumberField.svelte';
+	import Choice from '../fields/Choice.svelte';
 
 	/** A row of the running order in which nothing is done by the dose: words to the group, or a test. */
 	interface Props {
@@ -17,6 +22,7 @@
 	}
 	let { block, fromSeconds, doc, selection, blocks }: Props = $props();
 
+	const id = $props.id();
 	const name = $derived(
 		block.kind === 'talk' ? `Talk: ${block.label}` : `Test: ${HIP_TESTS[block.test].name}`
 	);
@@ -26,11 +32,8 @@
 			: { min: 5, max: PLAN_LIMITS.testSeconds }
 	);
 
-	function setSeconds(input: HTMLInputElement) {
-		const seconds = input.valueAsNumber;
-		if (!(Number.isInteger(seconds) && seconds >= limits.min && seconds <= limits.max))
-			input.valueAsNumber = block.seconds;
-		else if (block.kind === 'talk') doc.edit({ do: 'setTalk', blockId: block.id, seconds });
+	function setSeconds(seconds: number) {
+		if (block.kind === 'talk') doc.edit({ do: 'setTalk', blockId: block.id, seconds });
 		else blocks.setTest(block, { seconds });
 	}
 </script>
@@ -57,37 +60,42 @@
 		<span class="quiet">{clockTime(doc.plan.startsAt, fromSeconds)}</span>
 	</span>
 	{#if block.kind === 'talk'}
-		<input
-			class="words"
-			aria-label="What is said"
-			value={block.label}
-			maxlength={PLAN_LIMITS.titleCharacters}
-			oninput={(event) =>
-				doc.edit(
-					{ do: 'setTalk', blockId: block.id, label: event.currentTarget.value },
-					'',
-					`talk ${block.id}`
-				)}
-		/>
+		<span class="words">
+			<TextInput
+				id="{id}-words"
+				size="sm"
+				hideLabel
+				labelText="What is said"
+				value={block.label}
+				maxlength={PLAN_LIMITS.titleCharacters}
+				on:input={(event) =>
+					doc.edit(
+						{ do: 'setTalk', blockId: block.id, label: String(event.detail ?? '') },
+						'',
+						`talk ${block.id}`
+					)}
+			/>
+		</span>
 	{:else}
 		<span class="words">
-			<select
-				aria-label="Which test"
+			<Choice
+				hideLabel
+				label="Which test"
 				value={block.test}
-				onchange={(event) => blocks.setTest(block, { test: event.currentTarget.value as TestId })}
-			>
-				{#each TEST_IDS as id (id)}<option value={id}>Test: {HIP_TESTS[id].name}</option>{/each}
-			</select>
+				options={TEST_IDS.map((test) => ({ value: test, text: `Test: ${HIP_TESTS[test].name}` }))}
+				onpick={(test) => blocks.setTest(block, { test })}
+			/>
 			<span class="quiet">{HIP_TESTS[block.test].how} <b>{HIP_TESTS[block.test].look}</b></span>
 		</span>
 	{/if}
-	<input
-		type="number"
-		aria-label="Seconds of {block.kind === 'talk' ? 'talk' : 'the test'}"
-		min={limits.min}
-		max={limits.max}
+	<NumberField
+		narrow
+		hideLabel
+		label="Seconds of {block.kind === 'talk' ? 'talk' : 'the test'}"
+		least={limits.min}
+		most={limits.max}
 		value={block.seconds}
-		onchange={(event) => setSeconds(event.currentTarget)}
+		onchange={(seconds) => setSeconds(seconds ?? block.seconds)}
 	/>
 	<span class="quiet"
 		>{block.kind === 'talk'
@@ -96,14 +104,11 @@
 				? 'seconds, both legs'
 				: 'seconds'}</span
 	>
-	<button
-		type="button"
-		class="icon"
-		aria-label={block.kind === 'talk' ? 'Remove this talk' : 'Remove this test'}
-		onclick={() => blocks.remove(block.id)}
-	>
-		<TrashCan size={16} />
-	</button>
+	<IconButton
+		label={block.kind === 'talk' ? 'Remove this talk' : 'Remove this test'}
+		icon={TrashCan}
+		onpress={() => blocks.remove(block.id)}
+	/>
 </div>
 
 <style>
@@ -131,28 +136,10 @@
 		width: 3.6rem;
 		flex: none;
 	}
-	input,
-	select {
-		height: 1.9rem;
-		border: 1px solid var(--line);
-		border-radius: 6px;
-		background: var(--sheet);
-		color: var(--ink);
-		padding: 0 0.4rem;
-		font-size: var(--text-s);
-		max-width: 100%;
-	}
-	input[type='number'] {
-		width: 4rem;
-		text-align: right;
-	}
 	.words {
 		flex: 1;
 		min-width: 6rem;
-	}
-	span.words {
 		display: grid;
-		justify-items: start;
 		gap: 0.15rem;
 	}
 	.quiet b {
@@ -163,21 +150,8 @@
 			flex-wrap: wrap;
 		}
 		.words {
-			flex-basis: 70%;
+			flex-basis: 55%;
 			min-width: 0;
 		}
-		select {
-			width: 100%;
-		}
-	}
-	.icon {
-		display: grid;
-		place-items: center;
-		width: 28px;
-		height: 28px;
-		border: 0;
-		background: none;
-		color: var(--ink-soft);
-		cursor: pointer;
 	}
 </style>

@@ -1,12 +1,22 @@
 <script lang="ts">
+	import IconButton from '$lib/ui/fields/IconButton.svelte';
+	import Words from '$lib/ui/fields/Words.svelte';
+	import TimeField from '$lib/ui/fields/TimeField.svelte';
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import { roomTime } from '$lib/core/calendar';
 	import { needsAttention } from '$lib/core/checks';
 	import type { Autosave } from '$lib/client/autosave.svelte';
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Fitting } from '$lib/client/plan/fitting.svelte';
-	import { clockTime, formatDuration, readTime, timesOutOfTen, wholeMinutes } from '$lib/core/clock';
+	import { clockTime, formatDuration, timesOutOfTen, wholeMinutes } from '$lib/core/clock';
 	import type { Part } from '$lib/core/view-models';
-	import { lengthOfMinutes, minutesOfLength, PLAN_LIMITS, type ClassPlan } from '$lib/core/plan';
+	import {
+		LENGTH_MINUTES,
+		lengthOfMinutes,
+		minutesOfLength,
+		PLAN_LIMITS,
+		type ClassPlan
+	} from '$lib/core/plan';
 	import { Button } from 'carbon-components-svelte';
 	import Keyboard from 'carbon-icons-svelte/lib/Keyboard.svelte';
 	import Redo from 'carbon-icons-svelte/lib/Redo.svelte';
@@ -58,122 +68,115 @@
 	);
 	const off = $derived(total - doc.plan.lengthSeconds);
 
-	function setMinutes(input: HTMLInputElement) {
-		const lengthSeconds = lengthOfMinutes(input.valueAsNumber);
+	function setMinutes(minutes: number | null) {
+		const lengthSeconds = lengthOfMinutes(minutes ?? 0);
 		if (lengthSeconds !== null)
 			doc.edit({ do: 'setPlan', change: { lengthSeconds } }, `Length ${formatDuration(lengthSeconds)}`);
-		else {
-			doc.session.message = 'A class lasts from 1 to 240 minutes';
-			input.valueAsNumber = minutesOfLength(doc.plan.lengthSeconds);
-		}
-	}
-
-	function setStart(input: HTMLInputElement) {
-		const startsAt = readTime(input.value);
-		if (startsAt) doc.edit({ do: 'setPlan', change: { startsAt } }, `Starts at ${startsAt}`);
-		else doc.session.message = 'A time on the studio’s clock, such as 18:30';
-		input.value = startsAt ?? doc.plan.startsAt;
 	}
 </script>
 
 <header class="head">
 	<div class="name">
 		<h1 class="visually-hidden">{doc.plan.title || 'Untitled class'}</h1>
-		<input
-			class="title"
-			aria-label="Title of the class"
-			placeholder="Untitled class"
-			maxlength={PLAN_LIMITS.titleCharacters}
-			value={doc.plan.title}
-			oninput={(event) =>
-				doc.edit({ do: 'setPlan', change: { title: event.currentTarget.value } }, '', 'title')}
-		/>
+		<div class="title">
+			<Words
+				hideLabel
+				label="Title of the class"
+				placeholder="Untitled class"
+				most={PLAN_LIMITS.titleCharacters}
+				value={doc.plan.title}
+				oninput={(title) => doc.edit({ do: 'setPlan', change: { title } }, '', 'title')}
+			/>
+		</div>
 		<p class="quiet">
 			<a href="/group/{groupId}">{groupName}</a>{#if series}, <a href="/series/{series.id}">{series.title}</a
-				>{/if}{day ? `, ${day},` : ','} starts
-			<input
-				class="start"
-				aria-label="Starts at, on the studio’s clock"
-				maxlength="5"
-				value={doc.plan.startsAt}
-				onchange={(event) => setStart(event.currentTarget)}
-			/>
-			ends {clockTime(doc.plan.startsAt, total)}{#if room}, room {room.from}–{room.to}{/if}
+				>{/if}{day ? `, ${day}` : ''}{#if room}, room {room.from}–{room.to}{/if}
 		</p>
+		<div class="when">
+			<TimeField
+				label="Starts"
+				value={doc.plan.startsAt}
+				onpick={(startsAt) => doc.edit({ do: 'setPlan', change: { startsAt } }, `Starts at ${startsAt}`)}
+			/>
+			<NumberField
+				narrow
+				label="Minutes asked for"
+				least={LENGTH_MINUTES.least}
+				most={LENGTH_MINUTES.most}
+				value={minutesOfLength(doc.plan.lengthSeconds)}
+				onchange={setMinutes}
+			/>
+			<p>ends <b>{clockTime(doc.plan.startsAt, total)}</b></p>
+		</div>
 	</div>
 	<div class="total">
 		<p class="hero" class:off={off !== 0} data-testid="total">
-			<Why label="Total time" parts={totalParts}>{formatDuration(total)}</Why>
+			<Why label="Total time" parts={totalParts} align="end">{formatDuration(total)}</Why>
 		</p>
 		<p class="quiet">
-			of
-			<input
-				class="minutes"
-				type="number"
-				aria-label="Length asked for, minutes"
-				min="1"
-				max="240"
-				value={minutesOfLength(doc.plan.lengthSeconds)}
-				onchange={(event) => setMinutes(event.currentTarget)}
-			/>
-			min{off === 0
-				? ': exact'
+			{off === 0
+				? 'exact to the second'
 				: off > 0
-					? `: ${formatDuration(off)} over`
-					: `: ${formatDuration(-off)} free`}
+					? `${formatDuration(off)} over`
+					: `${formatDuration(-off)} free`}
 		</p>
 		{#if total > 0}
 			<p class="quiet">
 				<Why
 					label="When it is likely to end"
+					align="end"
 					parts={() => [
 						{ label: 'two classes of three end after', seconds: doc.spread.likelyFromSeconds },
 						{ label: 'and before', seconds: doc.spread.likelyToSeconds }
 					]}
-					>likely {wholeMinutes(doc.spread.likelyFromSeconds)}–{wholeMinutes(doc.spread.likelyToSeconds)} min</Why
-				>; in time {timesOutOfTen(doc.spread.onTime)} of 10
+					>likely {wholeMinutes(doc.spread.likelyFromSeconds)}–{wholeMinutes(doc.spread.likelyToSeconds)} min, in
+					time {timesOutOfTen(doc.spread.onTime)} of 10</Why
+				>
 			</p>
 		{/if}
 	</div>
-	<Button size="field" disabled={fitting.busy || off === 0} on:click={() => void fitting.fit()}>
-		Fit to {formatDuration(doc.plan.lengthSeconds)}
-	</Button>
-	<div class="tools">
-		<button
-			type="button"
-			aria-label="Undo"
-			title="Undo (Ctrl Z)"
-			disabled={!doc.session.canUndo}
-			onclick={() => doc.session.undo()}><Undo size={20} /></button
-		>
-		<button
-			type="button"
-			aria-label="Do again"
-			title="Do again (Ctrl Y)"
-			disabled={!doc.session.canRedo}
-			onclick={() => doc.session.redo()}><Redo size={20} /></button
-		>
-		<button type="button" aria-label="Keys" title="Keys (?)" onclick={onkeys}><Keyboard size={20} /></button>
-	</div>
-	<div class="out">
-		<p class="checks">
-			{#if found.length}
-				<SeverityMark severity={found[0]?.severity ?? 'note'} />
-				<a href="#checks-title">{found.length} to fix</a>
-			{:else if doc.analysis.context.items.length}
-				<span class="ready">Ready to teach</span>
-			{/if}
-		</p>
-		<SaveMark state={autosave.state} faults={autosave.faults} kept={autosave.kept} />
-		<p class="links">
-			<a href="/plan/{planId}/compare">Compare</a>
-			<button type="button" class="link" onclick={onduplicate}>Duplicate</button>
-			<button type="button" class="link" onclick={ontemplate}>Keep as template</button>
-			<a href="/plan/{planId}/room">Room sheet</a> <a href="/plan/{planId}/print">Class card</a>
-			<a href="/plan/{planId}/file" download>Save as file</a>
-		</p>
+	<div class="do">
+		<Button size="field" disabled={fitting.busy || off === 0} on:click={() => void fitting.fit()}>
+			Fit to {formatDuration(doc.plan.lengthSeconds)}
+		</Button>
+		<div class="tools">
+			<IconButton
+				label="Undo"
+				icon={Undo}
+				size="field"
+				disabled={!doc.session.canUndo}
+				onpress={() => doc.session.undo()}
+			/>
+			<IconButton
+				label="Do again"
+				icon={Redo}
+				size="field"
+				disabled={!doc.session.canRedo}
+				onpress={() => doc.session.redo()}
+			/>
+			<IconButton label="Keys" icon={Keyboard} size="field" onpress={onkeys} />
+		</div>
 	</div>
 </header>
+<div class="out">
+	<p class="checks">
+		{#if found.length}
+			<SeverityMark severity={found[0]?.severity ?? 'note'} />
+			<a href="#checks-title">{found.length} to fix</a>
+		{:else if doc.analysis.context.items.length}
+			<span class="ready">Ready to teach</span>
+		{/if}
+	</p>
+	<SaveMark state={autosave.state} faults={autosave.faults} kept={autosave.kept} />
+	<p class="links">
+		<a href="/plan/{planId}/print">Class card</a>
+		<a href="/plan/{planId}/room">Room sheet</a>
+		<a href="/plan/{planId}/compare">Compare</a>
+		<a href="/plan/{planId}/file" download>Save as file</a>
+		<Button kind="ghost" size="small" on:click={onduplicate}>Duplicate</Button>
+		<Button kind="ghost" size="small" on:click={ontemplate}>Keep as template</Button>
+	</p>
+</div>
 <p class="message" role="status" aria-live="polite">
 	{doc.session.message ||
 		autosave.said ||
@@ -185,89 +188,74 @@
 <style>
 	.head {
 		display: flex;
-		align-items: center;
-		gap: 1.5rem;
+		align-items: start;
+		gap: 0.75rem 1.5rem;
 		flex-wrap: wrap;
 	}
 	.name {
 		flex: 1;
-		min-width: 16rem;
+		min-width: min(100%, 18rem);
+		display: grid;
+		gap: 0.35rem;
 	}
-	input {
-		border: 1px solid transparent;
-		border-radius: 6px;
+	.title :global(.bx--text-input) {
+		height: 2.6rem;
+		padding: 0 0.6rem;
+		border-color: transparent;
 		background: none;
-		color: var(--ink);
-		font-size: inherit;
-	}
-	input:hover,
-	input:focus {
-		border-color: var(--line-strong);
-		background: var(--sheet);
-	}
-	.title {
-		width: 100%;
-		padding: 0.1rem 0.4rem;
-		margin-left: -0.4rem;
 		font-size: var(--text-xl);
 		font-weight: 650;
 	}
-	.start {
-		width: 3.6rem;
-		text-align: center;
-		border-color: var(--line);
+	.title :global(.bx--text-input:is(:hover, :focus)) {
+		border-color: var(--line-strong);
+		background: var(--sheet);
 	}
-	.minutes {
-		width: 3.6rem;
-		text-align: right;
-		border-color: var(--line);
+	.name > .quiet,
+	.when {
+		padding-left: 0.6rem;
 	}
-	.link {
-		border: 0;
-		background: none;
-		padding: 0;
-		color: var(--accent);
-		text-decoration: underline;
-		min-height: 24px;
-		cursor: pointer;
+	.when {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: end;
+		gap: 0 1rem;
+	}
+	.when :global(.bx--form-item) {
+		flex: none;
+	}
+	.when p {
+		line-height: 2rem;
 	}
 	.total {
 		text-align: right;
+		padding-top: 0.4rem;
 	}
 	.hero {
 		font-size: var(--text-hero);
 		font-weight: 650;
 		line-height: 1;
+		margin-bottom: 0.3rem;
 		color: var(--good);
 	}
 	.hero.off {
 		color: var(--ink);
 	}
+	.do {
+		display: grid;
+		justify-items: end;
+		gap: 0.25rem;
+	}
 	.tools {
 		display: flex;
-		gap: 0.15rem;
-	}
-	.tools button {
-		display: grid;
-		place-items: center;
-		width: 2.25rem;
-		height: 2.25rem;
-		border: 0;
-		border-radius: var(--radius);
-		background: none;
-		color: var(--ink);
-		cursor: pointer;
-	}
-	.tools button:hover {
-		background: var(--sunk);
-	}
-	.tools button:disabled {
-		color: var(--line-strong);
-		cursor: default;
 	}
 	.out {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0 1.25rem;
+		margin-top: 0.4rem;
+		padding-left: 0.6rem;
 		font-size: var(--text-s);
-		text-align: right;
 	}
 	.ready {
 		color: var(--good);
@@ -276,34 +264,28 @@
 	.links {
 		display: flex;
 		flex-wrap: wrap;
-		align-items: baseline;
-		justify-content: flex-end;
-		gap: 0 0.8rem;
+		align-items: center;
+		gap: 0 1rem;
+		margin-left: auto;
 	}
-	.out .checks a {
-		margin-left: 0.6rem;
+	.checks a {
+		margin-left: 0.4rem;
 	}
 	.message {
 		min-height: 1.3rem;
-		margin: 0.3rem 0 0.5rem;
+		margin: 0.1rem 0 0.5rem;
+		padding-left: 0.6rem;
 		font-size: var(--text-s);
 		color: var(--accent);
 		font-weight: 600;
 	}
 	@media (max-width: 40rem) {
-		.head {
-			gap: 0.6rem 1rem;
-		}
-		.name,
-		.out {
-			flex: 1 0 100%;
-		}
-		.total,
-		.out {
+		.total {
 			text-align: left;
+			padding-left: 0.6rem;
 		}
 		.links {
-			justify-content: flex-start;
+			margin-left: 0;
 		}
 	}
 </style>

@@ -1,4 +1,7 @@
 <script lang="ts">
+	import IconButton from '$lib/ui/fields/IconButton.svelte';
+	import ZoomIn from 'carbon-icons-svelte/lib/ZoomIn.svelte';
+	import ZoomOut from 'carbon-icons-svelte/lib/ZoomOut.svelte';
 	import { DIRECTION_NAME, DIRECTION_SIGN } from '$lib/core/anatomy';
 	import { formatDuration } from '$lib/core/clock';
 	import { drawScore, LEVELS, takesEdge, type Score, type ScoreBlock } from '$lib/core/view-models';
@@ -55,10 +58,8 @@
 </script>
 
 <div class="zoom" role="group" aria-label="Zoom of the score">
-	<button type="button" aria-label="Zoom out" disabled={zoom === 1} onclick={() => (zoom /= 2)}>−</button>
-	<button type="button" aria-label="Zoom in" disabled={zoom === MOST_ZOOM} onclick={() => (zoom *= 2)}
-		>+</button
-	>
+	<IconButton label="Zoom out" icon={ZoomOut} disabled={zoom === 1} onpress={() => (zoom /= 2)} />
+	<IconButton label="Zoom in" icon={ZoomIn} disabled={zoom === MOST_ZOOM} onpress={() => (zoom *= 2)} />
 </div>
 <!-- wider than the page when zoomed in: then it is scrolled, also by keys -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
@@ -162,19 +163,6 @@
 		top: 0.35rem;
 		display: flex;
 		gap: 0.2rem;
-	}
-	.zoom button {
-		width: 26px;
-		height: 24px;
-		border: 1px solid var(--line);
-		border-radius: 6px;
-		background: var(--sheet);
-		color: var(--ink);
-		cursor: pointer;
-	}
-	.zoom button:disabled {
-		color: var(--line-strong);
-		cursor: default;
 	}
 	.edge {
 		fill: transparent;

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import Hidden from '$lib/ui/primitives/Hidden.svelte';
 	import { Button } from 'carbon-components-svelte';
 	import OnceToken from '../saving/OnceToken.svelte';
 	import { dayName } from '$lib/core/calendar';
@@ -19,8 +21,8 @@
 
 <form method="POST" action="/?/start">
 	<OnceToken />
-	<input type="hidden" name="group" value={groupId} />
-	<input type="hidden" name="day" value={day} />
+	<Hidden name="group" value={groupId} />
+	<Hidden name="day" value={day} />
 	<Button type="submit" size="small" aria-label="Start a plan for {whom}">Start a plan</Button>
 	{#if copyable}
 		<Button
@@ -35,13 +37,15 @@
 		</Button>
 	{/if}
 	{#if templates.length}
-		<label class="template">
-			<span class="visually-hidden">Begin the plan for {whom} with</span>
-			<select name="template">
-				<option value="">with nothing yet</option>
-				{#each templates as { id, title } (id)}<option value={id}>with {title}</option>{/each}
-			</select>
-		</label>
+		<Choice
+			hideLabel
+			name="template"
+			label="Begin the plan for {whom} with"
+			options={[
+				{ value: '', text: 'with nothing yet' },
+				...templates.map(({ id, title }) => ({ value: id, text: `with ${title}` }))
+			]}
+		/>
 	{/if}
 </form>
 
@@ -50,13 +54,5 @@
 		display: flex;
 		flex-wrap: wrap;
 		gap: 0.25rem;
-	}
-	select {
-		height: 2rem;
-		max-width: 14rem;
-		border: 1px solid var(--line-strong);
-		border-radius: 6px;
-		background: var(--sheet);
-		color: var(--ink);
 	}
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { RadioButton, RadioButtonGroup } from 'carbon-components-svelte';
 	import { QUESTION_IDS, questionOf, styleOf, type QuestionId, type StyleChoices } from '$lib/core/style';
 
 	/** Every question on which the schools differ, with what each holds; what is chosen is handed up. */
@@ -24,17 +25,20 @@
 				{question.ask}
 				{#if mine && mine[id] !== style[id]}<span class="tag">otherwise than usual</span>{/if}
 			</legend>
-			{#each question.schools as school (school.id)}
-				<label>
-					<input
-						type="radio"
-						name="{name}-{id}"
-						checked={style[id] === school.id}
-						onchange={() => choose(id, school.id)}
-					/>
-					<span><b>{school.label}</b> <span class="quiet">{school.line}</span></span>
-				</label>
-			{/each}
+			<RadioButtonGroup
+				orientation="vertical"
+				name="{name}-{id}"
+				hideLegend
+				legendText={question.ask}
+				selected={style[id]}
+				on:change={(event) => choose(id, String(event.detail))}
+			>
+				{#each question.schools as school (school.id)}
+					<RadioButton id="{name}-{id}-{school.id}" value={school.id}>
+						<span slot="labelChildren"><b>{school.label}</b> <span class="quiet">{school.line}</span></span>
+					</RadioButton>
+				{/each}
+			</RadioButtonGroup>
 			<p class="quiet">Changes {question.changes}.</p>
 		</fieldset>
 	{/each}
@@ -58,16 +62,6 @@
 	legend {
 		font-weight: 650;
 		padding: 0 0.3rem;
-	}
-	label {
-		display: flex;
-		gap: 0.5rem;
-		align-items: baseline;
-		padding: 0.15rem 0;
-		min-height: 24px;
-	}
-	input {
-		accent-color: var(--accent);
 	}
 	.tag {
 		font-size: var(--text-xs);

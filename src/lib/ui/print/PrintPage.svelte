@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Button } from 'carbon-components-svelte';
 	import type { Snippet } from 'svelte';
 
 	/** A page that is made to be printed: the way back and the button stay on the screen. */
@@ -15,7 +16,7 @@
 
 <p class="no-print">
 	<a href={back.href}>{back.words}</a>
-	<button type="button" class="pill" onclick={() => window.print()}>Print</button>
+	<Button kind="tertiary" size="small" on:click={() => window.print()}>Print</Button>
 </p>
 {@render children()}
 

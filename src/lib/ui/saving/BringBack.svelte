@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Hidden from '$lib/ui/primitives/Hidden.svelte';
 	import { InlineNotification, NotificationActionButton } from 'carbon-components-svelte';
 
 	/** Offers back what was removed just now, by the `restore` action of the page that it stands on. */
@@ -13,7 +14,7 @@
 </script>
 
 <form method="POST" action="?/restore">
-	<input type="hidden" name="id" value={id} />
+	<Hidden name="id" value={id} />
 	<InlineNotification
 		kind="info"
 		lowContrast

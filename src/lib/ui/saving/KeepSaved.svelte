@@ -1,4 +1,5 @@
 <script lang="ts" generics="T">
+	import { Button } from 'carbon-components-svelte';
 	import { beforeNavigate } from '$app/navigation';
 	import type { Autosave } from '$lib/client/autosave.svelte';
 	import { onMount } from 'svelte';
@@ -51,7 +52,8 @@
 {:else if autosave.aside !== null}
 	<p class="aside" role="status">
 		<span>The version not taken is still here: {inShort(autosave.aside).join(', ')}.</span>
-		<button type="button" class="pill" onclick={() => take(autosave.swapAside(mine))}>Go over to it</button>
+		<Button kind="tertiary" size="small" on:click={() => take(autosave.swapAside(mine))}>Go over to it</Button
+		>
 	</p>
 {/if}
 

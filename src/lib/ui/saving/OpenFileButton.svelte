@@ -1,8 +1,9 @@
 <script lang="ts">
+	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { goto } from '$app/navigation';
 	import { create } from '$lib/client/api';
 	import { FILES, readFile, type FileKind } from '$lib/client/open-file';
-	import { Button, Modal, Select, SelectItem } from 'carbon-components-svelte';
+	import { Button, FileUploaderButton, Modal } from 'carbon-components-svelte';
 
 	interface Props {
 		kind: FileKind;
@@ -11,6 +12,7 @@
 	let { kind, groups }: Props = $props();
 	const file = $derived(FILES[kind]);
 
+	const id = $props.id();
 	let open = $state(false);
 	let groupId = $state('');
 	let chosen = $state<File | null>(null);
@@ -61,20 +63,24 @@
 >
 	{#if open}
 		<p>{file.becomes} A file with a mistake in it changes nothing.</p>
-		<label class="file">
-			<span>{file.label}</span>
-			<input
-				type="file"
-				accept=".json,application/json"
-				onchange={(event) => {
-					chosen = event.currentTarget.files?.[0] ?? null;
-					faults = [];
-				}}
-			/>
-		</label>
-		<Select id="import-group" labelText="For which group" bind:selected={groupId}>
-			{#each groups as group (group.id)}<SelectItem value={group.id} text={group.name} />{/each}
-		</Select>
+		<FileUploaderButton
+			id="{id}-file"
+			kind="tertiary"
+			labelText={file.label}
+			disableLabelChanges
+			accept={['.json', 'application/json']}
+			on:change={(event) => {
+				chosen = event.detail[0] ?? null;
+				faults = [];
+			}}
+		/>
+		{#if chosen}<p>{chosen.name}</p>{/if}
+		<Choice
+			label="For which group"
+			value={groupId}
+			options={groups.map((group) => ({ value: group.id, text: group.name }))}
+			onpick={(picked) => (groupId = picked)}
+		/>
 		{#if faults.length}
 			<div class="faults" role="alert">
 				<strong>This file cannot be used:</strong>
@@ -88,12 +94,6 @@
 </Modal>
 
 <style>
-	.file {
-		display: grid;
-		gap: 0.25rem;
-		margin: 1rem 0;
-		font-size: var(--text-s);
-	}
 	.faults {
 		margin-top: 1rem;
 		color: var(--stop);

@@ -1,4 +1,11 @@
 <script lang="ts">
+	import Words from '$lib/ui/fields/Words.svelte';
+	import TimeField from '$lib/ui/fields/TimeField.svelte';
+	import Tick from '$lib/ui/fields/Tick.svelte';
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import DayField from '$lib/ui/fields/DayField.svelte';
+	import Fold from '$lib/ui/fields/Fold.svelte';
 	import type { ClassCard } from '$lib/core/view-models';
 	import type { RunNotes } from '$lib/core/run';
 	import { draftOfRun, type ClassAnalysis } from '$lib/core/series';
@@ -19,6 +26,8 @@
 	}
 	let { card, read, movements, busy, onlog, onmove, onfallout, onrenew }: Props = $props();
 
+	/** Half points too, as people say them. */
+	const EFFORTS = Array.from({ length: 21 }, (_, half) => half / 2);
 	const run = $derived(read.run);
 	let on = $derived(card.on);
 	let startsAt = $derived(card.startsAt);
@@ -79,31 +88,33 @@
 			<fieldset>
 				<legend>How it went</legend>
 				<div class="row">
-					<label>
-						Effort, 0 to 10
-						<input type="number" min="0" max="10" step="0.5" required bind:value={effort} />
-					</label>
-					<label>
-						Minutes
-						<input type="number" min="0" max="600" step="1" required bind:value={minutes} />
-					</label>
+					<Choice
+						label="Effort, 0 to 10"
+						value={effort ?? ''}
+						options={[{ value: '', text: 'not said' }, ...EFFORTS]}
+						onpick={(picked) => (effort = picked === '' ? null : picked)}
+					/>
+					<NumberField
+						label="Minutes"
+						least={0}
+						most={600}
+						live
+						value={minutes}
+						onchange={(typed) => (minutes = typed ?? minutes)}
+					/>
 				</div>
-				<details>
-					<summary>What was left out ({leftOut.length})</summary>
+				<Fold title="What was left out ({leftOut.length})">
 					<div class="checks">
 						{#each movements as { slug, english } (slug)}
-							<label class="check">
-								<input
-									type="checkbox"
-									checked={leftOut.includes(slug)}
-									onchange={() => (leftOut = toggled(slug))}
-								/>
-								{english}
-							</label>
+							<Tick
+								label={english}
+								checked={leftOut.includes(slug)}
+								onchange={() => (leftOut = toggled(slug))}
+							/>
 						{/each}
 					</div>
-				</details>
-				<label>Notes <textarea rows="2" maxlength="1000" bind:value={note}></textarea></label>
+				</Fold>
+				<Words label="Notes" rows={2} most={1000} value={note} oninput={(typed) => (note = typed)} />
 				<div class="buttons">
 					<Button size="small" type="submit">{run ? 'Write it down again' : 'Write it down'}</Button>
 					{#if run}
@@ -124,8 +135,8 @@
 			<fieldset>
 				<legend>Move it</legend>
 				<div class="row">
-					<label>To <input type="date" required bind:value={on} /></label>
-					<label>At <input type="time" required bind:value={startsAt} /></label>
+					<DayField label="To" value={on} onpick={(day) => (on = day)} />
+					<TimeField label="At" value={startsAt} onpick={(time) => (startsAt = time)} />
 				</div>
 				<div class="buttons"><Button size="small" kind="tertiary" type="submit">Move</Button></div>
 			</fieldset>
@@ -138,7 +149,7 @@
 		>
 			<fieldset>
 				<legend>This date falls out</legend>
-				<label>Why <input type="text" maxlength="200" bind:value={why} /></label>
+				<Words label="Why" most={200} value={why} oninput={(typed) => (why = typed)} />
 				<div class="buttons">
 					<Button size="small" kind="tertiary" type="submit">See what follows</Button>
 				</div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Fold from '$lib/ui/fields/Fold.svelte';
 	import { needsAttention } from '$lib/core/checks';
 	import { SERIES_CHECKS, type SeriesFinding } from '$lib/core/series';
 	import { Button } from 'carbon-components-svelte';
@@ -21,10 +22,9 @@
 		{#each shown as finding, index (index)}
 			<li>
 				<p><SeverityMark severity={finding.severity} /> {finding.message}</p>
-				<details>
-					<summary>Why</summary>
+				<Fold title="Why">
 					<p class="quiet">{metaOf(finding.checkId)?.why} ({metaOf(finding.checkId)?.source})</p>
-				</details>
+				</Fold>
 				{#if finding.classId}
 					<Button kind="tertiary" size="small" on:click={() => onselect(finding.classId!)}>Go there</Button>
 				{/if}
@@ -40,10 +40,9 @@
 	{#if toFix.length === 0}<p class="ready">Nothing to fix.</p>{/if}
 	{@render list(toFix)}
 	{#if notes.length}
-		<details>
-			<summary>{notes.length} worth knowing</summary>
+		<Fold title="{notes.length} worth knowing">
 			{@render list(notes)}
-		</details>
+		</Fold>
 	{/if}
 </section>
 
@@ -62,12 +61,6 @@
 		justify-items: start;
 		border-top: 1px solid var(--line);
 		padding-top: 0.4rem;
-	}
-	summary {
-		cursor: pointer;
-		font-size: var(--text-s);
-		color: var(--accent);
-		min-height: 24px;
 	}
 	.ready {
 		color: var(--good);

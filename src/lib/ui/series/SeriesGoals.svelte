@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import { Button } from 'carbon-components-svelte';
 	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
 	import { AIMS, type FormId } from '$lib/core/movement';
 	import { SERIES_LIMITS } from '$lib/core/series';
@@ -14,8 +16,7 @@
 	let form = $state<FormId>('full');
 	const chosen = $derived(movements.find((movement) => movement.slug === slug));
 
-	function choose(event: Event) {
-		const { value } = event.currentTarget as HTMLSelectElement;
+	function choose(value: string) {
 		const goal = desk.goalFor(value);
 		slug = goal?.movement ?? value;
 		if (goal) {
@@ -41,19 +42,19 @@
 					<li>
 						{rung}
 						{#if line.rungs.length > 1 && i < line.rungs.length - 1}
-							<button
-								type="button"
-								class="pill small"
+							<Button
+								kind="tertiary"
+								size="small"
 								aria-label="Leave out the rung {rung}"
-								onclick={() => desk.removeRung(ladder, i)}>Leave out</button
+								on:click={() => desk.removeRung(ladder, i)}>Leave out</Button
 							>
 						{/if}
 					</li>
 				{/each}
 			</ol>
-			<button type="button" class="pill" onclick={() => desk.removeGoal(ladder)}>
+			<Button kind="tertiary" size="small" on:click={() => desk.removeGoal(ladder)}>
 				Take the goal out<span class="visually-hidden">: {line.name}</span>
-			</button>
+			</Button>
 		</div>
 	{:else}
 		<p class="quiet">
@@ -63,30 +64,29 @@
 	{/each}
 	{#if desk.series.ladders.length < SERIES_LIMITS.ladders}
 		<div class="row">
-			<label>
-				Toward
-				<select value={slug} onchange={choose}>
-					<option value="">a movement or a purpose …</option>
-					<optgroup label="A purpose">
-						{#each AIMS as purpose (purpose)}<option value={purpose}>{purpose}</option>{/each}
-					</optgroup>
-					<optgroup label="A movement">
-						{#each movements as movement (movement.slug)}
-							<option value={movement.slug}>{movement.english}</option>
-						{/each}
-					</optgroup>
-				</select>
-			</label>
+			<Choice
+				label="Toward"
+				value={slug}
+				options={[{ value: '', text: 'a movement or a purpose …' }]}
+				groups={[
+					{ label: 'A purpose', options: AIMS },
+					{
+						label: 'A movement',
+						options: movements.map((movement) => ({ value: movement.slug, text: movement.english }))
+					}
+				]}
+				onpick={choose}
+			/>
 			{#if chosen}
-				<label>
-					In which form
-					<select bind:value={form}>
-						{#each chosen.forms as { id, how } (id)}<option value={id}>{id}: {how}</option>{/each}
-					</select>
-				</label>
+				<Choice
+					label="In which form"
+					value={form}
+					options={chosen.forms.map(({ id, how }) => ({ value: id, text: `${id}: ${how}` }))}
+					onpick={(picked) => (form = picked)}
+				/>
 			{/if}
 		</div>
-		<div><button type="button" class="pill" disabled={!chosen} onclick={add}>Add this goal</button></div>
+		<div><Button kind="tertiary" size="small" disabled={!chosen} on:click={add}>Add this goal</Button></div>
 	{/if}
 </fieldset>
 
@@ -100,17 +100,5 @@
 		padding-left: 1.4rem;
 		font-size: var(--text-s);
 		line-height: 1.7;
-	}
-	.small {
-		font-size: var(--text-xs);
-		min-height: 24px;
-		padding: 0 0.5rem;
-		border-color: var(--line-strong);
-		color: var(--ink-soft);
-	}
-	.pill:disabled {
-		border-color: var(--line);
-		color: var(--ink-soft);
-		cursor: default;
 	}
 </style>

@@ -1,7 +1,11 @@
 <script lang="ts">
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import DayField from '$lib/ui/fields/DayField.svelte';
+	import Hidden from '$lib/ui/primitives/Hidden.svelte';
+	import Fold from '$lib/ui/fields/Fold.svelte';
 	import { enhance } from '$app/forms';
 	import OnceToken from '../saving/OnceToken.svelte';
-	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Button, TextInput } from 'carbon-components-svelte';
 
 	/** The series elsewhere: in calendars, in files, for another group, beside another series. */
 	interface Props {
@@ -68,9 +72,12 @@
 		<form method="GET" action="/series/{id}/compare">
 			<fieldset>
 				<legend>Compare with another series</legend>
-				<Select name="with" labelText="Which one" hideLabel size="sm">
-					{#each others as other (other.id)}<SelectItem value={other.id} text={other.title} />{/each}
-				</Select>
+				<Choice
+					hideLabel
+					name="with"
+					label="Which one"
+					options={others.map((other) => ({ value: other.id, text: other.title }))}
+				/>
 				<div><Button size="small" kind="tertiary" type="submit">Compare</Button></div>
 			</fieldset>
 		</form>
@@ -80,22 +87,23 @@
 		<fieldset>
 			<legend>The same for another group</legend>
 			<div class="row">
-				<Select name="group" labelText="Group" size="sm">
-					{#each groups as group (group.id)}<SelectItem value={group.id} text={group.name} />{/each}
-				</Select>
-				<label>From <input type="date" name="startsOn" value={today} required /></label>
+				<Choice
+					name="group"
+					label="Group"
+					options={groups.map((group) => ({ value: group.id, text: group.name }))}
+				/>
+				<DayField name="startsOn" label="From" value={today} />
 			</div>
 			<div><Button size="small" kind="tertiary" type="submit">Copy the series</Button></div>
 		</fieldset>
 	</form>
-	<details>
-		<summary>Delete the series</summary>
+	<Fold title="Delete the series">
 		<form method="POST" action="?/delete">
-			<input type="hidden" name="version" value={version} />
+			<Hidden name="version" value={version} />
 			<p class="quiet">Its classes stay as single classes of the group.</p>
 			<Button size="small" kind="danger-tertiary" type="submit">Delete</Button>
 		</form>
-	</details>
+	</Fold>
 </section>
 
 <style>

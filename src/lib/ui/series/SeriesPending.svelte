@@ -1,7 +1,17 @@
 <script lang="ts">
 	import type { PendingChange } from '$lib/client/series/series-desk.svelte';
 	import type { PlannedSeries } from '$lib/core/series';
-	import { Button } from 'carbon-components-svelte';
+	import {
+		Button,
+		RadioButton,
+		RadioButtonGroup,
+		Table,
+		TableBody,
+		TableCell,
+		TableHead,
+		TableHeader,
+		TableRow
+	} from 'carbon-components-svelte';
 	import { onMount } from 'svelte';
 
 	/** A change of the series, shown class by class before it is taken. */
@@ -18,6 +28,7 @@
 		heading?.focus();
 	});
 
+	const id = $props.id();
 	let heading = $state<HTMLElement>();
 	let chosen = $state(0);
 	const choice = $derived(pending.choices[Math.min(chosen, pending.choices.length - 1)]!);
@@ -26,25 +37,38 @@
 <section class="sheet" aria-labelledby="pending-title">
 	<h2 id="pending-title" tabindex="-1" bind:this={heading}>{pending.title}: before and after</h2>
 	{#if pending.choices.length > 1}
-		<fieldset>
-			<legend class="visually-hidden">How it ends</legend>
+		<RadioButtonGroup
+			orientation="vertical"
+			hideLegend
+			legendText="How it ends"
+			selected={String(chosen)}
+			on:change={(event) => (chosen = Number(event.detail))}
+		>
 			{#each pending.choices as { label }, i (i)}
-				<label><input type="radio" name="choice" value={i} bind:group={chosen} /> {label}</label>
+				<RadioButton id="{id}-{i}" value={String(i)} labelText={label} />
 			{/each}
-		</fieldset>
+		</RadioButtonGroup>
 	{/if}
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div class="scroll" tabindex="0" role="region" aria-label="What changes">
-		<table class="figures">
-			<thead><tr><th scope="col">Class</th><th scope="col">Before</th><th scope="col">After</th></tr></thead>
-			<tbody>
+		<Table size="compact">
+			<TableHead
+				><TableRow
+					><TableHeader>Class</TableHeader><TableHeader>Before</TableHeader><TableHeader>After</TableHeader
+					></TableRow
+				></TableHead
+			>
+			<TableBody>
 				{#each choice.shifts as shift (shift.key)}
-					<tr><th scope="row">{shift.name}</th><td>{shift.before}</td><td>{shift.after}</td></tr>
+					<TableRow
+						><TableHeader scope="row">{shift.name}</TableHeader><TableCell>{shift.before}</TableCell
+						><TableCell>{shift.after}</TableCell></TableRow
+					>
 				{:else}
-					<tr><td colspan="3">Nothing changes</td></tr>
+					<TableRow><TableCell colspan={3}>Nothing changes</TableCell></TableRow>
 				{/each}
-			</tbody>
-		</table>
+			</TableBody>
+		</Table>
 	</div>
 	<div class="buttons">
 		<Button size="small" on:click={() => ontake(choice.after)}>
@@ -65,35 +89,6 @@
 		overflow-x: auto;
 		max-height: 20rem;
 		overflow-y: auto;
-	}
-	th,
-	td {
-		border-top: 1px solid var(--line);
-		vertical-align: top;
-	}
-	tbody th {
-		white-space: nowrap;
-	}
-	thead th {
-		border: 0;
-		font-weight: 650;
-	}
-	fieldset {
-		border: 0;
-		padding: 0;
-		margin: 0;
-		display: grid;
-		gap: 0.2rem;
-		font-size: var(--text-s);
-	}
-	label {
-		display: flex;
-		gap: 0.4rem;
-		align-items: center;
-		min-height: 26px;
-	}
-	input {
-		accent-color: var(--accent);
 	}
 	.buttons {
 		display: flex;

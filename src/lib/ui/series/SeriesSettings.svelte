@@ -1,9 +1,16 @@
 <script lang="ts">
+	import Words from '$lib/ui/fields/Words.svelte';
+	import TimeField from '$lib/ui/fields/TimeField.svelte';
+	import Tick from '$lib/ui/fields/Tick.svelte';
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import DayField from '$lib/ui/fields/DayField.svelte';
+	import { Button } from 'carbon-components-svelte';
 	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
 	import { dayName, isIsoDay, WEEKDAY_NAMES } from '$lib/core/calendar';
-	import { HIP_TESTS, TEST_IDS, type TestId } from '$lib/core/measure';
-	import { lengthOfMinutes, minutesOfLength, wholeUpTo } from '$lib/core/plan';
-	import { SERIES_LIMITS, withOneMoreDay } from '$lib/core/series';
+	import { HIP_TESTS, TEST_IDS } from '$lib/core/measure';
+	import { LENGTH_MINUTES, lengthOfMinutes, minutesOfLength } from '$lib/core/plan';
+	import { SERIES_LIMITS, withOneMoreDay, type Meeting } from '$lib/core/series';
 	import SeriesGoals from './SeriesGoals.svelte';
 	import SeriesThemes from './SeriesThemes.svelte';
 
@@ -16,30 +23,12 @@
 	const series = $derived(desk.series);
 	let holiday = $state('');
 
-	const number = (event: Event, most: number) =>
-		wholeUpTo(most, (event.currentTarget as HTMLInputElement).value);
-	const text = (event: Event) => (event.currentTarget as HTMLInputElement).value;
-
-	/** A field that may be asked about before it is taken shows what holds until then. */
-	function dealt(event: Event, change: Partial<typeof series>, holds: string | number) {
-		desk.settings(change);
-		(event.currentTarget as HTMLInputElement).value = String(holds);
-	}
-	function setWeeks(event: Event) {
-		dealt(event, { weeks: Math.max(1, number(event, SERIES_LIMITS.weeks)) }, series.weeks);
-	}
-	function setLength(event: Event) {
-		const lengthSeconds = lengthOfMinutes(Number(text(event)));
+	function setLength(minutes: number | null) {
+		const lengthSeconds = lengthOfMinutes(minutes ?? 0);
 		if (lengthSeconds !== null) desk.settings({ lengthSeconds });
-		else desk.say('A class lasts between 5 minutes and 4 hours.');
 	}
-	function setStart(event: Event) {
-		const startsOn = text(event);
-		if (isIsoDay(startsOn)) dealt(event, { startsOn }, series.startsOn);
-	}
-	function setMeeting(event: Event, at: number, field: 'weekday' | 'startsAt', value: number | string) {
-		const meetings = series.meetings.map((m, i) => (i === at ? { ...m, [field]: value } : m));
-		dealt(event, { meetings }, series.meetings[at]![field]);
+	function setMeeting(at: number, change: Partial<Meeting>) {
+		desk.settings({ meetings: series.meetings.map((m, i) => (i === at ? { ...m, ...change } : m)) });
 	}
 	function addHoliday() {
 		if (!isIsoDay(holiday) || series.skipped.includes(holiday)) return;
@@ -60,54 +49,51 @@
 	least: number,
 	most: number
 )}
-	<label>
+	<NumberField
 		{label}
-		<input
-			type="number"
-			min={least}
-			max={most}
-			value={series[field]}
-			onchange={(event) => desk.settings({ [field]: Math.max(least, number(event, most)) })}
-		/>
-	</label>
+		{least}
+		{most}
+		value={series[field]}
+		onchange={(number) => desk.settings({ [field]: number ?? least })}
+	/>
 {/snippet}
 
 <div class="form-fields settings">
 	<fieldset>
 		<legend>The series</legend>
-		<label>
-			Title
-			<input
-				type="text"
-				maxlength="120"
-				value={series.title}
-				oninput={(event) => desk.settings({ title: text(event) }, '', 'title')}
-			/>
-		</label>
-		<label>
-			Where it shall lead, in your words
-			<textarea
-				rows="2"
-				maxlength="1000"
-				value={series.goal}
-				oninput={(event) => desk.settings({ goal: text(event) }, '', 'goal')}></textarea>
-		</label>
+		<Words
+			label="Title"
+			most={120}
+			value={series.title}
+			oninput={(title) => desk.settings({ title }, '', 'title')}
+		/>
+		<Words
+			label="Where it shall lead, in your words"
+			rows={2}
+			most={1000}
+			value={series.goal}
+			oninput={(goal) => desk.settings({ goal }, '', 'goal')}
+		/>
 		<div class="row">
-			<label>First day <input type="date" value={series.startsOn} onchange={setStart} /></label>
-			<label>
-				Weeks
-				<input type="number" min="1" max={SERIES_LIMITS.weeks} value={series.weeks} onchange={setWeeks} />
-			</label>
-			<label>
-				Minutes a class
-				<input
-					type="number"
-					min="5"
-					max="240"
-					value={minutesOfLength(series.lengthSeconds)}
-					onchange={setLength}
-				/>
-			</label>
+			<DayField
+				label="First day"
+				value={series.startsOn}
+				onpick={(startsOn) => desk.settings({ startsOn })}
+			/>
+			<NumberField
+				label="Weeks"
+				least={1}
+				most={SERIES_LIMITS.weeks}
+				value={series.weeks}
+				onchange={(weeks) => weeks !== null && desk.settings({ weeks })}
+			/>
+			<NumberField
+				label="Minutes a class"
+				least={LENGTH_MINUTES.least}
+				most={LENGTH_MINUTES.most}
+				value={minutesOfLength(series.lengthSeconds)}
+				onchange={setLength}
+			/>
 		</div>
 	</fieldset>
 
@@ -115,57 +101,52 @@
 		<legend>Days</legend>
 		{#each series.meetings as meeting, i (i)}
 			<div class="line">
-				<label>
-					<span class="visually-hidden">Day {i + 1}</span>
-					<select
-						value={meeting.weekday}
-						onchange={(event) => setMeeting(event, i, 'weekday', Number(text(event)))}
-					>
-						{#each WEEKDAY_NAMES as name, day (name)}<option value={day + 1}>{name}</option>{/each}
-					</select>
-				</label>
-				<label>
-					<span class="visually-hidden">Time on day {i + 1}</span>
-					<input
-						type="time"
-						required
-						value={meeting.startsAt}
-						onchange={(event) => text(event) && setMeeting(event, i, 'startsAt', text(event))}
-					/>
-				</label>
+				<Choice
+					hideLabel
+					label="Day {i + 1}"
+					value={meeting.weekday}
+					options={WEEKDAY_NAMES.map((text, day) => ({ value: day + 1, text }))}
+					onpick={(weekday) => setMeeting(i, { weekday })}
+				/>
+				<TimeField
+					hideLabel
+					label="Time on day {i + 1}"
+					value={meeting.startsAt}
+					onpick={(startsAt) => setMeeting(i, { startsAt })}
+				/>
 				{#if series.meetings.length > 1}
-					<button
-						type="button"
-						class="pill"
+					<Button
+						kind="tertiary"
+						size="small"
 						aria-label="Without {WEEKDAY_NAMES[meeting.weekday - 1]} {meeting.startsAt}"
-						onclick={() => desk.settings({ meetings: series.meetings.toSpliced(i, 1) })}>Take out</button
+						on:click={() => desk.settings({ meetings: series.meetings.toSpliced(i, 1) })}>Take out</Button
 					>
 				{/if}
 			</div>
 		{/each}
 		{#if series.meetings.length < SERIES_LIMITS.meetings}
 			<div>
-				<button
-					type="button"
-					class="pill"
-					onclick={() => desk.settings({ meetings: withOneMoreDay(series.meetings) })}
-					>One more day a week</button
+				<Button
+					kind="tertiary"
+					size="small"
+					on:click={() => desk.settings({ meetings: withOneMoreDay(series.meetings) })}
+					>One more day a week</Button
 				>
 			</div>
 		{/if}
 		<div class="line">
-			<label>A day without class <input type="date" bind:value={holiday} /></label>
-			<button type="button" class="pill" onclick={addHoliday}>Leave it out</button>
+			<DayField label="A day without class" value={holiday} onpick={(day) => (holiday = day)} />
+			<Button kind="tertiary" size="small" on:click={addHoliday}>Leave it out</Button>
 		</div>
 		{#each series.skipped as day, index (index)}
 			<div class="line">
 				<span>{dayName(day)}</span>
-				<button
-					type="button"
-					class="pill"
+				<Button
+					kind="tertiary"
+					size="small"
 					aria-label="Class on {dayName(day)} after all"
-					onclick={() => desk.settings({ skipped: series.skipped.filter((other) => other !== day) })}
-					>After all</button
+					on:click={() => desk.settings({ skipped: series.skipped.filter((other) => other !== day) })}
+					>After all</Button
 				>
 			</div>
 		{/each}
@@ -177,42 +158,34 @@
 	<fieldset>
 		<legend>How it goes on</legend>
 		<div class="row">
-			<label>
-				An easier week every
-				<select
-					value={series.easierEvery}
-					onchange={(event) => desk.settings({ easierEvery: Number(text(event)) })}
-				>
-					<option value={0}>never</option>
-					{#each [2, 3, 4, 5, 6] as weeks (weeks)}<option value={weeks}>{weeks} weeks</option>{/each}
-				</select>
-			</label>
+			<Choice
+				label="An easier week every"
+				value={series.easierEvery}
+				options={[
+					{ value: 0, text: 'never' },
+					...[2, 3, 4, 5, 6].map((weeks) => ({ value: weeks, text: `${weeks} weeks` }))
+				]}
+				onpick={(easierEvery) => desk.settings({ easierEvery })}
+			/>
 			{@render count('Each rung at least so often', 'repeats', 1, 12)}
 			{@render count('New movements a class, at most', 'mostNew', 0, 12)}
 			{@render count('Load up by at most, % a week', 'mostUpPercent', 0, 100)}
 			{@render count('Kept from the last class, %', 'keepPercent', 0, 100)}
-			<label>
-				The test
-				<select
-					value={series.retest.test}
-					onchange={(event) => desk.settings({ retest: { ...series.retest, test: text(event) as TestId } })}
-				>
-					{#each TEST_IDS as id (id)}<option value={id}>{HIP_TESTS[id].name}</option>{/each}
-				</select>
-			</label>
+			<Choice
+				label="The test"
+				value={series.retest.test}
+				options={TEST_IDS.map((test) => ({ value: test, text: HIP_TESTS[test].name }))}
+				onpick={(test) => desk.settings({ retest: { ...series.retest, test } })}
+			/>
 		</div>
 		<div class="checks" role="group" aria-label="Weeks with the test">
 			<span class="quiet">Test in week</span>
 			{#each weekNumbers as week, index (index)}
-				<label class="check">
-					<input
-						type="checkbox"
-						aria-label="Test in week {week}"
-						checked={series.retest.weeks.includes(week)}
-						onchange={() => toggleRetest(week)}
-					/>
-					{week}
-				</label>
+				<Tick
+					label="Test in week {week}"
+					checked={series.retest.weeks.includes(week)}
+					onchange={() => toggleRetest(week)}
+				/>
 			{/each}
 		</div>
 	</fieldset>

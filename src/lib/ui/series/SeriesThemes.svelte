@@ -1,4 +1,7 @@
 <script lang="ts">
+	import Words from '$lib/ui/fields/Words.svelte';
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import { Button, ComboBox } from 'carbon-components-svelte';
 	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
 	import { DIRECTION_NAME, DIRECTIONS } from '$lib/core/anatomy';
 	import { AIMS } from '$lib/core/movement';
@@ -13,13 +16,6 @@
 	const weeks = $derived(Array.from({ length: desk.series.weeks }, (_, i) => i + 1));
 	const { movements } = $derived(desk);
 
-	/** A movement by its name; nothing typed takes it away. */
-	function lead(week: number, event: Event) {
-		const name = value(event).trim();
-		const found = movements.find(({ english }) => english.toLowerCase() === name.toLowerCase());
-		if (name && !found) desk.say(`There is no movement called ${name}.`);
-		else desk.theme(week, { toward: found?.slug });
-	}
 	/** A direction or a purpose; choosing the one takes the other away. */
 	function aim(week: number, chosen: string) {
 		desk.theme(week, {
@@ -27,7 +23,8 @@
 			purpose: AIMS.find((one) => one === chosen)
 		});
 	}
-	const value = (event: Event) => (event.currentTarget as HTMLInputElement).value;
+	const id = $props.id();
+	const items = $derived(movements.map(({ slug, english }) => ({ id: slug, text: english })));
 </script>
 
 <fieldset>
@@ -37,49 +34,49 @@
 			{@const theme = desk.series.themes[week - 1]}
 			<div class="theme">
 				<span class="number">{week}</span>
-				<input
-					type="text"
-					maxlength="120"
-					aria-label="Theme of week {week}"
+				<Words
+					hideLabel
+					label="Theme of week {week}"
+					most={120}
 					value={theme?.words ?? ''}
-					oninput={(event) => desk.theme(week, { words: value(event) }, `theme ${week}`)}
+					oninput={(words) => desk.theme(week, { words }, `theme ${week}`)}
 				/>
-				<select
-					aria-label="Week {week} gives more of"
+				<Choice
+					hideLabel
+					label="Week {week} gives more of"
 					value={theme?.purpose ?? theme?.more ?? ''}
-					onchange={(event) => aim(week, value(event))}
-				>
-					<option value="">as usual</option>
-					<optgroup label="A direction">
-						{#each DIRECTIONS as direction (direction)}
-							<option value={direction}>{DIRECTION_NAME[direction]}</option>
-						{/each}
-					</optgroup>
-					<optgroup label="A purpose">
-						{#each AIMS as purpose (purpose)}<option value={purpose}>{purpose}</option>{/each}
-					</optgroup>
-				</select>
-				<input
-					type="text"
-					list="movement-names"
-					placeholder="leads up to …"
-					aria-label="Week {week} leads up to"
-					value={theme?.toward ? desk.nameOf(theme.toward) : ''}
-					onchange={(event) => lead(week, event)}
+					options={[{ value: '', text: 'as usual' }]}
+					groups={[
+						{
+							label: 'A direction',
+							options: DIRECTIONS.map((value) => ({ value, text: DIRECTION_NAME[value] }))
+						},
+						{ label: 'A purpose', options: AIMS }
+					]}
+					onpick={(chosen) => aim(week, chosen)}
 				/>
-				<button
-					type="button"
-					class="pill"
+				<ComboBox
+					id="{id}-toward-{week}"
+					size="sm"
+					hideLabel
+					labelText="Week {week} leads up to"
+					placeholder="leads up to …"
+					selectedId={theme?.toward}
+					{items}
+					shouldFilterItem={(item, typed) => item.text.toLowerCase().includes(typed.toLowerCase())}
+					on:select={(event) => desk.theme(week, { toward: event.detail.selectedId })}
+					on:clear={() => desk.theme(week, { toward: undefined })}
+				/>
+				<Button
+					kind="tertiary"
+					size="small"
 					aria-label="Put a week in before week {week}"
 					disabled={desk.series.weeks >= SERIES_LIMITS.weeks}
-					onclick={() => desk.insertWeek(week)}>Week before</button
+					on:click={() => desk.insertWeek(week)}>Week before</Button
 				>
 			</div>
 		{/each}
 	</div>
-	<datalist id="movement-names">
-		{#each movements as { slug, english } (slug)}<option value={english}></option>{/each}
-	</datalist>
 </fieldset>
 
 <style>
@@ -96,10 +93,5 @@
 	.number {
 		font-weight: 650;
 		text-align: right;
-	}
-	.pill {
-		font-size: var(--text-xs);
-		padding: 0.2rem 0.5rem;
-		white-space: nowrap;
 	}
 </style>

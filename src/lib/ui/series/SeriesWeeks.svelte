@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PressCard from '$lib/ui/primitives/PressCard.svelte';
 	import type { WeekCard } from '$lib/core/view-models';
 	import MiniScore from '../chart/MiniScore.svelte';
 	import Ring from '../chart/Ring.svelte';
@@ -62,20 +63,13 @@
 				{/each}
 			</ul>
 			{#each week.classes as c (c.id)}
-				<button
-					type="button"
+				<PressCard
 					id="class-{c.id}"
-					class="class"
-					class:selected={selected === c.id}
-					aria-pressed={selected === c.id}
-					data-state={c.state}
-					draggable={c.state !== 'taught'}
-					ondragstart={(event) => {
-						dragged = c.id;
-						event.dataTransfer?.setData('text/plain', c.title);
-					}}
-					ondragend={() => (dragged = null)}
-					onclick={() => onselect(c.id)}
+					pressed={selected === c.id}
+					state={c.state}
+					dragText={c.state === 'taught' ? undefined : c.title}
+					ondrag={(isUnderWay) => (dragged = isUnderWay ? c.id : null)}
+					onpress={() => onselect(c.id)}
 				>
 					<span class="when"><b>{c.day}</b> {c.startsAt}</span>
 					{#if c.planned}
@@ -114,7 +108,7 @@
 						</svg>
 						{c.stateWords}
 					</span>
-				</button>
+				</PressCard>
 			{:else}
 				<p class="quiet">No class</p>
 			{/each}

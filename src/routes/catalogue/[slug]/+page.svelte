@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Button } from 'carbon-components-svelte';
 	import { invalidateAll } from '$app/navigation';
 	import * as api from '$lib/client/api';
 	import { DIRECTION_NAME, DIRECTIONS, isSymmetrical, writeHips } from '$lib/core/anatomy';
@@ -41,11 +42,15 @@
 		{#if m.aliases.length}<p class="quiet">Also: {m.aliases.join(', ')}</p>{/if}
 	</div>
 	<p class="acts">
-		<a class="pill" href="/catalogue/own/new?from={m.slug}">Copy as your own</a>
-		{#if data.own}<a class="pill" href="/catalogue/own/{m.slug}">Change it</a>{/if}
-		<button type="button" class="pill" onclick={() => leaveOut(!data.leftOut)}>
+		<Button kind="tertiary" size="small" role="link" href="/catalogue/own/new?from={m.slug}"
+			>Copy as your own</Button
+		>
+		{#if data.own}<Button kind="tertiary" size="small" role="link" href="/catalogue/own/{m.slug}"
+				>Change it</Button
+			>{/if}
+		<Button kind="tertiary" size="small" on:click={() => leaveOut(!data.leftOut)}>
 			{data.leftOut ? 'Offer it again' : 'Leave it out of planning'}
-		</button>
+		</Button>
 	</p>
 </div>
 <p role="status">
@@ -171,9 +176,6 @@
 		display: flex;
 		gap: 0.5rem;
 		flex-wrap: wrap;
-	}
-	.acts a {
-		text-decoration: none;
 	}
 	.cols {
 		display: grid;

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Hidden from '$lib/ui/primitives/Hidden.svelte';
+	import Fold from '$lib/ui/fields/Fold.svelte';
 	import { beforeNavigate } from '$app/navigation';
 	import { create } from '$lib/client/api';
 	import { Autosave } from '$lib/client/autosave.svelte';
@@ -8,28 +10,22 @@
 	import { dayName } from '$lib/core/calendar';
 	import { formatDuration } from '$lib/core/clock';
 	import { directionParts, phaseParts, strengthParts } from '$lib/core/view-models';
+	import type { Movement } from '$lib/core/movement';
 	import { copyOf, itemsOf, PLAN, type ClassPlan } from '$lib/core/plan';
-	import { paceOf } from '$lib/core/pace';
 	import { withVersion } from '$lib/core/validation';
 	import { Button } from 'carbon-components-svelte';
-	import AddMovement from '$lib/ui/plan/AddMovement.svelte';
-	import CalmPanel from '$lib/ui/plan/CalmPanel.svelte';
 	import CheckList from '$lib/ui/plan/CheckList.svelte';
+	import Lazy from '$lib/ui/frame/Lazy.svelte';
 	import Bounded from '$lib/ui/frame/Bounded.svelte';
 	import Conflict from '$lib/ui/saving/Conflict.svelte';
 	import Gone from '$lib/ui/saving/Gone.svelte';
-	import KeySheet from '$lib/ui/plan/KeySheet.svelte';
 	import MovedOn from '$lib/ui/plan/MovedOn.svelte';
 	import OrbitPanel from '$lib/ui/plan/OrbitPanel.svelte';
-	import HerePanel from '$lib/ui/plan/HerePanel.svelte';
-	import PartKinds from '$lib/ui/plan/PartKinds.svelte';
-	import PacePanel from '$lib/ui/plan/PacePanel.svelte';
+	import { fetchPanels, PANELS } from '$lib/ui/plan/panels';
 	import PlanHead from '$lib/ui/plan/PlanHead.svelte';
-	import ChangePanel from '$lib/ui/plan/ChangePanel.svelte';
-	import ProposePanel from '$lib/ui/plan/ProposePanel.svelte';
 	import RunningOrder from '$lib/ui/plan/RunningOrder.svelte';
+	import ScoreStrip from '$lib/ui/plan/ScoreStrip.svelte';
 	import ScoreView from '$lib/ui/plan/ScoreView.svelte';
-	import StylePanel from '$lib/ui/plan/StylePanel.svelte';
 	import { onMount, tick, untrack } from 'svelte';
 	import type { ActionData, PageData } from './$types';
 
@@ -60,10 +56,17 @@
 	} = desk;
 
 	let adding = $state(false);
+	/** Later than what the page does by itself when it opens. */
+	const AT_REST_MS = 1500;
 	let keys = $state(false);
+	let scoreSheet = $state<HTMLElement>();
 	/** The room sheet leads here. */
 	let hereOpen = $state(false);
-	onMount(() => (hereOpen = location.hash === '#here'));
+	onMount(() => {
+		hereOpen = location.hash === '#here';
+		const idle = setTimeout(() => void fetchPanels(), AT_REST_MS);
+		return () => clearTimeout(idle);
+	});
 	let asking = $state(false);
 	let changing = $state(false);
 	let settling = $state(false);
@@ -235,7 +238,7 @@
 	{/if}
 </Bounded>
 
-<section class="sheet score" aria-label="Score">
+<section class="sheet score" aria-label="Score" bind:this={scoreSheet}>
 	<Bounded what="The score" shows={doc.plan}>
 		<ScoreView
 			score={doc.score}
@@ -256,56 +259,62 @@
 	</Bounded>
 </section>
 
+<ScoreStrip sheet={scoreSheet} score={doc.score} />
+
 <div class="desk">
 	<section class="sheet order" aria-labelledby="order-title">
 		<header>
 			<h2 id="order-title">Running order</h2>
 			<div class="actions">
-				<button type="button" class="pill" onclick={openAdd}>Add a movement <kbd>A</kbd></button>
-				<button type="button" class="pill" onclick={() => (asking = true)}>Propose <kbd>G</kbd></button>
+				<Button kind="tertiary" size="small" on:click={openAdd}>Add a movement <kbd>A</kbd></Button>
+				<Button kind="tertiary" size="small" on:click={() => (asking = true)}>Propose <kbd>G</kbd></Button>
 				{#if doc.analysis.context.items.length}
 					<Button size="small" kind="tertiary" on:click={() => (changing = true)}
 						>Change it all <kbd>W</kbd></Button
 					>
 				{/if}
-				<button type="button" class="pill" onclick={() => blocks.addTalk()}>Add words <kbd>T</kbd></button>
-				<button type="button" class="pill" onclick={() => blocks.addTest()}>Add a test <kbd>M</kbd></button>
-				<button
-					type="button"
-					class="pill"
+				<Button kind="tertiary" size="small" on:click={() => blocks.addTalk()}>Add words <kbd>T</kbd></Button>
+				<Button kind="tertiary" size="small" on:click={() => blocks.addTest()}>Add a test <kbd>M</kbd></Button
+				>
+				<Button
+					kind="tertiary"
+					size="small"
 					disabled={ordering.work !== null}
-					onclick={() => void ordering.look()}>Calm the order <kbd>O</kbd></button
+					on:click={() => void ordering.look()}>Calm the order <kbd>O</kbd></Button
 				>
 			</div>
 		</header>
 		<Bounded what="This panel" shows={doc.plan}>
 			{#if asking}
-				<ProposePanel {doc} {proposals} onleave={() => (asking = false)} />
+				<Lazy load={PANELS.propose} props={{ doc, proposals, onleave: () => (asking = false) }} />
 			{/if}
 			{#if changing}
-				<ChangePanel {changes} onleave={leaveChange} />
+				<Lazy load={PANELS.change} props={{ changes, onleave: leaveChange }} />
 			{/if}
 			{#if ordering.work || ordering.found}
-				<CalmPanel {ordering} />
+				<Lazy load={PANELS.calm} props={{ ordering }} />
 			{/if}
 			{#if adding}
-				<AddMovement
-					movements={doc.catalogue.offered}
-					group={setting.group}
-					{usedLately}
-					onadd={(movement) => {
-						items.add(movement);
-						void closeAdd();
+				<Lazy
+					load={PANELS.add}
+					props={{
+						movements: doc.catalogue.offered,
+						group: setting.group,
+						usedLately,
+						onadd: (movement: Movement) => {
+							items.add(movement);
+							void closeAdd();
+						},
+						onleave: closeAdd
 					}}
-					onleave={closeAdd}
 				/>
 			{/if}
 		</Bounded>
 		{#if doc.analysis.context.items.length === 0 && !adding}
 			<p class="start">
-				An empty class. <button type="button" class="pill" onclick={openAdd}>Add the first movement</button>:
-				press A, type a few letters, press Enter. Or let one be
-				<button type="button" class="pill" onclick={() => (asking = true)}>proposed</button>.
+				An empty class. <Button kind="tertiary" size="small" on:click={openAdd}>Add the first movement</Button
+				>: press A, type a few letters, press Enter. Or let one be
+				<Button kind="tertiary" size="small" on:click={() => (asking = true)}>proposed</Button>.
 			</p>
 		{/if}
 		<Bounded what="The running order" shows={doc.plan}
@@ -346,38 +355,23 @@
 	</aside>
 </div>
 
-<details class="sheet style" id="here" bind:open={hereOpen}>
-	<summary>Who is here today</summary>
-	<HerePanel {doc} />
-</details>
+<Fold title="Who is here today" bind:open={hereOpen}>
+	<Lazy load={PANELS.here} props={{ doc }} />
+</Fold>
 
-<details class="sheet style">
-	<summary>Style and pace of this class</summary>
-	<StylePanel
-		choices={doc.plan.style ?? {}}
-		usual={data.usual.choices}
-		onchange={(change) => doc.setStyle(change)}
-	/>
-	<h3>Pace</h3>
-	<PacePanel
-		own={doc.plan.pinnedPace ?? {}}
-		kind={doc.plan.pinnedPace?.classKind ?? setting.pace.classKind}
-		usual={paceOf(setting.pace)}
-		usualWords="your usual"
-		onchange={(change) => doc.edit({ do: 'setPace', change }, 'Pace of this class changed')}
-	/>
-	<PartKinds sections={doc.order} blocks={desk.blocks} />
-</details>
+<Fold title="Style and pace of this class">
+	<Lazy load={PANELS.pace} props={{ desk, usual: data.usual.choices, pace: setting.pace }} />
+</Fold>
 
 <form class="remove" method="POST" action="?/delete">
-	<input type="hidden" name="version" value={autosave.savedVersion} />
+	<Hidden name="version" value={autosave.savedVersion} />
 	<Button size="small" kind="ghost" type="submit" disabled={autosave.state !== 'saved'}>
 		Remove this class
 	</Button>
 	{#if form?.message}<span role="alert">{form.message}</span>{/if}
 </form>
 
-<KeySheet bind:open={keys} />
+{#if keys}<Lazy load={PANELS.keys} props={{ onleave: () => (keys = false) }} />{/if}
 
 <style>
 	.score {
@@ -413,19 +407,6 @@
 		flex-wrap: wrap;
 		gap: 0.4rem 0.5rem;
 	}
-	.actions .pill {
-		white-space: nowrap;
-	}
-	.style {
-		margin-top: 1rem;
-	}
-	.style summary {
-		font-weight: 650;
-		cursor: pointer;
-	}
-	.style h3 {
-		margin: 1rem 0 0.5rem;
-	}
 	.remove {
 		margin-top: 1rem;
 		display: flex;
@@ -434,13 +415,6 @@
 	}
 	.start {
 		padding: 1rem 0.5rem;
-	}
-	kbd {
-		font-size: var(--text-xs);
-		border: 1px solid var(--line-strong);
-		border-radius: 4px;
-		padding: 0 0.3rem;
-		margin-left: 0.2rem;
 	}
 	@media (max-width: 64rem) {
 		.desk {

@@ -94,20 +94,20 @@
 		</p>
 	</div>
 	<div class="acts">
-		<button type="button" class="pill" disabled={!desk.session.canUndo} onclick={() => desk.session.undo()}
-			>Undo</button
+		<Button kind="tertiary" size="small" disabled={!desk.session.canUndo} on:click={() => desk.session.undo()}
+			>Undo</Button
 		>
-		<button type="button" class="pill" disabled={!desk.session.canRedo} onclick={() => desk.session.redo()}
-			>Redo</button
+		<Button kind="tertiary" size="small" disabled={!desk.session.canRedo} on:click={() => desk.session.redo()}
+			>Redo</Button
 		>
-		<button
-			type="button"
-			class="pill"
+		<Button
+			kind="tertiary"
+			size="small"
 			aria-expanded={settings}
 			aria-controls="settings"
-			onclick={() => (settings = !settings)}>Settings <kbd>S</kbd></button
+			on:click={() => (settings = !settings)}>Settings <kbd>S</kbd></Button
 		>
-		<a class="pill link" href="/series/{stored.id}/print">For the wall</a>
+		<Button kind="tertiary" size="small" role="link" href="/series/{stored.id}/print">For the wall</Button>
 		<Bounded what="Proposing" shows={desk.planned}>
 			{#if desk.proposing}
 				<Button size="small" kind="danger-tertiary" on:click={() => desk.proposing?.stop()}>
@@ -250,14 +250,6 @@
 		flex-wrap: wrap;
 		align-items: center;
 		gap: 0.5rem;
-	}
-	.link {
-		text-decoration: none;
-	}
-	.pill:disabled {
-		border-color: var(--line);
-		color: var(--ink-soft);
-		cursor: default;
 	}
 	progress {
 		width: 100%;

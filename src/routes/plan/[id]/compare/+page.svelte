@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 
 	let { data } = $props();
@@ -10,14 +12,17 @@
 <p><a href="/plan/{data.id}">Back to the desk</a></p>
 <h1>{data.title} <span class="quiet">{data.day}</span></h1>
 {#if against}
-	<p class="with">
-		<label for="with">compared with</label>
-		<select id="with" value={against.id} onchange={(event) => goto(`?with=${event.currentTarget.value}`)}>
-			{#each data.others as other (other.id)}
-				<option value={other.id}>{[other.title, other.day].filter(Boolean).join(', ')}</option>
-			{/each}
-		</select>
-	</p>
+	<div class="with">
+		<Choice
+			label="Compared with"
+			value={against.id}
+			options={data.others.map((other) => ({
+				value: other.id,
+				text: [other.title, other.day].filter(Boolean).join(', ')
+			}))}
+			onpick={(id) => goto(`?with=${id}`)}
+		/>
+	</div>
 	<p>{against.likeness} of its items are in the other class too, {against.same} of them just the same.</p>
 	<div class="cols">
 		<section class="sheet" aria-labelledby="came">
@@ -49,30 +54,35 @@
 	</div>
 	<section class="sheet" aria-labelledby="balance">
 		<h2 id="balance">Clock and balance</h2>
-		<table>
-			<thead>
-				<tr
-					><th scope="col">What</th><th scope="col">The other</th><th scope="col">This one</th><th scope="col"
-						>Band</th
-					></tr
+		<Table size="compact">
+			<TableHead>
+				<TableRow
+					><TableHeader>What</TableHeader><TableHeader>The other</TableHeader><TableHeader
+						>This one</TableHeader
+					><TableHeader>Band</TableHeader></TableRow
 				>
-			</thead>
-			<tbody>
-				<tr
-					><th scope="row">length</th><td>{against.totalBefore}</td><td>{against.totalAfter}</td><td></td></tr
+			</TableHead>
+			<TableBody>
+				<TableRow
+					><TableHeader scope="row">length</TableHeader><TableCell>{against.totalBefore}</TableCell><TableCell
+						>{against.totalAfter}</TableCell
+					><TableCell></TableCell></TableRow
 				>
-				<tr
-					><th scope="row">items</th><td>{against.items.before}</td><td>{against.items.after}</td><td
-					></td></tr
+				<TableRow
+					><TableHeader scope="row">items</TableHeader><TableCell>{against.items.before}</TableCell><TableCell
+						>{against.items.after}</TableCell
+					><TableCell></TableCell></TableRow
 				>
 				{#each against.shifts as shift, index (index)}
-					<tr>
-						<th scope="row">{shift.name}</th><td>{shift.before}</td><td>{shift.after}</td>
-						<td>{shift.within ? 'within' : 'outside'}</td>
-					</tr>
+					<TableRow>
+						<TableHeader scope="row">{shift.name}</TableHeader><TableCell>{shift.before}</TableCell><TableCell
+							>{shift.after}</TableCell
+						>
+						<TableCell>{shift.within ? 'within' : 'outside'}</TableCell>
+					</TableRow>
 				{/each}
-			</tbody>
-		</table>
+			</TableBody>
+		</Table>
 	</section>
 {:else}
 	<p>This group has no other class yet to compare it with.</p>
@@ -85,14 +95,6 @@
 		align-items: center;
 		flex-wrap: wrap;
 		margin: 0.4rem 0;
-	}
-	select {
-		min-width: 0;
-		height: 2.2rem;
-		border: 1px solid var(--line-strong);
-		border-radius: 6px;
-		background: var(--sheet);
-		color: var(--ink);
 	}
 	.cols {
 		display: grid;
@@ -112,15 +114,5 @@
 		display: inline-block;
 		margin-left: 0.6rem;
 		font-size: var(--text-s);
-	}
-	table {
-		border-collapse: collapse;
-		margin-top: 0.4rem;
-	}
-	th,
-	td {
-		text-align: left;
-		padding: 0.25rem 1.5rem 0.25rem 0;
-		border-top: 1px solid var(--line);
 	}
 </style>

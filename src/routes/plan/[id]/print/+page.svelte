@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PrintTable from '$lib/ui/primitives/PrintTable.svelte';
 	import Care from '$lib/ui/print/Care.svelte';
 	import PrintPage from '$lib/ui/print/PrintPage.svelte';
 	import { clockTime, formatDuration } from '$lib/core/clock';
@@ -35,7 +36,7 @@
 			After surgery or with leg symptoms the treating clinician decides.
 		</Care>
 
-		<table>
+		<PrintTable>
 			<thead>
 				<tr
 					><th scope="col">Clock</th><th scope="col">At</th><th scope="col">What</th><th scope="col">Dose</th
@@ -99,7 +100,7 @@
 					{/each}
 				</tbody>
 			{/each}
-		</table>
+		</PrintTable>
 
 		{#if data.kit.length}
 			<h2>Kit for {data.group.size}</h2>
@@ -120,8 +121,8 @@
 	article {
 		max-width: 190mm;
 		margin: 0 auto;
-		background: #fff;
-		color: #000;
+		background: var(--print-paper);
+		color: var(--print-ink);
 		padding: 8mm;
 		font-size: 9.5pt;
 	}
@@ -129,7 +130,7 @@
 		display: flex;
 		justify-content: space-between;
 		align-items: end;
-		border-bottom: 2px solid #000;
+		border-bottom: 2px solid var(--print-ink);
 		padding-bottom: 2mm;
 	}
 	.times {
@@ -142,16 +143,12 @@
 		font-size: 9.5pt;
 		font-weight: 400;
 	}
-	table {
-		width: 100%;
-		border-collapse: collapse;
-	}
 	th,
 	td {
 		text-align: left;
 		vertical-align: top;
 		padding: 0.8mm 1.6mm 0.8mm 0;
-		border-bottom: 0.3pt solid #999;
+		border-bottom: 0.3pt solid var(--print-line);
 	}
 	td:last-child,
 	th:last-child {
@@ -167,7 +164,7 @@
 	.section th,
 	.section td {
 		padding-top: 2mm;
-		border-bottom: 1pt solid #000;
+		border-bottom: 1pt solid var(--print-ink);
 		font-weight: 650;
 	}
 	.chain td {
@@ -175,7 +172,7 @@
 		border-bottom: 0;
 	}
 	.in-chain td:nth-child(3) {
-		border-left: 2pt solid #000;
+		border-left: 2pt solid var(--print-ink);
 		padding-left: 1.6mm;
 	}
 	.how {

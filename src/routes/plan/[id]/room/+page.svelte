@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PrintTable from '$lib/ui/primitives/PrintTable.svelte';
 	import Care from '$lib/ui/print/Care.svelte';
 	import PrintPage from '$lib/ui/print/PrintPage.svelte';
 	import { kitName } from '$lib/core/substitution';
@@ -43,7 +44,7 @@
 			{/if}
 		</section>
 
-		<table>
+		<PrintTable>
 			<thead>
 				<tr
 					><th scope="col">At</th><th scope="col">What</th><th scope="col">Tiers</th><th scope="col"
@@ -76,7 +77,7 @@
 					</tr>
 				{/each}
 			</tbody>
-		</table>
+		</PrintTable>
 	</article>
 </PrintPage>
 
@@ -112,11 +113,6 @@
 	.words {
 		display: block;
 		font-weight: 500;
-		font-size: var(--text-s);
-	}
-	table {
-		border-collapse: collapse;
-		width: 100%;
 		font-size: var(--text-s);
 	}
 	th,

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
 
 	let { data } = $props();
@@ -8,30 +10,36 @@
 
 <p><a href="/series/{data.a.id}">Back to the series</a></p>
 <h1>{data.a.title} <span class="quiet">{data.a.group}</span></h1>
-<p class="with">
-	<label for="with">beside</label>
-	<select id="with" value={data.b.id} onchange={(event) => goto(`?with=${event.currentTarget.value}`)}>
-		{#each data.others as other (other.id)}<option value={other.id}>{other.title}</option>{/each}
-	</select>
-</p>
+<div class="with">
+	<Choice
+		label="Compared with"
+		value={data.b.id}
+		options={data.others.map((other) => ({ value: other.id, text: other.title }))}
+		onpick={(id) => goto(`?with=${id}`)}
+	/>
+</div>
 <section class="sheet" aria-labelledby="figures">
 	<h2 id="figures">In figures</h2>
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div class="scroll" tabindex="0" role="region" aria-label="Both series in figures">
-		<table class="figures">
-			<thead>
-				<tr>
-					<th scope="col">What</th>
-					<th scope="col">This one</th>
-					<th scope="col">{data.b.title}</th>
-				</tr>
-			</thead>
-			<tbody>
+		<Table size="compact">
+			<TableHead>
+				<TableRow>
+					<TableHeader>What</TableHeader>
+					<TableHeader>This one</TableHeader>
+					<TableHeader>{data.b.title}</TableHeader>
+				</TableRow>
+			</TableHead>
+			<TableBody>
 				{#each data.lines as line, index (index)}
-					<tr><th scope="row">{line.name}</th><td>{line.a}</td><td>{line.b}</td></tr>
+					<TableRow
+						><TableHeader scope="row">{line.name}</TableHeader><TableCell>{line.a}</TableCell><TableCell
+							>{line.b}</TableCell
+						></TableRow
+					>
 				{/each}
-			</tbody>
-		</table>
+			</TableBody>
+		</Table>
 	</div>
 </section>
 <div class="cols">
@@ -66,14 +74,6 @@
 	}
 	.scroll {
 		overflow-x: auto;
-	}
-	th,
-	td {
-		border-top: 1px solid var(--line);
-	}
-	thead th {
-		border: 0;
-		font-weight: 650;
 	}
 	ol {
 		padding-left: 1.4rem;

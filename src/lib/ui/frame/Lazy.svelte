@@ -1,0 +1,16 @@
+<script lang="ts" generics="P extends Record<string, unknown>">
+	import type { Component } from 'svelte';
+
+	/** A part of a page whose script comes when it is opened. */
+	interface Props {
+		load: () => Promise<{ default: Component<P> }>;
+		props: P;
+	}
+	let { load, props }: Props = $props();
+</script>
+
+{#await load() then { default: Part }}
+	<Part {...props} />
+{:catch}
+	<p role="alert">This part did not load. Is there a connection? Close it and open it again.</p>
+{/await}

@@ -1,0 +1,15 @@
+/** Parts of the desk that are closed at first: their scripts come when they are opened, or when the page is at rest. */
+export const PANELS = {
+	add: () => import('./AddMovement.svelte'),
+	calm: () => import('./CalmPanel.svelte'),
+	change: () => import('./ChangePanel.svelte'),
+	here: () => import('./HerePanel.svelte'),
+	keys: () => import('./KeySheet.svelte'),
+	pace: () => import('./StyleAndPace.svelte'),
+	propose: () => import('./ProposePanel.svelte')
+};
+
+/** Fetches all of them, so that they open at once later, also without a connection. */
+export async function fetchPanels(): Promise<void> {
+	for (const load of Object.values(PANELS)) await load().catch(() => null);
+}

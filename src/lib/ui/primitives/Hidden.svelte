@@ -1,0 +1,11 @@
+<script lang="ts">
+	/** A value that goes with a form and is not shown. */
+	interface Props {
+		name: string;
+		value: string | number;
+	}
+	let { name, value }: Props = $props();
+</script>
+
+<!-- not a control: nobody sees or presses it, so Carbon has nothing for it -->
+<input type="hidden" {name} {value} />

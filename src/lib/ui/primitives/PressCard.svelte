@@ -1,0 +1,57 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+
+	/** A whole card that is pressed to choose it, and may be dragged elsewhere. */
+	interface Props {
+		id: string;
+		pressed: boolean;
+		/** What it is called while it is dragged; without it, it stays where it is. */
+		dragText?: string;
+		state?: string;
+		onpress: () => void;
+		ondrag?: (isUnderWay: boolean) => void;
+		children: Snippet;
+	}
+	let { id, pressed, dragText, state, onpress, ondrag, children }: Props = $props();
+</script>
+
+<!-- Carbon's tiles can be pressed or dragged by nobody while they hold more than a line of text -->
+<button
+	type="button"
+	{id}
+	class:pressed
+	aria-pressed={pressed}
+	data-state={state}
+	draggable={dragText !== undefined}
+	ondragstart={(event) => {
+		ondrag?.(true);
+		event.dataTransfer?.setData('text/plain', dragText ?? '');
+	}}
+	ondragend={() => ondrag?.(false)}
+	onclick={onpress}
+>
+	{@render children()}
+</button>
+
+<style>
+	button {
+		display: grid;
+		gap: 0.25rem;
+		width: 100%;
+		padding: 0.5rem 0.6rem;
+		border: 1px solid var(--line);
+		border-radius: var(--radius);
+		background: var(--paper);
+		color: var(--ink);
+		font-size: var(--text-s);
+		text-align: left;
+		cursor: pointer;
+	}
+	button:hover {
+		border-color: var(--line-strong);
+	}
+	.pressed {
+		border-color: var(--accent);
+		background: var(--accent-tint);
+	}
+</style>
