@@ -80,7 +80,8 @@
 		on:input={(event) => taken(asNumber(event.detail), false)}
 		on:change={(event) => taken(asNumber(event.detail), true)}
 		on:blur={() => {
-			if (typed !== undefined && isRight(typed)) typed = undefined;
+			// what was emptied goes back to what holds; a wrong number stays, with what is allowed
+			if (typed === null || (typed !== undefined && isRight(typed))) typed = undefined;
 		}}
 	/>
 </span>
