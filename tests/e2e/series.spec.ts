@@ -154,6 +154,7 @@ test('a class is written down, what was left out comes back, and a test is put i
 	await page.getByText('What was left out').click();
 	// something that the next class does not have anyway
 	const boxes = page.getByRole('group', { name: 'How it went' }).getByRole('checkbox');
+	await expect(boxes.first()).toBeAttached();
 	for (const box of await boxes.all()) await box.check({ force: true });
 	await page.getByRole('button', { name: 'Write it down' }).click();
 	await expect(classes(page).first()).toContainText('taught');
@@ -201,7 +202,7 @@ test('a class is dragged to another day, moved by the keyboard, and a week put i
 	await toward.fill('Nonsense');
 	await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(0);
 	await toward.fill('frog');
-	await page.getByRole('option', { name: 'Frog', exact: true }).click();
+	await page.getByRole('listbox').getByRole('option', { name: 'Frog', exact: true }).click();
 	await expect(toward).toHaveValue('Frog');
 	await page.getByRole('button', { name: 'Put a week in before week 3' }).click();
 	await expect(classes(page)).toHaveCount(4);

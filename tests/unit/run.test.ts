@@ -1,10 +1,23 @@
 /** What is written down of a class that was taught. */
 import { describe, expect, it } from 'vitest';
-import { notesAsPlanned, notesOf, runNotesFaults, slugsOfKnown, type RunNotes } from '../../src/lib/core/run';
+import {
+	effortsToSay,
+	notesAsPlanned,
+	notesOf,
+	runNotesFaults,
+	slugsOfKnown,
+	type RunNotes
+} from '../../src/lib/core/run';
 
 const notes = (change: Partial<RunNotes> = {}): RunNotes => ({ ...notesAsPlanned(4, 60), ...change });
 
 describe('what is written down of a class', () => {
+	it('offers efforts in half points, and one that was written down otherwise', () => {
+		expect(effortsToSay(null)).toHaveLength(21);
+		expect(effortsToSay(4)).toHaveLength(21);
+		expect(effortsToSay(2.7).slice(4, 8)).toEqual([2, 2.5, 2.7, 3]);
+	});
+
 	it('begins as it was planned, in whole figures, and says nothing of who came', () => {
 		expect(notesAsPlanned(3.6, 44.5)).toEqual({
 			effort: 4,

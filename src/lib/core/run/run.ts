@@ -85,3 +85,9 @@ export function notesOf(runs: Runs): Record<string, RunNotes & { version: number
 		])
 	);
 }
+
+/** Efforts from 0 to 10 in half points, as people say them, and the one that was worked out. */
+export function effortsToSay(workedOut: number | null): number[] {
+	const halves = Array.from({ length: 21 }, (_, half) => half / 2);
+	return [...new Set(workedOut === null ? halves : [...halves, workedOut])].sort((a, b) => a - b);
+}

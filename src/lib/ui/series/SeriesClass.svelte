@@ -7,7 +7,7 @@
 	import DayField from '$lib/ui/fields/DayField.svelte';
 	import Fold from '$lib/ui/fields/Fold.svelte';
 	import type { ClassCard } from '$lib/core/view-models';
-	import type { RunNotes } from '$lib/core/run';
+	import { effortsToSay, type RunNotes } from '$lib/core/run';
 	import { draftOfRun, type ClassAnalysis } from '$lib/core/series';
 	import { Button } from 'carbon-components-svelte';
 	import Ring from '../chart/Ring.svelte';
@@ -26,8 +26,6 @@
 	}
 	let { card, read, movements, busy, onlog, onmove, onfallout, onrenew }: Props = $props();
 
-	/** Half points too, as people say them. */
-	const EFFORTS = Array.from({ length: 21 }, (_, half) => half / 2);
 	const run = $derived(read.run);
 	let on = $derived(card.on);
 	let startsAt = $derived(card.startsAt);
@@ -91,7 +89,7 @@
 					<Choice
 						label="Effort, 0 to 10"
 						value={effort ?? ''}
-						options={[{ value: '', text: 'not said' }, ...EFFORTS]}
+						options={[{ value: '', text: 'not said' }, ...effortsToSay(effort)]}
 						onpick={(picked) => (effort = picked === '' ? null : picked)}
 					/>
 					<NumberField
