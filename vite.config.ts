@@ -35,7 +35,7 @@ export default defineConfig({
 						},
 						{
 							name: 'fields',
-							test: /carbon-components-svelte[\\/]src[\\/](TextInput|TextArea|NumberInput|Select|Checkbox|RadioButton|RadioButtonGroup|TimePicker|Disclosure|Toggletip|Popover|DataTable)[\\/]/
+							test: /carbon-components-svelte[\\/]src[\\/](TextInput[\\/]TextInput\.|(TextArea|Select|Checkbox|RadioButton|RadioButtonGroup|TimePicker|Disclosure|Toggletip|Popover|DataTable)[\\/])/
 						},
 						{
 							name: 'parts',

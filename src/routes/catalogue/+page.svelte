@@ -116,6 +116,10 @@
 		gap: 0.6rem;
 		margin-bottom: 1rem;
 	}
+	.bar :global(.bx--search) {
+		flex: 1 1 16rem;
+		width: auto;
+	}
 	.bar {
 		display: flex;
 		align-items: center;

@@ -4,7 +4,9 @@
 	import { DOSE_UNITS, type DoseUnit } from '$lib/core/movement';
 	import { HELD_UNITS, isUneven, mayHold, PLAN_LIMITS, type HeldUnit, type Hold } from '$lib/core/plan';
 	import type { OrderRow } from '$lib/core/view-models';
-	import { Checkbox, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+	import { Checkbox, TextInput } from 'carbon-components-svelte';
+	import Choice from '../fields/Choice.svelte';
+	import NumberField from '../fields/NumberField.svelte';
 
 	/** All of a dose beyond its amount, and how the sides come into it. */
 	interface Props {
@@ -25,44 +27,12 @@
 		amount ? { amount, unit: hold?.unit ?? 'counts' } : undefined;
 </script>
 
-{#snippet number(
-	name: string,
-	label: string,
-	value: number | undefined,
-	max: number,
-	take: (value: number | null) => void
-)}
-	<NumberInput
-		id="{id}-{name}"
-		size="sm"
-		hideSteppers
-		allowEmpty
-		labelText={label}
-		min={0}
-		{max}
-		value={value ?? null}
-		on:change={(event) => {
-			if (event.detail !== (value ?? null)) take(event.detail);
-		}}
-	/>
+{#snippet number(label: string, value: number | undefined, max: number, take: (value: number | null) => void)}
+	<NumberField {label} least={0} most={max} empty="" value={value ?? null} onchange={take} />
 {/snippet}
 
-{#snippet choice(
-	name: string,
-	label: string,
-	selected: string,
-	choices: readonly string[],
-	take: (value: string) => void
-)}
-	<Select
-		id="{id}-{name}"
-		size="sm"
-		labelText={label}
-		{selected}
-		on:change={(event) => take((event.target as HTMLSelectElement).value)}
-	>
-		{#each choices as value, index (index)}<SelectItem {value} text={value} />{/each}
-	</Select>
+{#snippet choice(label: string, selected: string, choices: readonly string[], take: (value: string) => void)}
+	<Choice {label} value={selected} options={choices} onpick={take} />
 {/snippet}
 
 <div class="dose" role="group" aria-label="Dose of {movement.english}, all of it">
@@ -79,47 +49,40 @@
 	/>
 	{#if !item.passed}
 		<div class="fields">
-			{@render choice('unit', 'Counted in', unit, DOSE_UNITS, (value) =>
-				items.setUnit(item, value as DoseUnit)
-			)}
-			{@render number('most', 'Up to, as it suits', dose.most, PLAN_LIMITS.amount, (most) =>
+			{@render choice('Counted in', unit, DOSE_UNITS, (value) => items.setUnit(item, value as DoseUnit))}
+			{@render number('Up to, as it suits', dose.most, PLAN_LIMITS.amount, (most) =>
 				items.setDose(item, { most: given(most) })
 			)}
-			{@render number('sets', 'Sets', dose.sets ?? 1, PLAN_LIMITS.sets, (sets) =>
+			{@render number('Sets', dose.sets ?? 1, PLAN_LIMITS.sets, (sets) =>
 				items.setDose(item, { sets: given(sets) })
 			)}
 			{#if dose.sets}
-				{@render number('rest', 'Rest between, seconds', dose.restSeconds, PLAN_LIMITS.restSeconds, (rest) =>
+				{@render number('Rest between, seconds', dose.restSeconds, PLAN_LIMITS.restSeconds, (rest) =>
 					items.setDose(item, { restSeconds: given(rest) })
 				)}
 			{/if}
 			{#if mayHold(unit)}
-				{@render number('hold', 'Each one held', dose.hold?.amount, PLAN_LIMITS.holdAmount, (amount) =>
+				{@render number('Each one held', dose.hold?.amount, PLAN_LIMITS.holdAmount, (amount) =>
 					items.setDose(item, { hold: held(dose.hold, amount) })
 				)}
 				{#if dose.hold}
-					{@render choice('hold-unit', 'in', dose.hold.unit, HELD_UNITS, (value) =>
+					{@render choice('in', dose.hold.unit, HELD_UNITS, (value) =>
 						items.setDose(item, { hold: dose.hold && { ...dose.hold, unit: value as HeldUnit } })
 					)}
 				{/if}
-				{@render number(
-					'last',
-					'The last one held',
-					dose.lastHold?.amount,
-					PLAN_LIMITS.holdAmount,
-					(amount) => items.setDose(item, { lastHold: held(dose.lastHold, amount) })
+				{@render number('The last one held', dose.lastHold?.amount, PLAN_LIMITS.holdAmount, (amount) =>
+					items.setDose(item, { lastHold: held(dose.lastHold, amount) })
 				)}
 				{#if dose.lastHold}
-					{@render choice('last-unit', 'in', dose.lastHold.unit, HELD_UNITS, (value) =>
+					{@render choice('in', dose.lastHold.unit, HELD_UNITS, (value) =>
 						items.setDose(item, { lastHold: dose.lastHold && { ...dose.lastHold, unit: value as HeldUnit } })
 					)}
 				{/if}
 			{/if}
-			{@render number('effort', 'Effort, %', dose.effortPercent, PLAN_LIMITS.effortPercent, (percent) =>
+			{@render number('Effort, %', dose.effortPercent, PLAN_LIMITS.effortPercent, (percent) =>
 				items.setDose(item, { effortPercent: given(percent) })
 			)}
 			{@render number(
-				'notice',
 				'Pause to notice after it, seconds',
 				item.noticeSeconds,
 				PLAN_LIMITS.noticeSeconds,
@@ -127,18 +90,16 @@
 			)}
 			{#if twoSides}
 				{@render number(
-					'notice-first',
 					'after the first side, seconds',
 					item.noticeFirstSeconds,
 					PLAN_LIMITS.noticeSeconds,
 					(seconds) =>
 						items.change(item, { noticeFirstSeconds: given(seconds) }, 'Pause for noticing changed')
 				)}
-				{@render number('second', `Second side, ${unit}`, dose.secondSide, PLAN_LIMITS.amount, (amount) =>
+				{@render number(`Second side, ${unit}`, dose.secondSide, PLAN_LIMITS.amount, (amount) =>
 					items.setDose(item, { secondSide: given(amount) })
 				)}
 				{@render number(
-					'more',
 					`More with the ${dose.moreOn?.leg ?? 'left'} leg, ${unit}`,
 					dose.moreOn?.amount,
 					PLAN_LIMITS.amount,

@@ -24,7 +24,7 @@
 	const off = $derived(score.totalSeconds - score.lengthSeconds);
 </script>
 
-{#if hidden}
+{#if hidden && score.totalSeconds > 0}
 	<!-- for the eyes only: the score and the total stand above in full -->
 	<div class="strip" aria-hidden="true">
 		<MiniScore mini={miniScore(score)} />
