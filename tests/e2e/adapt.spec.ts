@@ -259,6 +259,8 @@ test('students are written down, counted and removed for good', async ({ page, w
 	await page.getByLabel('Add a caution to Oda F.').selectOption('poor balance');
 	await expect(page.getByRole('button', { name: 'Take poor balance from Oda F.' })).toBeVisible();
 	await page.getByLabel('Tighter side of Oda F.').selectOption('left');
+	const list = page.getByRole('region', { name: 'Students, if you like' });
+	await expect(list.getByText('Saved', { exact: true })).toBeVisible();
 	await reload(page);
 	await expect(page.getByLabel('Tighter side of Oda F.')).toHaveValue('left');
 	await page.getByRole('button', { name: 'Remove Oda F. for good' }).click();
