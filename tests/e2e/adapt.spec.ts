@@ -258,11 +258,14 @@ test('students are written down, counted and removed for good', async ({ page, w
 	await page.getByRole('button', { name: 'Write down' }).click();
 	await page.getByLabel('Add a caution to Oda F.').selectOption('poor balance');
 	await expect(page.getByRole('button', { name: 'Take poor balance from Oda F.' })).toBeVisible();
+	// one after the other, faster than the server answers
 	await page.getByLabel('Tighter side of Oda F.').selectOption('left');
+	await page.getByLabel('Tier of Oda F.').selectOption('open');
 	const list = page.getByRole('region', { name: 'Students, if you like' });
 	await expect(list.getByText('Saved', { exact: true })).toBeVisible();
 	await reload(page);
 	await expect(page.getByLabel('Tighter side of Oda F.')).toHaveValue('left');
+	await expect(page.getByLabel('Tier of Oda F.')).toHaveValue('open');
 	await page.getByRole('button', { name: 'Remove Oda F. for good' }).click();
 	await expect(page.getByText('Oda F. is removed for good')).toBeVisible();
 	await reload(page);

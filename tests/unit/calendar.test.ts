@@ -2,10 +2,12 @@ import { describe, expect, it } from 'vitest';
 import {
 	addDays,
 	dayInZone,
+	dayInField,
 	dayName,
 	dayWithYear,
 	isIsoDay,
 	nextClass,
+	readDay,
 	timeInZone,
 	roomClashes,
 	roomTime,
@@ -44,6 +46,27 @@ describe('weeks (ISO 8601)', () => {
 		expect(dayInZone(moment, 'Europe/London')).toBe('2026-11-24');
 		expect(dayInZone(moment, 'Pacific/Auckland')).toBe('2026-11-25');
 		expect(timeInZone(moment, 'Pacific/Auckland')).toBe('12:30');
+	});
+
+	it.each([
+		'Tue 24 Nov 2026',
+		'Tuesday 24 November 2026',
+		' 24  Nov 2026 ',
+		'24 November 2026',
+		'24.11.2026',
+		'24/11/2026',
+		'2026-11-24'
+	])('a day may be typed as "%s"', (text) => expect(readDay(text)).toBe('2026-11-24'));
+
+	it.each(['', 'soon', '24 Nov', '30 Feb 2026', '11/24/2026', 'Mon 24 Nov 2026', '2026-13-01'])(
+		'"%s" is no day',
+		(text) => expect(readDay(text)).toBeNull()
+	);
+
+	it('what stands in a field can be typed', () => {
+		expect(dayInField('2026-11-24')).toBe('Tue 24 Nov 2026');
+		for (let day = '2026-01-01'; day < '2027-01-01'; day = addDays(day, 1))
+			expect(readDay(dayInField(day))).toBe(day);
 	});
 
 	it('days are added and named across the change of the clocks', () => {

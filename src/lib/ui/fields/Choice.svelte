@@ -16,7 +16,6 @@
 		name?: string;
 		/** Without a frame, in a line of text. */
 		plain?: boolean;
-		disabled?: boolean;
 		onpick?: (value: T) => void;
 	}
 	let {
@@ -27,7 +26,6 @@
 		value,
 		name,
 		plain = false,
-		disabled = false,
 		onpick
 	}: Props = $props();
 
@@ -47,7 +45,7 @@
 </script>
 
 <span class="pick" class:plain>
-	<Select {id} {name} size="sm" labelText={label} {hideLabel} {disabled} selected={value} on:change={picked}>
+	<Select {id} {name} size="sm" labelText={label} {hideLabel} selected={value} on:change={picked}>
 		{#each named(options) as { value, text }, index (index)}<SelectItem {value} {text} />{/each}
 		{#each groups as group, at (at)}
 			<SelectItemGroup label={group.label}>

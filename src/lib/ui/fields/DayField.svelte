@@ -3,29 +3,23 @@
 	import { DatePicker, DatePickerInput } from 'carbon-components-svelte';
 	import { tick } from 'svelte';
 	import type { Instance } from 'flatpickr/dist/types/instance';
-	import { dayInField, readDay } from '$lib/core/calendar';
+	import { dayInField, dayInZone, readDay } from '$lib/core/calendar';
 
 	/** A day: picked in a calendar, or typed ("3 Nov 2026", "2026-11-03"). */
 	interface Props {
 		label: string;
-		hideLabel?: boolean;
 		/** As YYYY-MM-DD; empty where none is chosen yet. */
 		value: string;
 		/** For forms that are sent. */
 		name?: string;
-		disabled?: boolean;
 		onpick?: (isoDay: string) => void;
 	}
-	let { label, hideLabel = false, value, name, disabled = false, onpick }: Props = $props();
+	let { label, value, name, onpick }: Props = $props();
 
 	const id = $props.id();
 	let wrong = $state(false);
 	// the calendar counts in the browser's own days: noon is far from either end of one
 	const asDate = (isoDay: string) => new Date(`${isoDay}T12:00:00`);
-	const asDay = (date: Date) =>
-		[date.getFullYear(), date.getMonth() + 1, date.getDate()]
-			.map((part) => String(part).padStart(2, '0'))
-			.join('-');
 	const flatpickr = {
 		static: true,
 		parseDate: (text: string) => {
@@ -33,7 +27,7 @@
 			// the calendar takes "no day" for nothing typed
 			return day ? asDate(day) : (undefined as unknown as Date);
 		},
-		formatDate: (date: Date) => dayInField(asDay(date))
+		formatDate: (date: Date) => dayInField(dayInZone(date, 'local'))
 	};
 	let calendar = $state.raw<Instance | null>(null);
 	let typed = $derived(value ? dayInField(value) : '');
@@ -64,8 +58,6 @@
 			{id}
 			size="sm"
 			labelText={label}
-			{hideLabel}
-			{disabled}
 			placeholder="3 Nov 2026"
 			pattern=".*"
 			invalid={wrong}

@@ -13,12 +13,10 @@
 		empty?: string;
 		/** For forms that are sent. */
 		name?: string;
-		helper?: string;
 		/** Takes each number while it is typed, not only when the field is left. */
 		live?: boolean;
 		/** Only as wide as its figures. */
 		narrow?: boolean;
-		disabled?: boolean;
 		/** A number that may be taken; null where the field was emptied and may be. */
 		onchange?: (value: number | null) => void;
 	}
@@ -30,10 +28,8 @@
 		most,
 		empty,
 		name,
-		helper = '',
 		live = false,
 		narrow = false,
-		disabled = false,
 		onchange
 	}: Props = $props();
 
@@ -69,8 +65,6 @@
 		size="sm"
 		labelText={label}
 		{hideLabel}
-		{disabled}
-		helperText={helper}
 		min={least}
 		max={most}
 		placeholder={empty}

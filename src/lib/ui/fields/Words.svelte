@@ -11,57 +11,17 @@
 		placeholder?: string;
 		/** For forms that are sent. */
 		name?: string;
-		/** What is wrong with it, in words. */
-		wrong?: string;
-		/** At each key; where the field is left, `onchange`. */
+		/** At each key. */
 		oninput?: (text: string) => void;
-		onchange?: (text: string) => void;
 	}
-	let {
-		label,
-		hideLabel = false,
-		value,
-		most,
-		rows,
-		placeholder = '',
-		name,
-		wrong = '',
-		oninput,
-		onchange
-	}: Props = $props();
+	let { label, hideLabel = false, value, most, rows, placeholder = '', name, oninput }: Props = $props();
 
 	const id = $props.id();
-	const textIn = (event: Event) => (event.target as HTMLTextAreaElement).value;
+	const both = $derived({ id, name, labelText: label, hideLabel, placeholder, value, maxlength: most });
 </script>
 
 {#if rows}
-	<TextArea
-		{id}
-		{name}
-		{rows}
-		labelText={label}
-		{hideLabel}
-		{placeholder}
-		{value}
-		maxlength={most}
-		invalid={Boolean(wrong)}
-		invalidText={wrong}
-		on:input={(event) => oninput?.(textIn(event))}
-		on:change={(event) => onchange?.(textIn(event))}
-	/>
+	<TextArea {...both} {rows} on:input={(event) => oninput?.((event.target as HTMLTextAreaElement).value)} />
 {:else}
-	<TextInput
-		{id}
-		{name}
-		size="sm"
-		labelText={label}
-		{hideLabel}
-		{placeholder}
-		{value}
-		maxlength={most}
-		invalid={Boolean(wrong)}
-		invalidText={wrong}
-		on:input={(event) => oninput?.(String(event.detail ?? ''))}
-		on:change={(event) => onchange?.(String(event.detail ?? ''))}
-	/>
+	<TextInput {...both} size="sm" on:input={(event) => oninput?.(String(event.detail ?? ''))} />
 {/if}

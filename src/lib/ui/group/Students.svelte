@@ -51,9 +51,10 @@
 
 	/** One request after another: each begins from the version that the one before it left. */
 	let last: Promise<unknown> = Promise.resolve();
+	let waiting = $state(0);
 	function inTurn<T>(work: () => Promise<T>): Promise<T> {
-		message = 'Saving …';
-		const next = last.then(work);
+		waiting += 1;
+		const next = last.then(work).finally(() => (waiting -= 1));
 		last = next;
 		return next;
 	}
@@ -70,9 +71,10 @@
 		return made !== null;
 	}
 
-	async function change(entry: Stored, part: Partial<Student>) {
+	/** Changes somebody; `of` is asked when it is its turn, for the change before may still be under way. */
+	async function change(entry: Stored, of: (student: Student) => Partial<Student>) {
 		await inTurn(async () => {
-			const student = { ...entry.student, ...part };
+			const student = { ...entry.student, ...of(entry.student) };
 			const saved = taken(await save(`/api/students/${entry.id}`, entry.version, student));
 			if (saved) Object.assign(entry, { student, version: saved.version });
 		});
@@ -124,7 +126,7 @@
 								label="Tier of {entry.student.name}"
 								value={entry.student.tier}
 								options={TIERS}
-								onpick={(tier) => change(entry, { tier })}
+								onpick={(tier) => change(entry, () => ({ tier }))}
 							/>
 						</TableCell>
 						<TableCell>
@@ -133,33 +135,35 @@
 								label="Tighter side of {entry.student.name}"
 								value={entry.student.tighterSide ?? ''}
 								options={[{ value: '', text: 'neither' }, ...LEGS]}
-								onpick={(side) => change(entry, { tighterSide: (side || null) as Leg | null })}
+								onpick={(side) => change(entry, () => ({ tighterSide: (side || null) as Leg | null }))}
 							/>
 						</TableCell>
-						<TableCell class="cautions">
-							{#each entry.student.cautions as caution, index (index)}
-								<Button
-									kind="tertiary"
-									size="small"
-									aria-label="Take {caution} from {entry.student.name}"
-									on:click={() =>
-										change(entry, { cautions: entry.student.cautions.filter((c) => c !== caution) })}
-									>{caution} ×</Button
-								>
-							{/each}
-							{#key entry.student.cautions.length}
-								<Choice
-									hideLabel
-									label="Add a caution to {entry.student.name}"
-									value={'' as Caution | ''}
-									options={[
-										{ value: '', text: 'add' },
-										...CAUTIONS.filter((c) => !entry.student.cautions.includes(c))
-									]}
-									onpick={(caution) =>
-										caution && change(entry, { cautions: [...entry.student.cautions, caution] })}
-								/>
-							{/key}
+						<TableCell>
+							<div class="cautions">
+								{#each entry.student.cautions as caution, index (index)}
+									<Button
+										kind="tertiary"
+										size="small"
+										aria-label="Take {caution} from {entry.student.name}"
+										on:click={() =>
+											change(entry, ({ cautions }) => ({ cautions: cautions.filter((c) => c !== caution) }))}
+										>{caution} ×</Button
+									>
+								{/each}
+								{#key entry.student.cautions.length}
+									<Choice
+										hideLabel
+										label="Add a caution to {entry.student.name}"
+										value={'' as Caution | ''}
+										options={[
+											{ value: '', text: 'add' },
+											...CAUTIONS.filter((c) => !entry.student.cautions.includes(c))
+										]}
+										onpick={(caution) =>
+											caution && change(entry, ({ cautions }) => ({ cautions: [...cautions, caution] }))}
+									/>
+								{/key}
+							</div>
 						</TableCell>
 						<TableCell>
 							<Button
@@ -201,7 +205,7 @@
 			onpick={(picked) => (tier = picked)}
 		/>
 		<Button kind="tertiary" size="small" type="submit">Write down</Button>
-		<span role="status" class="quiet">{message}</span>
+		<span role="status" class="quiet">{waiting ? 'Saving …' : message}</span>
 		{#if gone}
 			{@const student = gone}
 			<Button size="small" kind="ghost" on:click={() => bringBack(student)}>Bring them back</Button>
@@ -210,6 +214,12 @@
 </section>
 
 <style>
+	.cautions {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.3rem;
+	}
 	section {
 		margin-top: 1.25rem;
 		display: grid;

@@ -15,7 +15,7 @@
 	let { id, pressed, dragText, state, onpress, ondrag, children }: Props = $props();
 </script>
 
-<!-- Carbon's tiles can be pressed or dragged by nobody while they hold more than a line of text -->
+<!-- Carbon's tiles are links, checkboxes or radio buttons: none is a toggle button that can be dragged -->
 <button
 	type="button"
 	{id}

@@ -7,7 +7,7 @@ import { optionsFor } from '../options';
 import { seededRandom } from '../random';
 import { keepsAll, mended, onTime } from '../keeping';
 import { USUAL_WEIGHTS, type ProposeContext, type Wishes } from '../types';
-import type { Task } from './task';
+import { mustOf, type Task } from './task';
 import { readDraft } from './draft';
 import { keepOf } from './kept';
 import { candidatesOf } from './candidates';
@@ -62,8 +62,8 @@ export function* compose(
 	);
 	const known = setting.known ? new Set(setting.known.slugs) : null;
 	const possible = possibleThemes(candidates);
-	/** What the group can do without anything new; everything where new things are welcome. */
 	const asked = new Set([...there, ...mustOf(wishes)]);
+	/** What the group can do without anything new; everything where new things are welcome. */
 	const met =
 		known && wishes.mostNew !== undefined
 			? candidates.filter(({ traits: { movement } }) => known.has(movement.slug) || asked.has(movement.slug))
@@ -178,8 +178,6 @@ const offRange = (effort: number, range: Wishes['effort']): number =>
 
 const grave = ({ findings }: Analysis) => findings.filter(needsAttention).length;
 
-const mustOf = ({ must = [], toward }: Wishes): readonly string[] => (toward ? [...must, toward] : must);
-
 /** How far a class went with each movement: the rank of its hardest form, and the most sets. */
 function highestOf(plan: ClassPlan | undefined): Task['before'] {
 	const highest = new Map<string, { form: number; sets: number }>();
@@ -194,15 +192,10 @@ function highestOf(plan: ClassPlan | undefined): Task['before'] {
 }
 
 /** How many wishes a class does not meet. */
-function unmet(
-	plan: ClassPlan,
-	{ must = [], toward, never = [], without = [], mostNew = Infinity }: Wishes,
-	{ find, known }: ProposeContext
-): number {
+function unmet(plan: ClassPlan, wishes: Wishes, { find, known }: ProposeContext): number {
 	const items = itemsOf(plan);
-	const missing = [...must, ...(toward ? [toward] : [])].filter(
-		(slug) => !items.some(({ movement }) => movement === slug)
-	);
+	const { must = [], never = [], without = [], mostNew = Infinity } = wishes;
+	const missing = mustOf(wishes).filter((slug) => !items.some(({ movement }) => movement === slug));
 	const unwanted = items.filter(
 		({ movement }) => never.includes(movement) || without.includes(find(movement)!.position)
 	);

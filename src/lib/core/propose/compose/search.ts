@@ -2,7 +2,7 @@ import type { SectionKind } from '../../plan';
 import type { Random } from '../random';
 import { FLOW_ROUNDS, secondsOfUnit, type Part, type Unit } from './draft';
 import { valueOf } from './value';
-import type { Task } from './task';
+import { mustOf, type Task } from './task';
 import type { Candidate } from './candidates';
 import { alone, draftOf, type Scheme } from './scheme';
 import type { Line, Shelves } from './shelves';
@@ -107,10 +107,6 @@ export function begin(task: Task, shelves: Shelves, random: Random): Scheme {
 	return withWanted(rough, task, shelves, random);
 }
 
-/** Slugs that must be in a class. */
-const mustOf = ({ wishes: { must = [], toward } }: Task): readonly string[] =>
-	toward ? [...must, toward] : must;
-
 /** Something as a block of a place. */
 const asUnit = (candidate: Candidate, place: Place, scheme: Scheme): Unit => ({
 	...alone(candidate),
@@ -122,7 +118,7 @@ function withWanted(scheme: Scheme, task: Task, shelves: Shelves, random: Random
 	const { toward } = task.wishes;
 	const { closed } = task.keep;
 	let now = scheme;
-	for (const slug of mustOf(task)) {
+	for (const slug of mustOf(task.wishes)) {
 		const places: Place[] = [
 			...(slug === toward ? [] : scheme.episodes.map((_, at): Place => ({ kind: 'episode', at }))),
 			{ kind: 'peak' },
@@ -165,7 +161,7 @@ function changedAt(
 	const u = random.below(Math.max(1, units.length));
 	const unit = units[u];
 	const { like } = task.wishes;
-	const must = mustOf(task);
+	const must = mustOf(task.wishes);
 	const isAnythingAsked = must.length > 0 || like !== undefined;
 	// what stands there already only changes places
 	const own = unit && !unit.kept ? unit : null;

@@ -31,6 +31,10 @@ export interface Task {
 	others: readonly ReadonlySet<string>[];
 }
 
+/** Slugs that must be in a class, the one that it leads up to among them. */
+export const mustOf = ({ must = [], toward }: Pick<Wishes, 'must' | 'toward'>): readonly string[] =>
+	toward ? [...must, toward] : must;
+
 /** Points, of the same size as those of the model, for what a class asks for besides being one. */
 export const LOSS = {
 	/** Per tenth of the class too long or too short. */
