@@ -22,6 +22,8 @@
 	const asDate = (isoDay: string) => new Date(`${isoDay}T12:00:00`);
 	const flatpickr = {
 		static: true,
+		// weeks begin on Monday, as everywhere in the app
+		locale: { firstDayOfWeek: 1 as const },
 		parseDate: (text: string) => {
 			const day = readDay(text);
 			// the calendar takes "no day" for nothing typed

@@ -86,9 +86,14 @@
 	}
 	.theme {
 		display: grid;
-		grid-template-columns: 1.4rem minmax(4rem, 2fr) minmax(4rem, 1.2fr) minmax(4rem, 1.4fr) auto;
-		gap: 0.4rem;
+		grid-template-columns: 1.4rem repeat(2, minmax(0, 1fr));
+		gap: 0.3rem 0.4rem;
+		padding-bottom: 0.5rem;
+		border-bottom: 1px solid var(--line);
 		align-items: center;
+	}
+	.theme > :global(:nth-child(4)) {
+		grid-column: 2;
 	}
 	.number {
 		font-weight: 650;
