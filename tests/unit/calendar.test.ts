@@ -114,10 +114,11 @@ describe('the room', () => {
 	});
 
 	it('belongs to the board of a day', () => {
-		const slot = { weekday: 2, room: 'Saltmarsh Loft', startsAt: '18:30', lengthSeconds: 2700 };
+		const slot = { room: 'Saltmarsh Loft', lengthSeconds: 2700 };
+		const tuesday = (startsAt: string) => ({ ...slot, meetings: [{ weekday: 2, startsAt }] });
 		const groups = [
-			{ ...slot, id: 'a', name: 'Breakwater Striders' },
-			{ ...slot, id: 'b', name: 'Chalk Tuesdays', startsAt: '19:00' }
+			{ ...tuesday('18:30'), id: 'a', name: 'Breakwater Striders' },
+			{ ...tuesday('19:00'), id: 'b', name: 'Chalk Tuesdays' }
 		];
 		const days = weekBoard(weekOfDay('2026-11-24'), groups, [], '2026-11-24');
 		expect(days.map((day) => day.clashes.length)).toEqual([0, 1, 0, 0, 0, 0, 0]);
@@ -127,8 +128,20 @@ describe('the room', () => {
 
 describe('the board of a week', () => {
 	const groups = [
-		{ id: 'g1', name: 'Breakwater Striders', weekday: 2, startsAt: '19:15', lengthSeconds: 2700, room: '' },
-		{ id: 'g2', name: 'First Tide', weekday: 6, startsAt: '09:30', lengthSeconds: 3600, room: '' }
+		{
+			id: 'g1',
+			name: 'Breakwater Striders',
+			meetings: [{ weekday: 2, startsAt: '19:15' }],
+			lengthSeconds: 2700,
+			room: ''
+		},
+		{
+			id: 'g2',
+			name: 'First Tide',
+			meetings: [{ weekday: 6, startsAt: '09:30' }],
+			lengthSeconds: 3600,
+			room: ''
+		}
 	];
 	const plan = { groupId: 'g1', plannedOn: '2026-11-24', startsAt: '19:15', lengthSeconds: 2700 };
 	const board = (plans = [plan]) => weekBoard(weekOfDay('2026-11-24'), groups, plans, '2026-11-24');
@@ -140,6 +153,20 @@ describe('the board of a week', () => {
 		]);
 		expect(days[5]!.classes.map((c) => [c.groupName, c.plan !== null])).toEqual([['First Tide', false]]);
 		expect(days.map((d) => d.past)).toEqual([true, false, false, false, false, false, false]);
+	});
+
+	it('shows each meeting of a group that comes several times a week, at its time', () => {
+		const meetings = [
+			{ weekday: 2, startsAt: '19:15' },
+			{ weekday: 4, startsAt: '06:40' }
+		];
+		const week = weekOfDay('2026-11-24');
+		const days = weekBoard(week, [{ ...groups[0]!, meetings }], [plan], '2026-11-24');
+		const shown = days.flatMap((d) => d.classes.map((c) => [d.name, c.startsAt, c.plan !== null]));
+		expect(shown).toEqual([
+			['Tuesday 24 November', '19:15', true],
+			['Thursday 26 November', '06:40', false]
+		]);
 	});
 
 	it('a plan moved to another day leaves its usual day open', () => {

@@ -2,7 +2,7 @@ import { TZDate } from '@date-fns/tz';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { addDays, isIsoDay, weekOfDay } from '../../src/lib/core/calendar';
+import { addDays, isIsoDay, weekOfDay, withOneMoreDay } from '../../src/lib/core/calendar';
 import {
 	comesBack,
 	fallsOut,
@@ -16,7 +16,6 @@ import {
 	seriesFaults,
 	tierForms,
 	timesEach,
-	withOneMoreDay,
 	withSettings
 } from '../../src/lib/core/series';
 import { styleOf } from '../../src/lib/core/style';

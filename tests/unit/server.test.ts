@@ -5,7 +5,7 @@ import { metBefore, usedBetween, saveRunOfPlan, runOfPlan, removeRunOfPlan } fro
 import { USUAL_PACE, withPaceSaid } from '../../src/lib/core/pace';
 import { startMariadb } from '../../scripts/mariadb.mjs';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { newGroup, type Group } from '../../src/lib/core/group';
+import { newGroup, USUAL_KIT, type Group } from '../../src/lib/core/group';
 import type { Movement } from '../../src/lib/core/movement';
 import type { Student } from '../../src/lib/core/group';
 import { applyEdit, type ClassPlan, emptyPlan, itemsOf, newItem, PLAN } from '../../src/lib/core/plan';
@@ -13,7 +13,7 @@ import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import { teacher } from '../../src/lib/server/db/schema';
 import { contentHash, sameContent } from '../../src/lib/server/content-hash';
-import { createGroup, getGroup, listGroups, saveGroup } from '../../src/lib/server/groups';
+import { createGroup, getGroup, listGroups, removeGroup, saveGroup } from '../../src/lib/server/groups';
 import { ownFaults } from '../../src/lib/server/own-movements';
 import { loadPlanContext, planInput } from '../../src/lib/server/plan-context';
 import {
@@ -52,6 +52,7 @@ import {
 import { createStudent, deleteStudent, listStudents, saveStudent } from '../../src/lib/server/students';
 import { silenceable, silenceFaults } from '../../src/lib/core/checks';
 import { askAgain, silenceCheck, silencedChecks } from '../../src/lib/server/silenced-checks';
+import { getStudioKit, saveStudioKit } from '../../src/lib/server/studio-kit';
 import { createStudio, studioOf } from '../../src/lib/server/studios';
 import { getStyle, saveStyle } from '../../src/lib/server/styles';
 
@@ -133,6 +134,42 @@ describe('groups', () => {
 		const late = await saveGroup(db, loft, id, 1, { ...group('Late'), kit: { chair: 3 } });
 		expect(late.kind === 'stale' && late.current).toMatchObject({ version: 2, group: { name: 'First' } });
 		expect((await getGroup(db, loft, id))?.group.kit).toEqual({ block: 24, strap: 12 });
+	});
+
+	it('share the kit of their studio, or have their own', async () => {
+		const shared = await createGroup(db, loft, { ...group('Shared'), sharesKit: true });
+		const own = await createGroup(db, loft, group('Own'));
+		const { version, kit } = await getStudioKit(db, loft);
+		expect(kit).toEqual(USUAL_KIT);
+		expect(await saveStudioKit(db, loft, version, { block: 9, chair: 2, belt: 0 })).toMatchObject({
+			kind: 'saved'
+		});
+		const late = await saveStudioKit(db, loft, version, { block: 1 });
+		expect(late).toEqual({ kind: 'stale', current: { version: version + 1, kit: { block: 9, chair: 2 } } });
+		const kits = new Map((await listGroups(db, loft)).map((g) => [g.id, g.group.kit]));
+		expect([kits.get(shared), kits.get(own)]).toEqual([
+			{ block: 9, chair: 2 },
+			{ block: 24, strap: 12 }
+		]);
+		expect((await getStudioKit(db, shed)).kit).toEqual(USUAL_KIT);
+		// its own count begins with what the studio has
+		const { group: before } = (await getGroup(db, loft, shared))!;
+		await saveGroup(db, loft, shared, 1, { ...before, sharesKit: false });
+		await saveStudioKit(db, loft, version + 1, { block: 10 });
+		expect((await getGroup(db, loft, shared))?.group.kit).toEqual({ block: 9, chair: 2 });
+	});
+
+	it('are removed as they were looked at, by their studio, while they have no class', async () => {
+		const id = await createGroup(db, loft, group('By mistake'));
+		expect(await removeGroup(db, shed, id, 1)).toBe('missing');
+		expect(await removeGroup(db, loft, id, 7)).toBe('stale');
+		const planId = await createPlan(db, loft, id, '2026-11-24', planOf('clam'));
+		expect(await removeGroup(db, loft, id, 1)).toBe('used');
+		await removePlan(db, loft, planId, 1);
+		expect(await removeGroup(db, loft, id, 1)).toBe('removed');
+		expect(await getGroup(db, loft, id)).toBeNull();
+		// a class that was removed before it has no group to come back to
+		expect(await restorePlan(db, loft, planId)).toBeNull();
 	});
 });
 

@@ -16,6 +16,7 @@ import { getGroup } from '../../src/lib/server/groups';
 import { getPlan, restorePlan } from '../../src/lib/server/plans';
 import { metBefore, runOfPlan } from '../../src/lib/server/runs';
 import { getSeries, restoreSeries } from '../../src/lib/server/series';
+import { getStudioKit } from '../../src/lib/server/studio-kit';
 import { getOwn } from '../../src/lib/server/studio-catalogue';
 import { getStyle } from '../../src/lib/server/styles';
 import { getTemplate } from '../../src/lib/server/templates';
@@ -213,6 +214,8 @@ it('own movements and groups open', async () => {
 	expect((await getOwn(db, 'loft', own.slug))!.movement).toEqual(own);
 	const { purposes } = preset('runners');
 	expect((await getGroup(db, 'loft', 'striders'))!.group).toEqual({ ...group, purposes });
+	// what its group had counted is what the studio is taken to hold
+	expect((await getStudioKit(db, 'loft')).kit).toEqual(group.kit);
 });
 
 it('a document of a version to come is refused with a sentence, and stays as it is', async () => {

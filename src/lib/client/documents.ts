@@ -1,5 +1,5 @@
 import { PLAN, planFaults, type ClassPlan } from '$lib/core/plan';
-import { GROUP, groupFaults, type Group } from '$lib/core/group';
+import { GROUP, groupFaults, kitFaults, type Group, type Kit } from '$lib/core/group';
 import { MOVEMENT, movementFaults, type FindMovement, type Movement } from '$lib/core/movement';
 import { seriesAsSent, seriesBroughtUp, seriesFaults, type SeriesDocument } from '$lib/core/series';
 import { TEACHER_STYLE, teacherStyleFaults, type TeacherStyle } from '$lib/core/style';
@@ -32,6 +32,14 @@ export const seriesForm = (find: FindMovement): DocumentForm<SeriesDocument> => 
 		return faults.length ? { ok: false, faults } : { ok: true, value: up.value as SeriesDocument };
 	}
 });
+
+export const kitForm: DocumentForm<Kit> = {
+	asSent: (kit) => kit,
+	read(kept) {
+		const faults = kitFaults(kept);
+		return faults.length ? { ok: false, faults } : { ok: true, value: kept as Kit };
+	}
+};
 
 export const groupForm: DocumentForm<Group> = {
 	asSent: (group) => withVersion(GROUP, group),

@@ -1,4 +1,14 @@
-import { newGroup, preset, type Group } from '../core/group';
+import { newGroup, preset, type Group, type Kit } from '../core/group';
+
+/** What the Saltmarsh Loft holds. */
+export const DEMO_STUDIO_KIT: Kit = {
+	block: 24,
+	blanket: 14,
+	strap: 12,
+	bolster: 6,
+	chair: 12,
+	'wall space': 8
+};
 
 /** The invented groups of the Saltmarsh Loft, a room above a sail repair shop in Wick Hollow. */
 export const DEMO_GROUPS = {
@@ -17,7 +27,8 @@ export const DEMO_GROUPS = {
 			{ caution: 'sore knee', people: 2 },
 			{ caution: 'low back', people: 1 }
 		],
-		kit: { block: 24, blanket: 14, strap: 12, bolster: 6, chair: 12, 'wall space': 8 },
+		sharesKit: true,
+		kit: DEMO_STUDIO_KIT,
 		note: 'They arrive warm from the coast path and a little salty.'
 	},
 	chalk: {
@@ -31,7 +42,8 @@ export const DEMO_GROUPS = {
 		lengthSeconds: 50 * 60,
 		room: 'Saltmarsh Loft',
 		cautions: [{ caution: 'front-of-hip pinch', people: 1 }],
-		kit: { block: 24, blanket: 14, strap: 12, bolster: 6, chair: 12, 'wall space': 8 }
+		sharesKit: true,
+		kit: DEMO_STUDIO_KIT
 	},
 	tide: {
 		...newGroup('beginners', 'First Tide'),
@@ -48,7 +60,8 @@ export const DEMO_GROUPS = {
 			{ caution: 'high blood pressure or glaucoma', people: 1 },
 			{ caution: 'poor balance', people: 2 }
 		],
-		kit: { block: 24, blanket: 14, strap: 12, bolster: 6, chair: 12, 'wall space': 8 }
+		sharesKit: true,
+		kit: DEMO_STUDIO_KIT
 	},
 	skiff: {
 		...newGroup('general', 'Skiff Crew'),
@@ -75,7 +88,8 @@ export const DEMO_GROUPS = {
 		room: 'Saltmarsh Loft',
 		changeover: { beforeMinutes: 5, afterMinutes: 5 },
 		cautions: [{ caution: 'low back', people: 3 }],
-		kit: { block: 24, blanket: 14, strap: 12, bolster: 6, chair: 12, 'wall space': 8 }
+		sharesKit: true,
+		kit: DEMO_STUDIO_KIT
 	}
 } satisfies Record<string, Group>;
 

@@ -1,12 +1,14 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import type { Group } from '../core/group';
-import type { KitKind } from '../core/movement';
+import type { Group, Kit } from '../core/group';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
-import { classGroup, groupKit } from './db/schema';
-import { clearRows, updateFrom } from './db/versioned';
+import { classGroup, classRun, groupKit, plan, series } from './db/schema';
+import { clearRows, deleteFrom, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
-import type { Saved } from './saved';
+import type { Removal, Saved } from './saved';
+import { getStudioKit, kitRows } from './studio-kit';
+
+type Row = typeof classGroup.$inferSelect;
 
 export interface StoredGroup {
 	id: string;
@@ -21,10 +23,7 @@ export async function listGroups(db: Db, studioId: string): Promise<StoredGroup[
 		.from(classGroup)
 		.where(eq(classGroup.studioId, studioId))
 		.orderBy(asc(classGroup.weekday), asc(classGroup.startsAt));
-	const kit = await kitOf(
-		db,
-		rows.map((row) => row.id)
-	);
+	const kit = await kitOf(db, studioId, rows);
 	return rows.map((row) => stored(row, kit));
 }
 
@@ -43,7 +42,7 @@ export async function getGroup(db: Db, studioId: string, id: string): Promise<St
 		.select()
 		.from(classGroup)
 		.where(and(eq(classGroup.id, id), eq(classGroup.studioId, studioId)));
-	return row ? stored(row, await kitOf(db, [row.id])) : null;
+	return row ? stored(row, await kitOf(db, studioId, [row])) : null;
 }
 
 export async function createGroup(db: Db, studioId: string, group: Group): Promise<string> {
@@ -76,10 +75,30 @@ export async function saveGroup(
 	return current ? { kind: 'stale', current } : { kind: 'missing' };
 }
 
-async function writeKit(tx: Db, groupId: string, group: Group): Promise<void> {
-	const rows = Object.entries(group.kit)
-		.filter(([, count]) => count !== undefined && count > 0)
-		.map(([kind, count]) => ({ groupId, kind: kind as KitKind, count: count as number }));
+/**
+ * Removes a group that has neither classes nor series, as it was looked at. `used`: it has some, which would go with it.
+ */
+export async function removeGroup(
+	db: Db,
+	studioId: string,
+	id: string,
+	version: number
+): Promise<Removal | 'used'> {
+	return db.transaction(async (tx) => {
+		const mine = and(eq(classGroup.id, id), eq(classGroup.studioId, studioId))!;
+		const [row] = await tx.select({ id: classGroup.id }).from(classGroup).where(mine).for('update');
+		if (!row) return 'missing';
+		for (const table of [plan, series, classRun]) {
+			const [used] = await tx.select({ id: table.id }).from(table).where(eq(table.groupId, id)).limit(1);
+			if (used) return 'used';
+		}
+		return (await deleteFrom(tx, classGroup, mine, version)) ? 'removed' : 'stale';
+	});
+}
+
+/** A group that shares the studio's kit has none of its own. */
+async function writeKit(tx: Db, groupId: string, { sharesKit, kit }: Group): Promise<void> {
+	const rows = sharesKit ? [] : kitRows(kit).map((row) => ({ groupId, ...row }));
 	if (rows.length) await tx.insert(groupKit).values(rows);
 }
 
@@ -88,14 +107,20 @@ function columns(group: Group) {
 	return { name: group.name, weekday: group.weekday, startsAt: group.startsAt, document };
 }
 
-async function kitOf(db: Db, groupIds: string[]): Promise<Map<string, Group['kit']>> {
-	const kit = new Map<string, Group['kit']>(groupIds.map((id) => [id, {}]));
-	if (groupIds.length === 0) return kit;
-	const rows = await db.select().from(groupKit).where(inArray(groupKit.groupId, groupIds));
-	for (const row of rows) (kit.get(row.groupId) as Group['kit'])[row.kind] = row.count;
+async function kitOf(db: Db, studioId: string, rows: Row[]): Promise<Map<string, Kit>> {
+	const shared = rows.some(({ document }) => document.sharesKit)
+		? (await getStudioKit(db, studioId)).kit
+		: {};
+	const kit = new Map<string, Kit>(
+		rows.map(({ id, document }) => [id, document.sharesKit ? { ...shared } : {}])
+	);
+	const own = rows.flatMap(({ id, document }) => (document.sharesKit ? [] : [id]));
+	if (own.length === 0) return kit;
+	const counted = await db.select().from(groupKit).where(inArray(groupKit.groupId, own));
+	for (const row of counted) kit.get(row.groupId)![row.kind] = row.count;
 	return kit;
 }
 
-function stored(row: typeof classGroup.$inferSelect, kit: Map<string, Group['kit']>): StoredGroup {
+function stored(row: Row, kit: Map<string, Kit>): StoredGroup {
 	return { id: row.id, version: row.version, group: { ...row.document, kit: kit.get(row.id) ?? {} } };
 }

@@ -61,6 +61,7 @@ export async function planCards(
 			plan.version,
 			plan.groupId,
 			groupOf(plan).version,
+			contentText(groupOf(plan).group.kit),
 			today.state,
 			contentText(pace),
 			contentText(silencedChecks),

@@ -65,7 +65,7 @@ export function tokenOf(given: string | null | undefined): string {
 }
 
 /** The version that a form was filled in from. */
-export function versionOf(given: string | undefined): number {
-	if (!given || !/^\d{1,9}$/.test(given)) error(400, 'The version that the change began from is missing.');
+export function versionOf(given: unknown): number {
+	if (!/^\d{1,9}$/.test(String(given))) error(400, 'The version that the change began from is missing.');
 	return Number(given);
 }

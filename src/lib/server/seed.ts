@@ -3,7 +3,8 @@ import { clearRows } from './db/versioned';
 import { addDays, dayInZone, weekOfDay } from '../core/calendar';
 import type { Group } from '../core/group';
 import { USUAL_PACE } from '../core/pace';
-import { DEMO_GROUPS, type DemoGroupKey } from '../demo/groups';
+import { writeStudioKit } from './studio-kit';
+import { DEMO_GROUPS, DEMO_STUDIO_KIT, type DemoGroupKey } from '../demo/groups';
 import { withNewIds } from '../core/series';
 import { DEMO_PLANS } from '../demo/plans';
 import { demoSeries, titlesInSeries } from '../demo/series';
@@ -44,6 +45,7 @@ async function isUsable(tx: Db, teacherId: string): Promise<boolean> {
 async function fill(db: Db, now: Date): Promise<void> {
 	const teacherId = await addTeacher(db, 'Imke Oyelaran', DEMO_SIGN_IN.email, DEMO_SIGN_IN.password);
 	const studio = await createStudio(db, teacherId, 'Saltmarsh Loft', DEMO_TIME_ZONE);
+	await writeStudioKit(db, studio.id, DEMO_STUDIO_KIT);
 	const owner = { studioId: studio.id, teacherId };
 	await saveStyle(db, teacherId, 0, { choices: {}, pace: { ...USUAL_PACE, classKind: 'ordinary' } });
 	const ids = {} as Record<DemoGroupKey, string>;

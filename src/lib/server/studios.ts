@@ -1,9 +1,11 @@
 import { asc, eq } from 'drizzle-orm';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
+import { USUAL_KIT } from '../core/group';
 import { membership, studio, teacher } from './db/schema';
+import { writeStudioKit } from './studio-kit';
 
-export type Studio = typeof studio.$inferSelect;
+export type Studio = Pick<typeof studio.$inferSelect, 'id' | 'name' | 'timeZone'>;
 
 /** The studio that a teacher works in: the first of which they are a member. */
 export async function studioOf(db: Db, teacherId: string): Promise<Studio | null> {
@@ -27,6 +29,7 @@ export async function createStudio(
 	await db.transaction(async (tx) => {
 		await tx.insert(studio).values(made);
 		await tx.insert(membership).values({ studioId: made.id, teacherId });
+		await writeStudioKit(tx, made.id, USUAL_KIT);
 	});
 	return made;
 }

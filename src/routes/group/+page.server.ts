@@ -5,11 +5,13 @@ import { createGroup, listGroups } from '$lib/server/groups';
 import { formErrors } from '$lib/server/forms';
 import { readForm, tokenOf } from '$lib/server/requests';
 import { studioOfRequest } from '$lib/server/endpoint';
+import { getStudioKit } from '$lib/server/studio-kit';
 import { fail, redirect } from '@sveltejs/kit';
 import { object, string } from 'yup';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => ({
+	kit: await getStudioKit(db(), studioOfRequest(locals).id),
 	groups: await listGroups(db(), studioOfRequest(locals).id),
 	presets: PRESETS.map((id) => ({ id, label: preset(id).label }))
 });
@@ -29,7 +31,7 @@ export const actions: Actions = {
 		const token = tokenOf(values.token);
 		const errors = formErrors(newGroupSchema, values);
 		if (errors) return fail(400, { errors, name: values.name ?? '' });
-		const group = newGroup(values.preset as PresetId, values.name!.trim());
+		const group = { ...newGroup(values.preset as PresetId, values.name!.trim()), sharesKit: true };
 		const id = await once(db(), studio.id, token, (tx) => createGroup(tx, studio.id, group));
 		redirect(303, `/group/${id}`);
 	}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import OnceToken from '$lib/ui/saving/OnceToken.svelte';
-	import { WEEKDAY_NAMES } from '$lib/core/calendar';
+	import { meetingWords } from '$lib/core/group';
+	import StudioKit from '$lib/ui/group/StudioKit.svelte';
 	import { formatDuration } from '$lib/core/clock';
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 
@@ -17,7 +18,7 @@
 				<h2><a href="/group/{id}">{group.name}</a></h2>
 				<p>{group.discipline}, {group.size} people, {group.moment}</p>
 				<p>
-					<b>{WEEKDAY_NAMES[group.weekday - 1]} {group.startsAt}</b>
+					<b>{meetingWords(group)}</b>
 					<span class="quiet">{formatDuration(group.lengthSeconds)}</span>
 				</p>
 				{#if group.cautions.length}
@@ -30,7 +31,8 @@
 			<li class="sheet">
 				<h2>No group yet</h2>
 				<p>
-					Begin with a preset: it fills in what such people usually need, and you change what is different.
+					Begin with a preset: it fills in what such people usually need, and you change what is different. Or
+					<a href="/begin">in three steps</a>, with a first class.
 				</p>
 			</li>
 		{/each}
@@ -51,6 +53,7 @@
 		</Select>
 		<Button type="submit">Make the group</Button>
 	</form>
+	<StudioKit stored={data.kit} owner={data.owner} />
 </div>
 
 <style>
@@ -75,6 +78,7 @@
 		align-content: start;
 	}
 	form {
+		grid-row: span 2;
 		display: grid;
 		gap: 1rem;
 	}

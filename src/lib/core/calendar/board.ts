@@ -1,5 +1,5 @@
 import { NO_CHANGEOVER, roomClashes, type Changeover, type Clash } from './room';
-import { dayName, type Week } from './week';
+import { dayName, type Meeting, type Week } from './week';
 
 /** A class that a group has in the course of a week, planned or not. */
 export interface BoardClass<P> {
@@ -26,8 +26,8 @@ export interface BoardDay<P> {
 interface GroupSlot {
 	id: string;
 	name: string;
-	weekday: number;
-	startsAt: string;
+	/** In the course of a week, on each day once. */
+	meetings: readonly Meeting[];
 	lengthSeconds: number;
 	room: string;
 	changeover?: Changeover | undefined;
@@ -65,12 +65,15 @@ export function weekBoard<P extends DatedPlan>(
 				plan
 			}));
 		const unplanned = groups
-			.filter((group) => group.weekday === index + 1 && !planned.some((p) => p.groupId === group.id))
-			.map((group) => ({
+			.flatMap((group) => group.meetings.map((meeting) => ({ group, meeting })))
+			.filter(
+				({ group, meeting }) => meeting.weekday === index + 1 && !planned.some((p) => p.groupId === group.id)
+			)
+			.map(({ group, meeting }) => ({
 				groupId: group.id,
 				groupName: group.name,
 				day: iso,
-				startsAt: group.startsAt,
+				startsAt: meeting.startsAt,
 				lengthSeconds: group.lengthSeconds,
 				...placeOf(group),
 				plan: null

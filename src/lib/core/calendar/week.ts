@@ -9,6 +9,12 @@ export interface Week {
 	nextId: string;
 }
 
+/** When a group meets: ISO weekday (1 Monday to 7 Sunday) and time on the studio's clock, "HH:MM". */
+export interface Meeting {
+	weekday: number;
+	startsAt: string;
+}
+
 const weekId = (day: DateTime) => day.toFormat("kkkk-'W'WW");
 
 /** The calendar day at a moment in a studio's zone. */
@@ -37,6 +43,22 @@ export function weekById(id: string): Week | null {
 /** A day that lies so many days after another. */
 export function addDays(isoDay: string, days: number): string {
 	return DateTime.fromISO(isoDay, { zone: 'utc' }).plus({ days }).toISODate() as string;
+}
+
+/** ISO weekday of a day: 1 Monday to 7 Sunday. */
+export const weekdayOf = (isoDay: string): number => DateTime.fromISO(isoDay, { zone: 'utc' }).weekday;
+
+/** The first day with this weekday, from a day on; that day itself counts. */
+export const nextWeekday = (fromDay: string, weekday: number): string =>
+	addDays(fromDay, (weekday - weekdayOf(fromDay) + 7) % 7);
+
+/** One more day a week, at the time of the last: the next weekday that is still free; unchanged when none is. */
+export function withOneMoreDay(meetings: readonly Meeting[]): Meeting[] {
+	const last = meetings.at(-1)!;
+	const taken = new Set(meetings.map(({ weekday }) => weekday));
+	const free = [1, 2, 3, 4, 5, 6, 7].map((step) => ((last.weekday + step - 1) % 7) + 1);
+	const weekday = free.find((day) => !taken.has(day));
+	return weekday === undefined ? [...meetings] : [...meetings, { ...last, weekday }];
 }
 
 /** How many days lie between two days; negative when the second comes first. */

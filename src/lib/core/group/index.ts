@@ -1,3 +1,5 @@
+export * from './kit';
+export * from './meetings';
 export * from './presets';
 export * from './schema';
 export * from './student';

@@ -1,6 +1,7 @@
 import type { Direction } from '../anatomy';
 import type { Purpose } from '../movement';
 import type { Targets } from '../orbit';
+import { USUAL_KIT } from './kit';
 import type { Group, PresetId } from './types';
 
 export interface Preset {
@@ -151,7 +152,7 @@ export function newGroup(id: PresetId, name: string): Group {
 		lengthSeconds: 2700,
 		room: '',
 		cautions: [],
-		kit: { block: 20, blanket: 10, strap: 10 },
+		kit: { ...USUAL_KIT },
 		targets: structuredClone(from.targets),
 		purposes: [...from.purposes],
 		note: ''

@@ -1,10 +1,11 @@
-import { array, number, object, string } from 'yup';
+import { array, boolean, number, object, string } from 'yup';
 import { DIRECTIONS } from '../anatomy';
 import { MOST_CHANGEOVER_MINUTES } from '../calendar';
 import { CAUTIONS, KIT_KINDS, purposesSchema, rising } from '../movement';
 import { PLAN_LIMITS } from '../plan';
 import { schemaFaults, type Fault } from '../validation';
 import { eachOnce, oneLine, textOfLines } from '../validation';
+import { MOST_PIECES } from './kit';
 import { MOMENTS, PRESETS, TIERS, type Group } from './types';
 
 const percent = number().min(0).max(100).required();
@@ -23,6 +24,16 @@ const minutes = number()
 
 const count = number().integer('${path} must be a whole number').min(0).max(500).required();
 
+const weekday = number().integer().min(1).max(7).required();
+const time = string()
+	.matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} must be a time such as 18:30')
+	.required();
+
+/** Pieces of kit that a room holds, by their kind. */
+export const kitSchema = object(
+	Object.fromEntries(KIT_KINDS.map((kit) => [kit, number().integer().min(0).max(MOST_PIECES)]))
+).noUnknown();
+
 export const groupSchema = object({
 	name: oneLine(80).required('a group needs a name'),
 	discipline: oneLine(120),
@@ -32,10 +43,16 @@ export const groupSchema = object({
 		.noUnknown()
 		.required(),
 	moment: string().oneOf(MOMENTS).required(),
-	weekday: number().integer().min(1).max(7).required(),
-	startsAt: string()
-		.matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} must be a time such as 18:30')
-		.required(),
+	weekday,
+	startsAt: time,
+	alsoMeets: array()
+		.of(object({ weekday, startsAt: time }).noUnknown())
+		.max(6)
+		.default(undefined)
+		.test(
+			'once',
+			eachOnce(({ weekday }) => weekday, 'this day is there already')
+		),
 	lengthSeconds: number()
 		.integer()
 		.min(PLAN_LIMITS.minLengthSeconds, 'a class lasts at least 5 minutes')
@@ -56,9 +73,8 @@ export const groupSchema = object({
 			'once',
 			eachOnce(({ caution }) => caution, 'this caution is there already')
 		),
-	kit: object(Object.fromEntries(KIT_KINDS.map((kit) => [kit, number().integer().min(0).max(2000)])))
-		.noUnknown()
-		.required(),
+	sharesKit: boolean(),
+	kit: kitSchema.required(),
 	kitEach: object(Object.fromEntries(KIT_KINDS.map((kit) => [kit, number().integer().min(0).max(20)])))
 		.noUnknown()
 		.default(undefined),
@@ -93,5 +109,14 @@ export function groupFaults(value: unknown): Fault[] {
 			path: 'targets.directions',
 			message: `the upper ends add up to ${most} %, less than 100 %`
 		});
+	if (group.alsoMeets?.some(({ weekday }) => weekday === group.weekday))
+		faults.push({ path: 'alsoMeets', message: 'the group meets on this day already' });
 	return faults;
+}
+
+/** Everything wrong with the kit of a studio from outside; empty: it can be used. */
+export function kitFaults(value: unknown): Fault[] {
+	if (typeof value !== 'object' || value === null || Array.isArray(value))
+		return [{ path: '', message: 'kit is an object of counts' }];
+	return schemaFaults(kitSchema, value);
 }

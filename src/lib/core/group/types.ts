@@ -1,4 +1,4 @@
-import type { Changeover } from '../calendar';
+import type { Changeover, Meeting } from '../calendar';
 import type { KitKind, Purpose } from '../movement';
 import type { Targets } from '../orbit';
 import type { CautionCount, Tier } from '../people';
@@ -41,11 +41,15 @@ export interface Group {
 	weekday: number;
 	/** On the studio's clock, "HH:MM". */
 	startsAt: string;
+	/** Further days of the week on which it meets, for as long as on the first. */
+	alsoMeets?: Meeting[];
 	lengthSeconds: number;
 	room: string;
 	/** How long the room is kept before and after a class. */
 	changeover?: Changeover;
 	cautions: CautionCount[];
+	/** Whether its kit is the studio's, which all groups share; else it is counted for this group alone. */
+	sharesKit?: boolean;
 	/** What the room holds, counted. */
 	kit: Partial<Record<KitKind, number>>;
 	/** What each person brings along. */

@@ -1,5 +1,5 @@
 import { addDays } from '../calendar';
-import type { Group } from '../group';
+import { meetingsOf, type Group } from '../group';
 import type { FindMovement } from '../movement';
 import { slugsOf, type ClassPlan } from '../plan';
 import { styleOf } from '../style';
@@ -226,7 +226,7 @@ export function copiedTo(
 			startsOn,
 			skipped: [],
 			ladders: goals,
-			meetings: [{ weekday: group.weekday, startsAt: group.startsAt }],
+			meetings: meetingsOf(group),
 			lengthSeconds: group.lengthSeconds
 		},
 		newId

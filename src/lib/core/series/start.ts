@@ -1,10 +1,10 @@
 import { DIRECTION_NAME, type Direction } from '../anatomy';
-import type { Group } from '../group';
+import { meetingsOf, type Group } from '../group';
 import type { TestId } from '../measure';
 import type { FindMovement, Movement, Purpose } from '../movement';
 import { sentence } from '../propose';
 import type { SeriesSettings } from './edit';
-import type { Ladder, Meeting, Theme } from './types';
+import type { Ladder, Theme } from './types';
 
 /** Directions in the order in which the weeks of a new series are about them: opposites follow each other. */
 const ROUND: readonly Direction[] = [
@@ -119,7 +119,7 @@ export function newSeries(group: Group, startsOn: string, timeZone: string, week
 		timeZone,
 		startsOn,
 		weeks,
-		meetings: [{ weekday: group.weekday, startsAt: group.startsAt }],
+		meetings: meetingsOf(group),
 		lengthSeconds: group.lengthSeconds,
 		skipped: [],
 		ladders: [],
@@ -131,13 +131,4 @@ export function newSeries(group: Group, startsOn: string, timeZone: string, week
 		mostUpPercent: 10,
 		keepPercent: 70
 	};
-}
-
-/** One more day a week, at the time of the last: the next weekday on which the group does not meet yet. */
-export function withOneMoreDay(meetings: readonly Meeting[]): Meeting[] {
-	const last = meetings.at(-1)!;
-	const taken = new Set(meetings.map(({ weekday }) => weekday));
-	const free = [1, 2, 3, 4, 5, 6, 7].map((step) => ((last.weekday + step - 1) % 7) + 1);
-	const weekday = free.find((day) => !taken.has(day));
-	return weekday === undefined ? [...meetings] : [...meetings, { ...last, weekday }];
 }

@@ -1,14 +1,11 @@
 import type { Direction } from '../anatomy';
+import type { Meeting } from '../calendar';
 import type { TestId } from '../measure';
 import type { FormId, Mode, Purpose } from '../movement';
 import type { ClassPlan } from '../plan';
 import type { Runs } from '../run';
 
-/** When a group meets: ISO weekday (1 Monday to 7 Sunday) and time on the studio's clock, "HH:MM". */
-export interface Meeting {
-	weekday: number;
-	startsAt: string;
-}
+export type { Meeting } from '../calendar';
 
 /** One step of a ladder: a movement in a form and mode, and how much of it (in the unit of the form, per side). */
 export interface Rung {

@@ -1,4 +1,4 @@
-import type { Group } from '../group';
+import { kitName, type Group } from '../group';
 import { KIT_KINDS, type FindMovement, type Form, type KitKind, type Movement } from '../movement';
 import type { KitFor, KitUse } from '../plan';
 
@@ -132,11 +132,6 @@ export const howWithoutKit = ({ withoutKit }: Movement): string | undefined =>
 /** The movement that takes the place of one which cannot do without its kit. */
 export const movementWithoutKit = ({ withoutKit }: Movement, find: FindMovement): Movement | undefined =>
 	withoutKit && 'instead' in withoutKit ? find(withoutKit.instead) : undefined;
-
-/** "1 block", "24 blocks"; wall space has no plural. */
-export function kitName(kit: KitKind, count: number): string {
-	return count === 1 || kit === 'wall space' ? kit : `${kit}s`;
-}
 
 /** A shortage as a teacher says it before class: "needs 24 blocks, 18 are at hand: use folded blankets for 6". */
 export function shortageInWords({ kit, needed, available, standIns, missing }: KitNeed): string {

@@ -39,8 +39,20 @@ export const studio = mysqlTable('studio', {
 	id: id(),
 	name: varchar('name', { length: 120 }).notNull(),
 	/** IANA name, e.g. Europe/Lisbon. */
-	timeZone: varchar('time_zone', { length: 64 }).notNull()
+	timeZone: varchar('time_zone', { length: 64 }).notNull(),
+	...changes
 });
+
+/** What the studio's room holds, for all groups that do not count their own. */
+export const studioKit = mysqlTable(
+	'studio_kit',
+	{
+		studioId: studioId(),
+		kind: varchar('kind', { length: 24 }).$type<KitKind>().notNull(),
+		count: int('count').notNull()
+	},
+	(t) => [primaryKey({ columns: [t.studioId, t.kind] })]
+);
 
 export const membership = mysqlTable(
 	'membership',

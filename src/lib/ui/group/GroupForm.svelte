@@ -1,36 +1,27 @@
 <script lang="ts">
-	import IconButton from '$lib/ui/fields/IconButton.svelte';
 	import Words from '$lib/ui/fields/Words.svelte';
-	import TimeField from '$lib/ui/fields/TimeField.svelte';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
-	import { MOST_CHANGEOVER_MINUTES, NO_CHANGEOVER, WEEKDAY_NAMES } from '$lib/core/calendar';
-	import { MOMENTS, TIERS, type Group } from '$lib/core/group';
-	import { CAUTIONS, type Caution } from '$lib/core/movement';
+	import { MOST_CHANGEOVER_MINUTES, NO_CHANGEOVER } from '$lib/core/calendar';
+	import { MOMENTS, TIERS, type Group, type Kit } from '$lib/core/group';
 	import { LENGTH_MINUTES, lengthOfMinutes, minutesOfLength } from '$lib/core/plan';
-	import { Button, Select, SelectItem } from 'carbon-components-svelte';
-	import Close from 'carbon-icons-svelte/lib/Close.svelte';
+	import GroupCautions from './GroupCautions.svelte';
 	import GroupKit from './GroupKit.svelte';
+	import Meetings from './Meetings.svelte';
 	import GroupPurposes from './GroupPurposes.svelte';
 	import GroupTargets from './GroupTargets.svelte';
 
 	/** A group, every field of it; each change is handed up as a whole new group. */
 	interface Props {
 		group: Group;
+		/** What the studio holds. */
+		studioKit: Kit;
 		onchange: (group: Group) => void;
 	}
-	let { group, onchange }: Props = $props();
-
-	const free = $derived(CAUTIONS.filter((c) => !group.cautions.some((known) => known.caution === c)));
-	let nextCaution = $state<Caution | ''>('');
+	let { group, studioKit, onchange }: Props = $props();
 
 	const changeover = $derived(group.changeover ?? NO_CHANGEOVER);
 	const set = (change: Partial<Group>) => onchange({ ...group, ...change });
-
-	function addCaution() {
-		if (nextCaution) set({ cautions: [...group.cautions, { caution: nextCaution, people: 1 }] });
-		nextCaution = '';
-	}
 </script>
 
 <div class="form">
@@ -61,14 +52,12 @@
 				/>
 			{/each}
 		</div>
+		<Meetings
+			meetings={[{ weekday: group.weekday, startsAt: group.startsAt }, ...(group.alsoMeets ?? [])]}
+			most={7}
+			onchange={([first, ...others]) => set({ ...first, alsoMeets: others })}
+		/>
 		<div class="row times">
-			<Choice
-				label="Day"
-				value={group.weekday}
-				options={WEEKDAY_NAMES.map((text, index) => ({ value: index + 1, text }))}
-				onpick={(weekday) => set({ weekday })}
-			/>
-			<TimeField label="Starts" value={group.startsAt} onpick={(startsAt) => set({ startsAt })} />
 			<NumberField
 				label="Minutes"
 				least={LENGTH_MINUTES.least}
@@ -106,46 +95,10 @@
 
 	<section class="sheet" aria-labelledby="cautions">
 		<h2 id="cautions">Cautions in the room</h2>
-		<p class="quiet">
-			What and how many; no name, no diagnosis. After surgery or with leg symptoms the treating clinician
-			decides.
-		</p>
-		<ul>
-			{#each group.cautions as known, index (index)}
-				<li>
-					<span>{known.caution}</span>
-					<NumberField
-						narrow
-						hideLabel
-						label="People with {known.caution}"
-						least={1}
-						most={200}
-						value={known.people}
-						onchange={(people) =>
-							set({
-								cautions: group.cautions.map((c) => (c === known ? { ...c, people: people ?? 1 } : c))
-							})}
-					/>
-					<IconButton
-						label="Remove {known.caution}"
-						icon={Close}
-						onpress={() => set({ cautions: group.cautions.filter((c) => c !== known) })}
-					/>
-				</li>
-			{:else}
-				<li class="quiet">None known</li>
-			{/each}
-		</ul>
-		<div class="row end">
-			<Select id="g-caution" labelText="Another caution" bind:selected={nextCaution}>
-				<SelectItem value="" text="Choose" />
-				{#each free as caution, index (index)}<SelectItem value={caution} text={caution} />{/each}
-			</Select>
-			<Button kind="tertiary" size="field" disabled={!nextCaution} on:click={addCaution}>Add</Button>
-		</div>
+		<GroupCautions cautions={group.cautions} onchange={(cautions) => set({ cautions })} />
 	</section>
 
-	<GroupKit {group} onchange={set} />
+	<GroupKit {group} {studioKit} onchange={set} />
 </div>
 
 <style>
@@ -165,28 +118,10 @@
 		gap: 0.75rem;
 		align-items: end;
 	}
-	/* the longest day and the longest moment are read whole */
+	/* the longest moment is read whole */
 	.row.times {
-		grid-template-columns: minmax(9.5rem, 1fr) minmax(0, 0.7fr) minmax(0, 0.7fr) minmax(10rem, 1fr);
-	}
-	.row.end {
-		grid-template-columns: 1fr auto;
-		align-items: end;
-	}
-	ul {
-		list-style: none;
-		margin: 0;
-		padding: 0;
-		display: grid;
-		gap: 0.4rem;
-	}
-	li {
-		display: flex;
-		align-items: center;
-		gap: 0.75rem;
-	}
-	li span {
-		flex: 1;
+		grid-template-columns: minmax(0, 0.7fr) minmax(10rem, 1fr);
+		justify-content: start;
 	}
 	@media (max-width: 40rem) {
 		.form {

@@ -1,16 +1,16 @@
 <script lang="ts">
 	import Words from '$lib/ui/fields/Words.svelte';
-	import TimeField from '$lib/ui/fields/TimeField.svelte';
 	import Tick from '$lib/ui/fields/Tick.svelte';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import DayField from '$lib/ui/fields/DayField.svelte';
 	import { Button } from 'carbon-components-svelte';
 	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
-	import { dayName, isIsoDay, WEEKDAY_NAMES } from '$lib/core/calendar';
+	import { dayName, isIsoDay } from '$lib/core/calendar';
 	import { HIP_TESTS, TEST_IDS } from '$lib/core/measure';
 	import { LENGTH_MINUTES, lengthOfMinutes, minutesOfLength } from '$lib/core/plan';
-	import { SERIES_LIMITS, withOneMoreDay, type Meeting } from '$lib/core/series';
+	import { SERIES_LIMITS } from '$lib/core/series';
+	import Meetings from '$lib/ui/group/Meetings.svelte';
 	import SeriesGoals from './SeriesGoals.svelte';
 	import SeriesThemes from './SeriesThemes.svelte';
 
@@ -26,9 +26,6 @@
 	function setLength(minutes: number | null) {
 		const lengthSeconds = lengthOfMinutes(minutes ?? 0);
 		if (lengthSeconds !== null) desk.settings({ lengthSeconds });
-	}
-	function setMeeting(at: number, change: Partial<Meeting>) {
-		desk.settings({ meetings: series.meetings.map((m, i) => (i === at ? { ...m, ...change } : m)) });
 	}
 	function addHoliday() {
 		if (!isIsoDay(holiday) || series.skipped.includes(holiday)) return;
@@ -99,41 +96,11 @@
 
 	<fieldset>
 		<legend>Days</legend>
-		{#each series.meetings as meeting, i (i)}
-			<div class="line">
-				<Choice
-					hideLabel
-					label="Day {i + 1}"
-					value={meeting.weekday}
-					options={WEEKDAY_NAMES.map((text, day) => ({ value: day + 1, text }))}
-					onpick={(weekday) => setMeeting(i, { weekday })}
-				/>
-				<TimeField
-					hideLabel
-					label="Time on day {i + 1}"
-					value={meeting.startsAt}
-					onpick={(startsAt) => setMeeting(i, { startsAt })}
-				/>
-				{#if series.meetings.length > 1}
-					<Button
-						kind="tertiary"
-						size="small"
-						aria-label="Without {WEEKDAY_NAMES[meeting.weekday - 1]} {meeting.startsAt}"
-						on:click={() => desk.settings({ meetings: series.meetings.toSpliced(i, 1) })}>Take out</Button
-					>
-				{/if}
-			</div>
-		{/each}
-		{#if series.meetings.length < SERIES_LIMITS.meetings}
-			<div>
-				<Button
-					kind="tertiary"
-					size="small"
-					on:click={() => desk.settings({ meetings: withOneMoreDay(series.meetings) })}
-					>One more day a week</Button
-				>
-			</div>
-		{/if}
+		<Meetings
+			meetings={series.meetings}
+			most={SERIES_LIMITS.meetings}
+			onchange={(meetings) => desk.settings({ meetings })}
+		/>
 		<div class="line">
 			<DayField label="A day without class" value={holiday} onpick={(day) => (holiday = day)} />
 			<Button kind="tertiary" size="small" on:click={addHoliday}>Leave it out</Button>

@@ -31,7 +31,7 @@
 	{#each weeks as week (week.number)}
 		<li class="week sheet" class:easier={week.easier} aria-label="Week {week.number}">
 			<header>
-				<h3>Week {week.number} <span class="quiet">{week.from}</span></h3>
+				<h2>Week {week.number} <span class="quiet">{week.from}</span></h2>
 				{#if !week.empty}<Ring sectors={week.ring} size={30} label="Balance of week {week.number}" />{/if}
 			</header>
 			{#if week.theme}<p class="theme">{week.theme}</p>{/if}

@@ -3,7 +3,8 @@
 	import { invalidateAll } from '$app/navigation';
 	import * as api from '$lib/client/api';
 	import { DIRECTION_NAME, DIRECTIONS, isSymmetrical, writeHips } from '$lib/core/anatomy';
-	import { kitName, profileOf } from '$lib/core/substitution';
+	import { kitName } from '$lib/core/group';
+	import { profileOf } from '$lib/core/substitution';
 	import { movementRing } from '$lib/core/view-models';
 	import { doseRange, modesOf, POSITION_NAME, writeDose } from '$lib/core/movement';
 	import Figure from '$lib/ui/movement/Figure.svelte';

@@ -1,6 +1,7 @@
-import { dayName } from '$lib/core/calendar';
+import { dayInZone, dayName } from '$lib/core/calendar';
+import { nextMeeting } from '$lib/core/group';
 import { db } from '$lib/server/db';
-import { getGroup } from '$lib/server/groups';
+import { getGroup, removeGroup } from '$lib/server/groups';
 import { plansOfGroup } from '$lib/server/plans';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { listSeries } from '$lib/server/series';
@@ -8,7 +9,11 @@ import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { listStudents } from '$lib/server/students';
 import { planCards, wayOfTeacher } from '$lib/server/plan-cards';
 import { QUOTAS } from '$lib/server/quotas';
-import type { PageServerLoad } from './$types';
+import { readForm, versionOf } from '$lib/server/requests';
+import { getStudioKit } from '$lib/server/studio-kit';
+import { listTemplates } from '$lib/server/templates';
+import { fail, redirect } from '@sveltejs/kit';
+import type { Actions, PageServerLoad } from './$types';
 
 /** Classes on one page of a group's history. */
 const PAGE_OF_PLANS = 20;
@@ -31,6 +36,10 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 	);
 	return {
 		stored,
+		studioKit: (await getStudioKit(db(), studio.id)).kit,
+		/** The next day on which it meets, to begin a class for. */
+		nextDay: nextMeeting(stored.group, dayInZone(new Date(), studio.timeZone)),
+		templates: (await listTemplates(db(), studio.id)).map(({ id, plan }) => ({ id, title: plan.title })),
 		series: (await listSeries(db(), studio.id))
 			.filter(({ groupId }) => groupId === params.id)
 			.map(({ id, series }) => ({
@@ -45,4 +54,20 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 		older: plans.length > PAGE_OF_PLANS ? from + PAGE_OF_PLANS : null,
 		newer: from > 0 ? Math.max(0, from - PAGE_OF_PLANS) : null
 	};
+};
+
+export const actions: Actions = {
+	/** Removes a group that has neither classes nor series, as it was looked at. */
+	remove: async ({ params, request, locals }) => {
+		const { version } = await readForm(request);
+		const removal = await removeGroup(db(), studioOfRequest(locals).id, params.id, versionOf(version));
+		found(removal === 'missing' ? null : removal);
+		if (removal === 'used')
+			return fail(409, {
+				message: 'It has classes or a series; remove those first, and nothing is lost unseen.'
+			});
+		if (removal === 'stale')
+			return fail(409, { message: 'It was changed meanwhile; load the page again first.' });
+		redirect(303, '/group');
+	}
 };

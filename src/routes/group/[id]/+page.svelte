@@ -5,12 +5,16 @@
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import GroupForm from '$lib/ui/group/GroupForm.svelte';
 	import Ring from '$lib/ui/chart/Ring.svelte';
+	import { Button } from 'carbon-components-svelte';
+	import DayField from '$lib/ui/fields/DayField.svelte';
+	import Hidden from '$lib/ui/primitives/Hidden.svelte';
+	import StartPlan from '$lib/ui/plan/StartPlan.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
 	import Standing from '$lib/ui/plan/Standing.svelte';
 	import Students from '$lib/ui/group/Students.svelte';
 	import { untrack } from 'svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const stored = untrack(() => data.stored);
 	const autosave = new Autosave<Group>(
 		`/api/groups/${stored.id}`,
@@ -19,6 +23,8 @@
 		groupForm
 	);
 	let group = $state.raw(stored.group);
+	/** The day that a new class is for. */
+	let day = $state(untrack(() => data.nextDay));
 
 	function change(next: Group) {
 		group = next;
@@ -36,7 +42,7 @@
 
 <KeepSaved {autosave} mine={group} what="This group" {inShort} ontake={(other) => (group = other)} />
 
-<GroupForm {group} onchange={change} />
+<GroupForm {group} studioKit={data.studioKit} onchange={change} />
 <Students groupId={stored.id} stored={data.students} oncount={(counts) => change({ ...group, ...counts })} />
 
 <section class="sheet plans" aria-labelledby="plans-title">
@@ -61,18 +67,48 @@
 				<Standing {plan} />
 			</li>
 		{:else}
-			<li>None yet: start one from the <a href="/">week</a>.</li>
+			<li>None yet.</li>
 		{/each}
 	</ul>
+	<div class="new">
+		<DayField label="A class on" value={day} onpick={(picked) => (day = picked)} />
+		<StartPlan
+			groupId={stored.id}
+			groupName={group.name}
+			{day}
+			copyable={data.plans.length > 0}
+			templates={data.templates}
+		/>
+	</div>
 	{#if data.newer !== null || data.older !== null}
 		<nav class="pages" aria-label="Classes of this group">
 			{#if data.newer !== null}<a href="?from={data.newer}">Newer classes</a>{/if}
 			{#if data.older !== null}<a href="?from={data.older}">Older classes</a>{/if}
 		</nav>
 	{/if}
+	{#if data.plans.length === 0 && data.series.length === 0 && data.newer === null}
+		<form method="POST" action="?/remove">
+			<Hidden name="version" value={String(autosave.savedVersion)} />
+			<Button type="submit" kind="danger-tertiary" size="small" disabled={autosave.state !== 'saved'}
+				>Remove this group</Button
+			>
+		</form>
+	{/if}
+	{#if form?.message}<p class="said" role="alert">{form.message}</p>{/if}
 </section>
 
 <style>
+	.new {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: end;
+		gap: 0.5rem 1rem;
+		margin: 0.9rem 0 0.5rem;
+	}
+	.said {
+		font-weight: 600;
+		color: var(--stop);
+	}
 	.pages {
 		display: flex;
 		gap: 1rem;

@@ -3,7 +3,8 @@
 	import Care from '$lib/ui/print/Care.svelte';
 	import PrintPage from '$lib/ui/print/PrintPage.svelte';
 	import { clockTime, formatDuration } from '$lib/core/clock';
-	import { cautionInWords, kitInWords, kitName } from '$lib/core/substitution';
+	import { kitName } from '$lib/core/group';
+	import { cautionInWords, kitInWords } from '$lib/core/substitution';
 	import { linkedInWords } from '$lib/core/view-models';
 	import { HIP_TESTS } from '$lib/core/measure';
 	import { isLinked } from '$lib/core/plan';

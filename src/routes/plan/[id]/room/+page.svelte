@@ -2,7 +2,7 @@
 	import PrintTable from '$lib/ui/primitives/PrintTable.svelte';
 	import Care from '$lib/ui/print/Care.svelte';
 	import PrintPage from '$lib/ui/print/PrintPage.svelte';
-	import { kitName } from '$lib/core/substitution';
+	import { kitName } from '$lib/core/group';
 	import { formatDuration } from '$lib/core/clock';
 	import CautionLines from '$lib/ui/plan/CautionLines.svelte';
 

@@ -1,0 +1,43 @@
+import { isIsoDay } from '$lib/core/calendar';
+import { GROUP, groupFaults, kitFaults, type Group, type Kit } from '$lib/core/group';
+import { readWith, type Fault } from '$lib/core/validation';
+import { once } from '$lib/server/accepted';
+import { db } from '$lib/server/db';
+import { studioOfRequest } from '$lib/server/endpoint';
+import { createGroup } from '$lib/server/groups';
+import { createPlan } from '$lib/server/plans';
+import { readJsonObject, tokenOf, versionOf } from '$lib/server/requests';
+import { readSentPlan } from '$lib/server/sent-plan';
+import { saveStudioKit } from '$lib/server/studio-kit';
+import { error, json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/**
+ * Adds a group, all in one or not at all: with what the studio holds, counted for its first group, and with its first
+ * class. 201 with their ids, 422 with the faults, 409 where somebody else counted the kit meanwhile.
+ */
+export const POST: RequestHandler = async ({ request, locals }) => {
+	const studio = studioOfRequest(locals);
+	const token = tokenOf(request.headers.get('idempotency-key'));
+	const body = await readJsonObject(request);
+	const group = readWith<Group>(GROUP, body.group, groupFaults);
+	const faults = [...(group.ok ? [] : under('group', group.faults)), ...under('kit', kitFaults(body.kit))];
+	const plan = body.plan === undefined ? null : await readSentPlan(db(), studio.id, body);
+	if (plan && 'faults' in plan) faults.push(...under('plan', plan.faults));
+	const plannedOn = String(body.plannedOn);
+	if (plan && !isIsoDay(plannedOn))
+		faults.push({ path: 'plannedOn', message: 'this is not a day of the calendar' });
+	if (faults.length || !group.ok) return json({ faults }, { status: 422 });
+	const made = await once(db(), studio.id, token, async (tx) => {
+		const kit = await saveStudioKit(tx, studio.id, versionOf(body.kitVersion), body.kit as Kit);
+		if (kit.kind !== 'saved')
+			error(409, 'The kit was counted in another window meanwhile. Load the page again.');
+		const id = await createGroup(tx, studio.id, group.value);
+		const planId = plan && 'plan' in plan ? await createPlan(tx, studio.id, id, plannedOn, plan.plan) : null;
+		return { id, planId };
+	});
+	return json(made, { status: 201 });
+};
+
+const under = (path: string, faults: readonly Fault[]): Fault[] =>
+	faults.map((fault) => ({ ...fault, path: fault.path ? `${path}.${fault.path}` : path }));
