@@ -7,6 +7,7 @@ import {
 	weekById,
 	weekOfDay
 } from '$lib/core/calendar';
+import { meetingsOf, startOn } from '$lib/core/group';
 import { copyOf, emptyPlan, fromTemplate, planFaults, startSides } from '$lib/core/plan';
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
@@ -29,6 +30,8 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 	const today = dayInZone(now, studio.timeZone);
 	const week = weekById(url.searchParams.get('week') ?? '') ?? weekOfDay(today);
 	const groups = await listGroups(db(), studio.id);
+	// a new account begins in three steps; whoever leaves them comes back to the week
+	if (groups.length === 0 && url.searchParams.has('first')) redirect(303, '/begin');
 	const plans = await plansBetween(db(), studio.id, week.days[0]!, week.days[6]!);
 	const catalogue = await studioCatalogue(db(), studio.id);
 	const byId = new Map(groups.map((stored) => [stored.id, stored]));
@@ -37,7 +40,7 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 	const cards = await planCards(db(), studio.id, catalogue, plans, groupOf, way, request.signal);
 	const days = weekBoard(
 		week,
-		groups.map(({ id, group }) => ({ ...group, id })),
+		groups.map(({ id, group }) => ({ ...group, id, meetings: meetingsOf(group) })),
 		cards,
 		today
 	);
@@ -77,9 +80,10 @@ export const actions: Actions = {
 			? fromTemplate(template.plan, group)
 			: form.copy
 				? copyOf(last?.plan)
-				: emptyPlan(group.name, group.startsAt, group.lengthSeconds, style.choices);
+				: emptyPlan(group.name, startOn(group, day), group.lengthSeconds, style.choices);
 		const catalogue = await studioCatalogue(db(), studio.id);
-		const plan = withStates(startSides(begun, last?.plan), null, catalogue);
+		const timed = { ...begun, startsAt: startOn(group, day) };
+		const plan = withStates(startSides(timed, last?.plan), null, catalogue);
 		const faults = planFaults(plan, catalogue.catalogue.find);
 		if (faults.length)
 			return fail(422, { message: `This class cannot be begun from it: ${faults[0]!.message}.` });

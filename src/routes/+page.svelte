@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Button } from 'carbon-components-svelte';
 	import { formatDuration } from '$lib/core/clock';
 	import { dayName, shortDay } from '$lib/core/calendar';
 	import OpenFileButton from '$lib/ui/saving/OpenFileButton.svelte';
@@ -34,10 +35,8 @@
 {#if data.groups.length === 0}
 	<section class="sheet empty">
 		<h2>Who comes to your classes?</h2>
-		<p>
-			Begin with one group: a preset fills in what runners, climbers, beginners or desk workers usually need.
-		</p>
-		<p><a href="/group">Make a group</a></p>
+		<p>Begin with one group: say who comes and when, and a first class is proposed, ready to print.</p>
+		<p><Button href="/begin" size="small">Begin</Button></p>
 	</section>
 {/if}
 

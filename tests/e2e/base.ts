@@ -111,10 +111,17 @@ export const fromPage = (page: Page): { headers: Record<string, string> } => ({
 export const total = (page: Page) => page.getByTestId('total');
 export const saved = (page: Page) => page.locator('[data-state="saved"]');
 
-/** Serious and critical findings of axe on the page as it stands. */
-export async function seriousFindings(page: Page): Promise<string[]> {
+/** Everything that axe finds on the page as it stands, of any weight. */
+export async function axeFindings(page: Page): Promise<string[]> {
 	const { violations } = await new AxeBuilder({ page }).analyze();
-	return violations
-		.filter((v) => v.impact === 'serious' || v.impact === 'critical')
-		.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
+	return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
+}
+
+/** The same in the colours of the app and in those that a reader forces on it. */
+export async function axeInBoth(page: Page): Promise<string[]> {
+	const found = await axeFindings(page);
+	await page.emulateMedia({ forcedColors: 'active' });
+	const forced = await axeFindings(page);
+	await page.emulateMedia({ forcedColors: 'none' });
+	return [...found, ...forced.map((finding) => `forced colours: ${finding}`)];
 }

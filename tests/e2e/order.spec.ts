@@ -1,4 +1,4 @@
-import { addByKey, arrive, expect, newPlan, open, reload, saved, seriousFindings, test, total } from './base';
+import { addByKey, arrive, expect, newPlan, open, reload, saved, axeFindings, test, total } from './base';
 
 test('a finding is on purpose: it says no more, keeps the reason, and can be asked again', async ({
 	page
@@ -41,7 +41,7 @@ test('a check is silenced in all classes with a reason, is listed under Style, a
 	await open(page, '/style');
 	const silenced = page.getByRole('region', { name: 'Checks that you have silenced' });
 	await expect(silenced.getByText('They rest at home.')).toBeVisible();
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 	await silenced.getByRole('button', { name: 'Check again' }).click();
 	await expect(silenced.getByText('They rest at home.')).toBeHidden();
 });
@@ -54,7 +54,7 @@ test('the order is calmed in a worker, taken, and taken back', async ({ page }) 
 	await page.keyboard.press('o');
 	const calm = page.getByRole('group', { name: 'A calmer order' });
 	await expect(calm).toContainText('no order loses less');
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 	await calm.getByRole('button', { name: 'Take it' }).click();
 	await expect(total(page)).not.toHaveText(before ?? '');
 	await expect(page.getByText(/Calmed: 0:\d\d less between blocks/)).toBeVisible();
@@ -140,7 +140,7 @@ test('rows flow in rounds, a leg steps through, a test is taken twice, and sever
 	await expect(page.getByLabel(/^Dose of Low lunge/)).toHaveValue('2');
 	await page.getByLabel('How the flow serves both sides').selectOption('one side, then the other');
 	await expect(owed).toHaveCount(0);
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 
 	await row(/^Pigeon/).focus();
 	await page.keyboard.press('l');
@@ -213,7 +213,7 @@ test('on the score a block is dragged to another place and its edge to another d
 	expect(shorter % 5).toBe(0);
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(dose).toHaveValue('45');
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 });
 
 test('a class is duplicated and compared: what came, what went, what changed', async ({ page }) => {
@@ -239,7 +239,7 @@ test('a class is duplicated and compared: what came, what went, what changed', a
 	await expect(page.getByRole('region', { name: 'In both, not the same 1' })).toContainText(
 		'dose 10 repetitions each side → 11 repetitions each side'
 	);
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 });
 
 test('a class is kept as a template, another begins with it; renamed, removed and brought back', async ({
@@ -260,7 +260,7 @@ test('a class is kept as a template, another begins with it; renamed, removed an
 	await expect(page.locator('.row')).toHaveCount(3);
 
 	await open(page, '/template');
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 	const title = page.getByRole('textbox', { name: 'Title of A quarter of an hour' });
 	await title.fill('Fifteen minutes');
 	await page.getByRole('button', { name: 'Rename' }).click();

@@ -10,7 +10,7 @@ import {
 	openPlan,
 	reload,
 	saved,
-	seriousFindings,
+	axeFindings,
 	test,
 	total
 } from './base';
@@ -47,7 +47,7 @@ test('a class is proposed, taken as one step and taken back; the reasons are tol
 	await expect(cards.first()).toContainText('it gives');
 	await expect(cards.first()).toContainText('it holds the hamstrings long, as you asked');
 	for (const card of await cards.all()) await expect(card).not.toContainText('Happy baby');
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 
 	const names = await cards.first().getByRole('listitem').allTextContents();
 	await cards.first().getByRole('button', { name: 'Take this one' }).click();
@@ -78,7 +78,7 @@ test('a whole class is put together from nothing: its story is read, it is taken
 	}
 	await cards.first().getByRole('button', { name: 'Why these?' }).click();
 	await expect(cards.first()).toContainText('Points of its parts');
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 	await cards.first().getByRole('button', { name: 'Take this one' }).click();
 	await expect(total(page)).toHaveText('50:00');
 	await expect(page.getByText('This class can be taught as it is')).toBeVisible();
@@ -94,7 +94,7 @@ test('a whole class is put together from nothing: its story is read, it is taken
 	await expect(page.getByRole('table', { name: 'What would change' })).toContainText('supported', {
 		timeout: 30_000
 	});
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 	await page.getByRole('button', { name: 'Take it' }).click();
 	await expect(total(page)).toHaveText('50:00');
 	expect(await items()).not.toEqual(before);
@@ -156,7 +156,7 @@ test('something else is put in the place of one block, and the rest stays', asyn
 	await page.getByRole('button', { name: 'Something else here' }).click();
 	const other = page.locator('.swaps button').filter({ hasText: ':' }).first();
 	await expect(other).toBeVisible({ timeout: 20_000 });
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 	await other.click();
 	await expect(clam).toHaveCount(0);
 	await expect(rows).toHaveCount(before);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { arrive, expect, open, reload, saved, seriousFindings, test } from './base';
+import { arrive, expect, open, reload, saved, axeFindings, test } from './base';
 
 /** A series of four Tuesdays for the runners, from nothing; leaves the page at it. */
 async function begin(page: Page, startsOn: string, weeks = 4): Promise<string> {
@@ -302,11 +302,9 @@ test('a series is saved as a file and brought in, copied to another group, compa
 	await arrive(page, /^\/series$/);
 });
 
-test('axe finds nothing serious in a series, open or shut, and each chart has its table', async ({
-	page
-}) => {
+test('axe finds nothing in a series, open or shut, and each chart has its table', async ({ page }) => {
 	await open(page, '/series');
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 	await page.getByRole('link', { name: 'Out of the chair for eight weeks' }).last().click();
 	await arrive(page, '/series/');
 	await expect(page.locator('.chart[data-ready]')).toHaveCount(5);
@@ -316,8 +314,8 @@ test('axe finds nothing serious in a series, open or shut, and each chart has it
 	for (const summary of await page.getByText('The same as a table').all()) await summary.click();
 	const load = page.getByRole('region', { name: 'Load and strain of the weeks, as a table' });
 	await expect(load.getByRole('row')).toHaveCount(9);
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 	await page.getByRole('link', { name: 'Page for the wall' }).click();
 	await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
-	expect(await seriousFindings(page)).toEqual([]);
+	expect(await axeFindings(page)).toEqual([]);
 });

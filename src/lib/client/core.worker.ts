@@ -87,13 +87,14 @@ const api = {
 	/** Tells each better class as it comes; why there can be none, or null. */
 	async propose(
 		ask: ProposeTask,
-		tell: (number: number, done: boolean, proposal: SentProposal) => unknown
+		tell: (number: number, done: boolean, proposal: SentProposal) => unknown,
+		count = 3
 	): Promise<Conflict | null> {
 		const { base, wishes, seed } = ask;
 		const setting = settingOf(ask);
 		const conflict = conflictOf({ base, wishes, setting });
 		if (conflict) return conflict;
-		for (const { number, done, proposal } of proposeClasses({ base, wishes, setting, seed })) {
+		for (const { number, done, proposal } of proposeClasses({ base, wishes, setting, seed, count })) {
 			const { analysis: _own, ...sent } = proposal;
 			await tell(number, done, sent);
 		}

@@ -21,7 +21,7 @@ export const actions: Actions = {
 			password
 		});
 		// the same answer for an address that has an account already: nobody learns who has one
-		if (response.ok) redirect(303, '/sign-in?opened');
+		if (response.ok) redirect(303, `/sign-in?opened&next=${encodeURIComponent('/?first')}`);
 		const message =
 			response.status === 429
 				? 'Too many tries. Wait a minute, then try again.'

@@ -7,65 +7,76 @@
 	/** Proposed classes side by side: what each is about and its shape first, then how they compare, then all of it. */
 	interface Props {
 		proposed: readonly ShownProposal[];
-		ontake: (proposal: ShownProposal) => void;
+		/** Where one of them can be taken from its card. */
+		ontake?: (proposal: ShownProposal) => void;
+		/** Of their headings. */
+		level?: 3 | 4;
 	}
-	let { proposed, ontake }: Props = $props();
+	let { proposed, ontake, level = 4 }: Props = $props();
 
+	const figuresOf = ({ card, own }: ShownProposal) =>
+		own ? [...card.figures, { label: 'in no other of these', value: own }] : card.figures;
 	let open = $state<number | null>(null);
 </script>
 
-<div class="cards">
+<div class="cards" class:alone={proposed.length === 1 && !ontake}>
 	{#each proposed as proposal (proposal.number)}
 		{@const { card, number, done } = proposal}
 		<article aria-label="Proposal {number + 1}">
-			<h4 class="about">{card.about}</h4>
-			<MiniScore mini={card.mini} />
-			<header>
-				<Ring sectors={card.ring} size={72} label="Balance of proposal {number + 1}" />
-				<div>
-					<p class="total">{card.total}</p>
-					{#if !done}<p class="quiet">so far</p>{/if}
-				</div>
-			</header>
-			<Button size="small" kind="tertiary" on:click={() => ontake(proposal)}>Take this one</Button>
-			{#if card.story.length}
-				<ul class="story">
-					{#each card.story as line, index (index)}<li>{line}</li>{/each}
-				</ul>
-			{/if}
-			<dl>
-				{#each [...card.figures, { label: 'in no other of these', value: proposal.own }] as { label, value }, index (index)}
+			<div>
+				<svelte:element this={`h${level}`} class="about">{card.about}</svelte:element>
+				<MiniScore mini={card.mini} />
+				<header>
+					<Ring sectors={card.ring} size={72} label="Balance of proposal {number + 1}" />
 					<div>
-						<dt>{label}</dt>
-						<dd>{value}</dd>
+						<p class="total">{card.total}</p>
+						{#if !done}<p class="quiet">so far</p>{/if}
 					</div>
-				{/each}
-			</dl>
-			<Button
-				size="small"
-				kind="ghost"
-				aria-expanded={open === number}
-				on:click={() => (open = open === number ? null : number)}>Why these?</Button
-			>
-			{#each card.sections as section, index (index)}
-				<h5>{section.name}</h5>
-				<ul>
-					{#each section.items as item (item.id)}
-						<li>
-							{item.name}
-							{#if open === number}
-								<span class="quiet">{item.because}</span>
-							{/if}
-						</li>
+				</header>
+				{#if ontake}
+					<Button size="small" kind="tertiary" on:click={() => ontake(proposal)}>Take this one</Button>
+				{/if}
+				{#if card.story.length}
+					<ul class="story">
+						{#each card.story as line, index (index)}<li>{line}</li>{/each}
+					</ul>
+				{/if}
+				<dl>
+					{#each figuresOf(proposal) as { label, value }, index (index)}
+						<div>
+							<dt>{label}</dt>
+							<dd>{value}</dd>
+						</div>
 					{/each}
-				</ul>
-			{/each}
-			{#if open === number && card.costs.length}
-				<h5>Points of its parts</h5>
-				<ul>
-					{#each card.costs as { label, points }, index (index)}<li>{points} {label}</li>{/each}
-				</ul>
-			{/if}
+				</dl>
+				<Button
+					size="small"
+					kind="ghost"
+					aria-expanded={open === number}
+					on:click={() => (open = open === number ? null : number)}>Why these?</Button
+				>
+			</div>
+			<div>
+				{#each card.sections as section, index (index)}
+					<svelte:element this={`h${level + 1}`} class="part">{section.name}</svelte:element>
+					<ul>
+						{#each section.items as item (item.id)}
+							<li>
+								{item.name}
+								{#if open === number}
+									<span class="quiet">{item.because}</span>
+								{/if}
+							</li>
+						{/each}
+					</ul>
+				{/each}
+				{#if open === number && card.costs.length}
+					<svelte:element this={`h${level + 1}`} class="part">Points of its parts</svelte:element>
+					<ul>
+						{#each card.costs as { label, points }, index (index)}<li>{points} {label}</li>{/each}
+					</ul>
+				{/if}
+			</div>
 		</article>
 	{/each}
 </div>
@@ -89,6 +100,12 @@
 		font-size: var(--text-m);
 		line-height: 1.3;
 	}
+	/* one by itself has room for its list beside it */
+	.alone article {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(min(20rem, 100%), 1fr));
+		gap: 0 3rem;
+	}
 	header {
 		display: flex;
 		gap: 0.75rem;
@@ -110,7 +127,7 @@
 		margin: 0;
 		font-weight: 600;
 	}
-	h5 {
+	.part {
 		margin: 0.5rem 0 0.1rem;
 		font-size: var(--text-s);
 		color: var(--accent);

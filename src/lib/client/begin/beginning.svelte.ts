@@ -1,0 +1,149 @@
+import { nextMeeting, newGroup, preset, type Group, type Kit, type PresetId } from '$lib/core/group';
+import { create, type Answer } from '../api';
+import type { ShownProposal } from '../plan/proposals.svelte';
+import type { Work } from '../worker';
+import type { Teaching } from './first-class';
+
+export const STEPS = ['Who comes', 'When, and with what', 'The first class'] as const;
+
+/** What a beginning is given. */
+export interface BeginSetting extends Teaching {
+	/** The studio's day. */
+	today: string;
+	kit: { version: number; kit: Kit };
+}
+
+/** What has been said so far: kept while the page is left and come back to. */
+export interface Said {
+	step: number;
+	group: Group;
+	kit: Kit;
+	day: string | null;
+}
+
+/**
+ * The first group with its first class, in three steps. Nothing is sent before the last: until then each step can be
+ * changed, skipped or left.
+ */
+export class Beginning {
+	step = $state(0);
+	group = $state.raw(newGroup('general', nameOf('general')));
+	kit = $state.raw<Kit>({});
+	/** The day of the first class where one was picked. */
+	picked = $state<string | null>(null);
+	readonly day = $derived.by(() => this.picked ?? nextMeeting(this.group, this.setting.today));
+	proposal = $state.raw<ShownProposal | null>(null);
+	/** What stands in the way, in a sentence. */
+	trouble = $state('');
+	work = $state.raw<Work<string | null> | null>(null);
+	keeping = $state(false);
+	private seed = 0;
+
+	constructor(private readonly setting: BeginSetting) {
+		this.kit = setting.kit.kit;
+	}
+
+	/** The group as it would be kept. */
+	private get asKept(): Group {
+		return { ...this.group, sharesKit: true, kit: this.kit };
+	}
+
+	/** Everything that a preset says of a group; a name that was typed stays. */
+	usePreset(id: PresetId): void {
+		const { name, preset: before, size, tiers, cautions } = this.group;
+		const isTyped = name !== nameOf(before);
+		const kept = { size, tiers, cautions, ...whenOf(this.group) };
+		this.group = { ...newGroup(id, isTyped ? name : nameOf(id)), ...kept };
+	}
+
+	change(change: Partial<Group>): void {
+		this.group = { ...this.group, ...change };
+	}
+
+	/** How many come; half of them middling, as in a new group, until the group's page says otherwise. */
+	setSize(size: number): void {
+		const tight = Math.round(0.3 * size);
+		const open = Math.round(0.2 * size);
+		this.change({ size, tiers: { tight, middling: size - tight - open, open } });
+	}
+
+	goTo(step: number): void {
+		this.step = step;
+		this.trouble = '';
+		if (step === 2) void this.propose();
+		else this.stop();
+	}
+
+	/** Goes on with what is usual in this step. */
+	skip(): void {
+		const usual = newGroup(this.group.preset, nameOf(this.group.preset));
+		if (this.step === 0) this.group = { ...newGroup('general', nameOf('general')), ...whenOf(this.group) };
+		else {
+			this.change(whenOf(usual));
+			this.picked = null;
+			this.kit = this.setting.kit.kit;
+		}
+		this.goTo(this.step + 1);
+	}
+
+	async propose(): Promise<void> {
+		this.stop();
+		this.seed++;
+		this.trouble = '';
+		const { proposeFirst } = await import('./first-class');
+		const work = proposeFirst(this.asKept, this.day, this.setting, this.seed, (proposal) => {
+			if (this.work === work) this.proposal = proposal;
+		});
+		this.work = work;
+		const outcome = await work.result;
+		if (this.work !== work) return;
+		this.work = null;
+		if (outcome.how === 'failed') this.trouble = outcome.sentence;
+		else if (outcome.how === 'done' && outcome.value) this.trouble = `${outcome.value}.`;
+	}
+
+	private stop(): void {
+		this.work?.stop();
+		this.work = null;
+		this.proposal = null;
+	}
+
+	/** Keeps the group, and the class where one is wanted; where to go on then, or null when it was not taken. */
+	async keep(wanted: 'class' | 'group'): Promise<{ id: string; planId: string | null } | null> {
+		const { proposal } = this;
+		this.keeping = true;
+		const { asSent } = await import('./first-class');
+		const answer: Answer<{ id: string; planId: string | null }> = await create('/api/groups', {
+			...asSent(this.asKept, wanted === 'class' ? proposal : null),
+			kit: this.kit,
+			kitVersion: this.setting.kit.version,
+			plannedOn: this.day
+		});
+		this.keeping = false;
+		if (answer.ok) return answer.value;
+		this.trouble = answer.messages.join(' ');
+		return null;
+	}
+
+	said(): Said {
+		return { step: this.step, group: this.group, kit: this.kit, day: this.picked };
+	}
+
+	comeBack({ step, group, kit, day }: Said): void {
+		this.group = group;
+		this.kit = kit;
+		this.picked = day;
+		this.goTo(step);
+	}
+}
+
+/** What the second step says of a group. */
+const whenOf = ({ weekday, startsAt, alsoMeets, lengthSeconds, moment }: Group): Partial<Group> => ({
+	weekday,
+	startsAt,
+	alsoMeets: alsoMeets ?? [],
+	lengthSeconds,
+	moment
+});
+
+const nameOf = (id: PresetId): string => (id === 'general' ? 'Mixed group' : preset(id).label);

@@ -1,0 +1,59 @@
+import { CATALOGUE } from '$lib/catalogue';
+import { analysePlan } from '$lib/core/checks';
+import { startOn, type Group } from '$lib/core/group';
+import { catalogueView, type Movement } from '$lib/core/movement';
+import type { PaceModel } from '$lib/core/pace';
+import { emptyPlan, PLAN, PLAN_LIMITS } from '$lib/core/plan';
+import { NOTHING_KNOWN } from '$lib/core/run';
+import type { StyleChoices } from '$lib/core/style';
+import { withVersion } from '$lib/core/validation';
+import { proposalCard } from '$lib/core/view-models';
+import { proxy } from 'comlink';
+import type { ProposeTask, SentProposal } from '../core.worker';
+import type { ShownProposal } from '../plan/proposals.svelte';
+import { groupForm } from '../documents';
+import { inWorker, type Work } from '../worker';
+
+/** What a first class is proposed with, besides the group that it is for. */
+export interface Teaching {
+	pace: PaceModel;
+	choices: StyleChoices;
+	own: Movement[];
+	leftOut: string[];
+}
+
+/**
+ * Proposes the first class of a group, for one day; each better one is told as it comes. Another seed gives another
+ * class. The work ends with a sentence where there can be none, and with null where there is one.
+ */
+export function proposeFirst(
+	group: Group,
+	day: string,
+	{ pace, choices, own, leftOut }: Teaching,
+	seed: number,
+	tell: (proposal: ShownProposal) => void
+): Work<string | null> {
+	const base = emptyPlan(group.name, startOn(group, day), group.lengthSeconds, choices);
+	const setting = { group, known: NOTHING_KNOWN, pace, lastFirstSide: null };
+	const ask: ProposeTask = { base, wishes: {}, seed, ...setting, own, leftOut, kept: [] };
+	const { offered, find } = catalogueView(CATALOGUE, own, leftOut, []);
+	const { targets } = group;
+	const shown = proxy((number: number, done: boolean, sent: SentProposal) => {
+		const read = analysePlan(sent.plan, { catalogue: offered, find, targets, ...setting });
+		tell({ number, done, sent, card: proposalCard(read, sent), own: '' });
+	});
+	return inWorker(async (core) => (await core.propose(ask, shown, 1))?.message ?? null);
+}
+
+/** What is sent to keep a group, and with it the class that was proposed for it. */
+export const asSent = (group: Group, proposal: ShownProposal | null): { group: unknown; plan?: unknown } => ({
+	group: groupForm.asSent(group),
+	...(proposal
+		? {
+				plan: withVersion(PLAN, {
+					...proposal.sent.plan,
+					title: proposal.card.about.slice(0, PLAN_LIMITS.titleCharacters)
+				})
+			}
+		: {})
+});

@@ -1,0 +1,25 @@
+import { dayInZone } from '$lib/core/calendar';
+import { PRESETS, preset } from '$lib/core/group';
+import { db } from '$lib/server/db';
+import { ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { studioCatalogue } from '$lib/server/studio-catalogue';
+import { getStudioKit } from '$lib/server/studio-kit';
+import { getStyle } from '$lib/server/styles';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => {
+	const studio = studioOfRequest(locals);
+	const { own, leftOut } = await studioCatalogue(db(), studio.id);
+	const { style } = await getStyle(db(), ownerOfRequest(locals).teacherId);
+	return {
+		presets: PRESETS.map((id) => ({ id, label: preset(id).label, serves: preset(id).purposes.join(', ') })),
+		setting: {
+			today: dayInZone(new Date(), studio.timeZone),
+			kit: await getStudioKit(db(), studio.id),
+			pace: style.pace,
+			choices: style.choices,
+			own: own.map(({ movement }) => movement),
+			leftOut
+		}
+	};
+};

@@ -1,0 +1,106 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { Beginning, STEPS, type Said } from '$lib/client/begin/beginning.svelte';
+	import { meetingWords } from '$lib/core/group';
+	import FirstClass from '$lib/ui/begin/FirstClass.svelte';
+	import WhenAndWhat from '$lib/ui/begin/WhenAndWhat.svelte';
+	import WhoComes from '$lib/ui/begin/WhoComes.svelte';
+	import { Button, ProgressIndicator, ProgressStep } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
+
+	let { data } = $props();
+	const beginning = new Beginning(untrack(() => data.setting));
+	// a page that is left and come back to knows what was said
+	export const snapshot = {
+		capture: (): Said => beginning.said(),
+		restore: (said: Said) => beginning.comeBack(said)
+	};
+
+	const group = $derived(beginning.group);
+	/** What was said in each step that is done. */
+	const said = $derived([
+		`${group.name}, ${group.size} people`,
+		`${meetingWords(group)}, ${group.lengthSeconds / 60} min`,
+		''
+	]);
+
+	async function keep(wanted: 'class' | 'group', print = false) {
+		const kept = await beginning.keep(wanted);
+		if (!kept) return;
+		const path = kept.planId ? `/plan/${kept.planId}${print ? '/print' : ''}` : `/group/${kept.id}`;
+		await goto(path);
+	}
+</script>
+
+<svelte:head><title>Begin · Humble Orbit</title></svelte:head>
+
+<div class="top">
+	<h1>Your first class in three steps</h1>
+	<a href="/">Not now</a>
+</div>
+
+<div class="steps">
+	<ProgressIndicator currentIndex={beginning.step} preventChangeOnClick spaceEqually>
+		{#each STEPS as label, index (label)}
+			<ProgressStep
+				{label}
+				secondaryLabel={index < beginning.step ? said[index] : ''}
+				complete={index < beginning.step}
+				disabled={index > beginning.step}
+				on:click={() => index < beginning.step && beginning.goTo(index)}
+			/>
+		{/each}
+	</ProgressIndicator>
+</div>
+
+<section class="sheet" aria-labelledby="step">
+	<h2 id="step">{STEPS[beginning.step]}</h2>
+	{#if beginning.step === 0}
+		<WhoComes {beginning} presets={data.presets} />
+	{:else if beginning.step === 1}
+		<WhenAndWhat {beginning} />
+	{:else}
+		<FirstClass {beginning} onkeep={keep} />
+	{/if}
+	{#if beginning.trouble}<p class="trouble" role="alert">{beginning.trouble}</p>{/if}
+	<div class="act">
+		{#if beginning.step > 0}
+			<Button kind="tertiary" size="small" on:click={() => beginning.goTo(beginning.step - 1)}>Back</Button>
+		{/if}
+		{#if beginning.step < 2}
+			<Button size="small" disabled={!group.name.trim()} on:click={() => beginning.goTo(beginning.step + 1)}
+				>{beginning.step === 0 ? 'Next' : 'Propose a class'}</Button
+			>
+			<Button kind="ghost" size="small" on:click={() => beginning.skip()}>Skip this step</Button>
+		{:else}
+			<Button kind="ghost" size="small" disabled={beginning.keeping} on:click={() => keep('group')}
+				>Skip: only the group</Button
+			>
+		{/if}
+	</div>
+</section>
+
+<style>
+	.top,
+	.act {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: baseline;
+		gap: 0.75rem 1.5rem;
+	}
+	.top {
+		margin-bottom: 1.25rem;
+	}
+	.steps :global(.bx--progress-step) {
+		min-width: 0;
+	}
+	section {
+		display: grid;
+		gap: 1rem;
+		margin-top: 1.75rem;
+	}
+	.trouble {
+		font-weight: 600;
+		color: var(--stop);
+	}
+</style>
