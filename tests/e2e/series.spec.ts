@@ -13,6 +13,9 @@ async function begin(page: Page, startsOn: string, weeks = 4): Promise<string> {
 	return new URL(page.url()).pathname;
 }
 
+/** Opens what is behind the first questions. */
+const openSettings = (page: Page) => page.getByRole('button', { name: /^Settings/ }).click();
+
 /** Opens a series of the demo by its title. */
 async function openSeries(page: Page, title: string) {
 	await open(page, '/series');
@@ -37,8 +40,8 @@ test('a series is planned from nothing: dates, a goal with its ladder, every cla
 	await expect(classes(page)).toHaveCount(4);
 	await addGoal(page, 'Clam', 'full');
 	await expect(page.getByText('Clam, full, 10 repetitions').first()).toBeVisible();
-	await page.getByLabel('Where it shall lead').fill('Level hips on the coast path');
-	await page.getByRole('button', { name: 'Propose the 4 classes that wait' }).click();
+	await page.getByLabel('In your words, if you like').fill('Level hips on the coast path');
+	await page.getByRole('button', { name: 'Propose all 4 classes' }).click();
 	await expect(page.getByRole('button', { name: /^Stop,/ })).toBeVisible();
 	// the page stays usable while it thinks
 	await page.keyboard.press('ArrowRight');
@@ -59,7 +62,7 @@ test('a series is planned from nothing: dates, a goal with its ladder, every cla
 
 test('proposing is stopped, goes on, and is undone in one step', async ({ page }) => {
 	await begin(page, '2031-03-04', 6);
-	await page.getByRole('button', { name: 'Propose the 6 classes that wait' }).click();
+	await page.getByRole('button', { name: 'Propose all 6 classes' }).click();
 	const stop = page.getByRole('button', { name: /^Stop, [1-9]/ });
 	await expect(stop).toBeVisible({ timeout: 60_000 });
 	await stop.click();
@@ -80,7 +83,7 @@ test('a week is missed, a class edited, the rest proposed anew: before and after
 	const path = await begin(page, '2031-05-06');
 	await addGoal(page, 'Clam', 'full');
 	await page.keyboard.press('Escape');
-	await page.getByRole('button', { name: 'Propose the 4 classes that wait' }).click();
+	await page.getByRole('button', { name: 'Propose all 4 classes' }).click();
 	await said(page, '4 classes proposed');
 
 	// the second date falls out: its class moves on, and one more date comes at the end
@@ -100,6 +103,7 @@ test('a week is missed, a class edited, the rest proposed anew: before and after
 	await expect(saved(page)).toBeVisible();
 
 	// fewer weeks would lose planned classes: that is shown, and left as it was
+	await openSettings(page);
 	await page.getByLabel('Weeks', { exact: true }).fill('2');
 	await page.getByLabel('Weeks', { exact: true }).press('Tab');
 	await expect(page.getByText('Fewer dates than planned classes')).toBeVisible();
@@ -131,6 +135,7 @@ test('a week is missed, a class edited, the rest proposed anew: before and after
 test('a class is written down, what was left out comes back, and a test is put in', async ({ page }) => {
 	await begin(page, '2031-08-05', 3);
 	// no test for now
+	await page.getByRole('button', { name: 'All settings' }).click();
 	for (const week of [1, 2, 3])
 		await page.getByLabel(`Test in week ${week}`).setChecked(false, { force: true });
 	await page.getByRole('button', { name: 'Propose the 3 classes that wait' }).click();
@@ -158,7 +163,7 @@ test('a class is written down, what was left out comes back, and a test is put i
 	for (const box of await boxes.all()) await box.check({ force: true });
 	await page.getByRole('button', { name: 'Write it down' }).click();
 	await expect(classes(page).first()).toContainText('taught');
-	await expect(page.getByText('effort 4.5, load 212')).toBeVisible();
+	await expect(page.getByText('effort 4.5, load 212 effort-min')).toBeVisible();
 	await expect(classes(page).nth(1)).toContainText(/waits for a new proposal|proposed/);
 	await classes(page).nth(1).click();
 	await expect(page.getByText(/^Comes back: /)).toBeVisible();
@@ -178,7 +183,7 @@ test('classes are written down in any order, and taken back', async ({ page }) =
 	await reload(page);
 	await expect(classes(page).nth(5)).toContainText('taught');
 	await classes(page).nth(5).click();
-	await expect(page.getByText('effort 4.0, load 124')).toBeVisible();
+	await expect(page.getByText('effort 4.0, load 124 effort-min')).toBeVisible();
 	await page.getByRole('button', { name: 'Take it back' }).click();
 	await said(page, 'Taken back');
 	await expect(classes(page).nth(5)).not.toContainText('taught');
@@ -198,6 +203,8 @@ test('a class is dragged to another day, moved by the keyboard, and a week put i
 	await page.getByLabel('To', { exact: true }).press('Tab');
 	await page.getByRole('button', { name: 'Move', exact: true }).click();
 	await said(page, 'before the series begins');
+	await openSettings(page);
+	await page.getByRole('button', { name: 'Themes of the weeks' }).click();
 	const toward = page.getByRole('combobox', { name: 'Week 2 leads up to' });
 	await toward.fill('Nonsense');
 	await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(0);
@@ -245,11 +252,12 @@ test('dates go into calendars: a file, and a link that can be taken back', async
 test('two windows on one series: nothing is lost', async ({ page, context, watch }) => {
 	watch.allow.push(/409/);
 	const path = await begin(page, '2032-01-06', 2);
+	await openSettings(page);
 	await page.getByLabel('Title').fill('Written here');
 	await expect(saved(page)).toBeVisible();
 	const other = await context.newPage();
 	await open(other, path);
-	await other.getByRole('button', { name: /Settings/ }).click({ trial: true });
+	await openSettings(other);
 	await other.getByLabel('Title').fill('Written there');
 	await expect(saved(other)).toBeVisible();
 
@@ -307,7 +315,7 @@ test('axe finds nothing in a series, open or shut, and each chart has its table'
 	expect(await axeFindings(page)).toEqual([]);
 	await page.getByRole('link', { name: 'Out of the chair for eight weeks' }).last().click();
 	await arrive(page, '/series/');
-	await expect(page.locator('.chart[data-ready]')).toHaveCount(5);
+	await expect(page.locator('.chart[data-ready]')).toHaveCount(4);
 	await classes(page).nth(3).click();
 	await page.keyboard.press('s');
 	await expect(page.getByLabel('Title')).toBeVisible();

@@ -236,6 +236,8 @@ test('everything that is used beside the mat fits a phone', async ({ page }) => 
 	await page.getByLabel('Weeks').fill('3');
 	await page.getByRole('button', { name: 'Begin the series' }).click();
 	await arrive(page, '/series/');
+	await page.getByRole('button', { name: 'All settings' }).click();
+	await page.getByRole('button', { name: 'Themes of the weeks' }).click();
 	await page.getByLabel('Title').fill('Turninginandturningout'.repeat(5));
 	await page.getByLabel('Theme of week 1').fill('Turninginandturningout'.repeat(5));
 	await expect(saved(page)).toBeVisible();

@@ -4,6 +4,7 @@ import { DIRECTIONS } from '../../src/lib/core/anatomy';
 import {
 	balanceBars,
 	ladderLines,
+	ladderNames,
 	loadLines,
 	MINI_SCORE_BOX,
 	miniScore,
@@ -54,15 +55,15 @@ describe('the weeks as they are shown', () => {
 			theme: 'Hip extension under the trunk',
 			retest: true
 		});
-		expect(weeks[0]!.figures).toBe('load 183');
-		expect(weeks[1]!.figures).toMatch(/^load \d+, \d+ % (up|down)$/);
+		expect(weeks[0]!.figures).toBe('load 183 effort-min');
+		expect(weeks[1]!.figures).toMatch(/^load \d+ effort-min, \d+ % (up|down)$/);
 		expect(weeks.map(({ easier }) => easier)).toEqual([false, false, false, true, false, false, false, true]);
 	});
 
 	it('name the state of each class and each of its rungs, with what every tier does', () => {
 		const [first, second] = weeks[0]!.classes;
 		expect(first).toMatchObject({ number: 1, day: 'Wed 11 Nov', stateWords: 'taught' });
-		expect(first!.figures).toBe('effort 3.0, load 90');
+		expect(first!.figures).toBe('effort 3.0, load 90 effort-min');
 		expect(first!.rungs[0]).toEqual({
 			words: 'Low lunge, supported, 5 breaths',
 			again: '',
@@ -124,11 +125,36 @@ describe('the charts and the tables behind them', () => {
 				expect([0, 1]).toContain(i === 0 ? rung - 1 : rung - known[i - 1]!);
 			expect(Math.max(...known)).toBeLessThanOrEqual(rungs.length);
 		}
+		expect(lines.map(({ short }) => short)).toEqual(['Deep squat', '90-90']);
+		// each step stands from the first class of its rung to the last, and says what is new in it
+		for (const { steps, at } of lines)
+			for (const { rung, from, to } of steps) {
+				expect([at.indexOf(rung), at.lastIndexOf(rung)]).toEqual([from, to]);
+			}
+		expect(lines[0]!.steps.map(({ rung, words }) => [rung, words])).toEqual([
+			[1, 'Garland squat, supported, 4 breaths'],
+			[2, 'supported, 5 repetitions'],
+			[3, 'full, 6 repetitions']
+		]);
+		expect(lines[0]!.steps[0]!.days).toBe('Tue 3 Nov to Tue 10 Nov');
 		expect(table.head).toHaveLength(3);
 		expect(table.rows[0]).toEqual([
 			'1, Tue 3 Nov',
 			'1. Garland squat, supported, 4 breaths',
 			'1. Seated knee wipers, supported, 6 repetitions'
+		]);
+	});
+
+	it('keep the whole names of ladders whose short ones are alike', () => {
+		const { planned, setting } = read(chalk);
+		const rung = planned.series.ladders[0]!.rungs[0]!;
+		const ladders = ['90-90-fold', '90-90-press', 'clam'].map((movement) => ({
+			rungs: [{ ...rung, movement }]
+		}));
+		expect(ladderNames({ ...planned.series, ladders }, setting.find)).toEqual([
+			'90-90, hinged forward',
+			'90-90, front leg pressing',
+			'Clam'
 		]);
 	});
 
@@ -188,7 +214,9 @@ describe('before and after', () => {
 		const other = withProposed(planned, { [b!.id]: classWith(['clam:supported', 'goddess-squat']) });
 		const shifts = seriesShifts(before, analyseSeries(other, settingFor()));
 		expect(shifts.map(({ name }) => name)).toEqual(['Class 2']);
-		expect(shifts[0]!.after).toMatch(/^Tue 10 Nov 17:30, load \d+; Clam, supported, 8 repetitions$/);
+		expect(shifts[0]!.after).toMatch(
+			/^Tue 10 Nov 17:30, load \d+ effort-min; Clam, supported, 8 repetitions$/
+		);
 		const out = fallsOut(planned, a!.id, '', 'let the last go');
 		const gone = seriesShifts(before, analyseSeries(out.ok ? out.value : planned, settingFor()));
 		expect(gone.map(({ after }) => after.split(',')[0])).toEqual([

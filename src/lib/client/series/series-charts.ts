@@ -1,5 +1,5 @@
 import { DIRECTION_SIGN } from '$lib/core/anatomy';
-import type { BalanceBars, LadderLines, TissueCells, WeekLines } from '$lib/core/view-models';
+import type { BalanceBars, TissueCells, WeekLines } from '$lib/core/view-models';
 import type { EChartsCoreOption } from 'echarts/core';
 
 /** Options of the charts; colours by the names of our tokens, which the chart looks up. */
@@ -19,7 +19,8 @@ const figures = (name: string) => ({
 	splitLine: { lineStyle: { color: 'var(--line)' } }
 });
 const whole = { animation: false, textStyle: { fontFamily: 'var(--font)' } };
-const grid = { left: 44, right: 16, top: 58, bottom: 28 };
+/** The weeks of all charts stand in the same columns, one under the other; a narrow screen leaves less room at the left. */
+const gridFrom = (narrow: boolean) => ({ left: narrow ? 44 : 140, right: 48, top: 58, bottom: 28 });
 const legend = {
 	top: 0,
 	left: 0,
@@ -29,40 +30,14 @@ const legend = {
 	textStyle: { color: 'var(--ink)' }
 };
 
-/** Lines are told apart by their marks too. */
-const SYMBOLS = ['circle', 'rect', 'triangle', 'diamond', 'pin', 'arrow'];
-const LINES = ['--accent', '--flexion', '--abduction', '--internalRotation', '--mend', '--note'];
-const DASHES = ['solid', 'dashed', 'dotted'] as const;
-
-export function ladderChart({ classes, lines }: LadderLines): EChartsCoreOption {
+export function loadChart({ weeks, load, easier, strain }: WeekLines, narrow: boolean): EChartsCoreOption {
 	return {
 		...whole,
-		grid,
-		legend,
-		tooltip: { trigger: 'axis' },
-		xAxis: axis(classes),
-		yAxis: { ...figures('rung'), minInterval: 1, min: 0 },
-		series: lines.map(({ name, at }, i) => ({
-			type: 'line',
-			name,
-			step: 'end',
-			data: at,
-			symbol: SYMBOLS[i % SYMBOLS.length],
-			symbolSize: 9,
-			color: `var(${LINES[i % LINES.length]})`,
-			lineStyle: { width: 2.5, type: DASHES[i % DASHES.length] }
-		}))
-	};
-}
-
-export function loadChart({ weeks, load, easier, strain }: WeekLines): EChartsCoreOption {
-	return {
-		...whole,
-		grid: { ...grid, right: 48 },
+		grid: gridFrom(narrow),
 		legend,
 		tooltip: { trigger: 'axis' },
 		xAxis: axis(weeks),
-		yAxis: [figures('load'), { ...figures('strain'), splitLine: { show: false } }],
+		yAxis: [figures('load, effort × minutes'), { ...figures('strain'), splitLine: { show: false } }],
 		series: [
 			{
 				type: 'bar',
@@ -98,10 +73,10 @@ export function loadChart({ weeks, load, easier, strain }: WeekLines): EChartsCo
 	};
 }
 
-export function monotonyChart({ weeks, monotony }: WeekLines): EChartsCoreOption {
+export function monotonyChart({ weeks, monotony }: WeekLines, narrow: boolean): EChartsCoreOption {
 	return {
 		...whole,
-		grid: { ...grid, top: 30 },
+		grid: { ...gridFrom(narrow), top: 30 },
 		tooltip: { trigger: 'axis' },
 		xAxis: axis(weeks),
 		yAxis: { ...figures('monotony'), min: 0, max: (value: { max: number }) => Math.max(2.5, value.max) },
@@ -128,11 +103,11 @@ export function monotonyChart({ weeks, monotony }: WeekLines): EChartsCoreOption
 /** Shares smaller than this have no room for their letter. */
 const LETTER_PERCENT = 7;
 
-export function balanceChart({ weeks, shares }: BalanceBars): EChartsCoreOption {
+export function balanceChart({ weeks, shares }: BalanceBars, narrow: boolean): EChartsCoreOption {
 	return {
 		...whole,
-		// six names take three lines on a phone
-		grid: { ...grid, top: 80 },
+		// six names take three lines on a narrow screen
+		grid: { ...gridFrom(narrow), top: narrow ? 80 : 40 },
 		legend,
 		tooltip: { trigger: 'axis' },
 		xAxis: axis(weeks),
@@ -150,10 +125,13 @@ export function balanceChart({ weeks, shares }: BalanceBars): EChartsCoreOption 
 	};
 }
 
-export function tissueChart({ weeks, tissues, cells, most }: TissueCells): EChartsCoreOption {
+export function tissueChart(
+	{ weeks, tissues, cells, most }: TissueCells,
+	narrow: boolean
+): EChartsCoreOption {
 	return {
 		...whole,
-		grid: { ...grid, left: 150, top: 8 },
+		grid: { ...gridFrom(false), top: 8 },
 		tooltip: {},
 		xAxis: axis(weeks),
 		yAxis: { ...axis(tissues), inverse: true },
@@ -171,7 +149,7 @@ export function tissueChart({ weeks, tissues, cells, most }: TissueCells): EChar
 					value,
 					label: { color: value[2] > most / 2 ? '#fff' : 'var(--ink)' }
 				})),
-				label: { show: true },
+				label: { show: true, fontSize: narrow ? 9 : 12 },
 				itemStyle: { borderColor: 'var(--line)', borderWidth: 1 }
 			}
 		]

@@ -1,5 +1,5 @@
 import { DIRECTION_NAME, type Direction } from '../anatomy';
-import { meetingsOf, type Group } from '../group';
+import { meetingsOf, nextMeeting, type Group } from '../group';
 import type { TestId } from '../measure';
 import type { FindMovement, Movement, Purpose } from '../movement';
 import { sentence } from '../propose';
@@ -111,13 +111,13 @@ export function testForGoal(goal: Pick<Movement, 'purposes'> | undefined): TestI
 	return (purpose && TEST_OF[purpose]) ?? 'leg-roll';
 }
 
-/** A new series for a group, with the usual rules of progress (common practice, no source). */
+/** A new series for a group from its next meeting on, with the usual rules of progress (common practice, no source). */
 export function newSeries(group: Group, startsOn: string, timeZone: string, weeks = 8): SeriesSettings {
 	return {
 		title: `${group.name}, ${weeks} weeks`,
 		goal: '',
 		timeZone,
-		startsOn,
+		startsOn: nextMeeting(group, startsOn),
 		weeks,
 		meetings: meetingsOf(group),
 		lengthSeconds: group.lengthSeconds,

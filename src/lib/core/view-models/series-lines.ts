@@ -1,7 +1,8 @@
 import { DIRECTION_NAME, DIRECTIONS, type Direction } from '../anatomy';
 import { shortDay } from '../calendar';
 import { formatDuration } from '../clock';
-import { rungWords, type WeekAnalysis, type SeriesAnalysis } from '../series';
+import type { FindMovement } from '../movement';
+import { rungWords, type Rung, type Series, type SeriesAnalysis, type WeekAnalysis } from '../series';
 import { percentOf } from './before-after';
 
 /** What the charts of a series show, and the tables behind them. */
@@ -17,12 +18,32 @@ export interface ChartTable {
 export interface LadderLines {
 	/** Names of the classes along the chart. */
 	classes: string[];
-	lines: { name: string; goal: string; rungs: string[]; at: (number | null)[] }[];
+	lines: {
+		name: string;
+		/** As short as it can be told from the others: "Deep squat". */
+		short: string;
+		goal: string;
+		rungs: string[];
+		at: (number | null)[];
+		/** Rungs that are given: the classes (from 0) of the first and the last time, the days, and what it says, "full, 6 repetitions". */
+		steps: { rung: number; from: number; to: number; days: string; words: string }[];
+	}[];
 	table: ChartTable;
+}
+
+/** Names of ladders by the movement that they lead to, cut at the first comma where they still differ. */
+export function ladderNames({ ladders }: Series, find: FindMovement): string[] {
+	const whole = ladders.map(({ rungs }) => {
+		const { movement } = rungs.at(-1)!;
+		return find(movement)?.english ?? movement;
+	});
+	const short = whole.map((name) => name.split(',')[0]!);
+	return short.map((name, i) => (short.filter((other) => other === name).length > 1 ? whole[i]! : name));
 }
 
 /** Ladders climbing through the classes: for each the rung (from 1) of every class. */
 export function ladderLines({ classes, planned, setting, goals }: SeriesAnalysis): LadderLines {
+	const names = ladderNames(planned.series, setting.find);
 	const lines = planned.series.ladders.map(({ rungs }, ladder) => {
 		const goal = rungs.at(-1)!;
 		const reached = goals[ladder];
@@ -32,10 +53,18 @@ export function ladderLines({ classes, planned, setting, goals }: SeriesAnalysis
 				? `${reached.within ? 'reached' : 'earliest'} ${shortDay(reached.on)}`
 				: 'not reached at this pace',
 			rungs: rungs.map((rung) => rungWords(rung, setting.find)),
+			short: names[ladder]!,
 			at: classes.map((c) => {
 				const given = c.given.find((g) => g.ladder === ladder);
 				return given ? given.rung + 1 : null;
-			})
+			}),
+			steps: stepsOf(classes, ladder).map(({ rung, from, to }) => ({
+				rung: rung + 1,
+				from,
+				to,
+				days: [...new Set([from, to])].map((at) => shortDay(classes[at]!.class.on)).join(' to '),
+				words: stepWords(rungs, rung, setting.find)
+			}))
 		};
 	});
 	return {
@@ -49,6 +78,25 @@ export function ladderLines({ classes, planned, setting, goals }: SeriesAnalysis
 			])
 		}
 	};
+}
+
+/** For each rung of a ladder that is given: the first and the last class with it. */
+function stepsOf(classes: SeriesAnalysis['classes'], ladder: number) {
+	const steps: { rung: number; from: number; to: number }[] = [];
+	classes.forEach((c, at) => {
+		const given = c.given.find((g) => g.ladder === ladder);
+		const known = steps.find(({ rung }) => rung === given?.rung);
+		if (known) known.to = at;
+		else if (given) steps.push({ rung: given.rung, from: at, to: at });
+	});
+	return steps;
+}
+
+/** What a rung says that the goal's name does not: its form and dose, and its movement where that is another one. */
+function stepWords(rungs: readonly Rung[], at: number, find: FindMovement): string {
+	const words = rungWords(rungs[at]!, find);
+	const name = find(rungs.at(-1)!.movement)?.english;
+	return name && rungs[at]!.movement === rungs.at(-1)!.movement ? words.slice(name.length + 2) : words;
 }
 
 export interface WeekLines {

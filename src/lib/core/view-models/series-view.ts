@@ -14,6 +14,7 @@ import {
 import { miniScore, type MiniScore } from './mini-score';
 import { classRing, type RingSector } from './ring';
 import { score } from './score';
+import { ladderNames } from './series-lines';
 
 /** A class of a series as its week shows it. */
 export interface ClassCard {
@@ -31,8 +32,10 @@ export interface ClassCard {
 	stateWords: string;
 	/** `again`: "3rd time", empty at the first. */
 	rungs: { words: string; again: string; isNew: boolean; tiers: string }[];
+	/** Ladders that go on with a rung that was met before, by their short names: "Deep squat, 90-90". */
+	goesOn: string;
 	comesBack: string[];
-	/** "effort 2.7, load 121". */
+	/** "effort 2.7, load 121 effort-min". */
 	figures: string;
 	/** What the desk would look at. */
 	toFix: number;
@@ -49,7 +52,7 @@ export interface WeekCard {
 	retest: boolean;
 	ring: RingSector[];
 	empty: boolean;
-	/** "load 135, 4 % up". */
+	/** "load 135 effort-min, 4 % up". */
 	figures: string;
 	days: {
 		iso: string;
@@ -76,7 +79,8 @@ function ordinal(n: number): string {
 	return `${n}${['th', 'st', 'nd', 'rd'][last] ?? 'th'}`;
 }
 
-const whole = (value: number) => String(Math.round(value));
+/** "load 121 effort-min": effort from 0 to 10, times minutes. */
+const loadWords = (load: number) => `load ${Math.round(load)} effort-min`;
 
 /** "4 % up", "15 % down", "as before". */
 function changeWords(change: number | null): string {
@@ -88,6 +92,8 @@ function changeWords(change: number | null): string {
 
 function classCard(c: ClassAnalysis, { planned, setting }: SeriesAnalysis): ClassCard {
 	const { series } = planned;
+	const names = ladderNames(series, setting.find);
+	const goesOn = c.given.filter(({ time }) => time > 1).map(({ ladder }) => names[ladder]!);
 	return {
 		id: c.class.id,
 		number: c.number,
@@ -112,8 +118,9 @@ function classCard(c: ClassAnalysis, { planned, setting }: SeriesAnalysis): Clas
 					.join(', ')
 			};
 		}),
+		goesOn: goesOn.join(', '),
 		comesBack: c.comesBack.map((slug) => setting.find(slug)?.english ?? slug),
-		figures: c.plan ? `effort ${c.effort.toFixed(1)}, load ${whole(c.load)}` : '',
+		figures: c.plan ? `effort ${c.effort.toFixed(1)}, ${loadWords(c.load)}` : '',
 		toFix: c.analysis?.findings.filter(needsAttention).length ?? 0,
 		easier: c.easier,
 		retest: c.retest
@@ -131,7 +138,7 @@ function weekCard(week: WeekAnalysis, analysis: SeriesAnalysis): WeekCard {
 		retest: own.some(({ retest }) => retest),
 		ring: classRing(week.orbit, week.balance),
 		empty: week.orbit.rangeTotalSeconds === 0,
-		figures: week.load > 0 ? `load ${whole(week.load)}${changeWords(week.changePercent)}` : '',
+		figures: week.load > 0 ? `${loadWords(week.load)}${changeWords(week.changePercent)}` : '',
 		days: WEEKDAY_NAMES.map((name, i) => {
 			const iso = addDays(week.monday, i);
 			return {
@@ -181,7 +188,7 @@ export function seriesShifts(before: SeriesAnalysis, after: SeriesAnalysis): Ser
 function contentWords(c: ClassAnalysis, { planned, setting }: SeriesAnalysis): string {
 	if (!c.plan) return 'not planned';
 	const rungs = c.given.map((given) => rungWords(rungOf(planned.series, given), setting.find));
-	return [`load ${whole(c.load)}`, ...rungs].join('; ');
+	return [loadWords(c.load), ...rungs].join('; ');
 }
 
 /** A series in a few words, for a list of them. */

@@ -1,12 +1,8 @@
 <script lang="ts">
-	import {
-		balanceChart,
-		ladderChart,
-		loadChart,
-		monotonyChart,
-		tissueChart
-	} from '$lib/client/series/series-charts';
+	import { balanceChart, loadChart, monotonyChart, tissueChart } from '$lib/client/series/series-charts';
 	import type { BalanceBars, LadderLines, TissueCells, WeekLines } from '$lib/core/view-models';
+	import { MediaQuery } from 'svelte/reactivity';
+	import SeriesLadders from './SeriesLadders.svelte';
 	import Chart from '../chart/Chart.svelte';
 
 	/** Ladders, load, monotony, balance and tissues over the weeks. */
@@ -17,57 +13,47 @@
 		tissues: TissueCells;
 	}
 	let { ladders, load, balance, tissues }: Props = $props();
+
+	const narrow = new MediaQuery('(max-width: 40rem)');
 </script>
 
 <div class="charts">
-	{#if ladders.lines.length}
-		<Chart
-			title="Ladders"
-			label="Each ladder as a line that climbs from rung to rung through the classes"
-			option={ladderChart(ladders)}
-			table={ladders.table}
-		/>
-	{/if}
+	{#if ladders.lines.some(({ steps }) => steps.length)}<SeriesLadders {ladders} />{/if}
 	<Chart
 		title="Load and strain of the weeks"
 		label="Load of each week as a bar, strain as a line"
-		option={loadChart(load)}
+		option={loadChart(load, narrow.current)}
 		table={load.table}
 	/>
 	<Chart
 		title="Balance of the weeks, in percent"
 		label="Share of each direction in each week, in percent"
-		option={balanceChart(balance)}
+		option={balanceChart(balance, narrow.current)}
 		table={balance.table}
-		height="17rem"
+		height="16rem"
 	/>
 	<Chart
 		title="Monotony"
 		label="Monotony of each week against the usual warning at 2"
-		option={monotonyChart(load)}
+		option={monotonyChart(load, narrow.current)}
 		table={load.table}
+		height="11rem"
 	/>
 	{#if tissues.tissues.length}
-		<div class="wide">
-			<Chart
-				title="Minutes held long, by tissue and week (one leg; five are the weekly dose)"
-				label="Minutes in which each tissue is held long in each week"
-				option={tissueChart(tissues)}
-				table={tissues.table}
-				height="calc(2rem + {tissues.tissues.length} * 1.6rem)"
-			/>
-		</div>
+		<Chart
+			title="Minutes held long, by tissue and week (one leg; five are the weekly dose)"
+			label="Minutes in which each tissue is held long in each week"
+			option={tissueChart(tissues, narrow.current)}
+			table={tissues.table}
+			height="calc(2rem + {tissues.tissues.length} * 1.6rem)"
+		/>
 	{/if}
 </div>
 
 <style>
 	.charts {
 		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(min(100%, 24rem), 1fr));
 		gap: 1rem;
 		margin-top: 1rem;
-	}
-	.wide {
-		grid-column: 1 / -1;
 	}
 </style>

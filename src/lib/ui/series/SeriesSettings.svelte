@@ -3,15 +3,11 @@
 	import Tick from '$lib/ui/fields/Tick.svelte';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
-	import DayField from '$lib/ui/fields/DayField.svelte';
-	import { Button } from 'carbon-components-svelte';
 	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
-	import { dayName, isIsoDay } from '$lib/core/calendar';
 	import { HIP_TESTS, TEST_IDS } from '$lib/core/measure';
-	import { LENGTH_MINUTES, lengthOfMinutes, minutesOfLength } from '$lib/core/plan';
-	import { SERIES_LIMITS } from '$lib/core/series';
-	import Meetings from '$lib/ui/group/Meetings.svelte';
+	import SeriesDays from './SeriesDays.svelte';
 	import SeriesGoals from './SeriesGoals.svelte';
+	import Fold from '$lib/ui/fields/Fold.svelte';
 	import SeriesThemes from './SeriesThemes.svelte';
 
 	/** What a series is made from: dates, goals with their ladders, themes, and the rules of progress. */
@@ -21,17 +17,6 @@
 	let { desk }: Props = $props();
 
 	const series = $derived(desk.series);
-	let holiday = $state('');
-
-	function setLength(minutes: number | null) {
-		const lengthSeconds = lengthOfMinutes(minutes ?? 0);
-		if (lengthSeconds !== null) desk.settings({ lengthSeconds });
-	}
-	function addHoliday() {
-		if (!isIsoDay(holiday) || series.skipped.includes(holiday)) return;
-		desk.settings({ skipped: [...series.skipped, holiday].sort() });
-		holiday = '';
-	}
 	function toggleRetest(week: number) {
 		const { weeks } = series.retest;
 		const next = weeks.includes(week) ? weeks.filter((w) => w !== week) : [...weeks, week];
@@ -71,56 +56,10 @@
 			value={series.goal}
 			oninput={(goal) => desk.settings({ goal }, '', 'goal')}
 		/>
-		<div class="row">
-			<DayField
-				label="First day"
-				value={series.startsOn}
-				onpick={(startsOn) => desk.settings({ startsOn })}
-			/>
-			<NumberField
-				label="Weeks"
-				least={1}
-				most={SERIES_LIMITS.weeks}
-				value={series.weeks}
-				onchange={(weeks) => weeks !== null && desk.settings({ weeks })}
-			/>
-			<NumberField
-				label="Minutes a class"
-				least={LENGTH_MINUTES.least}
-				most={LENGTH_MINUTES.most}
-				value={minutesOfLength(series.lengthSeconds)}
-				onchange={setLength}
-			/>
-		</div>
 	</fieldset>
 
-	<fieldset>
-		<legend>Days</legend>
-		<Meetings
-			meetings={series.meetings}
-			most={SERIES_LIMITS.meetings}
-			onchange={(meetings) => desk.settings({ meetings })}
-		/>
-		<div class="line">
-			<DayField label="A day without class" value={holiday} onpick={(day) => (holiday = day)} />
-			<Button kind="tertiary" size="small" on:click={addHoliday}>Leave it out</Button>
-		</div>
-		{#each series.skipped as day, index (index)}
-			<div class="line">
-				<span>{dayName(day)}</span>
-				<Button
-					kind="tertiary"
-					size="small"
-					aria-label="Class on {dayName(day)} after all"
-					on:click={() => desk.settings({ skipped: series.skipped.filter((other) => other !== day) })}
-					>After all</Button
-				>
-			</div>
-		{/each}
-	</fieldset>
-
+	<SeriesDays {desk} />
 	<SeriesGoals {desk} />
-	<SeriesThemes {desk} />
 
 	<fieldset>
 		<legend>How it goes on</legend>
@@ -149,7 +88,8 @@
 			<span class="quiet">Test in week</span>
 			{#each weekNumbers as week, index (index)}
 				<Tick
-					label="Test in week {week}"
+					label={String(week)}
+					under="Test in week"
 					checked={series.retest.weeks.includes(week)}
 					onchange={() => toggleRetest(week)}
 				/>
@@ -157,6 +97,7 @@
 		</div>
 	</fieldset>
 </div>
+<Fold title="Themes of the weeks"><div class="form-fields"><SeriesThemes {desk} /></div></Fold>
 
 <style>
 	.settings {
@@ -166,11 +107,5 @@
 	.settings :global(fieldset) {
 		break-inside: avoid;
 		margin-bottom: 1rem;
-	}
-	.line {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0.6rem;
-		align-items: end;
 	}
 </style>

@@ -86,17 +86,22 @@
 	}
 	.theme {
 		display: grid;
-		grid-template-columns: 1.4rem repeat(2, minmax(0, 1fr));
-		gap: 0.3rem 0.4rem;
-		padding-bottom: 0.5rem;
-		border-bottom: 1px solid var(--line);
+		grid-template-columns: 1.4rem repeat(3, minmax(0, 1fr)) auto;
+		gap: 0.3rem 0.6rem;
 		align-items: center;
-	}
-	.theme > :global(:nth-child(4)) {
-		grid-column: 2;
 	}
 	.number {
 		font-weight: 650;
 		text-align: right;
+	}
+	@media (max-width: 56rem) {
+		.theme {
+			grid-template-columns: 1.4rem minmax(0, 1fr);
+			padding-bottom: 0.5rem;
+			border-bottom: 1px solid var(--line);
+		}
+		.theme > :global(:not(.number)) {
+			grid-column: 2;
+		}
 	}
 </style>

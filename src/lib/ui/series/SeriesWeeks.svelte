@@ -78,12 +78,10 @@
 							{#if c.mini}<MiniScore mini={c.mini} />{/if}
 						</span>
 					{/if}
-					{#each c.rungs as rung, index (index)}
-						<span class="rung"
-							>{#if rung.isNew}<b>new:</b>{/if}
-							{rung.words}{#if rung.again}, <i>{rung.again}</i>{/if}</span
-						>
+					{#each c.rungs.filter(({ again }) => !again) as rung, index (index)}
+						<span class="rung"><b>{rung.isNew ? 'new' : 'further'}:</b> {rung.words}</span>
 					{/each}
+					{#if c.goesOn}<span class="rung quiet">goes on: {c.goesOn}</span>{/if}
 					<span class="state {c.state}">
 						<svg viewBox="0 0 12 12" width="11" height="11" aria-hidden="true">
 							{#if c.state === 'taught'}<path

@@ -15,6 +15,7 @@
 	import SeriesFindings from '$lib/ui/series/SeriesFindings.svelte';
 	import SeriesMore from '$lib/ui/series/SeriesMore.svelte';
 	import SeriesPending from '$lib/ui/series/SeriesPending.svelte';
+	import SeriesStart from '$lib/ui/series/SeriesStart.svelte';
 	import SeriesSettings from '$lib/ui/series/SeriesSettings.svelte';
 	import SeriesWeeks from '$lib/ui/series/SeriesWeeks.svelte';
 	import { Button } from 'carbon-components-svelte';
@@ -33,7 +34,9 @@
 	);
 	const desk = new SeriesDesk(stored.planned, stored.runVersions, setting, autosave);
 
-	let settings = $state(Object.keys(stored.planned.plans).length === 0);
+	let settings = $state(false);
+	/** Nothing is planned yet: the first questions come first. */
+	const isNew = $derived(Object.keys(desk.planned.plans).length === 0);
 	let seed = $state(1);
 
 	const inShort = ({ series, plans }: SeriesDocument) => [
@@ -113,11 +116,11 @@
 				<Button size="small" kind="danger-tertiary" on:click={() => desk.proposing?.stop()}>
 					Stop, {desk.proposing.done} of {desk.proposing.of} done
 				</Button>
-			{:else if desk.waiting}
+			{:else if desk.waiting && (!isNew || settings)}
 				<Button size="small" on:click={() => desk.propose('waiting', seed)}>
 					Propose {desk.waiting === 1 ? 'the class that waits' : `the ${desk.waiting} classes that wait`}
 				</Button>
-			{:else if desk.renewable}
+			{:else if desk.renewable && !isNew}
 				<Button
 					size="small"
 					kind="tertiary"
@@ -160,6 +163,16 @@
 	<section id="settings" class="sheet block" aria-label="Settings of the series">
 		<Bounded what="The settings" shows={desk.planned}><SeriesSettings {desk} /></Bounded>
 	</section>
+{:else if isNew}
+	<section class="sheet block" aria-labelledby="start">
+		<Bounded what="The beginning" shows={desk.planned}>
+			<SeriesStart
+				{desk}
+				onpropose={() => void desk.propose('waiting', seed)}
+				onsettings={() => (settings = true)}
+			/>
+		</Bounded>
+	</section>
 {/if}
 
 <div class="desk">
@@ -184,11 +197,16 @@
 				</p>
 			{/if}
 		</div>
-		<div class="charts">
-			<Bounded what="The charts" shows={desk.planned}>
-				<SeriesCharts ladders={desk.ladders} load={desk.load} balance={desk.balance} tissues={desk.tissues} />
-			</Bounded>
-		</div>
+		{#if !isNew}<div class="charts">
+				<Bounded what="The charts" shows={desk.planned}>
+					<SeriesCharts
+						ladders={desk.ladders}
+						load={desk.load}
+						balance={desk.balance}
+						tissues={desk.tissues}
+					/>
+				</Bounded>
+			</div>{/if}
 	</div>
 	<aside>
 		<Bounded what="This class" shows={desk.planned}>
