@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { bestView, figure, joints, VIEWS, type Skeleton } from '../../src/lib/core/figure';
+import { bestView, drawnForms, figure, joints, VIEWS, type Skeleton } from '../../src/lib/core/figure';
 import { usualForm, type Movement } from '../../src/lib/core/movement';
 
 type Vec = Skeleton['pelvis'];
@@ -57,6 +57,15 @@ describe('every figure', () => {
 		expect(kit('supine-butterfly', 'supported')).toBeGreaterThan(0);
 		expect(kit('supine-butterfly', 'full')).toBe(0);
 		expect(kit('chair-figure-four', 'full')).toBeGreaterThan(0);
+	});
+
+	it('is drawn once for forms that look alike, and again for one with other kit or angles', () => {
+		const like = (slug: string) => drawnForms(movement(slug)).map((one) => one.like?.id ?? null);
+		expect(like('90-90-sit')).toEqual([null, null, 'full']);
+		expect(like('chair-knee-lift')).toEqual([null, 'supported', 'supported']);
+		// the heels on a blanket, then on the floor
+		expect(like('garland-squat')).toEqual([null, null, 'full']);
+		for (const one of CATALOGUE) expect(drawnForms(one)[0]!.like).toBeNull();
 	});
 
 	it('led by the other leg is the mirror image', () => {

@@ -3,6 +3,7 @@
 	import { styleForm } from '$lib/client/documents';
 	import { paceChangesOf, paceOf, withPaceSaid } from '$lib/core/pace';
 	import type { TeacherStyle } from '$lib/core/style';
+	import LetterKeysToggle from '$lib/ui/fields/LetterKeysToggle.svelte';
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import PacePanel from '$lib/ui/plan/PacePanel.svelte';
 	import SilencedChecks from '$lib/ui/plan/SilencedChecks.svelte';
@@ -68,6 +69,10 @@
 <section class="sheet" aria-labelledby="silenced">
 	<h2 id="silenced">Checks that you have silenced</h2>
 	<SilencedChecks silenced={data.silenced} />
+</section>
+<section class="sheet" aria-labelledby="keys">
+	<h2 id="keys">Keys</h2>
+	<LetterKeysToggle />
 </section>
 
 <style>

@@ -1,3 +1,4 @@
+import { letterKeys } from '../letter-keys.svelte';
 import type { PlanDesk } from './plan-desk';
 
 interface Actions {
@@ -17,7 +18,7 @@ export function deskKey(event: KeyboardEvent, desk: PlanDesk, actions: Actions):
 	const typing = Boolean(target?.closest('input, textarea, select'));
 	const control = event.ctrlKey || event.metaKey;
 	if (control && !typing) return controlKey(event, desk);
-	if (control || typing) return null;
+	if (control || typing || letterKeys.ignores(event)) return null;
 	const { selection, items, blocks } = desk;
 	const { item, selected } = selection;
 	switch (event.key) {

@@ -275,3 +275,13 @@ function chair<T>(site: PropSite, s: Skeleton, make: (points: Vec[], width: numb
 export function joints(movement: Movement, form?: Form): Skeleton {
 	return posture(movement, form).skeleton;
 }
+
+/** The forms of a movement in their order, each with the earlier one that is drawn just like it, or null. */
+export function drawnForms(movement: Movement): { form: Form; like: Form | null }[] {
+	const view = bestView(movement);
+	const drawings = movement.forms.map((form) => JSON.stringify(figure(movement, view, form, 'right')));
+	return movement.forms.map((form, i) => {
+		const first = drawings.indexOf(drawings[i]!);
+		return { form, like: first < i ? movement.forms[first]! : null };
+	});
+}

@@ -1,2 +1,2 @@
-export { bestView, figure, joints, VIEWS, type Figure, type Stroke, type View } from './figure';
+export { bestView, drawnForms, figure, joints, VIEWS, type Figure, type Stroke, type View } from './figure';
 export type { Skeleton } from './skeleton';

@@ -22,6 +22,6 @@
 	}}
 >
 	<svelte:fragment slot="labelChildren"
-		>{#if under}<span class="visually-hidden">{under}{' '}</span>{/if}{label}</svelte:fragment
+		>{#if under}<span class="visually-hidden">{`${under} `}</span>{/if}{label}</svelte:fragment
 	>
 </Checkbox>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import LetterKeysToggle from '$lib/ui/fields/LetterKeysToggle.svelte';
 	import { Modal } from 'carbon-components-svelte';
 
 	/** The keys of the desk. */
@@ -43,6 +44,7 @@
 			</div>
 		{/each}
 	</dl>
+	<LetterKeysToggle />
 </Modal>
 
 <style>

@@ -3,6 +3,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import * as api from '$lib/client/api';
 	import { DIRECTION_NAME, DIRECTIONS, isSymmetrical, writeHips } from '$lib/core/anatomy';
+	import { drawnForms } from '$lib/core/figure';
 	import { kitName } from '$lib/core/group';
 	import { profileOf } from '$lib/core/substitution';
 	import { movementRing } from '$lib/core/view-models';
@@ -131,9 +132,10 @@
 		</dl>
 		<h2>The ladder</h2>
 		<ol class="ladder">
-			{#each m.forms as form (form.id)}
+			{#each drawnForms(m) as { form, like } (form.id)}
 				<li>
-					<Figure movement={m} {form} width={84} height={58} />
+					{#if like}<span class="like quiet">drawn like {like.id}</span>
+					{:else}<Figure movement={m} {form} width={84} height={58} />{/if}
 					<div>
 						<p><b>{form.id}</b> {form.how}</p>
 						<p class="quiet">
@@ -223,6 +225,10 @@
 		padding: 0;
 		display: grid;
 		gap: 0.5rem;
+	}
+	.like {
+		justify-self: center;
+		text-align: center;
 	}
 	.ladder li {
 		display: grid;

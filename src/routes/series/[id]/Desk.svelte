@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { create } from '$lib/client/api';
 	import { Autosave } from '$lib/client/autosave.svelte';
+	import { letterKeys } from '$lib/client/letter-keys.svelte';
 	import { newId } from '$lib/client/ids';
 	import { SeriesDesk } from '$lib/client/series/series-desk.svelte';
 	import { dayName } from '$lib/core/calendar';
@@ -72,7 +73,7 @@
 		const control = event.ctrlKey || event.metaKey;
 		if (control && event.key === 'z' && !event.shiftKey) desk.session.undo();
 		else if (control && (event.key === 'y' || event.key === 'z' || event.key === 'Z')) desk.session.redo();
-		else if (control || event.altKey) return;
+		else if (control || event.altKey || letterKeys.ignores(event)) return;
 		else if (event.key === 'ArrowRight') void go(1);
 		else if (event.key === 'ArrowLeft') void go(-1);
 		else if (event.key === 'g') void desk.propose('waiting', seed);
