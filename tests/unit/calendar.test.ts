@@ -1,7 +1,9 @@
+import { DateTime } from 'luxon';
 import { describe, expect, it } from 'vitest';
 import {
 	addDays,
 	dayInZone,
+	daysBetween,
 	dayInField,
 	dayName,
 	dayWithYear,
@@ -39,6 +41,21 @@ describe('weeks (ISO 8601)', () => {
 		expect(weekById('2026-W53')?.days[6]).toBe('2027-01-03');
 		expect(weekById('2027-W53')).toBeNull();
 		expect(weekById('next week')).toBeNull();
+	});
+
+	it('are those of another date library, for sixty years day by day', () => {
+		for (let n = 0; n < 60 * 365; n += 5) {
+			const other = DateTime.fromISO('2000-01-01', { zone: 'utc' }).plus({ days: n });
+			const day = other.toISODate()!;
+			const week = weekOfDay(day);
+			expect(week.id).toBe(other.toFormat("kkkk-'W'WW"));
+			expect(week.days[0]).toBe(other.startOf('week').toISODate());
+			expect(addDays('2000-01-01', n)).toBe(day);
+			expect(daysBetween('2000-01-01', day)).toBe(n);
+			expect(weekById(week.nextId)!.previousId).toBe(week.id);
+		}
+		expect(weekById('2027-W53')).toBeNull();
+		expect(weekById('2026-W53')!.days[0]).toBe('2026-12-28');
 	});
 
 	it('the day and the hour are the studio’s, not the server’s', () => {

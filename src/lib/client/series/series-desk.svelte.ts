@@ -11,12 +11,11 @@ import {
 	type SeriesShift
 } from '$lib/core/view-models';
 import type { Group } from '$lib/core/group';
-import { AIMS, catalogueView, type FindMovement, type FormId, type Movement } from '$lib/core/movement';
+import { catalogueView, type FindMovement, type FormId, type Movement } from '$lib/core/movement';
 import { RUN_NOTES, type RunNotes, type Runs } from '$lib/core/run';
 import { slugsOf, type ClassPlan } from '$lib/core/plan';
 import {
 	fallsOut,
-	goalForPurpose,
 	ladderTo,
 	withGoals,
 	type Ladder,
@@ -68,7 +67,7 @@ export class SeriesDesk {
 	proposing = $state.raw<{ done: number; of: number; stop: () => void } | null>(null);
 	pending = $state.raw<PendingChange | null>(null);
 
-	private readonly catalogue;
+	readonly catalogue;
 	/** What may be chosen, by name. */
 	readonly movements: readonly Movement[];
 	private readonly within;
@@ -175,14 +174,6 @@ export class SeriesDesk {
 			...(toward ? { toward } : {})
 		};
 		this.settings({ themes: themes.with(week - 1, next) }, '', field);
-	}
-
-	/** The goal that a purpose stands for with this group; null for anything else. */
-	goalFor(chosen: string): { movement: string; form: FormId } | null {
-		const purpose = AIMS.find((one) => one === chosen);
-		if (!purpose) return null;
-		const style = styleOf(this.setting.style.choices);
-		return goalForPurpose(purpose, this.catalogue.find, this.setting.group, style);
 	}
 
 	addGoal(movement: string, form: FormId): void {

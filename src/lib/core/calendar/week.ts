@@ -1,4 +1,18 @@
-import { DateTime } from 'luxon';
+import { TZDate, tz } from '@date-fns/tz';
+import {
+	addDays as daysLater,
+	differenceInCalendarDays,
+	format,
+	getISODay,
+	getISOWeek,
+	getISOWeekYear,
+	startOfISOWeek
+} from 'date-fns';
+
+/** Days of the calendar are counted in a zone without clock changes; what zone a studio has does not matter to them. */
+const IN = { in: tz('UTC') };
+const dateOf = (isoDay: string): TZDate => new TZDate(`${isoDay}T00:00:00Z`, 'UTC');
+const isoDayOf = (date: Date): string => date.toISOString().slice(0, 10);
 
 /** A week of the studio's calendar, Monday first; days are ISO dates ("2026-11-24"). */
 export interface Week {
@@ -15,38 +29,41 @@ export interface Meeting {
 	startsAt: string;
 }
 
-const weekId = (day: DateTime) => day.toFormat("kkkk-'W'WW");
+const weekId = (day: Date) => `${getISOWeekYear(day, IN)}-W${String(getISOWeek(day, IN)).padStart(2, '0')}`;
 
 /** The calendar day at a moment in a studio's zone. */
 export function dayInZone(moment: Date, timeZone: string): string {
-	return DateTime.fromJSDate(moment, { zone: timeZone }).toISODate() as string;
+	return isoDayOf(new TZDate(moment, timeZone));
 }
 
 /** The ISO week that holds a day. */
 export function weekOfDay(isoDay: string): Week {
-	const monday = DateTime.fromISO(isoDay, { zone: 'utc' }).startOf('week');
+	const monday = startOfISOWeek(dateOf(isoDay), IN);
+	const inDays = (days: number) => daysLater(monday, days, IN);
 	return {
 		id: weekId(monday),
-		days: Array.from({ length: 7 }, (_, i) => monday.plus({ days: i }).toISODate() as string),
-		previousId: weekId(monday.minus({ weeks: 1 })),
-		nextId: weekId(monday.plus({ weeks: 1 }))
+		days: Array.from({ length: 7 }, (_, i) => isoDayOf(inDays(i))),
+		previousId: weekId(inDays(-7)),
+		nextId: weekId(inDays(7))
 	};
 }
 
 /** The week of an ISO week id such as "2026-W48"; null when there is no such week. */
 export function weekById(id: string): Week | null {
-	if (!/^\d{4}-W\d{2}$/.test(id)) return null;
-	const day = DateTime.fromISO(id, { zone: 'utc' });
-	return day.isValid ? weekOfDay(day.toISODate()) : null;
+	const [, year, week] = /^(\d{4})-W(\d{2})$/.exec(id) ?? [];
+	if (!year) return null;
+	// by ISO 8601 the fourth of January lies in the first week
+	const found = weekOfDay(addDays(`${year}-01-04`, 7 * (Number(week) - 1)));
+	return found.id === id ? found : null;
 }
 
 /** A day that lies so many days after another. */
 export function addDays(isoDay: string, days: number): string {
-	return DateTime.fromISO(isoDay, { zone: 'utc' }).plus({ days }).toISODate() as string;
+	return isoDayOf(daysLater(dateOf(isoDay), days, IN));
 }
 
 /** ISO weekday of a day: 1 Monday to 7 Sunday. */
-export const weekdayOf = (isoDay: string): number => DateTime.fromISO(isoDay, { zone: 'utc' }).weekday;
+export const weekdayOf = (isoDay: string): number => getISODay(dateOf(isoDay), IN);
 
 /** The first day with this weekday, from a day on; that day itself counts. */
 export const nextWeekday = (fromDay: string, weekday: number): string =>
@@ -63,54 +80,34 @@ export function withOneMoreDay(meetings: readonly Meeting[]): Meeting[] {
 
 /** How many days lie between two days; negative when the second comes first. */
 export function daysBetween(from: string, to: string): number {
-	const [a, b] = [from, to].map((day) => DateTime.fromISO(day, { zone: 'utc' }));
-	return Math.round(b!.diff(a!, 'days').days);
+	return differenceInCalendarDays(dateOf(to), dateOf(from), IN);
 }
 
 /** "Tuesday 24 November". */
 export function dayName(isoDay: string): string {
-	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat('cccc d LLLL');
+	return format(dateOf(isoDay), 'EEEE d LLLL', IN);
 }
 
 /** "22 November 2026": for what is still read a year later. */
 export function dayWithYear(isoDay: string): string {
-	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat('d LLLL yyyy');
+	return format(dateOf(isoDay), 'd LLLL yyyy', IN);
 }
 
 /** "Tue 24 Nov". */
 export function shortDay(isoDay: string): string {
-	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat('ccc d LLL');
+	return format(dateOf(isoDay), 'EEE d LLL', IN);
 }
 
-/** "Tue 24 Nov 2026": a day as it stands in a field, in the first of the ways in which it may be typed. */
+/** "Tue 24 Nov 2026": a day as it stands in a field. */
 export function dayInField(isoDay: string): string {
-	return DateTime.fromISO(isoDay, { zone: 'utc' }).setLocale('en-GB').toFormat(TYPED_DAYS[0]);
-}
-
-/** The day comes before the month, as it does wherever the app writes one. */
-const TYPED_DAYS = [
-	'ccc d LLL yyyy',
-	'cccc d LLLL yyyy',
-	'd LLL yyyy',
-	'd LLLL yyyy',
-	'd.L.yyyy',
-	'd/L/yyyy',
-	'yyyy-LL-dd'
-] as const;
-
-/** A day as people type it ("Tue 24 Nov 2026", "24 Nov 2026", "24.11.2026", "2026-11-24") as "2026-11-24"; null when it is none. */
-export function readDay(text: string): string | null {
-	const plain = text.trim().replace(/\s+/g, ' ');
-	for (const format of TYPED_DAYS) {
-		const day = DateTime.fromFormat(plain, format, { zone: 'utc', locale: 'en-GB' });
-		if (day.isValid) return day.toISODate();
-	}
-	return null;
+	return format(dateOf(isoDay), 'EEE d LLL yyyy', IN);
 }
 
 /** Whether a text is a day of the calendar, as in "2026-11-24"; "2026-02-30" is none. */
 export function isIsoDay(text: string): boolean {
-	return /^\d{4}-\d{2}-\d{2}$/.test(text) && DateTime.fromISO(text, { zone: 'utc' }).isValid;
+	if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
+	const date = dateOf(text);
+	return !Number.isNaN(date.getTime()) && isoDayOf(date) === text;
 }
 
 export const WEEKDAY_NAMES = [
@@ -125,5 +122,5 @@ export const WEEKDAY_NAMES = [
 
 /** The time of day at a moment in a studio's zone, "HH:MM". */
 export function timeInZone(moment: Date, timeZone: string): string {
-	return DateTime.fromJSDate(moment, { zone: timeZone }).toFormat('HH:mm');
+	return new TZDate(moment, timeZone).toISOString().slice(11, 16);
 }

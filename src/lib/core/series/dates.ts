@@ -1,4 +1,4 @@
-import { DateTime } from 'luxon';
+import { TZDate } from '@date-fns/tz';
 import { addDays, daysBetween, weekOfDay } from '../calendar';
 import type { Meeting, Series } from './types';
 
@@ -56,5 +56,7 @@ export const sortedSlots = (slots: readonly Slot[]): Slot[] => [...slots].sort(i
 
 /** A moment of the studio's clock as a moment of the world; a time that a clock change leaves out moves on by it. */
 export function momentOf({ on, startsAt }: Slot, timeZone: string): Date {
-	return DateTime.fromISO(`${on}T${startsAt}`, { zone: timeZone }).toJSDate();
+	const [year, month, day] = on.split('-').map(Number) as [number, number, number];
+	const [hour, minute] = startsAt.split(':').map(Number) as [number, number];
+	return new Date(new TZDate(year, month - 1, day, hour, minute, timeZone).getTime());
 }

@@ -1,4 +1,5 @@
-<script lang="ts" generics="P extends Record<string, unknown>">
+<!-- eslint-disable-next-line @typescript-eslint/no-explicit-any -- properties of a component are an interface, which has no index -->
+<script lang="ts" generics="P extends Record<string, any>">
 	import type { Component } from 'svelte';
 
 	/** A part of a page whose script comes when it is opened. */

@@ -9,7 +9,7 @@
 	import type { BlockCommands } from '$lib/client/plan/block-commands';
 	import type { Alternatives } from '$lib/client/plan/alternatives.svelte';
 	import Draggable from 'carbon-icons-svelte/lib/Draggable.svelte';
-	import { dragHandle, dragHandleZone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
+	import { dragHandle, dragZone, INTO_ANOTHER, type DndEvent } from '$lib/client/drag';
 	import LinkedHead from './LinkedHead.svelte';
 	import OrderItem from './OrderItem.svelte';
 	import PlainRow from './PlainRow.svelte';
@@ -39,7 +39,7 @@
 		const index = items.findIndex((block) => block.id === info.id);
 		dragged = { ...dragged, [sectionId]: items };
 		// of the two lists that are told, the one that holds the block now makes the move
-		if (index >= 0 && info.trigger !== TRIGGERS.DROPPED_INTO_ANOTHER) blocks.drop(info.id, sectionId, index);
+		if (index >= 0 && info.trigger !== INTO_ANOTHER) blocks.drop(info.id, sectionId, index);
 		queueMicrotask(() => (dragged = null));
 	}
 </script>
@@ -53,7 +53,7 @@
 		</header>
 		<div
 			class="blocks"
-			use:dragHandleZone={{ items: section.blocks, flipDurationMs: 0, dropTargetStyle: {}, zoneTabIndex: -1 }}
+			use:dragZone={{ items: section.blocks, flipDurationMs: 0, dropTargetStyle: {}, zoneTabIndex: -1 }}
 			onconsider={(event) => consider(section.id, event)}
 			onfinalize={(event) => finalize(section.id, event)}
 		>
@@ -62,6 +62,8 @@
 					<span
 						class="handle"
 						use:dragHandle
+						role="button"
+						tabindex="-1"
 						aria-label="Drag {doc.nameOf(block.rows[0]?.item.id ?? block.id)}"
 					>
 						<Draggable size={16} />

@@ -8,8 +8,3 @@ export const PANELS = {
 	pace: () => import('./StyleAndPace.svelte'),
 	propose: () => import('./ProposePanel.svelte')
 };
-
-/** Fetches all of them, so that they open at once later, also without a connection. */
-export async function fetchPanels(): Promise<void> {
-	for (const load of Object.values(PANELS)) await load().catch(() => null);
-}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { Button } from 'carbon-components-svelte';
+	import { goalFor } from '$lib/client/series/goals';
 	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
 	import { AIMS, type FormId } from '$lib/core/movement';
 	import { SERIES_LIMITS } from '$lib/core/series';
@@ -17,7 +18,7 @@
 	const chosen = $derived(movements.find((movement) => movement.slug === slug));
 
 	function choose(value: string) {
-		const goal = desk.goalFor(value);
+		const goal = goalFor(desk, value);
 		slug = goal?.movement ?? value;
 		if (goal) {
 			form = goal.form;

@@ -6,7 +6,7 @@
 	import GroupForm from '$lib/ui/group/GroupForm.svelte';
 	import Ring from '$lib/ui/chart/Ring.svelte';
 	import { Button } from 'carbon-components-svelte';
-	import DayField from '$lib/ui/fields/DayField.svelte';
+	import Lazy from '$lib/ui/frame/Lazy.svelte';
 	import Hidden from '$lib/ui/primitives/Hidden.svelte';
 	import StartPlan from '$lib/ui/plan/StartPlan.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
@@ -71,7 +71,10 @@
 		{/each}
 	</ul>
 	<div class="new">
-		<DayField label="A class on" value={day} onpick={(picked) => (day = picked)} />
+		<Lazy
+			load={() => import('$lib/ui/fields/DayField.svelte')}
+			props={{ label: 'A class on', value: day, onpick: (picked) => (day = picked) }}
+		/>
 		<StartPlan
 			groupId={stored.id}
 			groupName={group.name}

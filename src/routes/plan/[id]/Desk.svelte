@@ -5,6 +5,7 @@
 	import { create } from '$lib/client/api';
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { planForm } from '$lib/client/documents';
+	import { fetchAtRest } from '$lib/client/at-rest';
 	import { deskKey } from '$lib/client/plan/desk-keys';
 	import { PlanDesk } from '$lib/client/plan/plan-desk';
 	import { dayName } from '$lib/core/calendar';
@@ -21,7 +22,7 @@
 	import Gone from '$lib/ui/saving/Gone.svelte';
 	import MovedOn from '$lib/ui/plan/MovedOn.svelte';
 	import OrbitPanel from '$lib/ui/plan/OrbitPanel.svelte';
-	import { fetchPanels, PANELS } from '$lib/ui/plan/panels';
+	import { PANELS } from '$lib/ui/plan/panels';
 	import PlanHead from '$lib/ui/plan/PlanHead.svelte';
 	import RunningOrder from '$lib/ui/plan/RunningOrder.svelte';
 	import ScoreStrip from '$lib/ui/plan/ScoreStrip.svelte';
@@ -56,16 +57,13 @@
 	} = desk;
 
 	let adding = $state(false);
-	/** Later than what the page does by itself when it opens. */
-	const AT_REST_MS = 1500;
 	let keys = $state(false);
 	let scoreSheet = $state<HTMLElement>();
 	/** The room sheet leads here. */
 	let hereOpen = $state(false);
 	onMount(() => {
 		hereOpen = location.hash === '#here';
-		const idle = setTimeout(() => void fetchPanels(), AT_REST_MS);
-		return () => clearTimeout(idle);
+		return fetchAtRest(PANELS);
 	});
 	let asking = $state(false);
 	let changing = $state(false);

@@ -11,16 +11,14 @@
 	import Ring from '$lib/ui/chart/Ring.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
 	import SeriesCharts from '$lib/ui/series/SeriesCharts.svelte';
-	import SeriesClass from '$lib/ui/series/SeriesClass.svelte';
 	import Bounded from '$lib/ui/frame/Bounded.svelte';
+	import { fetchAtRest } from '$lib/client/at-rest';
+	import Lazy from '$lib/ui/frame/Lazy.svelte';
+	import { PANELS } from '$lib/ui/series/panels';
 	import SeriesFindings from '$lib/ui/series/SeriesFindings.svelte';
-	import SeriesMore from '$lib/ui/series/SeriesMore.svelte';
-	import SeriesPending from '$lib/ui/series/SeriesPending.svelte';
-	import SeriesStart from '$lib/ui/series/SeriesStart.svelte';
-	import SeriesSettings from '$lib/ui/series/SeriesSettings.svelte';
 	import SeriesWeeks from '$lib/ui/series/SeriesWeeks.svelte';
 	import { Button } from 'carbon-components-svelte';
-	import { tick, untrack } from 'svelte';
+	import { onMount, tick, untrack } from 'svelte';
 	import type { ActionData, PageData } from './$types';
 
 	let { data, form }: { data: PageData; form: ActionData } = $props();
@@ -34,6 +32,8 @@
 		seriesForm((slug) => desk.find(slug))
 	);
 	const desk = new SeriesDesk(stored.planned, stored.runVersions, setting, autosave);
+
+	onMount(() => fetchAtRest(PANELS));
 
 	let settings = $state(false);
 	/** Nothing is planned yet: the first questions come first. */
@@ -153,24 +153,32 @@
 />
 
 {#if desk.pending}
-	<SeriesPending
-		pending={desk.pending}
-		ontake={(after) => desk.take(after)}
-		onleave={() => (desk.pending = null)}
+	<Lazy
+		load={PANELS.pending}
+		props={{
+			pending: desk.pending,
+			ontake: (after) => desk.take(after),
+			onleave: () => (desk.pending = null)
+		}}
 	/>
 {/if}
 
 {#if settings}
 	<section id="settings" class="sheet block" aria-label="Settings of the series">
-		<Bounded what="The settings" shows={desk.planned}><SeriesSettings {desk} /></Bounded>
+		<Bounded what="The settings" shows={desk.planned}
+			><Lazy load={PANELS.settings} props={{ desk }} /></Bounded
+		>
 	</section>
 {:else if isNew}
 	<section class="sheet block" aria-labelledby="start">
 		<Bounded what="The beginning" shows={desk.planned}>
-			<SeriesStart
-				{desk}
-				onpropose={() => void desk.propose('waiting', seed)}
-				onsettings={() => (settings = true)}
+			<Lazy
+				load={PANELS.start}
+				props={{
+					desk,
+					onpropose: () => void desk.propose('waiting', seed),
+					onsettings: () => (settings = true)
+				}}
 			/>
 		</Bounded>
 	</section>
@@ -213,17 +221,20 @@
 		<Bounded what="This class" shows={desk.planned}>
 			{#if desk.class && desk.card}
 				{#key desk.class.class}
-					<SeriesClass
-						card={desk.card}
-						read={desk.class}
-						movements={desk.inClass}
-						busy={desk.proposing !== null}
-						onlog={(notes) => void desk.log(notes)}
-						onmove={(on, startsAt) => desk.move(desk.selected!, { on, startsAt })}
-						onfallout={(why) => desk.fallOut(why)}
-						onrenew={() => {
-							seed += 1;
-							void desk.propose({ classId: desk.selected! }, seed);
+					<Lazy
+						load={PANELS.class}
+						props={{
+							card: desk.card,
+							read: desk.class,
+							movements: desk.inClass,
+							busy: desk.proposing !== null,
+							onlog: (notes) => void desk.log(notes),
+							onmove: (on, startsAt) => desk.move(desk.selected!, { on, startsAt }),
+							onfallout: (why) => desk.fallOut(why),
+							onrenew: () => {
+								seed += 1;
+								void desk.propose({ classId: desk.selected! }, seed);
+							}
 						}}
 					/>
 				{/key}
@@ -238,14 +249,17 @@
 				}}
 			/>
 		</Bounded>
-		<SeriesMore
-			id={stored.id}
-			version={autosave.savedVersion}
-			linked={data.stored.linked}
-			link={form?.link ?? null}
-			groups={data.groups}
-			others={data.others}
-			today={data.today}
+		<Lazy
+			load={PANELS.more}
+			props={{
+				id: stored.id,
+				version: autosave.savedVersion,
+				linked: data.stored.linked,
+				link: form?.link ?? null,
+				groups: data.groups,
+				others: data.others,
+				today: data.today
+			}}
 		/>
 	</aside>
 </div>
