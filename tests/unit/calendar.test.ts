@@ -6,6 +6,7 @@ import {
 	daysBetween,
 	dayInField,
 	dayName,
+	dayOfPicker,
 	dayWithYear,
 	isIsoDay,
 	nextClass,
@@ -79,6 +80,10 @@ describe('weeks (ISO 8601)', () => {
 		'"%s" is no day',
 		(text) => expect(readDay(text)).toBeNull()
 	);
+
+	it('what a calendar in the browser means is the day on which it is noon there', () => {
+		expect(dayOfPicker(new Date('2026-11-24T12:00:00'))).toBe('2026-11-24');
+	});
 
 	it('what stands in a field can be typed', () => {
 		expect(dayInField('2026-11-24')).toBe('Tue 24 Nov 2026');

@@ -29,3 +29,6 @@ export function readDay(text: string): string | null {
 	}
 	return null;
 }
+
+/** The day that a calendar in the browser means, which counts in the browser's own zone. */
+export const dayOfPicker = (date: Date): string => format(date, 'yyyy-LL-dd');

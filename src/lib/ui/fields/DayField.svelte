@@ -3,7 +3,7 @@
 	import { DatePicker, DatePickerInput } from 'carbon-components-svelte';
 	import { tick } from 'svelte';
 	import type { Instance } from 'flatpickr/dist/types/instance';
-	import { dayInField, dayInZone, readDay } from '$lib/core/calendar';
+	import { dayInField, dayOfPicker, readDay } from '$lib/core/calendar';
 
 	/** A day: picked in a calendar, or typed ("3 Nov 2026", "2026-11-03"). */
 	interface Props {
@@ -29,7 +29,7 @@
 			// the calendar takes "no day" for nothing typed
 			return day ? asDate(day) : (undefined as unknown as Date);
 		},
-		formatDate: (date: Date) => dayInField(dayInZone(date, 'local'))
+		formatDate: (date: Date) => dayInField(dayOfPicker(date))
 	};
 	let calendar = $state.raw<Instance | null>(null);
 	let typed = $derived(value ? dayInField(value) : '');
