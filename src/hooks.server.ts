@@ -64,11 +64,15 @@ export const handle: Handle = async ({ event, resolve }) => {
 		if (url.pathname.startsWith('/api/')) error(401, 'Sign in first.');
 		redirect(303, `/sign-in?next=${encodeURIComponent(url.pathname + url.search)}`);
 	}
-	const response = await resolve(event);
+	const response = await resolve(event, { preload });
 	if (response.status === 500 && event.locals.databaseAway)
 		return new Response(response.body, { status: 503, headers: response.headers });
 	return response;
 };
+
+/** What a page asks for in its head: its scripts and styles, and the letters in which it is first drawn. */
+const preload = ({ type, path }: { type: string; path: string }): boolean =>
+	type === 'js' || type === 'css' || (type === 'font' && /-latin-wght-normal/.test(path));
 
 async function recogniseTeacher(event: Parameters<Handle>[0]['event']): Promise<void> {
 	try {

@@ -9,6 +9,7 @@
 	import Figure from '$lib/ui/movement/Figure.svelte';
 	import FinderFilters from '$lib/ui/movement/FinderFilters.svelte';
 	import Ring from '$lib/ui/chart/Ring.svelte';
+	import { whenSeen } from '$lib/client/when-seen';
 	import { onMount } from 'svelte';
 
 	let { data } = $props();
@@ -21,15 +22,12 @@
 		findInCatalogue(catalogue.all, filters, { group: data.group, usedLately: data.usedLately })
 	);
 
-	/** Cards that the server draws; the rest come as soon as the page is alive. */
-	const FIRST_CARDS = 12;
-	let alive = $state(false);
-	const cards = $derived(alive ? found.movements : found.movements.slice(0, FIRST_CARDS));
+	/** Cards are drawn as they come into view: so many at first, and so many more each time. */
+	const STEP = 24;
+	let drawn = $state(STEP);
+	const cards = $derived(found.movements.slice(0, drawn));
 
-	onMount(() => {
-		alive = true;
-		input?.focus();
-	});
+	onMount(() => input?.focus());
 
 	const look = (search: string) => (filters = { ...filters, search });
 
@@ -102,6 +100,9 @@
 	{:else}
 		<li class="none">Nothing is left. Try fewer letters or fewer filters.</li>
 	{/each}
+	{#if cards.length < found.movements.length}
+		{#key cards.length}<li aria-hidden="true" {@attach whenSeen(() => (drawn += STEP))}></li>{/key}
+	{/if}
 </ul>
 
 <style>

@@ -1,6 +1,10 @@
 <script lang="ts">
 	import type { Leg } from '$lib/core/anatomy';
 	import { bestView, figure, type View } from '$lib/core/figure';
+	import { atIdle } from '$lib/client/idle';
+	import { whenSeen } from '$lib/client/when-seen';
+	import { untrack } from 'svelte';
+	import type { Attachment } from 'svelte/attachments';
 	import { usualForm, type Form, type Movement } from '$lib/core/movement';
 
 	/** A movement as a drawing, worked out from its angles. The left leg is light, the right leg dark. */
@@ -28,7 +32,22 @@
 		label
 	}: Props = $props();
 
-	const drawn = $derived(figure(movement, view ?? bestView(movement), form ?? usualForm(movement), leads));
+	/** One beside a name is drawn when it is seen, in an idle moment: a figure takes longer than the rest of its row. */
+	let isDue = $state(untrack(() => Boolean(label) || feet));
+	const drawn = $derived(
+		isDue
+			? figure(movement, view ?? bestView(movement), form ?? usualForm(movement), leads)
+			: { viewBox: [0, 0, width, height] as const, room: [], strokes: [], feet: [] }
+	);
+	const drawSoon: Attachment = (node) => {
+		if (untrack(() => isDue)) return;
+		let giveUp = () => {};
+		const leave = whenSeen(() => (giveUp = atIdle(() => (isDue = true))))(node);
+		return () => {
+			giveUp();
+			leave?.();
+		};
+	};
 	/** Drawing units in a CSS pixel, so that the letters have one size whatever is drawn. */
 	const perPixel = $derived(Math.max(drawn.viewBox[2] / width, drawn.viewBox[3] / height));
 	const line = (points: [number, number][]) => points.map((p) => p.join(',')).join(' ');
@@ -38,6 +57,7 @@
 	viewBox={drawn.viewBox.join(' ')}
 	{width}
 	{height}
+	{@attach drawSoon}
 	role={label ? 'img' : undefined}
 	aria-label={label}
 	aria-hidden={label ? undefined : true}
