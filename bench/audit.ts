@@ -43,7 +43,8 @@ export async function auditPages(only?: string): Promise<Audit[]> {
 		const rows: Audit[] = [];
 		for (const [page, path] of Object.entries(pages))
 			for (const profile of ['desktop', 'phone'] as const)
-				if (!only || only === page) rows.push(await audited(origin + path, page, profile, cookie, chrome.port));
+				if (!only || only === page)
+					rows.push(await audited(origin + path, page, profile, cookie, chrome.port));
 		return rows;
 	} finally {
 		chrome.kill();

@@ -23,6 +23,7 @@ import { wholeByHighs } from '../tests/reference/fit-by-highs';
 import { seeded } from '../tests/reference/seeded';
 import { knowsAClass, readsLikeAClass, searchesEnough } from './planner/worth';
 import { pageLoad } from './pages';
+import { auditPages } from './audit';
 import { pageWeights } from './weights';
 import { planOfBlocks } from './plans';
 import { seriesProposal, seriesSpeed } from './series';
@@ -237,6 +238,19 @@ async function weights(): Promise<void> {
 	}
 }
 
+async function audits(): Promise<void> {
+	for (const { page, profile, ...points } of await auditPages()) {
+		const { performance: speed, accessibility, bestPractices, layoutShift, blockedMs, failed } = points;
+		console.log(
+			`${page.padEnd(10)} ${profile.padEnd(8)} performance ${speed}, accessibility ${accessibility}, best practices ${bestPractices}; layout shift ${layoutShift.toFixed(3)}, blocked ${blockedMs} ms${failed.length ? `; fails ${failed.join(', ')}` : ''}`
+		);
+	}
+}
+
+if (process.argv.includes('audits')) {
+	await audits();
+	process.exit(0);
+}
 if (process.argv.includes('weights')) {
 	await weights();
 	process.exit(0);

@@ -108,12 +108,12 @@
 							</span>
 							{#if c.plan}
 								<Ring sectors={c.plan.ring} size={44} label="Balance of {c.plan.title}" />
-								<span class="plan">
+								<div class="plan">
 									<a href="/plan/{c.plan.id}">{c.plan.title || 'Untitled class'}</a>
 									<Standing plan={c.plan} />
-								</span>
+								</div>
 							{:else}
-								<span class="plan">
+								<div class="plan">
 									<span class="quiet">{day.past ? 'Nothing was planned' : 'Not planned yet'}</span>
 									<StartPlan
 										groupId={c.groupId}
@@ -122,7 +122,7 @@
 										copyable={data.copyable.includes(c.groupId)}
 										templates={data.templates}
 									/>
-								</span>
+								</div>
 							{/if}
 						</li>
 					{/each}

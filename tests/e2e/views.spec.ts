@@ -12,6 +12,7 @@ import {
 	test,
 	total
 } from './base';
+import { htmlFaults } from './html';
 import { execFileSync } from 'node:child_process';
 
 test('the week shows what is next and what is unplanned, and a first plan takes three clicks', async ({
@@ -216,6 +217,25 @@ test('axe finds nothing on any view, empty or full, also in forced colours', asy
 		expect(await axeInBoth(door), path).toEqual([]);
 	}
 	await context.close();
+});
+
+test('every view is valid HTML as the server sends it', async ({ page }) => {
+	await open(page, '/');
+	const plan = await page.locator('main a[href^="/plan/"]').first().getAttribute('href');
+	await open(page, '/group');
+	const group = await page.locator('main a[href^="/group/"]').first().getAttribute('href');
+	await open(page, '/series');
+	const series = await page.locator('main a[href^="/series/"]').first().getAttribute('href');
+	const paths = [
+		...['/', '/begin', '/group', '/series', '/catalogue', '/catalogue/low-lunge', '/catalogue/own/new'],
+		...['/style', '/template', '/nowhere', group, series, `${series}/print`],
+		...['', '/print', '/room', '/compare'].map((of) => plan + of)
+	];
+	for (const path of paths) {
+		const html = await (await page.request.get(path!)).text();
+		expect(html, path!).toContain('</html>');
+		expect(await htmlFaults(html), path!).toEqual([]);
+	}
 });
 
 test('everything that is used beside the mat fits a phone', async ({ page }) => {

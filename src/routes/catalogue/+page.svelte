@@ -60,7 +60,7 @@
 			on:clear={() => look('')}
 		/>
 		<span class="quiet" role="status">{found.movements.length} of {catalogue.all.length}</span>
-		<span class="for">
+		<div class="for">
 			<Choice
 				label="For"
 				value={data.groupId}
@@ -70,7 +70,7 @@
 				]}
 				onpick={(id) => goto(id ? `?group=${id}` : '?', { keepFocus: true })}
 			/>
-		</span>
+		</div>
 	</div>
 	<FinderFilters
 		{filters}

@@ -44,7 +44,7 @@
 	}
 </script>
 
-<span class="pick" class:plain>
+<div class="pick" class:plain>
 	<Select {id} {name} size="sm" labelText={label} {hideLabel} selected={value} on:change={picked}>
 		{#each named(options) as { value, text }, index (index)}<SelectItem {value} {text} />{/each}
 		{#each groups as group, at (at)}
@@ -53,7 +53,7 @@
 			</SelectItemGroup>
 		{/each}
 	</Select>
-</span>
+</div>
 
 <style>
 	.pick {

@@ -46,7 +46,7 @@
 	}
 </script>
 
-<span class="day">
+<div class="day">
 	<DatePicker
 		datePickerType="single"
 		dateFormat="D j M Y"
@@ -67,7 +67,7 @@
 		/>
 	</DatePicker>
 	{#if name}<Hidden {name} {value} />{/if}
-</span>
+</div>
 
 <style>
 	.day {

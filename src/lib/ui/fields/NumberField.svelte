@@ -56,7 +56,7 @@
 	}
 </script>
 
-<span class="number" class:narrow>
+<div class="number" class:narrow>
 	<TextInput
 		{id}
 		{name}
@@ -78,7 +78,7 @@
 			if (typed === null || (typed !== undefined && isRight(typed))) typed = undefined;
 		}}
 	/>
-</span>
+</div>
 
 <style>
 	.number {

@@ -54,7 +54,7 @@
 
 <div class="filters" role="group" aria-label="Filters">
 	{#each choices as { key, label, any, options } (key)}
-		<span class="choice" class:on={filters[key]}>
+		<div class="choice" class:on={filters[key]}>
 			<Choice
 				{label}
 				value={filters[key] ?? ''}
@@ -67,7 +67,7 @@
 				]}
 				onpick={(value) => set({ [key]: value || undefined })}
 			/>
-		</span>
+		</div>
 	{/each}
 	{#each switches as { key, label } (key)}
 		{#if key === 'rested' || group}

@@ -81,7 +81,7 @@
 </div>
 {#if chain && open}
 	<div class="change">
-		<span class="field">
+		<div class="field">
 			<NumberField
 				label="Pause to notice in between, seconds"
 				least={0}
@@ -91,7 +91,7 @@
 				onchange={(seconds) =>
 					blocks.setChain(chain, { noticeFirstSeconds: seconds || undefined }, 'Pause for noticing changed')}
 			/>
-		</span>
+		</div>
 		<Checkbox
 			id="{id}-slow"
 			labelText="A slow switch changes the sides"

@@ -66,12 +66,12 @@
 		<span class="quiet">{clockTime(startsAt, row.fromSeconds)}</span>
 	</span>
 	<Figure {movement} {form} leads={item.lead} width={60} height={44} />
-	<span class="name">
+	<div class="name">
 		<b
 			>{movement.english}{#if row.visitsBefore}<span class="visit">{VISIT[row.visitsBefore] ?? 'again'}</span
 				>{/if}</b
 		>
-		<span class="quiet">
+		<div class="quiet">
 			<Choice
 				plain
 				hideLabel
@@ -91,8 +91,8 @@
 				/>
 			{:else}{item.mode}{/if}
 			{#each row.extras as extra, index (index)}<span class="extra">{extra}</span>{/each}
-		</span>
-	</span>
+		</div>
+	</div>
 	<span class="dose">
 		{#if item.passed}<span class="quiet">passed through</span>
 		{:else}

@@ -60,7 +60,7 @@
 		<span class="quiet">{clockTime(doc.plan.startsAt, fromSeconds)}</span>
 	</span>
 	{#if block.kind === 'talk'}
-		<span class="words">
+		<div class="words">
 			<TextInput
 				id="{id}-words"
 				size="sm"
@@ -75,9 +75,9 @@
 						`talk ${block.id}`
 					)}
 			/>
-		</span>
+		</div>
 	{:else}
-		<span class="words">
+		<div class="words">
 			<Choice
 				hideLabel
 				label="Which test"
@@ -86,7 +86,7 @@
 				onpick={(test) => blocks.setTest(block, { test })}
 			/>
 			<span class="quiet">{HIP_TESTS[block.test].how} <b>{HIP_TESTS[block.test].look}</b></span>
-		</span>
+		</div>
 	{/if}
 	<NumberField
 		narrow

@@ -33,8 +33,8 @@
 				selected={style[id]}
 				on:change={(event) => choose(id, String(event.detail))}
 			>
-				{#each question.schools as school (school.id)}
-					<RadioButton id="{name}-{id}-{school.id}" value={school.id}>
+				{#each question.schools as school, at (school.id)}
+					<RadioButton id="{name}-{id}-{at}" value={school.id}>
 						<span slot="labelChildren"><b>{school.label}</b> <span class="quiet">{school.line}</span></span>
 					</RadioButton>
 				{/each}
