@@ -9,7 +9,16 @@ const VIEWS = {
 	'sign-in': async (page, origin) => page.goto(`${origin}/sign-in`),
 	week: async (page, origin) => enter(page, origin),
 	groups: async (page, origin) => page.goto(`${origin}/group`),
-	group: async (page) => {
+	begin: async (page, origin) => {
+		await page.goto(`${origin}/begin`);
+		await page.waitForSelector('body[data-hydrated]');
+		await page.getByRole('button', { name: 'Next' }).click();
+		await page.getByRole('button', { name: 'Propose a class' }).click();
+		await page.getByRole('button', { name: 'Keep this class', disabled: false }).waitFor({ timeout: 60_000 });
+		await page.evaluate(() => scrollTo(0, 0));
+	},
+	group: async (page, origin) => {
+		await page.goto(`${origin}/group`);
 		await page.getByRole('link', { name: 'Breakwater Striders' }).click();
 		await page.waitForURL(/group\/./);
 	},
@@ -87,6 +96,7 @@ for (const [name, open] of Object.entries(VIEWS)) {
 	await page.waitForLoadState('networkidle');
 	await page.waitForSelector('body[data-hydrated]');
 	await page.evaluate(() => document.fonts.ready);
+	await page.waitForTimeout(1500); // figures are drawn in idle moments
 	if (!only || only === name) await page.screenshot({ path: `${folder}/${name}.png` });
 }
 await browser.close();

@@ -94,7 +94,7 @@ test('a week is missed, a class edited, the rest proposed anew: before and after
 	await expect(pending.getByRole('row', { name: /Class 2/ })).toContainText('Tue 13 May');
 	await expect(pending.getByRole('row', { name: /Class 2/ })).toContainText('Tue 20 May');
 	await expect(pending.getByRole('row', { name: /Class 4/ })).toContainText('Tue 3 Jun');
-	await pending.getByLabel('Shift everything, let the last class go').check({ force: true });
+	await pending.getByLabel('Shift everything, drop the last class').check({ force: true });
 	await expect(pending.getByRole('row', { name: /Class 4/ })).toContainText('not there');
 	await pending.getByLabel('Shift everything, one more date at the end').check({ force: true });
 	await pending.getByRole('button', { name: 'Take it' }).click();

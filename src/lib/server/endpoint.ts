@@ -79,6 +79,6 @@ export function saveAnswer<T>(
 /** The answer to a removal: 204, 404, or 409 when it is no longer what was looked at. */
 export function removalAnswer(removal: Removal): Response {
 	found(removal === 'missing' ? null : removal);
-	if (removal === 'stale') error(409, 'It was changed in another window meanwhile; look at it again.');
+	if (removal === 'stale') error(409, 'It was changed in another window meanwhile. Load the page again.');
 	return new Response(null, { status: 204 });
 }

@@ -241,7 +241,7 @@ export class SeriesDesk {
 				'Shift everything, one more date at the end',
 				fallsOut(this.planned, c.class.id, why, 'one more date')
 			],
-			['Shift everything, let the last class go', fallsOut(this.planned, c.class.id, why, 'let the last go')]
+			['Shift everything, drop the last class', fallsOut(this.planned, c.class.id, why, 'let the last go')]
 		]);
 	}
 

@@ -4,7 +4,7 @@
 		severity: string;
 	}
 	let { severity }: Props = $props();
-	const words: Record<string, string> = { stop: 'Stop:', mend: 'Mend:', note: 'Note:' };
+	const words: Record<string, string> = { stop: 'Stop:', mend: 'Fix:', note: 'Note:' };
 </script>
 
 <svg viewBox="0 0 12 12" width="12" height="12" role="img" aria-label={words[severity]}>

@@ -77,7 +77,7 @@ export const actions: Actions = {
 		const removal = await removeSeries(db(), studioOfRequest(locals).id, params.id, versionOf(version));
 		found(removal === 'missing' ? null : removal);
 		if (removal === 'stale')
-			return fail(409, { message: 'It was changed meanwhile; look at it again first.' });
+			return fail(409, { message: 'It was changed meanwhile. Load the page again first.' });
 		redirect(303, `/series?removed=${params.id}`);
 	}
 };
