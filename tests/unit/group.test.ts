@@ -9,6 +9,7 @@ import {
 	newGroup,
 	nextMeeting,
 	startOn,
+	usualTiers,
 	type Group
 } from '../../src/lib/core/group';
 import { newSeries } from '../../src/lib/core/series';
@@ -69,6 +70,17 @@ describe('days of the week', () => {
 		const days = ['2026-11-23', '2026-11-24', '2026-11-29'];
 		expect(days.map(weekdayOf)).toEqual([1, 2, 7]);
 		expect(nextWeekday('2026-11-29', 1)).toBe('2026-11-30');
+	});
+});
+
+describe('a new group', () => {
+	it('is made up of as many as come, whatever their number', () => {
+		expect(usualTiers(10)).toEqual({ tight: 3, middling: 5, open: 2 });
+		for (let size = 1; size <= 200; size++) {
+			const tiers = Object.values(usualTiers(size));
+			expect(tiers.reduce((sum, people) => sum + people)).toBe(size);
+			expect(Math.min(...tiers), String(size)).toBeGreaterThanOrEqual(0);
+		}
 	});
 });
 

@@ -6,7 +6,7 @@
 	import WhenAndWhat from '$lib/ui/begin/WhenAndWhat.svelte';
 	import WhoComes from '$lib/ui/begin/WhoComes.svelte';
 	import { Button, ProgressIndicator, ProgressStep } from 'carbon-components-svelte';
-	import { untrack } from 'svelte';
+	import { onDestroy, tick, untrack } from 'svelte';
 
 	let { data } = $props();
 	const beginning = new Beginning(untrack(() => data.setting));
@@ -15,6 +15,21 @@
 		capture: (): Said => beginning.said(),
 		restore: (said: Said) => beginning.comeBack(said)
 	};
+
+	onDestroy(() => beginning.stop());
+
+	let heading = $state<HTMLElement>();
+	/** Whoever reads by ear is told which step comes now. */
+	async function goTo(step: number) {
+		beginning.goTo(step);
+		await tick();
+		heading?.focus();
+	}
+
+	function skip() {
+		beginning.asUsual();
+		return goTo(beginning.step + 1);
+	}
 
 	const group = $derived(beginning.group);
 	/** What was said in each step that is done. */
@@ -47,14 +62,14 @@
 				secondaryLabel={index < beginning.step ? said[index] : ''}
 				complete={index < beginning.step}
 				disabled={index > beginning.step}
-				on:click={() => index < beginning.step && beginning.goTo(index)}
+				on:click={() => index < beginning.step && goTo(index)}
 			/>
 		{/each}
 	</ProgressIndicator>
 </div>
 
 <section class="sheet" aria-labelledby="step">
-	<h2 id="step">{STEPS[beginning.step]}</h2>
+	<h2 id="step" tabindex="-1" bind:this={heading}>{STEPS[beginning.step]}</h2>
 	{#if beginning.step === 0}
 		<WhoComes {beginning} presets={data.presets} />
 	{:else if beginning.step === 1}
@@ -65,13 +80,13 @@
 	{#if beginning.trouble}<p class="trouble" role="alert">{beginning.trouble}</p>{/if}
 	<div class="act">
 		{#if beginning.step > 0}
-			<Button kind="tertiary" size="small" on:click={() => beginning.goTo(beginning.step - 1)}>Back</Button>
+			<Button kind="tertiary" size="small" on:click={() => goTo(beginning.step - 1)}>Back</Button>
 		{/if}
 		{#if beginning.step < 2}
-			<Button size="small" disabled={!group.name.trim()} on:click={() => beginning.goTo(beginning.step + 1)}
+			<Button size="small" disabled={!group.name.trim()} on:click={() => goTo(beginning.step + 1)}
 				>{beginning.step === 0 ? 'Next' : 'Propose a class'}</Button
 			>
-			<Button kind="ghost" size="small" on:click={() => beginning.skip()}>Skip this step</Button>
+			<Button kind="ghost" size="small" on:click={skip}>Skip this step</Button>
 		{:else}
 			<Button kind="ghost" size="small" disabled={beginning.keeping} on:click={() => keep('group')}
 				>Skip: only the group</Button
@@ -81,6 +96,9 @@
 </section>
 
 <style>
+	h2:focus {
+		outline: none;
+	}
 	.top,
 	.act {
 		display: flex;

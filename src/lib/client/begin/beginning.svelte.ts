@@ -1,10 +1,21 @@
-import { nextMeeting, newGroup, preset, type Group, type Kit, type PresetId } from '$lib/core/group';
+import {
+	nextMeeting,
+	newGroup,
+	preset,
+	usualTiers,
+	type Group,
+	type Kit,
+	type PresetId
+} from '$lib/core/group';
 import { create, type Answer } from '../api';
 import type { ShownProposal } from '../plan/proposals.svelte';
 import type { Work } from '../worker';
 import type { Teaching } from './first-class';
 
 export const STEPS = ['Who comes', 'When, and with what', 'The first class'] as const;
+
+const NOT_LOADED =
+	'This part of the page did not load. Is there a connection? Nothing of what you said is lost; try again.';
 
 /** What a beginning is given. */
 export interface BeginSetting extends Teaching {
@@ -60,11 +71,9 @@ export class Beginning {
 		this.group = { ...this.group, ...change };
 	}
 
-	/** How many come; half of them middling, as in a new group, until the group's page says otherwise. */
+	/** How many come, made up as usual until the group's page says otherwise. */
 	setSize(size: number): void {
-		const tight = Math.round(0.3 * size);
-		const open = Math.round(0.2 * size);
-		this.change({ size, tiers: { tight, middling: size - tight - open, open } });
+		this.change({ size, tiers: usualTiers(size) });
 	}
 
 	goTo(step: number): void {
@@ -74,8 +83,8 @@ export class Beginning {
 		else this.stop();
 	}
 
-	/** Goes on with what is usual in this step. */
-	skip(): void {
+	/** Puts what is usual in place of what was said in this step. */
+	asUsual(): void {
 		const usual = newGroup(this.group.preset, nameOf(this.group.preset));
 		if (this.step === 0) this.group = { ...newGroup('general', nameOf('general')), ...whenOf(this.group) };
 		else {
@@ -83,14 +92,19 @@ export class Beginning {
 			this.picked = null;
 			this.kit = this.setting.kit.kit;
 		}
-		this.goTo(this.step + 1);
 	}
 
 	async propose(): Promise<void> {
 		this.stop();
 		this.seed++;
 		this.trouble = '';
-		const { proposeFirst } = await import('./first-class');
+		const loaded = await import('./first-class').catch(() => null);
+		if (this.step !== 2) return; // gone back meanwhile
+		if (!loaded) {
+			this.trouble = NOT_LOADED;
+			return;
+		}
+		const { proposeFirst } = loaded;
 		const work = proposeFirst(this.asKept, this.day, this.setting, this.seed, (proposal) => {
 			if (this.work === work) this.proposal = proposal;
 		});
@@ -102,7 +116,8 @@ export class Beginning {
 		else if (outcome.how === 'done' && outcome.value) this.trouble = `${outcome.value}.`;
 	}
 
-	private stop(): void {
+	/** Ends what is looked for; also when the page is left. */
+	stop(): void {
 		this.work?.stop();
 		this.work = null;
 		this.proposal = null;
@@ -112,9 +127,14 @@ export class Beginning {
 	async keep(wanted: 'class' | 'group'): Promise<{ id: string; planId: string | null } | null> {
 		const { proposal } = this;
 		this.keeping = true;
-		const { asSent } = await import('./first-class');
+		const loaded = await import('./first-class').catch(() => null);
+		if (!loaded) {
+			this.trouble = NOT_LOADED;
+			this.keeping = false;
+			return null;
+		}
 		const answer: Answer<{ id: string; planId: string | null }> = await create('/api/groups', {
-			...asSent(this.asKept, wanted === 'class' ? proposal : null),
+			...loaded.asSent(this.asKept, wanted === 'class' ? proposal : null),
 			kit: this.kit,
 			kitVersion: this.setting.kit.version,
 			plannedOn: this.day

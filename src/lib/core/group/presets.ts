@@ -137,6 +137,13 @@ export function preset(id: PresetId): Preset {
 	return { id, ...ALL[id], because: { ...BECAUSE, ...ALL[id].because } };
 }
 
+/** How a group of so many is taken to be made up until somebody looks: three in ten tight, two open, the others in between (common practice, no source). */
+export function usualTiers(size: number): Group['tiers'] {
+	const tight = Math.round(0.3 * size);
+	const open = Math.round(0.2 * size);
+	return { tight, middling: size - tight - open, open };
+}
+
 /** A new group from a preset: everything filled in, everything editable. */
 export function newGroup(id: PresetId, name: string): Group {
 	const from = preset(id);
@@ -145,7 +152,7 @@ export function newGroup(id: PresetId, name: string): Group {
 		discipline: from.label.toLowerCase(),
 		preset: id,
 		size: 10,
-		tiers: { tight: 3, middling: 5, open: 2 },
+		tiers: usualTiers(10),
 		moment: 'evening',
 		weekday: 2,
 		startsAt: '18:30',
