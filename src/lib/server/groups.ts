@@ -6,7 +6,7 @@ import { classGroup, classRun, groupKit, plan, series } from './db/schema';
 import { clearRows, deleteFrom, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
 import type { Removal, Saved } from './saved';
-import { getStudioKit, kitRows } from './studio-kit';
+import { kitRows, sharedKit } from './studio-kit';
 
 type Row = typeof classGroup.$inferSelect;
 
@@ -108,9 +108,7 @@ function columns(group: Group) {
 }
 
 async function kitOf(db: Db, studioId: string, rows: Row[]): Promise<Map<string, Kit>> {
-	const shared = rows.some(({ document }) => document.sharesKit)
-		? (await getStudioKit(db, studioId)).kit
-		: {};
+	const shared = rows.some(({ document }) => document.sharesKit) ? await sharedKit(db, studioId) : {};
 	const kit = new Map<string, Kit>(
 		rows.map(({ id, document }) => [id, document.sharesKit ? { ...shared } : {}])
 	);

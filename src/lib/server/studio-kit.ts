@@ -14,11 +14,13 @@ export interface StudioKit {
 
 export async function getStudioKit(db: Db, studioId: string): Promise<StudioKit> {
 	const [row] = await db.select({ version: studio.version }).from(studio).where(eq(studio.id, studioId));
+	return { version: row?.version ?? 0, kit: await sharedKit(db, studioId) };
+}
+
+/** The kit alone, for the groups that share it. */
+export async function sharedKit(db: Db, studioId: string): Promise<Kit> {
 	const counted = await db.select().from(studioKit).where(eq(studioKit.studioId, studioId));
-	return {
-		version: row?.version ?? 0,
-		kit: Object.fromEntries(counted.map(({ kind, count }) => [kind, count]))
-	};
+	return Object.fromEntries(counted.map(({ kind, count }) => [kind, count]));
 }
 
 /** Saves over the version that the change began from; `stale` brings what is stored now. */
