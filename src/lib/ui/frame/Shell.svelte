@@ -160,6 +160,12 @@
 			padding: 4rem 0.75rem 2rem;
 		}
 	}
+	/* a page at four times its size on a small screen */
+	@media (max-width: 22rem) {
+		.shell :global(.bx--content) {
+			padding: 4rem 0.4rem 2rem;
+		}
+	}
 	@media print {
 		.shell :global(.bx--header) {
 			display: none;

@@ -47,7 +47,7 @@
 <style>
 	.questions {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(20rem, 1fr));
+		grid-template-columns: repeat(auto-fill, minmax(min(20rem, 100%), 1fr));
 		gap: 0.75rem;
 	}
 	fieldset {
