@@ -10,6 +10,7 @@ import {
 	nextMeeting,
 	startOn,
 	usualTiers,
+	withMeetings,
 	type Group
 } from '../../src/lib/core/group';
 import { newSeries } from '../../src/lib/core/series';
@@ -22,11 +23,12 @@ const twice: Group = {
 };
 
 describe('a group that meets several times a week', () => {
-	it('has its meetings in the order of the week', () => {
+	it('has all of its meetings, and says them in the order of the week', () => {
 		expect(meetingsOf(twice)).toEqual([
-			{ weekday: 2, startsAt: '19:15' },
-			{ weekday: 4, startsAt: '06:40' }
+			{ weekday: 4, startsAt: '06:40' },
+			{ weekday: 2, startsAt: '19:15' }
 		]);
+		expect({ ...twice, ...withMeetings(meetingsOf(twice)) }).toEqual(twice);
 		expect(meetingWords(twice)).toBe('Tuesday 19:15, Thursday 06:40');
 	});
 

@@ -2,6 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { Beginning, STEPS, type Said } from '$lib/client/begin/beginning.svelte';
 	import { meetingWords } from '$lib/core/group';
+	import { minutesOfLength } from '$lib/core/plan';
 	import FirstClass from '$lib/ui/begin/FirstClass.svelte';
 	import WhenAndWhat from '$lib/ui/begin/WhenAndWhat.svelte';
 	import WhoComes from '$lib/ui/begin/WhoComes.svelte';
@@ -35,7 +36,7 @@
 	/** What was said in each step that is done. */
 	const said = $derived([
 		`${group.name}, ${group.size} people`,
-		`${meetingWords(group)}, ${group.lengthSeconds / 60} min`,
+		`${meetingWords(group)}, ${minutesOfLength(group.lengthSeconds)} min`,
 		''
 	]);
 

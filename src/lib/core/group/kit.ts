@@ -5,6 +5,8 @@ export type Kit = Partial<Record<KitKind, number>>;
 
 /** The most pieces of one kind. */
 export const MOST_PIECES = 2000;
+/** The most pieces of one kind that a person brings. */
+export const MOST_PIECES_EACH = 20;
 
 /** What a new studio is taken to hold until somebody counts: for ten people (common practice, no source). */
 export const USUAL_KIT: Readonly<Kit> = { block: 20, blanket: 10, strap: 10 };

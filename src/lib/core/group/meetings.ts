@@ -3,13 +3,19 @@ import type { Group } from './types';
 
 type Meets = Pick<Group, 'weekday' | 'startsAt' | 'alsoMeets'>;
 
-/** All meetings of a group in a week, in the order of the week. */
-export const meetingsOf = ({ weekday, startsAt, alsoMeets = [] }: Meets): Meeting[] =>
-	[{ weekday, startsAt }, ...alsoMeets].sort((a, b) => a.weekday - b.weekday);
+/** All meetings of a group in a week, the first one first. */
+export const meetingsOf = ({ weekday, startsAt, alsoMeets = [] }: Meets): Meeting[] => [
+	{ weekday, startsAt },
+	...alsoMeets
+];
+
+/** What a group says of its meetings, at least one; {@link meetingsOf} gives them back. */
+export const withMeetings = ([first, ...alsoMeets]: readonly Meeting[]): Meets => ({ ...first!, alsoMeets });
 
 /** "Tuesday 19:15, Thursday 06:40". */
 export const meetingWords = (group: Meets): string =>
 	meetingsOf(group)
+		.sort((a, b) => a.weekday - b.weekday)
 		.map(({ weekday, startsAt }) => `${WEEKDAY_NAMES[weekday - 1]} ${startsAt}`)
 		.join(', ');
 

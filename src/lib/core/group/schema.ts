@@ -4,8 +4,8 @@ import { MOST_CHANGEOVER_MINUTES } from '../calendar';
 import { CAUTIONS, KIT_KINDS, purposesSchema, rising } from '../movement';
 import { PLAN_LIMITS } from '../plan';
 import { schemaFaults, type Fault } from '../validation';
-import { eachOnce, oneLine, textOfLines } from '../validation';
-import { MOST_PIECES } from './kit';
+import { eachOnce, oneLine, textOfLines, timeOfDay } from '../validation';
+import { MOST_PIECES, MOST_PIECES_EACH } from './kit';
 import { MOMENTS, PRESETS, TIERS, type Group } from './types';
 
 const percent = number().min(0).max(100).required();
@@ -25,14 +25,14 @@ const minutes = number()
 const count = number().integer('${path} must be a whole number').min(0).max(500).required();
 
 const weekday = number().integer().min(1).max(7).required();
-const time = string()
-	.matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} must be a time such as 18:30')
-	.required();
+const time = timeOfDay();
 
-/** Pieces of kit that a room holds, by their kind. */
-export const kitSchema = object(
-	Object.fromEntries(KIT_KINDS.map((kit) => [kit, number().integer().min(0).max(MOST_PIECES)]))
-).noUnknown();
+/** Pieces of kit by their kind, at most so many of one. */
+const piecesOfKinds = (most: number) =>
+	object(Object.fromEntries(KIT_KINDS.map((kit) => [kit, number().integer().min(0).max(most)]))).noUnknown();
+
+/** What a room holds. */
+const kitSchema = piecesOfKinds(MOST_PIECES);
 
 export const groupSchema = object({
 	name: oneLine(80).required('a group needs a name'),
@@ -55,7 +55,7 @@ export const groupSchema = object({
 		),
 	lengthSeconds: number()
 		.integer()
-		.min(PLAN_LIMITS.minLengthSeconds, 'a class lasts at least 5 minutes')
+		.min(PLAN_LIMITS.minLengthSeconds, 'a class lasts at least a minute')
 		.max(PLAN_LIMITS.maxLengthSeconds, 'a class lasts at most 4 hours')
 		.required(),
 	room: oneLine(80),
@@ -75,9 +75,7 @@ export const groupSchema = object({
 		),
 	sharesKit: boolean(),
 	kit: kitSchema.required(),
-	kitEach: object(Object.fromEntries(KIT_KINDS.map((kit) => [kit, number().integer().min(0).max(20)])))
-		.noUnknown()
-		.default(undefined),
+	kitEach: piecesOfKinds(MOST_PIECES_EACH).default(undefined),
 	targets: object({
 		directions: object(Object.fromEntries(DIRECTIONS.map((d) => [d, band])))
 			.noUnknown()

@@ -1,6 +1,7 @@
 import type { Changeover, Meeting } from '../calendar';
-import type { KitKind, Purpose } from '../movement';
+import type { Purpose } from '../movement';
 import type { Targets } from '../orbit';
+import type { Kit } from './kit';
 import type { CautionCount, Tier } from '../people';
 
 export const MOMENTS = [
@@ -51,9 +52,9 @@ export interface Group {
 	/** Whether its kit is the studio's, which all groups share; else it is counted for this group alone. */
 	sharesKit?: boolean;
 	/** What the room holds, counted. */
-	kit: Partial<Record<KitKind, number>>;
+	kit: Kit;
 	/** What each person brings along. */
-	kitEach?: Partial<Record<KitKind, number>>;
+	kitEach?: Kit;
 	targets: Targets;
 	/** What its classes are to serve: the shapes of its sport or of its day. */
 	purposes: Purpose[];

@@ -21,7 +21,8 @@ import {
 	oneLine,
 	schemaFaults,
 	textOfLines,
-	type Fault
+	type Fault,
+	timeOfDay
 } from '../validation';
 import { TEST_IDS } from '../measure';
 import {
@@ -234,9 +235,7 @@ export const planSchema = object({
 		.min(PLAN_LIMITS.minLengthSeconds, 'a class lasts at least a minute (60 seconds)')
 		.max(PLAN_LIMITS.maxLengthSeconds, 'a class lasts at most 4 hours (14400 seconds)')
 		.required(),
-	startsAt: string()
-		.matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} must be a time such as 18:30')
-		.required(),
+	startsAt: timeOfDay(),
 	pinnedPace: paceChangesSchema.optional().default(undefined),
 	style: styleSchema.default(undefined),
 	firstSide: string().oneOf(LEGS),

@@ -14,16 +14,14 @@ import {
 } from '../movement';
 import { PLAN_LIMITS, planFaults } from '../plan';
 import { schemaFaults, type Fault } from '../validation';
-import { eachOnce, isPropertyOfAll, oneLine, textOfLines } from '../validation';
+import { eachOnce, isPropertyOfAll, oneLine, textOfLines, timeOfDay } from '../validation';
 import { slotKey } from './dates';
 import { SERIES_LIMITS, type Ladder, type PlannedSeries, type Series } from './types';
 
 const day = string()
 	.required()
 	.test('day', '${path} must be a day of the calendar such as 2026-11-24', (value) => isIsoDay(value ?? ''));
-const time = string()
-	.matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} must be a time such as 18:30')
-	.required();
+const time = timeOfDay();
 const slug = string().matches(SLUG, '${path} must be a slug of the catalogue');
 const id = string()
 	.matches(/^[A-Za-z0-9_-]{6,24}$/, '${path} must be an id of 6 to 24 letters, digits, - and _')

@@ -1,5 +1,5 @@
 export * from './document';
 export { schemaFaults, type Fault } from './faults';
-export { asOneLine, LINE_PATTERN, LINES_PATTERN, oneLine, textOfLines } from './lines';
+export { asOneLine, LINE_PATTERN, LINES_PATTERN, oneLine, textOfLines, timeOfDay } from './lines';
 export { eachOnce, isPropertyOfAll } from './once';
 export { means } from './meta';

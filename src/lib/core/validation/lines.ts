@@ -38,3 +38,9 @@ export function textOfLines(most: number): StringSchema<string> {
 export function asOneLine(text: string): string {
 	return text.replace(UNFIT, ' ');
 }
+
+/** A time of day as "HH:MM", from 00:00 to 23:59. */
+export const timeOfDay = (): StringSchema<string> =>
+	string()
+		.matches(/^([01]\d|2[0-3]):[0-5]\d$/, '${path} must be a time such as 18:30')
+		.required();

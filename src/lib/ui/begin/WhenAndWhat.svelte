@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Beginning } from '$lib/client/begin/beginning.svelte';
-	import { MOMENTS } from '$lib/core/group';
+	import { meetingsOf, MOMENTS, MOST_PIECES, withMeetings } from '$lib/core/group';
 	import { LENGTH_MINUTES, lengthOfMinutes, minutesOfLength } from '$lib/core/plan';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import DayField from '$lib/ui/fields/DayField.svelte';
@@ -20,9 +20,9 @@
 <div class="when">
 	<div class="meets">
 		<Meetings
-			meetings={[{ weekday: group.weekday, startsAt: group.startsAt }, ...(group.alsoMeets ?? [])]}
+			meetings={meetingsOf(group)}
 			most={7}
-			onchange={([first, ...others]) => beginning.change({ ...first, alsoMeets: others })}
+			onchange={(meetings) => beginning.change(withMeetings(meetings))}
 		/>
 	</div>
 	<NumberField
@@ -43,7 +43,7 @@
 </div>
 <h3>What the room holds, in pieces</h3>
 <p class="quiet">Asked once: all groups of the studio share it, and a group with other kit says so.</p>
-<KitCounts kit={beginning.kit} onchange={(kit) => (beginning.kit = kit)} />
+<KitCounts kit={beginning.kit} most={MOST_PIECES} onchange={(kit) => (beginning.kit = kit)} />
 
 <style>
 	.when {

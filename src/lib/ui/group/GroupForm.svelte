@@ -3,7 +3,7 @@
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import { MOST_CHANGEOVER_MINUTES, NO_CHANGEOVER } from '$lib/core/calendar';
-	import { MOMENTS, TIERS, type Group, type Kit } from '$lib/core/group';
+	import { meetingsOf, MOMENTS, TIERS, type Group, type Kit, withMeetings } from '$lib/core/group';
 	import { LENGTH_MINUTES, lengthOfMinutes, minutesOfLength } from '$lib/core/plan';
 	import GroupCautions from './GroupCautions.svelte';
 	import GroupKit from './GroupKit.svelte';
@@ -52,11 +52,7 @@
 				/>
 			{/each}
 		</div>
-		<Meetings
-			meetings={[{ weekday: group.weekday, startsAt: group.startsAt }, ...(group.alsoMeets ?? [])]}
-			most={7}
-			onchange={([first, ...others]) => set({ ...first, alsoMeets: others })}
-		/>
+		<Meetings meetings={meetingsOf(group)} most={7} onchange={(meetings) => set(withMeetings(meetings))} />
 		<div class="row times">
 			<NumberField
 				label="Minutes"

@@ -1,8 +1,6 @@
 <script lang="ts">
-	import { kitWords, type Group, type Kit } from '$lib/core/group';
-	import { KIT_KINDS, type KitKind } from '$lib/core/movement';
+	import { kitWords, MOST_PIECES, MOST_PIECES_EACH, type Group, type Kit } from '$lib/core/group';
 	import Fold from '$lib/ui/fields/Fold.svelte';
-	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import Tick from '$lib/ui/fields/Tick.svelte';
 	import KitCounts from './KitCounts.svelte';
 
@@ -15,10 +13,6 @@
 	}
 	let { group, studioKit, onchange }: Props = $props();
 
-	function setEach(kit: KitKind, pieces: number) {
-		const { [kit]: _before, ...others } = group.kitEach ?? {};
-		onchange({ kitEach: pieces ? { ...others, [kit]: pieces } : others });
-	}
 	/** The group's own count begins with what it has; sharing again takes the studio's. */
 	const share = (shared: boolean) =>
 		onchange(shared ? { sharesKit: true, kit: studioKit } : { sharesKit: false });
@@ -34,20 +28,18 @@
 		</p>
 	{:else}
 		<p class="quiet">Counted in pieces, for all {group.size} people together.</p>
-		<KitCounts kit={group.kit} onchange={(kit) => onchange({ kit })} />
+		<KitCounts kit={group.kit} most={MOST_PIECES} onchange={(kit) => onchange({ kit })} />
 	{/if}
-	<Fold title="What each person brings" open={Object.keys(group.kitEach ?? {}).length > 0}>
-		<div class="kinds">
-			{#each KIT_KINDS as kind (kind)}
-				<NumberField
-					label="{kind} each"
-					least={0}
-					most={20}
-					value={group.kitEach?.[kind] ?? 0}
-					onchange={(pieces) => setEach(kind, pieces ?? 0)}
-				/>
-			{/each}
-		</div>
+	<Fold
+		title="What each person brings"
+		open={Object.values(group.kitEach ?? {}).some((pieces) => pieces > 0)}
+	>
+		<KitCounts
+			kit={group.kitEach ?? {}}
+			most={MOST_PIECES_EACH}
+			after="each"
+			onchange={(kitEach) => onchange({ kitEach })}
+		/>
 	</Fold>
 </section>
 
@@ -55,11 +47,5 @@
 	section {
 		display: grid;
 		gap: 0.9rem;
-	}
-	.kinds {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(7.5rem, 1fr));
-		gap: 0.6rem 0.75rem;
-		align-items: end;
 	}
 </style>

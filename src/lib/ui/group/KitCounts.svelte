@@ -1,22 +1,26 @@
 <script lang="ts">
-	import { MOST_PIECES, type Kit } from '$lib/core/group';
+	import type { Kit } from '$lib/core/group';
 	import { KIT_KINDS } from '$lib/core/movement';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 
 	/** How many pieces there are of each kind of kit. */
 	interface Props {
 		kit: Kit;
+		/** The most pieces of a kind. */
+		most: number;
+		/** Comes after the kind: "each". */
+		after?: string;
 		onchange: (kit: Kit) => void;
 	}
-	let { kit, onchange }: Props = $props();
+	let { kit, most, after = '', onchange }: Props = $props();
 </script>
 
 <div class="kinds">
 	{#each KIT_KINDS as kind (kind)}
 		<NumberField
-			label={kind}
+			label="{kind}{after && ` ${after}`}"
 			least={0}
-			most={MOST_PIECES}
+			{most}
 			value={kit[kind] ?? 0}
 			onchange={(pieces) => onchange({ ...kit, [kind]: pieces ?? 0 })}
 		/>
@@ -26,7 +30,7 @@
 <style>
 	.kinds {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(6.5rem, 1fr));
+		grid-template-columns: repeat(auto-fill, minmax(7rem, 1fr));
 		gap: 0.6rem 0.75rem;
 		align-items: end;
 	}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { kitForm } from '$lib/client/documents';
-	import { kitWords, type Kit } from '$lib/core/group';
+	import { kitWords, MOST_PIECES, type Kit } from '$lib/core/group';
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
 	import { untrack } from 'svelte';
@@ -44,7 +44,7 @@
 		inShort={(one) => [kitWords(one)]}
 		ontake={(other) => (kit = other)}
 	/>
-	<KitCounts {kit} onchange={change} />
+	<KitCounts {kit} most={MOST_PIECES} onchange={change} />
 </section>
 
 <style>
