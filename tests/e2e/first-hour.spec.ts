@@ -1,5 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
-import { arrive, axeInBoth, expect, open, test } from './base';
+import { GROUP, newGroup } from '../../src/lib/core/group';
+import { withVersion } from '../../src/lib/core/validation';
+import { arrive, axeInBoth, expect, fromPage, open, test } from './base';
 
 /**
  * Seconds that a practised user needs, by the keystroke-level model (Card, Moran and Newell 1980, "The keystroke-level
@@ -140,4 +142,35 @@ test('a group without classes can be removed', async ({ page }) => {
 	await button(page, 'Remove this group').click();
 	await arrive(page, '/group');
 	await expect(page.getByRole('link', { name: 'Made by mistake' })).toBeHidden();
+});
+
+test('what is wrong with a first group is said with its place, and nothing of it is kept', async ({
+	page
+}) => {
+	await open(page, '/group');
+	const group = withVersion(GROUP, newGroup('runners', 'Half made'));
+	const send = (change: object) =>
+		page.request.post('/api/groups', {
+			...fromPage(page),
+			data: { group, kit: { block: 4 }, kitVersion: 1, plannedOn: '2031-01-07', ...change }
+		});
+	const wrong: [object, string][] = [
+		[{ group: { ...group, size: 0 } }, 'group.size'],
+		[{ kit: { block: -1 } }, 'kit.block'],
+		[{ plan: { title: 3 } }, 'plan.']
+	];
+	for (const [change, place] of wrong) {
+		const answer = await send(change);
+		expect(answer.status()).toBe(422);
+		const { faults } = (await answer.json()) as { faults: { path: string }[] };
+		expect(
+			faults.some(({ path }) => path.startsWith(place)),
+			JSON.stringify(faults)
+		).toBe(true);
+	}
+	// a version of the kit that nobody has: somebody else counted meanwhile
+	expect((await send({ kitVersion: 99_999 })).status()).toBe(409);
+	await open(page, '/group');
+	await expect(page.getByRole('link', { name: 'Half made' })).toBeHidden();
+	await expect(page.getByLabel('block', { exact: true })).toHaveValue('24');
 });

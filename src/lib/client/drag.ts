@@ -1,8 +1,8 @@
 import type { Action, ActionReturn } from 'svelte/action';
-import type { DndEvent, Options } from 'svelte-dnd-action';
+import type { DndEvent, Options, TRIGGERS } from 'svelte-dnd-action';
 
 /** What the event of a list says when the block went to another list. */
-export const INTO_ANOTHER = 'droppedIntoAnother';
+export const INTO_ANOTHER: `${TRIGGERS.DROPPED_INTO_ANOTHER}` = 'droppedIntoAnother';
 export type { DndEvent };
 
 interface ZoneEvents<T> {

@@ -1,4 +1,4 @@
-/** What waits for a moment in which the browser has nothing else to do; one after another, so that keys are never kept waiting. */
+/** Tasks for moments in which the browser has nothing else to do: one in each, so that a key press never waits for several. */
 const waiting = new Set<() => void>();
 let asked = false;
 
@@ -23,7 +23,7 @@ function ask(): void {
 	whenIdle(next);
 }
 
-/** Does something soon, in an idle moment of its own. Gives up with what it returns. */
+/** Does something soon, in an idle moment of its own. Returns what cancels it. */
 export function atIdle(task: () => void): () => void {
 	waiting.add(task);
 	ask();

@@ -3,8 +3,10 @@ import type { Movement } from '../core/movement';
 import { PLAN, planFaults, type ClassPlan } from '../core/plan';
 import { broughtUp, type Fault } from '../core/validation';
 import type { Db } from './db/open';
+import { createPlan } from './plans';
 import {
 	contentHashes,
+	keepMovements,
 	outdatedMovements,
 	catalogueWith,
 	studioCatalogue,
@@ -41,6 +43,18 @@ export async function readSentPlan(
 	return faults.length
 		? { faults }
 		: { plan: withStates(asked as ClassPlan, null, today), movements: brought.value };
+}
+
+/** Keeps a sent plan as a new one, with the movements that it brings along; its id. */
+export async function createSentPlan(
+	tx: Db,
+	studioId: string,
+	groupId: string,
+	plannedOn: string | null,
+	{ plan, movements }: SentPlan
+): Promise<string> {
+	await keepMovements(tx, studioId, movements, [plan]);
+	return createPlan(tx, studioId, groupId, plannedOn, plan);
 }
 
 /** What a plan from outside says it was made with, where that is readable at all, and the states it brings along. */

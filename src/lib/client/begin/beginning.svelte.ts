@@ -98,14 +98,9 @@ export class Beginning {
 		this.stop();
 		this.seed++;
 		this.trouble = '';
-		const loaded = await import('./first-class').catch(() => null);
-		if (this.step !== 2) return; // gone back meanwhile
-		if (!loaded) {
-			this.trouble = NOT_LOADED;
-			return;
-		}
-		const { proposeFirst } = loaded;
-		const work = proposeFirst(this.asKept, this.day, this.setting, this.seed, (proposal) => {
+		const core = await this.loaded();
+		if (!core || this.step !== 2) return; // gone back meanwhile
+		const work = core.proposeFirst(this.asKept, this.day, this.setting, this.seed, (proposal) => {
 			if (this.work === work) this.proposal = proposal;
 		});
 		this.work = work;
@@ -114,6 +109,16 @@ export class Beginning {
 		this.work = null;
 		if (outcome.how === 'failed') this.trouble = outcome.sentence;
 		else if (outcome.how === 'done' && outcome.value) this.trouble = `${outcome.value}.`;
+	}
+
+	/** What the last step needs and the first two do not: it comes when it is asked for. Null where it did not come. */
+	private async loaded(): Promise<typeof import('./first-class') | null> {
+		try {
+			return await import('./first-class');
+		} catch {
+			this.trouble = NOT_LOADED;
+			return null;
+		}
 	}
 
 	/** Ends what is looked for; also when the page is left. */
@@ -126,15 +131,11 @@ export class Beginning {
 	/** Keeps the group, and the class where one is wanted; where to go on then, or null when it was not taken. */
 	async keep(wanted: 'class' | 'group'): Promise<{ id: string; planId: string | null } | null> {
 		const { proposal } = this;
+		const core = await this.loaded();
+		if (!core) return null;
 		this.keeping = true;
-		const loaded = await import('./first-class').catch(() => null);
-		if (!loaded) {
-			this.trouble = NOT_LOADED;
-			this.keeping = false;
-			return null;
-		}
 		const answer: Answer<{ id: string; planId: string | null }> = await create('/api/groups', {
-			...loaded.asSent(this.asKept, wanted === 'class' ? proposal : null),
+			...core.asSent(this.asKept, wanted === 'class' ? proposal : null),
 			kit: this.kit,
 			kitVersion: this.setting.kit.version,
 			plannedOn: this.day

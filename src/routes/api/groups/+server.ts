@@ -5,9 +5,8 @@ import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { studioOfRequest } from '$lib/server/endpoint';
 import { createGroup } from '$lib/server/groups';
-import { createPlan } from '$lib/server/plans';
 import { readJsonObject, tokenOf, versionOf } from '$lib/server/requests';
-import { readSentPlan } from '$lib/server/sent-plan';
+import { createSentPlan, readSentPlan } from '$lib/server/sent-plan';
 import { saveStudioKit } from '$lib/server/studio-kit';
 import { error, json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -22,10 +21,10 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	const body = await readJsonObject(request);
 	const group = readWith<Group>(GROUP, body.group, groupFaults);
 	const faults = [...(group.ok ? [] : under('group', group.faults)), ...under('kit', kitFaults(body.kit))];
-	const plan = body.plan === undefined ? null : await readSentPlan(db(), studio.id, body);
-	if (plan && 'faults' in plan) faults.push(...under('plan', plan.faults));
+	const sent = body.plan === undefined ? null : await readSentPlan(db(), studio.id, body);
+	if (sent && 'faults' in sent) faults.push(...under('plan', sent.faults));
 	const plannedOn = String(body.plannedOn);
-	if (plan && !isIsoDay(plannedOn))
+	if (sent && !isIsoDay(plannedOn))
 		faults.push({ path: 'plannedOn', message: 'this is not a day of the calendar' });
 	if (faults.length || !group.ok) return json({ faults }, { status: 422 });
 	const made = await once(db(), studio.id, token, async (tx) => {
@@ -33,7 +32,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 		if (kit.kind !== 'saved')
 			error(409, 'The kit was counted in another window meanwhile. Load the page again.');
 		const id = await createGroup(tx, studio.id, group.value);
-		const planId = plan && 'plan' in plan ? await createPlan(tx, studio.id, id, plannedOn, plan.plan) : null;
+		const planId = sent && 'plan' in sent ? await createSentPlan(tx, studio.id, id, plannedOn, sent) : null;
 		return { id, planId };
 	});
 	return json(made, { status: 201 });

@@ -2,11 +2,9 @@ import { isIsoDay } from '$lib/core/calendar';
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
-import { createPlan } from '$lib/server/plans';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
 import { found, studioOfRequest } from '$lib/server/endpoint';
-import { readSentPlan } from '$lib/server/sent-plan';
-import { keepMovements } from '$lib/server/studio-catalogue';
+import { createSentPlan, readSentPlan } from '$lib/server/sent-plan';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -22,9 +20,8 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	const sent = await readSentPlan(db(), studio.id, body);
 	if ('faults' in sent) return json(sent, { status: 422 });
 	const group = found(await getGroup(db(), studio.id, String(body.groupId)));
-	const id = await once(db(), studio.id, token, async (tx) => {
-		await keepMovements(tx, studio.id, sent.movements, [sent.plan]);
-		return createPlan(tx, studio.id, group.id, plannedOn, sent.plan);
-	});
+	const id = await once(db(), studio.id, token, (tx) =>
+		createSentPlan(tx, studio.id, group.id, plannedOn, sent)
+	);
 	return json({ id }, { status: 201 });
 };
