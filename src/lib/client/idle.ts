@@ -1,29 +1,34 @@
-/** Tasks for moments in which the browser has nothing else to do: one in each, so that a key press never waits for several. */
+/** Tasks for moments in which the browser has nothing else to do. */
 const waiting = new Set<() => void>();
 let asked = false;
 
-const whenIdle: (run: () => void) => void =
-	typeof requestIdleCallback === 'function'
-		? // the longest that anything waits, also on a page that is never at rest
-			(run) => requestIdleCallback(run, { timeout: 500 })
-		: (run) => setTimeout(run, 16);
+/** The longest that a task waits, also on a page that is never at rest. */
+const MOST_MS = 100;
 
-function next(): void {
+/** Calls back in an idle moment with what tells how long it still lasts; where a browser cannot say, it is over at once. */
+const whenIdle: (run: (deadline: Pick<IdleDeadline, 'timeRemaining'>) => void) => void =
+	typeof requestIdleCallback === 'function'
+		? (run) => requestIdleCallback(run, { timeout: MOST_MS })
+		: (run) => setTimeout(run, 0, { timeRemaining: () => 0 });
+
+/** At least one task, and more while the moment lasts, so that a key press never waits for several. */
+function work(deadline: Pick<IdleDeadline, 'timeRemaining'>): void {
 	asked = false;
-	const [first] = waiting;
-	if (!first) return;
-	waiting.delete(first);
-	if (waiting.size) ask();
-	first();
+	for (const task of waiting) {
+		waiting.delete(task);
+		if (waiting.size) ask();
+		task();
+		if (deadline.timeRemaining() <= 0) return;
+	}
 }
 
 function ask(): void {
 	if (asked) return;
 	asked = true;
-	whenIdle(next);
+	whenIdle(work);
 }
 
-/** Does something soon, in an idle moment of its own. Returns what cancels it. */
+/** Does something soon, in an idle moment. Returns what cancels it. */
 export function atIdle(task: () => void): () => void {
 	waiting.add(task);
 	ask();

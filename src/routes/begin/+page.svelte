@@ -113,6 +113,22 @@
 	.steps :global(.bx--progress-step) {
 		min-width: 0;
 	}
+	/* three names side by side on a phone: the one of the step that is on, the signs of the others */
+	@media (max-width: 40rem) {
+		.steps
+			:global(
+				.bx--progress-step:not(.bx--progress-step--current) :is(.bx--progress-label, .bx--progress-optional)
+			) {
+			position: absolute;
+			width: 1px;
+			height: 1px;
+			overflow: hidden;
+			clip-path: inset(50%);
+		}
+		.steps :global(.bx--progress-step--current .bx--progress-label) {
+			max-width: none;
+		}
+	}
 	section {
 		display: grid;
 		gap: 1rem;
