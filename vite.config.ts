@@ -19,7 +19,7 @@ export default defineConfig({
 	plugins: [checkedCatalogue(), carbonCss(), sveltekit()],
 	optimizeDeps: {
 		// all at the start: one found later makes `vite dev` reload the page and answer 504 meanwhile
-		include: ['carbon-components-svelte', 'comlink', 'luxon', 'svelte-dnd-action', 'yup']
+		include: ['carbon-components-svelte', 'comlink', 'svelte-dnd-action', 'yup']
 	},
 	ssr: { external: ['better-auth'] },
 	// a page is not made of a hundred small files: what nearly every page needs comes in a few

@@ -28,7 +28,6 @@ const VIEWS = {
 		await page.goto(`${origin}/series`);
 		await page.getByRole('link', { name: 'Out of the chair for eight weeks' }).click();
 		await page.waitForURL(/series\/./);
-		await page.waitForSelector('.chart[data-ready]');
 		await page.getByRole('button', { name: /^Fri 27/ }).click();
 	},
 	'series-charts': async (page) => {
@@ -36,6 +35,7 @@ const VIEWS = {
 			.locator('.charts')
 			.first()
 			.evaluate((charts) => charts.scrollIntoView());
+		await page.waitForSelector('.chart[data-ready]');
 	},
 	style: async (page, origin) => page.goto(`${origin}/style`),
 	plan: async (page, origin) => {

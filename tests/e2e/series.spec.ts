@@ -315,6 +315,8 @@ test('axe finds nothing in a series, open or shut, and each chart has its table'
 	expect(await axeFindings(page)).toEqual([]);
 	await page.getByRole('link', { name: 'Out of the chair for eight weeks' }).last().click();
 	await arrive(page, '/series/');
+	// they are drawn when somebody scrolls to them
+	await page.mouse.wheel(0, 4000);
 	await expect(page.locator('.chart[data-ready]')).toHaveCount(4);
 	await classes(page).nth(3).click();
 	await page.keyboard.press('s');

@@ -1,3 +1,5 @@
+import { flushSync } from 'svelte';
+
 /** Tasks for moments in which the browser has nothing else to do. */
 const waiting = new Set<() => void>();
 let asked = false;
@@ -18,6 +20,8 @@ function work(deadline: Pick<IdleDeadline, 'timeRemaining'>): void {
 		waiting.delete(task);
 		if (waiting.size) ask();
 		task();
+		// what it changed is drawn in this moment too, so that the time it took counts
+		flushSync();
 		if (deadline.timeRemaining() <= 0) return;
 	}
 }

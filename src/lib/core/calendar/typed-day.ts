@@ -1,4 +1,4 @@
-import { tz } from '@date-fns/tz';
+import { utc } from '@date-fns/utc';
 import { format, isValid, parse } from 'date-fns';
 
 /** The ways in which a day may be typed: it comes before the month, as it does wherever the app writes one. */
@@ -12,7 +12,7 @@ const TYPED_DAYS = [
 	'yyyy-LL-dd'
 ] as const;
 
-const IN = { in: tz('UTC') };
+const IN = { in: utc };
 const isAlike = (a: string, b: string) => a.toLowerCase() === b.toLowerCase();
 
 /** A day as people type it ("Tue 24 Nov 2026", "24 Nov 2026", "24.11.2026", "2026-11-24") as "2026-11-24"; null when it is none. */

@@ -1,4 +1,5 @@
-import { TZDate, tz } from '@date-fns/tz';
+import { TZDate } from '@date-fns/tz';
+import { utc, UTCDate } from '@date-fns/utc';
 import {
 	addDays as daysLater,
 	differenceInCalendarDays,
@@ -10,8 +11,8 @@ import {
 } from 'date-fns';
 
 /** Days of the calendar are counted in a zone without clock changes; what zone a studio has does not matter to them. */
-const IN = { in: tz('UTC') };
-const dateOf = (isoDay: string): TZDate => new TZDate(`${isoDay}T00:00:00Z`, 'UTC');
+const IN = { in: utc };
+const dateOf = (isoDay: string): UTCDate => new UTCDate(`${isoDay}T00:00:00Z`);
 const isoDayOf = (date: Date): string => date.toISOString().slice(0, 10);
 
 /** A week of the studio's calendar, Monday first; days are ISO dates ("2026-11-24"). */

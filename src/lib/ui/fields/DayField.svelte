@@ -34,6 +34,11 @@
 	let calendar = $state.raw<Instance | null>(null);
 	let typed = $derived(value ? dayInField(value) : '');
 
+	/** The calendar does not stay open over the field that comes next. */
+	function left({ currentTarget, relatedTarget }: FocusEvent & { currentTarget: HTMLElement }) {
+		if (relatedTarget instanceof Node && !currentTarget.contains(relatedTarget)) calendar?.close();
+	}
+
 	async function take(text: string) {
 		const day = readDay(text);
 		wrong = day === null;
@@ -46,7 +51,7 @@
 	}
 </script>
 
-<div class="day">
+<div class="day" onfocusout={left}>
 	<DatePicker
 		datePickerType="single"
 		dateFormat="D j M Y"

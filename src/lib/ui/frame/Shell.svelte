@@ -120,8 +120,10 @@
 		background: var(--sunk);
 		color: var(--ink);
 	}
-	.shell :global(a.bx--header__menu-item:focus-visible) {
+	.shell :global(:is(a.bx--header__menu-item, a.bx--skip-to-content):focus-visible) {
 		border-color: var(--accent);
+		outline: 3px solid var(--accent);
+		outline-offset: -3px;
 	}
 	.shell :global(.bx--header__nav::before) {
 		display: none;

@@ -19,6 +19,8 @@
 	import NumberField from '../fields/NumberField.svelte';
 	import Choice from '../fields/Choice.svelte';
 	import Why from '../chart/Why.svelte';
+	import { atIdle } from '$lib/client/idle';
+	import { onMount, untrack } from 'svelte';
 
 	/** One item of the running order, edited in place. */
 	interface Props {
@@ -29,8 +31,13 @@
 		blocks: BlockCommands;
 		alternatives: Alternatives;
 		startsAt: string;
+		/** Drawn with the page: its controls come in an idle moment after it, or when the row is entered. */
+		early: boolean;
 	}
-	let { row, doc, selection, items, blocks, alternatives, startsAt }: Props = $props();
+	let { row, doc, selection, items, blocks, alternatives, startsAt, early }: Props = $props();
+
+	let live = $state(untrack(() => !early));
+	onMount(() => (early ? atIdle(() => (live = true)) : undefined));
 
 	const VISIT: Record<number, string> = { 1: 'second visit', 2: 'third visit' };
 	// each on its own: the drawing is worked out again only when its form is another one
@@ -54,7 +61,10 @@
 	aria-label="{movement.english}, {row.words}, {formatDuration(row.seconds)}{selected
 		? ', selected'
 		: ''}{selection.marked.includes(item.id) ? ', marked' : ''}"
-	onfocusin={() => selection.select(item.id)}
+	onfocusin={() => {
+		live = true;
+		selection.select(item.id);
+	}}
 	onpointerdown={(event) => {
 		if (!event.shiftKey && !event.ctrlKey && !event.metaKey) return;
 		event.preventDefault();
@@ -71,41 +81,47 @@
 			>{movement.english}{#if row.visitsBefore}<span class="visit">{VISIT[row.visitsBefore] ?? 'again'}</span
 				>{/if}</b
 		>
-		<div class="quiet">
-			<Choice
-				plain
-				hideLabel
-				label="Form of {movement.english}"
-				value={item.form}
-				options={movement.forms.map(({ id }) => id)}
-				onpick={(form) => items.setForm(item, movement, { form })}
-			/>
-			{#if modes.length > 1}
+		<div class="quiet forms">
+			{#if !live}<span class="still">{item.form}</span><span class:still={modes.length > 1}>{item.mode}</span>
+			{:else}
 				<Choice
 					plain
 					hideLabel
-					label="Mode of {movement.english}"
-					value={item.mode}
-					options={modes}
-					onpick={(mode) => items.setForm(item, movement, { mode })}
+					label="Form of {movement.english}"
+					value={item.form}
+					options={movement.forms.map(({ id }) => id)}
+					onpick={(form) => items.setForm(item, movement, { form })}
 				/>
-			{:else}{item.mode}{/if}
+				{#if modes.length > 1}
+					<Choice
+						plain
+						hideLabel
+						label="Mode of {movement.english}"
+						value={item.mode}
+						options={modes}
+						onpick={(mode) => items.setForm(item, movement, { mode })}
+					/>
+				{:else}{item.mode}{/if}
+			{/if}
 			{#each row.extras as extra, index (index)}<span class="extra">{extra}</span>{/each}
 		</div>
 	</div>
 	<span class="dose">
 		{#if item.passed}<span class="quiet">passed through</span>
 		{:else}
-			<NumberField
-				live
-				narrow
-				hideLabel
-				label="Dose of {movement.english} in {unitWord(range.unit, 2)}{row.sides ? `, ${row.sides}` : ''}"
-				least={1}
-				most={PLAN_LIMITS.amount}
-				value={item.dose.amount}
-				onchange={(amount) => items.setDose(item, { amount: amount ?? 1 }, '', `dose ${item.id}`)}
-			/>
+			{#if !live}<span class="still amount">{item.dose.amount}</span>
+			{:else}
+				<NumberField
+					live
+					narrow
+					hideLabel
+					label="Dose of {movement.english} in {unitWord(range.unit, 2)}{row.sides ? `, ${row.sides}` : ''}"
+					least={1}
+					most={PLAN_LIMITS.amount}
+					value={item.dose.amount}
+					onchange={(amount) => items.setDose(item, { amount: amount ?? 1 }, '', `dose ${item.id}`)}
+				/>
+			{/if}
 			<span class="unit">
 				<span>{item.dose.most === undefined ? '' : `–${item.dose.most} `}{row.unit}</span>
 				{#if unusual}<span class="quiet">{range.min} to {range.max} is usual</span>
@@ -116,12 +132,14 @@
 	<span class="side">
 		{#if row.byTurns}<span class="quiet">left, right, left</span>
 		{:else if row.sided}
-			<Button kind="ghost" size="small" title="Swap the leading side" on:click={() => items.swapLead(item)}>
-				{item.lead === 'left' ? 'left first' : 'right first'}
-			</Button>
+			{#if live}
+				<Button kind="ghost" size="small" title="Swap the leading side" on:click={() => items.swapLead(item)}>
+					{item.lead} first
+				</Button>
+			{:else}<span class="still">{item.lead} first</span>{/if}
 			{#if item.oneSided}<span class="quiet">one side</span>{/if}
 			{#if item.link}<span class="quiet">{item.link}</span>{/if}
-		{:else if movement.crosses}
+		{:else if movement.crosses && live}
 			<Button kind="ghost" size="small" title="The other one in front" on:click={() => items.swapLead(item)}>
 				{item.lead}
 				{movement.crosses === 'shins' ? 'shin' : 'thumb'}
@@ -129,25 +147,29 @@
 		{/if}
 	</span>
 	<span class="length">
-		<Why label="Time of {movement.english}" parts={() => row.parts} align="end"
-			><b>{formatDuration(row.seconds)}</b></Why
-		>
+		{#if live}
+			<Why label="Time of {movement.english}" parts={() => row.parts} align="end"
+				><b>{formatDuration(row.seconds)}</b></Why
+			>
+		{:else}<b class="still">{formatDuration(row.seconds)}</b>{/if}
 	</span>
 	<span class="tools">
-		<IconButton
-			label="More of {movement.english}"
-			icon={open ? ChevronUp : ChevronDown}
-			expanded={open}
-			onpress={() => selection.toggleDetail(item.id)}
-		/>
-		<IconButton
-			label="Keep the dose of {movement.english} when the class is fitted"
-			icon={Locked}
-			pressed={Boolean(item.pinned)}
-			onpress={() =>
-				items.change(item, { pinned: !item.pinned }, item.pinned ? 'Dose unpinned' : 'Dose pinned')}
-		/>
-		<IconButton label="Remove {movement.english}" icon={TrashCan} onpress={() => blocks.remove(item.id)} />
+		{#if live}
+			<IconButton
+				label="More of {movement.english}"
+				icon={open ? ChevronUp : ChevronDown}
+				expanded={open}
+				onpress={() => selection.toggleDetail(item.id)}
+			/>
+			<IconButton
+				label="Keep the dose of {movement.english} when the class is fitted"
+				icon={Locked}
+				pressed={Boolean(item.pinned)}
+				onpress={() =>
+					items.change(item, { pinned: !item.pinned }, item.pinned ? 'Dose unpinned' : 'Dose pinned')}
+			/>
+			<IconButton label="Remove {movement.english}" icon={TrashCan} onpress={() => blocks.remove(item.id)} />
+		{/if}
 	</span>
 </div>
 {#if open}
@@ -247,5 +269,31 @@
 		display: flex;
 		justify-content: flex-end;
 		gap: 0.1rem;
+		min-width: 6rem;
+		min-height: 2rem;
+	}
+	/* text stands where its control will, so that nothing moves */
+	.still {
+		display: inline-block;
+	}
+	.forms .still {
+		padding: 0 1.4rem 0 0.1rem;
+		line-height: 1.6rem;
+	}
+	.side .still {
+		padding: 0 0.4rem;
+		line-height: 2rem;
+		white-space: nowrap;
+		color: var(--accent);
+		font-size: var(--text-s);
+	}
+	.length .still {
+		padding-right: 1.4rem;
+	}
+	.amount {
+		width: 3.8rem;
+		padding: 0 0.5rem;
+		line-height: 2rem;
+		text-align: right;
 	}
 </style>

@@ -10,6 +10,7 @@
 	import type { Alternatives } from '$lib/client/plan/alternatives.svelte';
 	import Draggable from 'carbon-icons-svelte/lib/Draggable.svelte';
 	import { dragHandle, dragZone, INTO_ANOTHER, type DndEvent } from '$lib/client/drag';
+	import { onMount } from 'svelte';
 	import LinkedHead from './LinkedHead.svelte';
 	import OrderItem from './OrderItem.svelte';
 	import PlainRow from './PlainRow.svelte';
@@ -23,6 +24,10 @@
 		alternatives: Alternatives;
 	}
 	let { doc, selection, items, blocks, alternatives }: Props = $props();
+
+	/** Whether the rows that are made now come with the page; not a state, for those that are there stay as they are. */
+	const page = { isFirst: true };
+	onMount(() => void (page.isFirst = false));
 
 	/** While something is dragged the lists show where it would land; the plan changes when it is let go. */
 	let dragged = $state.raw<Record<string, OrderBlock[]> | null>(null);
@@ -82,6 +87,7 @@
 								{blocks}
 								{alternatives}
 								startsAt={doc.plan.startsAt}
+								early={page.isFirst}
 							/>
 						{/each}
 					</div>

@@ -68,7 +68,9 @@
 		width={drawing.width}
 		height={drawing.height}
 		role="img"
-		aria-label="Score of the class: {score.blocks.length} items over {formatDuration(score.totalSeconds)}"
+		aria-label="Score of the class: {score.blocks.length} {score.blocks.length === 1
+			? 'item'
+			: 'items'} over {formatDuration(score.totalSeconds)}"
 	>
 		{#each drawing.sections as { id, name, ...box }, index (id)}
 			<rect class="section" class:odd={index % 2} {...box} />

@@ -1,5 +1,6 @@
 /** Parts of the desk of a series that are not there at first: their scripts come when they are opened, or at rest. */
 export const PANELS = {
+	charts: () => import('./SeriesCharts.svelte'),
 	class: () => import('./SeriesClass.svelte'),
 	more: () => import('./SeriesMore.svelte'),
 	pending: () => import('./SeriesPending.svelte'),

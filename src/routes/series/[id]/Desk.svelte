@@ -10,8 +10,8 @@
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import Ring from '$lib/ui/chart/Ring.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
-	import SeriesCharts from '$lib/ui/series/SeriesCharts.svelte';
 	import Bounded from '$lib/ui/frame/Bounded.svelte';
+	import { whenSeen } from '$lib/client/when-seen';
 	import { fetchAtRest } from '$lib/client/at-rest';
 	import Lazy from '$lib/ui/frame/Lazy.svelte';
 	import { PANELS } from '$lib/ui/series/panels';
@@ -35,6 +35,9 @@
 
 	onMount(() => fetchAtRest(PANELS));
 
+	/** The charts stand below the weeks: they are worked out and drawn when somebody scrolls to them. */
+	const CHARTS_AHEAD_PIXELS = 150;
+	let chartsSeen = $state(false);
 	let settings = $state(false);
 	/** Nothing is planned yet: the first questions come first. */
 	const isNew = $derived(Object.keys(desk.planned.plans).length === 0);
@@ -206,15 +209,20 @@
 				</p>
 			{/if}
 		</div>
-		{#if !isNew}<div class="charts">
-				<Bounded what="The charts" shows={desk.planned}>
-					<SeriesCharts
-						ladders={desk.ladders}
-						load={desk.load}
-						balance={desk.balance}
-						tissues={desk.tissues}
-					/>
-				</Bounded>
+		{#if !isNew}<div class="charts" {@attach whenSeen(() => (chartsSeen = true), CHARTS_AHEAD_PIXELS)}>
+				{#if chartsSeen}
+					<Bounded what="The charts" shows={desk.planned}>
+						<Lazy
+							load={PANELS.charts}
+							props={{
+								ladders: desk.ladders,
+								load: desk.load,
+								balance: desk.balance,
+								tissues: desk.tissues
+							}}
+						/>
+					</Bounded>
+				{/if}
 			</div>{/if}
 	</div>
 	<aside>
@@ -306,6 +314,9 @@
 		grid-template-columns: minmax(0, 1fr) 21rem;
 		gap: 1rem;
 		align-items: start;
+	}
+	.charts {
+		min-height: 20rem;
 	}
 	.missed {
 		margin-top: 0.6rem;
