@@ -29,6 +29,7 @@ const CORE_ORDER = [
 	'run',
 	'substitution',
 	'fit',
+	'teach',
 	'checks',
 	'ordering',
 	'propose',

@@ -306,3 +306,26 @@ test('the typeface ships with the app and has figures of one width', async ({ pa
 	expect(new Set(widths.map(Math.round)).size).toBe(1);
 	expect(await page.evaluate(() => document.fonts.check('16px "Hanken Grotesk Variable"'))).toBe(true);
 });
+
+test('a form says what is wrong when a field is left, and sends nothing that is wrong', async ({
+	browser,
+	baseURL
+}) => {
+	const context = await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL });
+	const page = await context.newPage();
+	const sent: string[] = [];
+	page.on('request', (request) => request.method() === 'POST' && sent.push(request.url()));
+	await open(page, '/sign-up');
+	await page.getByLabel('Your name').fill('Imke Oyelaran');
+	await page.getByLabel('E-mail').fill('imke');
+	await page.getByLabel('E-mail').press('Tab');
+	await expect(page.getByText('This is not an e-mail address')).toBeVisible();
+	await page.getByLabel('Password', { exact: true }).fill('short');
+	await page.getByRole('button', { name: 'Open the account' }).click();
+	await expect(page.getByText('At least 10 characters', { exact: true })).toBeVisible();
+	await expect(page.getByLabel('E-mail')).toBeFocused();
+	expect(sent).toEqual([]);
+	await page.getByLabel('E-mail').fill('imke@saltmarsh-loft.example');
+	await expect(page.getByText('This is not an e-mail address')).toBeHidden();
+	await context.close();
+});

@@ -15,7 +15,7 @@ import {
 	session,
 	teacher
 } from '../../src/lib/server/db/schema';
-import { formErrors } from '../../src/lib/server/forms';
+import { formErrors } from '../../src/lib/core/validation';
 import { createGroup, getGroup, saveGroup } from '../../src/lib/server/groups';
 import { nextPath } from '../../src/lib/server/next-path';
 import { holdQuota, QUOTAS } from '../../src/lib/server/quotas';

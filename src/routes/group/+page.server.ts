@@ -1,27 +1,18 @@
-import { newGroup, PRESETS, preset, type PresetId } from '$lib/core/group';
+import { newGroup, newGroupSchema, PRESETS, preset, type PresetId } from '$lib/core/group';
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { createGroup, listGroups } from '$lib/server/groups';
-import { formErrors } from '$lib/server/forms';
+import { formErrors } from '$lib/core/validation';
 import { readForm, tokenOf } from '$lib/server/requests';
 import { studioOfRequest } from '$lib/server/endpoint';
 import { getStudioKit } from '$lib/server/studio-kit';
 import { fail, redirect } from '@sveltejs/kit';
-import { object, string } from 'yup';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => ({
 	kit: await getStudioKit(db(), studioOfRequest(locals).id),
 	groups: await listGroups(db(), studioOfRequest(locals).id),
 	presets: PRESETS.map((id) => ({ id, label: preset(id).label }))
-});
-
-const newGroupSchema = object({
-	name: string()
-		.required('Give the group a name')
-		.matches(/\S/, 'Give the group a name')
-		.max(80, 'At most 80 characters'),
-	preset: string().oneOf(PRESETS).required()
 });
 
 export const actions: Actions = {

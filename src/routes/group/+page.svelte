@@ -1,11 +1,14 @@
 <script lang="ts">
 	import OnceToken from '$lib/ui/saving/OnceToken.svelte';
-	import { meetingWords } from '$lib/core/group';
+	import { enhance } from '$app/forms';
+	import { CheckedForm } from '$lib/client/checked-form.svelte';
+	import { meetingWords, newGroupSchema } from '$lib/core/group';
 	import StudioKit from '$lib/ui/group/StudioKit.svelte';
 	import { formatDuration } from '$lib/core/clock';
 	import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
 
 	let { data, form } = $props();
+	const checked = new CheckedForm(newGroupSchema, () => form);
 </script>
 
 <svelte:head><title>Groups · Humble Orbit</title></svelte:head>
@@ -37,7 +40,7 @@
 			</li>
 		{/each}
 	</ul>
-	<form class="sheet" method="POST" action="?/create">
+	<form class="sheet" method="POST" action="?/create" use:enhance={checked.send} {@attach checked.watch}>
 		<OnceToken />
 		<h2>A new group</h2>
 		<TextInput
@@ -45,8 +48,8 @@
 			name="name"
 			labelText="Name"
 			value={form?.name ?? ''}
-			invalid={Boolean(form?.errors.name)}
-			invalidText={form?.errors.name ?? ''}
+			invalid={checked.error('name') !== ''}
+			invalidText={checked.error('name')}
 		/>
 		<Select id="preset" name="preset" labelText="Begin with">
 			{#each data.presets as preset (preset.id)}<SelectItem value={preset.id} text={preset.label} />{/each}

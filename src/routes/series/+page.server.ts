@@ -1,11 +1,11 @@
-import { dayInZone, isIsoDay } from '$lib/core/calendar';
+import { dayInZone } from '$lib/core/calendar';
 import { taughtPlans } from '$lib/server/runs';
 import { seriesInShort } from '$lib/core/view-models';
-import { begunSeries, newSeries, SERIES_LIMITS } from '$lib/core/series';
+import { begunSeries, newSeries, newSeriesSchema } from '$lib/core/series';
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { newId } from '$lib/server/db/ids';
-import { formErrors } from '$lib/server/forms';
+import { formErrors } from '$lib/core/validation';
 import { getGroup, groupNames } from '$lib/server/groups';
 import { KEPT_DAYS, removedTitle } from '$lib/server/removed';
 import { readForm, tokenOf } from '$lib/server/requests';
@@ -13,7 +13,6 @@ import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { createSeries, listSeries, restoreSeries } from '$lib/server/series';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { fail, redirect } from '@sveltejs/kit';
-import { number, object, string } from 'yup';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -35,24 +34,13 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	};
 };
 
-const begin = object({
-	group: string().required('Choose a group'),
-	startsOn: string().test('day', 'Give a day', (value) => isIsoDay(value ?? '')),
-	weeks: number()
-		.typeError('Give a number of weeks')
-		.integer('Give whole weeks')
-		.min(1, 'At least one week')
-		.max(SERIES_LIMITS.weeks, `At most ${SERIES_LIMITS.weeks} weeks`)
-		.required('Give a number of weeks')
-});
-
 export const actions: Actions = {
 	create: async ({ request, locals }) => {
 		const studio = studioOfRequest(locals);
 		const owner = ownerOfRequest(locals);
 		const values = await readForm(request);
 		const token = tokenOf(values.token);
-		const errors = formErrors(begin, values);
+		const errors = formErrors(newSeriesSchema, values);
 		if (errors) return fail(400, { errors });
 		const { id, group } = found(await getGroup(db(), studio.id, String(values.group)));
 		const settings = newSeries(group, String(values.startsOn), studio.timeZone, Number(values.weeks));

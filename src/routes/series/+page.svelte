@@ -5,9 +5,13 @@
 	import BringBack from '$lib/ui/saving/BringBack.svelte';
 	import OnceToken from '$lib/ui/saving/OnceToken.svelte';
 	import OpenFileButton from '$lib/ui/saving/OpenFileButton.svelte';
+	import { enhance } from '$app/forms';
+	import { CheckedForm } from '$lib/client/checked-form.svelte';
+	import { newSeriesSchema, SERIES_LIMITS } from '$lib/core/series';
 	import { Button } from 'carbon-components-svelte';
 
 	let { data, form } = $props();
+	const checked = new CheckedForm(newSeriesSchema, () => form);
 </script>
 
 <svelte:head><title>Series · Humble Orbit</title></svelte:head>
@@ -42,7 +46,13 @@
 		{/each}
 	</ul>
 	{#if data.groups.length}
-		<form class="sheet form-fields" method="POST" action="?/create">
+		<form
+			class="sheet form-fields"
+			method="POST"
+			action="?/create"
+			use:enhance={checked.send}
+			{@attach checked.watch}
+		>
 			<OnceToken />
 			<h2>A new series</h2>
 			<Choice
@@ -51,9 +61,9 @@
 				options={data.groups.map(({ id, name }) => ({ value: id, text: name }))}
 			/>
 			<DayField name="startsOn" label="From" value={data.today} />
-			<NumberField name="weeks" label="Weeks" least={1} most={26} value={8} />
-			{#each Object.values(form?.errors ?? {}) as message, index (index)}
-				<p class="wrong" role="alert">{message}</p>
+			<NumberField name="weeks" label="Weeks" least={1} most={SERIES_LIMITS.weeks} value={8} />
+			{#each ['group', 'startsOn', 'weeks', 'gone'] as field (field)}
+				{#if checked.error(field)}<p class="wrong" role="alert">{checked.error(field)}</p>{/if}
 			{/each}
 			<Button type="submit">Begin the series</Button>
 		</form>

@@ -1,8 +1,8 @@
 import { env } from '$env/dynamic/private';
-import { signInSchema } from '$lib/server/account-schema';
+import { signInSchema } from '$lib/core/people';
 import { postAuth } from '$lib/server/auth';
 import { db } from '$lib/server/db';
-import { formErrors } from '$lib/server/forms';
+import { formErrors } from '$lib/core/validation';
 import { nextPath } from '$lib/server/next-path';
 import { readForm } from '$lib/server/requests';
 import { DEMO_SIGN_IN } from '$lib/server/seed';

@@ -1,9 +1,12 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { CheckedForm } from '$lib/client/checked-form.svelte';
+	import { signInSchema } from '$lib/core/people';
 	import { Button, InlineNotification } from 'carbon-components-svelte';
 	import Credentials from '$lib/ui/frame/Credentials.svelte';
 
 	let { data, form } = $props();
+	const checked = new CheckedForm(signInSchema, () => form);
 </script>
 
 <svelte:head><title>Sign in · Humble Orbit</title></svelte:head>
@@ -20,8 +23,8 @@
 				subtitle="Sign in with the e-mail and password that you chose. If there was an account with this e-mail before, its own password still counts."
 			/>
 		{/if}
-		<form method="POST" action="?/enter{data.next}" use:enhance>
-			<Credentials {form} />
+		<form method="POST" action="?/enter{data.next}" use:enhance={checked.send} {@attach checked.watch}>
+			<Credentials {form} {checked} />
 			<Button type="submit">Sign in</Button>
 		</form>
 		<p class="quiet">New here? <a href="/sign-up">Open an account</a></p>

@@ -1,6 +1,6 @@
 import { signUpSchema } from '$lib/server/account-schema';
 import { postAuth } from '$lib/server/auth';
-import { formErrors } from '$lib/server/forms';
+import { formErrors } from '$lib/core/validation';
 import { readForm } from '$lib/server/requests';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';

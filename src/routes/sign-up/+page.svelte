@@ -1,26 +1,29 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { CheckedForm } from '$lib/client/checked-form.svelte';
+	import { accountSchema } from '$lib/core/people';
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import Credentials from '$lib/ui/frame/Credentials.svelte';
 
 	let { form } = $props();
+	const checked = new CheckedForm(accountSchema, () => form);
 </script>
 
 <svelte:head><title>Open an account · Humble Orbit</title></svelte:head>
 
 <section class="sheet">
 	<h1>Open an account</h1>
-	<form method="POST" use:enhance>
+	<form method="POST" use:enhance={checked.send} {@attach checked.watch}>
 		<TextInput
 			id="name"
 			name="name"
 			labelText="Your name"
 			autocomplete="name"
 			value={form?.name ?? ''}
-			invalid={Boolean(form?.errors?.name)}
-			invalidText={form?.errors?.name ?? ''}
+			invalid={checked.error('name') !== ''}
+			invalidText={checked.error('name')}
 		/>
-		<Credentials {form} opening />
+		<Credentials {form} {checked} opening />
 		<Button type="submit">Open the account</Button>
 	</form>
 	<p class="quiet">Your studio is made with it. Have one already? <a href="/sign-in">Sign in</a></p>

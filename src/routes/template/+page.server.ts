@@ -1,6 +1,6 @@
 import { newGroup } from '$lib/core/group';
 import { db } from '$lib/server/db';
-import { formErrors } from '$lib/server/forms';
+import { formErrors } from '$lib/core/validation';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { readForm, versionOf } from '$lib/server/requests';
 import { studioCatalogue } from '$lib/server/studio-catalogue';

@@ -1,5 +1,6 @@
 export * from './kit';
 export * from './meetings';
+export * from './new-group-form';
 export * from './presets';
 export * from './schema';
 export * from './student';

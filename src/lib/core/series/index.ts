@@ -11,6 +11,7 @@ export * from './progress';
 export * from './propose';
 export * from './analysis';
 export * from './schedule';
+export * from './new-series-form';
 export * from './start';
 export * from './types';
 export * from './schema';

@@ -34,11 +34,6 @@
 	let calendar = $state.raw<Instance | null>(null);
 	let typed = $derived(value ? dayInField(value) : '');
 
-	/** The calendar does not stay open over the field that comes next. */
-	function left({ currentTarget, relatedTarget }: FocusEvent & { currentTarget: HTMLElement }) {
-		if (relatedTarget instanceof Node && !currentTarget.contains(relatedTarget)) calendar?.close();
-	}
-
 	async function take(text: string) {
 		const day = readDay(text);
 		wrong = day === null;
@@ -51,7 +46,7 @@
 	}
 </script>
 
-<div class="day" onfocusout={left}>
+<div class="day">
 	<DatePicker
 		datePickerType="single"
 		dateFormat="D j M Y"

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { wholeNumber } from '$lib/core/validation';
 	import { TextInput } from 'carbon-components-svelte';
 
 	/** A whole number within its limits: one outside is said beside the field, and not taken. */
@@ -43,8 +44,8 @@
 		return undefined;
 	});
 	const shown = $derived(typed === undefined ? kept : typed);
-	const isRight = (number: number | null) =>
-		number === null ? empty !== undefined : Number.isInteger(number) && number >= least && number <= most;
+	const schema = $derived(wholeNumber(least, most, empty !== undefined));
+	const isRight = (number: number | null) => schema.isValidSync(number, { strict: true });
 
 	const asNumber = (typed: unknown) => (typeof typed === 'number' ? typed : null);
 

@@ -1,13 +1,16 @@
 <script lang="ts">
+	import type { CheckedForm } from '$lib/client/checked-form.svelte';
+	import { LEAST_PASSWORD_CHARACTERS } from '$lib/core/people';
 	import { InlineNotification, PasswordInput, TextInput } from 'carbon-components-svelte';
 
 	interface Props {
 		/** What came back from the server: what was typed, and what is wrong with it. */
-		form: { email?: string; message?: string; errors?: Record<string, string | undefined> } | null;
+		form: { email?: string; message?: string } | null;
+		checked: CheckedForm;
 		/** A new account is opened, with a password of its own. */
 		opening?: boolean;
 	}
-	let { form, opening = false }: Props = $props();
+	let { form, checked, opening = false }: Props = $props();
 </script>
 
 <TextInput
@@ -17,17 +20,17 @@
 	labelText="E-mail"
 	autocomplete="username"
 	value={form?.email ?? ''}
-	invalid={Boolean(form?.errors?.email)}
-	invalidText={form?.errors?.email ?? ''}
+	invalid={checked.error('email') !== ''}
+	invalidText={checked.error('email')}
 />
 <PasswordInput
 	id="password"
 	name="password"
 	labelText="Password"
-	helperText={opening ? 'At least 10 characters; a short sentence is good.' : ''}
+	helperText={opening ? `At least ${LEAST_PASSWORD_CHARACTERS} characters; a short sentence is good.` : ''}
 	autocomplete={opening ? 'new-password' : 'current-password'}
-	invalid={Boolean(form?.errors?.password)}
-	invalidText={form?.errors?.password ?? ''}
+	invalid={checked.error('password') !== ''}
+	invalidText={checked.error('password')}
 />
 {#if form?.message}
 	<InlineNotification

@@ -12,3 +12,7 @@ export function formErrors(schema: Schema, values: unknown): Record<string, stri
 		return errors;
 	}
 }
+
+/** What is wrong with one field of a form, given all of them; empty where nothing is. */
+export const fieldError = (schema: Schema, values: unknown, field: string): string =>
+	formErrors(schema, values)?.[field] ?? '';

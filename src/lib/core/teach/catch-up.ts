@@ -1,0 +1,264 @@
+import { chooseAmounts, type AdjustableDose } from '../fit';
+import type { RunAct } from './events';
+import { behindMs, remainingMs } from './now';
+import { givenMs, goalMs, isLeftOut, presentId, type RunState, type Steps } from './replay';
+import type { ScriptBlock, Step } from './types';
+
+/** How time is saved; the teacher says which comes first. */
+export const WAYS = ['shorten', 'fewer sets', 'leave out'] as const;
+export type Way = (typeof WAYS)[number];
+
+/** One way to come out on time, which is taken by one event. */
+export interface Offer {
+	way: Way | 'lengthen';
+	words: string;
+	/** What it does, in a few words each. */
+	changes: string[];
+	act: RunAct & { do: 'adjust' };
+	/** How far from its time the class ends then, milliseconds; 0 where it comes out. */
+	stillBehindMs: number;
+}
+
+/** Less than this is not worth a word, milliseconds. Common practice, no source. */
+const ON_TIME_MS = 30_000;
+
+interface Change {
+	seconds: Record<string, number>;
+	leftOut: string[];
+	changes: string[];
+}
+
+/**
+ * What could be done for the class to end on time, the teacher's favourite first: shorter holds within their ranges, one
+ * set fewer, something left out, each with what is still missing made up by the doses, exact to the second where that
+ * can be. Never a second side that is owed, never the closing rest under its least, never what undoes something deep or
+ * alone prepares it. Of a class that is ahead: longer doses. Empty where it is on time.
+ */
+export function offersToEndOnTime(state: RunState, steps: Steps, order: readonly Way[] = WAYS): Offer[] {
+	if (state.mode !== 'running' && state.mode !== 'paused') return [];
+	const behind = behindMs(state, steps);
+	if (Math.abs(behind) < ON_TIME_MS) return [];
+	if (behind < 0) {
+		const longer = withDoses(state, steps, nothing(), -behind);
+		return longer ? [offer('lengthen', longer, state, steps)] : [];
+	}
+	const found: Record<Way, Change | null> = {
+		shorten: withDoses(state, steps, nothing(), -behind),
+		'fewer sets': fewerSets(state, steps, behind),
+		'leave out': leavingOut(state, steps, behind)
+	};
+	return order
+		.flatMap((way) => (found[way] ? [offer(way, found[way], state, steps)] : []))
+		.filter(({ stillBehindMs }) => stillBehindMs < behind)
+		.sort((a, b) => Number(a.stillBehindMs > ON_TIME_MS) - Number(b.stillBehindMs > ON_TIME_MS));
+}
+
+const nothing = (): Change => ({ seconds: {}, leftOut: [], changes: [] });
+
+/** The ids of steps that nothing was given of yet, which may still change. */
+function open(state: RunState, { leftOut }: Pick<Change, 'leftOut'>): string[] {
+	return state.order.filter(
+		(id, index) => index > state.at && !state.done.has(id) && !isLeftOut(state, id) && !leftOut.includes(id)
+	);
+}
+
+/** The doses that may change: those of items of which nothing was given, both sides alike. */
+function adjustable(
+	state: RunState,
+	steps: Steps,
+	change: Change
+): { dose: AdjustableDose; ids: string[] }[] {
+	const ids = open(state, change);
+	const free = ids.filter((id) => steps.get(id).adjust !== null && !/\+\d+$/.test(id));
+	const itemIds = [...new Set(free.map((id) => steps.get(id).itemId!))];
+	const begun = new Set(
+		state.order
+			.filter((id) => givenMs(state, id) > 0 && steps.get(id).kind === 'work')
+			.map((id) => steps.get(id).itemId)
+	);
+	return itemIds
+		.filter((itemId) => !begun.has(itemId))
+		.map((itemId) => {
+			const own = free.filter((id) => steps.get(id).itemId === itemId);
+			const first = steps.get(own[0]!).adjust!;
+			const seconds: number[] = [];
+			for (let amount = first.min; amount <= first.max; amount++)
+				seconds.push(own.reduce((sum, id) => sum + secondsOf(steps.get(id), amount), 0));
+			const now = own.reduce((sum, id) => sum + goalMs(state, steps, id) / 1000, 0);
+			const current = nearest(seconds, now) + first.min;
+			return {
+				ids: own,
+				dose: {
+					itemId,
+					min: first.min,
+					current,
+					allowed: [first.min, first.max] as const,
+					step: first.step,
+					seconds,
+					secondsPerUnit: own.length * first.eachSeconds,
+					weight: first.weight
+				}
+			};
+		});
+}
+
+const secondsOf = ({ adjust }: Step, amount: number): number =>
+	Math.max(1, Math.round(adjust!.baseSeconds + amount * adjust!.eachSeconds));
+
+function nearest(seconds: readonly number[], wanted: number): number {
+	let best = 0;
+	seconds.forEach((s, i) => {
+		if (Math.abs(s - wanted) < Math.abs(seconds[best]! - wanted)) best = i;
+	});
+	return best;
+}
+
+/**
+ * The change with doses that make up so many milliseconds (negative: save them), to the second; where the doses cannot,
+ * as far as they can. Null where no dose may change at all.
+ */
+function withDoses(state: RunState, steps: Steps, change: Change, byMs: number): Change | null {
+	const free = adjustable(state, steps, change);
+	if (free.length === 0) return null;
+	const now =
+		free.reduce((sum, { ids }) => sum + ids.reduce((s, id) => s + goalMs(state, steps, id), 0), 0) / 1000;
+	const wanted = Math.round(now + byMs / 1000);
+	const doses = free.map(({ dose }) => dose);
+	const exact = chooseAmounts(doses, wanted);
+	const inOnes = exact.ok
+		? exact
+		: chooseAmounts(
+				doses.map((dose) => ({ ...dose, step: 1 })),
+				wanted
+			);
+	const amounts = inOnes.ok
+		? inOnes.amounts
+		: inOnes.kind === 'no-exact-sum'
+			? amountsFor(doses, nearestOf(inOnes.nearest, wanted))
+			: doses.map(({ allowed }) => (inOnes.kind === 'too-long' ? allowed[0] : allowed[1]));
+	if (!amounts) return null;
+	const seconds = { ...change.seconds };
+	const changes = [...change.changes];
+	free.forEach(({ dose, ids }, i) => {
+		const amount = amounts[i]!;
+		if (amount === dose.current) return;
+		const step = steps.get(ids[0]!);
+		for (const id of ids) seconds[steps.get(id).id] = secondsOf(steps.get(id), amount);
+		changes.push(`${step.title}: ${amount} ${step.count?.unit ?? ''} (${dose.current})`);
+	});
+	return { ...change, seconds, changes };
+}
+
+const nearestOf = (sums: readonly number[], wanted: number): number =>
+	[...sums].sort((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted))[0] ?? wanted;
+
+function amountsFor(doses: AdjustableDose[], sum: number): number[] | null {
+	const choice = chooseAmounts(
+		doses.map((dose) => ({ ...dose, step: 1 })),
+		sum
+	);
+	return choice.ok ? choice.amounts : null;
+}
+
+/** One set fewer of what is given in several and not begun, until the doses make up the rest. */
+function fewerSets(state: RunState, steps: Steps, behind: number): Change | null {
+	const ids = open(state, nothing());
+	const lastSets = ids.filter((id) => {
+		const { set, kind } = steps.get(id);
+		return kind === 'work' && set !== null && set.number === set.of;
+	});
+	const items = [...new Set(lastSets.map((id) => steps.get(id).itemId!))].filter((itemId) =>
+		state.order.every((id) => steps.get(id).itemId !== itemId || givenMs(state, id) === 0)
+	);
+	let change = nothing();
+	for (const itemId of items) {
+		const gone = ids.filter((id) => {
+			const step = steps.get(id);
+			if (step.itemId !== itemId) return false;
+			return lastSets.includes(id) || (step.kind === 'rest' && isLastRest(id, ids, steps));
+		});
+		const title = steps.get(gone[0]!).title;
+		change = {
+			...change,
+			leftOut: [...change.leftOut, ...gone],
+			changes: [...change.changes, `${title}: one set fewer`]
+		};
+		const filled = withDoses(state, steps, change, saved(state, steps, change) - behind) ?? change;
+		if (Math.abs(stillBehind(state, steps, filled)) < ON_TIME_MS) return filled;
+	}
+	if (items.length === 0) return null;
+	return withDoses(state, steps, change, saved(state, steps, change) - behind) ?? change;
+}
+
+/** The rest before the last set of its side. */
+function isLastRest(id: string, ids: readonly string[], steps: Steps): boolean {
+	const { itemId, side } = steps.get(id);
+	return (
+		ids.findLast((other) => {
+			const step = steps.get(other);
+			return step.kind === 'rest' && step.itemId === itemId && step.side === side;
+		}) === id
+	);
+}
+
+/** What the class loses least by is left out first, as much as it takes; the doses make up the rest. */
+function leavingOut(state: RunState, steps: Steps, behind: number): Change | null {
+	const ids = open(state, nothing());
+	const untouched = (block: ScriptBlock) =>
+		block.keptFor === null &&
+		ids.some((id) => steps.get(id).blockId === block.id) &&
+		state.order.every((id) => {
+			if (steps.get(id).blockId !== block.id) return true;
+			return id !== presentId(state) && !state.done.has(id) && givenMs(state, id) === 0;
+		});
+	const candidates = steps.script.blocks.filter(untouched);
+	const msOf = (block: ScriptBlock) =>
+		ids.reduce((sum, id) => (steps.get(id).blockId === block.id ? sum + goalMs(state, steps, id) : sum), 0);
+	let change = nothing();
+	const rest = [...candidates];
+	while (rest.length > 0) {
+		const missing = behind - saved(state, steps, change);
+		// of those that would be enough the one that is lost least by; else the one that is lost least by of all
+		const byLoss = [...rest].sort((a, b) => a.loss - b.loss || msOf(b) - msOf(a));
+		const block = byLoss.find((b) => b.loss === byLoss[0]!.loss && msOf(b) >= missing) ?? byLoss[0]!;
+		rest.splice(rest.indexOf(block), 1);
+		change = {
+			...change,
+			leftOut: [...change.leftOut, ...ids.filter((id) => steps.get(id).blockId === block.id)],
+			changes: [...change.changes, `without ${block.title}`]
+		};
+		const filled = withDoses(state, steps, change, saved(state, steps, change) - behind) ?? change;
+		if (Math.abs(stillBehind(state, steps, filled)) < ON_TIME_MS) return filled;
+	}
+	if (candidates.length === 0) return null;
+	return withDoses(state, steps, change, saved(state, steps, change) - behind) ?? change;
+}
+
+const changed = (state: RunState, change: Change): RunState => ({
+	...state,
+	adjustments: [...state.adjustments, { event: '', seconds: change.seconds, leftOut: change.leftOut }]
+});
+
+/** Milliseconds that a change saves. */
+const saved = (state: RunState, steps: Steps, change: Change): number =>
+	remainingMs(state, steps) - remainingMs(changed(state, change), steps);
+
+const stillBehind = (state: RunState, steps: Steps, change: Change): number =>
+	behindMs(changed(state, change), steps);
+
+function offer(way: Offer['way'], change: Change, state: RunState, steps: Steps): Offer {
+	const stillBehindMs = Math.round(stillBehind(state, steps, change));
+	const words = {
+		shorten: 'Shorter doses',
+		'fewer sets': 'Fewer sets',
+		'leave out': 'Leave something out',
+		lengthen: 'Longer doses'
+	}[way];
+	return {
+		way,
+		words,
+		changes: change.changes,
+		act: { do: 'adjust', seconds: change.seconds, leftOut: change.leftOut },
+		stillBehindMs
+	};
+}

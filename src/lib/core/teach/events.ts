@@ -1,0 +1,105 @@
+import { array, number, object, string, type Schema } from 'yup';
+import { schemaFaults, type Fault } from '../validation';
+import { STEP_KINDS, type StepKind } from './types';
+
+/** Who moves on: a tap, or the clock. By the clock it waits in steps of the kinds that the teacher named. */
+export const LEADS = ['hand', 'clock'] as const;
+export type Lead = (typeof LEADS)[number];
+
+/** What can happen in a run; steps by their ids. */
+export type RunAct =
+	| { do: 'start'; plannedStartAt: number }
+	| { do: 'next' }
+	| { do: 'back' }
+	| { do: 'pause' }
+	| { do: 'resume' }
+	| { do: 'more'; seconds: number }
+	| { do: 'one more set' }
+	| { do: 'leave out'; steps: string[] }
+	| { do: 'bring back'; steps: string[] }
+	| { do: 'jump'; step: string }
+	| { do: 'lead'; by: Lead; waitsIn: StepKind[] }
+	| { do: 'adjust'; seconds: Record<string, number>; leftOut: string[] }
+	| { do: 'take back'; event: string }
+	| { do: 'reopened'; alive: EventTime }
+	| { do: 'note'; words: string }
+	| { do: 'end' };
+export type RunActName = RunAct['do'];
+
+/**
+ * When it happened: on the wall's clock, and on one that only runs on, counted from when the page was opened. The second
+ * is right also where somebody changes the first; `boot` says from which opening of the page it counts.
+ */
+export interface EventTime {
+	/** Milliseconds since 1970. */
+	at: number;
+	monoMs: number;
+	boot: string;
+}
+
+/** One thing that happened in a run; `id` is chosen where it happens, and is accepted once. */
+export type RunEvent = { id: string } & EventTime & RunAct;
+
+export const EVENT_LIMITS = { steps: 2000, noteCharacters: 500, moreSeconds: 3600, events: 5000 } as const;
+
+const time = {
+	at: number().min(0).required(),
+	monoMs: number().min(0).required(),
+	boot: string().min(1).max(40).required()
+};
+const stepId = string().min(1).max(120).required();
+const steps = array().of(stepId).max(EVENT_LIMITS.steps).defined();
+const acts: Record<RunActName, Record<string, Schema>> = {
+	start: { plannedStartAt: number().min(0).required() },
+	next: {},
+	back: {},
+	pause: {},
+	resume: {},
+	more: { seconds: number().min(1).max(EVENT_LIMITS.moreSeconds).required() },
+	'one more set': {},
+	'leave out': { steps },
+	'bring back': { steps },
+	jump: { step: stepId },
+	lead: {
+		by: string().oneOf(LEADS).required(),
+		waitsIn: array().of(string().oneOf(STEP_KINDS).required()).max(STEP_KINDS.length).defined()
+	},
+	adjust: {
+		seconds: object()
+			.required()
+			.test(
+				'seconds',
+				'each step gets whole seconds from 1 to 3600',
+				(given: object) =>
+					Object.keys(given).length <= EVENT_LIMITS.steps &&
+					Object.values(given).every((s) => Number.isInteger(s) && s >= 1 && s <= EVENT_LIMITS.moreSeconds)
+			),
+		leftOut: steps
+	},
+	'take back': { event: string().min(1).max(40).required() },
+	reopened: { alive: object(time).noUnknown().required() },
+	note: { words: string().min(1).max(EVENT_LIMITS.noteCharacters).required() },
+	end: {}
+};
+const schemas = Object.fromEntries(
+	Object.entries(acts).map(([name, fields]) => [
+		name,
+		object({
+			id: string().min(8).max(40).required(),
+			...time,
+			do: string().oneOf([name]).required(),
+			...fields
+		})
+			.noUnknown()
+			.required()
+	])
+);
+
+/** Everything wrong with what is given as an event; empty: it can be used as {@link RunEvent}. */
+export function eventFaults(value: unknown): Fault[] {
+	const name = typeof value === 'object' && value !== null && 'do' in value ? String(value.do) : '';
+	const schema = Object.hasOwn(schemas, name) ? schemas[name] : undefined;
+	return schema
+		? schemaFaults(schema, value)
+		: [{ path: 'do', message: `an event is one of ${Object.keys(acts).join(', ')}` }];
+}

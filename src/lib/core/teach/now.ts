@@ -1,0 +1,121 @@
+import type { Leg } from '../anatomy';
+import { goalMs, isLeftOut, givenMs, nextIndex, presentId, type RunState, type Steps } from './replay';
+import type { Count, Step } from './types';
+
+/** What one leg has had of a movement and the other has not. */
+export interface OwedSide {
+	itemId: string;
+	title: string;
+	/** The leg that has yet to lead. */
+	leg: Leg;
+	/** What the other side was given, milliseconds. */
+	ms: number;
+	/** Its steps, which `bring back` takes. */
+	steps: string[];
+	/** It comes by itself; otherwise it was left out or passed by. */
+	comes: boolean;
+}
+
+/** What is on the screen at a moment. */
+export interface Now {
+	id: string;
+	step: Step;
+	/** What it is given, and what it was given so far, milliseconds. */
+	goalMs: number;
+	givenMs: number;
+	/** In a second side: what the first really took. */
+	firstSideMs: number | null;
+	count: (Count & { done: number }) | null;
+	/** The next thing to do, and the next shape where that is something else. */
+	next: Step | null;
+	nextShape: Step | null;
+	owed: OwedSide[];
+	/** Still to come from now on, milliseconds. */
+	remainingMs: number;
+}
+
+/** What a state means for who leads the class. */
+export function nowOf(state: RunState, steps: Steps): Now {
+	const id = presentId(state);
+	const step = steps.get(id);
+	const given = givenMs(state, id);
+	const goal = goalMs(state, steps, id);
+	const next = nextIndex(state);
+	const following = state.order
+		.slice(state.at + 1)
+		.filter((other) => !isLeftOut(state, other) && !state.done.has(other))
+		.map((other) => steps.get(other));
+	return {
+		id,
+		step,
+		goalMs: goal,
+		givenMs: given,
+		firstSideMs: step.equals !== null && state.done.has(step.equals) ? givenMs(state, step.equals) : null,
+		count: step.count && countNow(step.count, goal, given),
+		next: next < 0 ? null : steps.get(state.order[next]!),
+		nextShape:
+			following.find((other) => other.blockId !== step.blockId || other.itemId !== step.itemId) ?? null,
+		owed: owedSides(state, steps),
+		remainingMs: state.mode === 'ended' ? 0 : remainingMs(state, steps)
+	};
+}
+
+/** How many are done of what is counted; it goes on past the amount where somebody stays longer. */
+function countNow(count: Count, goal: number, given: number): Count & { done: number } {
+	// the second side takes as long as the first did, and so does each breath of it
+	const eachMs = goal / count.amount;
+	return { ...count, eachSeconds: eachMs / 1000, done: Math.floor(given / eachMs) };
+}
+
+/** What still comes: the rest of the present step, and all later ones that are not left out. */
+export function remainingMs(state: RunState, steps: Steps): number {
+	return state.order.reduce((sum, id, index) => {
+		if (index < state.at || isLeftOut(state, id)) return sum;
+		if (index > state.at && state.done.has(id)) return sum;
+		const goal = goalMs(state, steps, id);
+		return sum + (index === state.at ? Math.max(0, goal - givenMs(state, id)) : goal);
+	}, 0);
+}
+
+/** How far behind its time a class is, milliseconds; negative where it is ahead. Before it begins 0. */
+export function behindMs(state: RunState, steps: Steps): number {
+	if (state.mode === 'ready') return 0;
+	const ends = state.startedAt + state.elapsedMs + (state.mode === 'ended' ? 0 : remainingMs(state, steps));
+	return ends - (state.plannedStartAt + steps.script.lengthSeconds * 1000);
+}
+
+/** When it ends as it looks now, milliseconds since 1970. */
+export const endsAt = (state: RunState, steps: Steps): number =>
+	state.plannedStartAt + steps.script.lengthSeconds * 1000 + behindMs(state, steps);
+
+/** Sides that were given while the other was not, in the order of the class. */
+export function owedSides(state: RunState, steps: Steps): OwedSide[] {
+	const work = state.order
+		.map((id) => ({ id, step: steps.get(id) }))
+		.filter(({ step }) => step.kind === 'work' && step.leg !== null && step.itemId !== null);
+	const items = [...new Set(work.map(({ step }) => step.itemId!))];
+	return items.flatMap((itemId): OwedSide[] => {
+		const own = work.filter(({ step }) => step.itemId === itemId);
+		const hasBoth = own.some(({ step }) => step.side === 1) && own.some(({ step }) => step.side === 2);
+		const isGiven = ({ id }: { id: string }) => givenMs(state, id) > 0;
+		const given = own.filter(isGiven);
+		const [side] = new Set(given.map(({ step }) => step.side));
+		if (!hasBoth || given.length === 0 || given.some(({ step }) => step.side !== side)) return [];
+		const other = own.filter(({ step }) => step.side !== side);
+		const getIn = state.order.filter((id) => {
+			const step = steps.get(id);
+			return step.itemId === itemId && step.side === other[0]!.step.side && !state.done.has(id);
+		});
+		const place = (id: string) => state.order.indexOf(id);
+		return [
+			{
+				itemId,
+				title: other[0]!.step.title,
+				leg: other[0]!.step.leg!,
+				ms: given.reduce((sum, { id }) => sum + givenMs(state, id), 0),
+				steps: getIn,
+				comes: other.some(({ id }) => place(id) > state.at && !isLeftOut(state, id))
+			}
+		];
+	});
+}

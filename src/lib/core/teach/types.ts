@@ -1,0 +1,107 @@
+import type { Leg } from '../anatomy';
+import type { DoseUnit, Position } from '../movement';
+import type { SectionKind } from '../plan';
+
+/** What is done in a step. In `in` people get into a shape; in `work` it is held or moved; `out` ends the last one. */
+export const STEP_KINDS = ['in', 'work', 'rest', 'notice', 'round', 'talk', 'test', 'out'] as const;
+export type StepKind = (typeof STEP_KINDS)[number];
+
+/** What a line of the script is about. */
+export const SAYINGS = [
+	'set-up',
+	'form',
+	'cue',
+	'breath',
+	'felt',
+	'watch',
+	'second side',
+	'leave',
+	'note'
+] as const;
+export type SayingKind = (typeof SAYINGS)[number];
+
+export interface Saying {
+	about: SayingKind;
+	words: string;
+}
+
+/** What is counted in a step of work, and how long one takes. */
+export interface Count {
+	unit: DoseUnit;
+	amount: number;
+	eachSeconds: number;
+	/** What goes with it: "each held 3 counts". */
+	parts: string[];
+}
+
+/** How the amount of a step of work may change: so many seconds are `baseSeconds + amount * eachSeconds`. */
+export interface Adjustable {
+	min: number;
+	max: number;
+	current: number;
+	/** Amounts are multiples of this, or the current one. */
+	step: number;
+	eachSeconds: number;
+	baseSeconds: number;
+	/** How much a change of it counts against that of others. */
+	weight: number;
+}
+
+/** One thing that the teacher leads through. */
+export interface Step {
+	/** The same each time the script is made from one plan, and unique in it. */
+	id: string;
+	kind: StepKind;
+	sectionId: string;
+	section: SectionKind;
+	blockId: string;
+	/** Null for words, tests and rounds of a flow. */
+	itemId: string | null;
+	title: string;
+	position: Position;
+	side: 1 | 2 | null;
+	/** The group's leg that leads; null where nothing has a side. */
+	leg: Leg | null;
+	/** Which set of how many, where there are several. */
+	set: { number: number; of: number } | null;
+	/** As planned, whole seconds. */
+	seconds: number;
+	count: Count | null;
+	/** The step of the first side that this one equals. */
+	equals: string | null;
+	say: Saying[];
+	/** Who does something else, in a line each. */
+	people: string[];
+	/** What is fetched for it. */
+	kit: string[];
+	/** In a round: what comes in it, one after another. */
+	shapes: { title: string; leg: Leg | null; seconds: number }[];
+	/** Key of the drawing in {@link Script.figures}; null where nothing is drawn. */
+	figure: string | null;
+	adjust: Adjustable | null;
+}
+
+/** Why a block is not left out to save time. */
+export const KEPT_FOR = ['closing', 'undoes', 'prepares', 'test'] as const;
+export type KeptFor = (typeof KEPT_FOR)[number];
+
+/** A block of the plan, as far as leaving it out goes. */
+export interface ScriptBlock {
+	id: string;
+	title: string;
+	section: SectionKind;
+	/** Null where it may be left out. */
+	keptFor: KeptFor | null;
+	/** How much the class loses without it; only the order counts. */
+	loss: number;
+}
+
+/** A class made ready to teach. */
+export interface Script {
+	title: string;
+	/** On the studio's clock, "HH:MM". */
+	startsAt: string;
+	lengthSeconds: number;
+	steps: Step[];
+	blocks: ScriptBlock[];
+}

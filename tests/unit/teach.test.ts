@@ -1,0 +1,434 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { findMovement } from '../../src/lib/catalogue';
+import { clock } from '../../src/lib/core/clock';
+import { groupToday } from '../../src/lib/core/group';
+import { USUAL_PACE } from '../../src/lib/core/pace';
+import { emptyPlan, type ClassPlan } from '../../src/lib/core/plan';
+import {
+	behindMs,
+	eventFaults,
+	givenMs,
+	goalMs,
+	isLeftOut,
+	later,
+	nextIndex,
+	nowOf,
+	offersToEndOnTime,
+	owedSides,
+	presentId,
+	remainingMs,
+	replay,
+	scriptOf,
+	Steps,
+	STEP_KINDS,
+	type RunAct,
+	type RunEvent,
+	type RunState,
+	type Script
+} from '../../src/lib/core/teach';
+import { PlanWriter } from '../../src/lib/demo/build';
+import { DEMO_GROUPS } from '../../src/lib/demo/groups';
+import { DEMO_PLANS } from '../../src/lib/demo/plans';
+import { anyPlan } from './arbitrary';
+
+const STRIDERS = DEMO_GROUPS.striders;
+const script = (plan: ClassPlan, group = STRIDERS) =>
+	scriptOf(plan, groupToday(group, plan.here), findMovement, USUAL_PACE);
+
+/** A class of the demo, an hour long. */
+const demo = DEMO_PLANS.find(({ plan }) => plan.title === 'After the headland run')!.plan;
+const DEMO = script(demo);
+const START = Date.UTC(2026, 10, 24, 17, 30);
+
+/** Writes events as one device does, on a clock that the test moves. */
+class Device {
+	readonly events: RunEvent[] = [];
+	private ms = 0;
+
+	constructor(
+		readonly of: Script,
+		private readonly boot = 'first'
+	) {}
+
+	after(seconds: number): this {
+		this.ms += seconds * 1000;
+		return this;
+	}
+
+	does(act: RunAct): this {
+		const id = `event-${String(this.events.length).padStart(4, '0')}`;
+		this.events.push({ id, at: START + this.ms, monoMs: 1000 + this.ms, boot: this.boot, ...act });
+		return this;
+	}
+
+	get state(): RunState {
+		return replay(this.of, this.events);
+	}
+}
+const begun = (of: Script = DEMO, lateSeconds = 0) =>
+	new Device(of).after(lateSeconds).does({ do: 'start', plannedStartAt: START });
+
+describe('a script', () => {
+	it('has every second of its clock in one step, in order, whatever the class is', () => {
+		fc.assert(
+			fc.property(anyPlan(1, 12), (plan) => {
+				const { steps, lengthSeconds } = script(plan);
+				expect(steps.reduce((sum, { seconds }) => sum + seconds, 0)).toBe(lengthSeconds);
+				expect(lengthSeconds).toBe(clock(plan, findMovement).totalSeconds);
+				expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
+				expect(steps.every(({ seconds }) => seconds > 0)).toBe(true);
+			}),
+			{ numRuns: 150 }
+		);
+	});
+
+	it('gives each side of the work with its leg, and the second equals the first', () => {
+		fc.assert(
+			fc.property(anyPlan(1, 10), (plan) => {
+				const { steps } = script(plan);
+				const works = clock(plan, findMovement).entries.filter(({ phase }) => phase === 'work');
+				const inFlows = steps.flatMap(({ shapes }) => shapes).length;
+				expect(steps.filter(({ kind }) => kind === 'work').length + inFlows).toBe(works.length);
+				for (const step of steps) {
+					if (step.equals === null) continue;
+					const first = steps.find(({ id }) => id === step.equals)!;
+					expect([first.itemId, first.side, first.kind]).toEqual([step.itemId, 1, 'work']);
+					expect(first.leg).not.toBe(step.leg);
+				}
+			}),
+			{ numRuns: 100 }
+		);
+	});
+
+	it('says everything the first time, the second side in a line, and in short when it comes again', () => {
+		const writer = new PlanWriter();
+		const plan = {
+			...emptyPlan('A class', '18:00', 3600),
+			sections: [
+				{ id: 's', kind: 'build' as const, blocks: [writer.item('low-lunge'), writer.item('low-lunge')] }
+			]
+		};
+		const { steps } = script(plan);
+		const { setUp } = findMovement('low-lunge')!;
+		const told = steps.filter(({ say }) => say.some(({ words }) => words === setUp));
+		expect(told.map(({ id }) => id)).toEqual([steps[0]!.id]);
+		const second = steps.find(({ kind, side }) => kind === 'in' && side === 2)!;
+		expect(second.say.map(({ about }) => about)).toEqual(['second side']);
+	});
+
+	it('says who needs what, of those who are here today', () => {
+		const sore = DEMO_GROUPS.tide;
+		const { steps } = scriptOf(demo, sore, findMovement, USUAL_PACE);
+		const lines = steps.flatMap(({ people }) => people);
+		expect(lines.some((line) => /^sore knee \(\d+\): /.test(line))).toBe(true);
+		const nobody = { ...sore, cautions: [], tiers: { tight: 0, middling: 10, open: 0 } };
+		expect(
+			scriptOf(demo, nobody, findMovement, USUAL_PACE)
+				.steps.flatMap(({ people }) => people)
+				.join(' ')
+		).not.toContain('sore knee');
+	});
+
+	it('keeps the closing rest, tests, what undoes something deep and what alone prepares it', () => {
+		const w = new PlanWriter();
+		const blocks = ['cat-cow', '90-90-sit', '90-90-fold', 'seated-knee-wipers', 'butterfly', 'savasana'];
+		const plan = {
+			...emptyPlan('A class', '18:00', 3600),
+			sections: [{ id: 's', kind: 'build' as const, blocks: blocks.map((slug) => w.item(slug)) }]
+		};
+		const kept = Object.fromEntries(script(plan).blocks.map(({ title, keptFor }) => [title, keptFor]));
+		const name = (slug: string) => findMovement(slug)!.english;
+		expect(kept).toEqual({
+			[name('cat-cow')]: null,
+			[name('90-90-sit')]: 'prepares',
+			[name('90-90-fold')]: null,
+			[name('seated-knee-wipers')]: 'undoes',
+			[name('butterfly')]: null,
+			[name('savasana')]: 'closing'
+		});
+	});
+});
+
+describe('a run by hand', () => {
+	it('a worked example: next, back, a pause and the end', () => {
+		const [first, second] = DEMO.steps;
+		const run = begun().after(20).does({ do: 'next' }).after(5);
+		expect(presentId(run.does({ do: 'note', words: 'loud outside' }).state)).toBe(second!.id);
+		// tapped by mistake: the five seconds belong to the first step
+		run.does({ do: 'back' }).after(10);
+		run.does({ do: 'pause' }).after(60).does({ do: 'resume' }).after(7);
+		const state = run.does({ do: 'next' }).state;
+		expect(givenMs(state, first!.id)).toBe((20 + 5 + 10 + 7) * 1000);
+		expect(givenMs(state, second!.id)).toBe(0);
+		expect(state.pausedMs).toBe(60_000);
+		expect(state.elapsedMs).toBe(102_000);
+		expect(state.notes).toEqual([{ step: second!.id, atMs: 25_000, words: 'loud outside' }]);
+		const ended = run.after(8).does({ do: 'end' }).state;
+		expect([ended.mode, ended.elapsedMs]).toEqual(['ended', 110_000]);
+		// the end was said too early: nothing is lost
+		const again = run.after(30).does({ do: 'back' }).state;
+		expect([again.mode, again.elapsedMs, givenMs(again, second!.id)]).toEqual(['running', 140_000, 38_000]);
+	});
+
+	it('the second side is given what the first really took, and is counted so', () => {
+		const steps = new Steps(DEMO);
+		const twoSided = DEMO.steps.find(({ equals }) => equals !== null)!;
+		const run = begun();
+		while (presentId(run.state) !== twoSided.equals) run.after(1).does({ do: 'next' });
+		run.after(47).does({ do: 'next' });
+		while (presentId(run.state) !== twoSided.id) run.after(1).does({ do: 'next' });
+		const now = nowOf(run.state, steps);
+		expect(now.firstSideMs).toBe(47_000);
+		expect(now.goalMs).toBe(47_000);
+		expect(now.count!.eachSeconds * now.count!.amount).toBeCloseTo(47);
+		expect(nowOf(run.after(47).does({ do: 'note', words: 'x' }).state, steps).count!.done).toBe(
+			now.count!.amount
+		);
+	});
+
+	it('a side that was left out is owed until it is brought back and given', () => {
+		const steps = new Steps(DEMO);
+		const second = DEMO.steps.find(({ equals }) => equals !== null)!;
+		const ofSide = DEMO.steps.filter(({ itemId, side }) => itemId === second.itemId && side === 2);
+		const run = begun();
+		while (presentId(run.state) !== second.equals) run.after(1).does({ do: 'next' });
+		run.after(40);
+		expect(owedSides(run.does({ do: 'note', words: 'x' }).state, steps)).toMatchObject([
+			{ itemId: second.itemId, leg: second.leg, ms: 40_000, comes: true }
+		]);
+		run.does({ do: 'leave out', steps: ofSide.map(({ id }) => id) }).does({ do: 'next' });
+		run.after(30).does({ do: 'next' });
+		const [owed] = owedSides(run.state, steps);
+		expect(owed).toMatchObject({ title: second.title, leg: second.leg, comes: false });
+		run.does({ do: 'bring back', steps: owed!.steps }).does({ do: 'next' });
+		while (presentId(run.state) !== second.id) run.after(4).does({ do: 'next' });
+		run.after(40).does({ do: 'next' });
+		expect(owedSides(run.state, steps).filter(({ itemId }) => itemId === second.itemId)).toEqual([]);
+	});
+
+	it('one more set is given on both sides, with its rest', () => {
+		const steps = new Steps(DEMO);
+		const second = DEMO.steps.find(({ equals }) => equals !== null)!;
+		const run = begun();
+		while (presentId(run.state) !== second.equals) run.after(1).does({ do: 'next' });
+		const before = remainingMs(run.state, steps);
+		const state = run.does({ do: 'one more set' }).state;
+		const first = steps.get(second.equals!);
+		expect(remainingMs(state, steps) - before).toBeGreaterThanOrEqual(
+			(first.seconds + second.seconds) * 1000
+		);
+		expect(state.order).toContain(`${second.equals}+1`);
+		expect(state.order).toContain(`${second.id}+1`);
+	});
+
+	it('is read the same however the clock of the wall is changed, and goes on after a crash with the pause known', () => {
+		const run = begun().after(30).does({ do: 'next' });
+		const put = run.events.map((event, i) => (i ? { ...event, at: event.at + 3_600_000 } : event));
+		expect(replay(DEMO, put).elapsedMs).toBe(30_000);
+		const alive = { at: START + 42_000, monoMs: 43_000, boot: 'first' };
+		const back: RunEvent = {
+			id: 'reopened-1',
+			at: START + 102_000,
+			monoMs: 5,
+			boot: 'second',
+			do: 'reopened',
+			alive
+		};
+		const state = replay(DEMO, [...run.events, back]);
+		expect([state.elapsedMs, state.pausedMs, state.awayMs]).toEqual([102_000, 60_000, 60_000]);
+		expect(givenMs(state, DEMO.steps[1]!.id)).toBe(12_000);
+	});
+});
+
+describe('a run by the clock', () => {
+	it('moves on to the second by itself and waits where the teacher says so', () => {
+		const run = begun().does({ do: 'lead', by: 'clock', waitsIn: [] });
+		const planned = DEMO.steps.slice(0, 5).reduce((sum, { seconds }) => sum + seconds, 0);
+		expect(later(run.state, DEMO, planned * 1000 - 1).at).toBe(4);
+		expect(later(run.state, DEMO, planned * 1000).at).toBe(5);
+		const whole = later(run.state, DEMO, DEMO.lengthSeconds * 1000);
+		expect(whole.at).toBe(DEMO.steps.length - 1);
+		expect(behindMs(whole, new Steps(DEMO))).toBe(0);
+		const waiting = run.does({ do: 'lead', by: 'clock', waitsIn: ['in'] }).state;
+		const first = DEMO.steps.findIndex(({ kind }) => kind === 'in');
+		expect(later(waiting, DEMO, DEMO.lengthSeconds * 1000).at).toBe(first);
+	});
+
+	it('stays after going back until somebody moves on', () => {
+		const run = begun().does({ do: 'lead', by: 'clock', waitsIn: [] });
+		run.after(DEMO.steps[0]!.seconds + 2).does({ do: 'back' });
+		expect(run.state.at).toBe(0);
+		expect(later(run.state, DEMO, 600_000).at).toBe(0);
+		run.after(5).does({ do: 'next' });
+		expect(run.state.at).toBe(1);
+		expect(later(run.state, DEMO, DEMO.steps[1]!.seconds * 1000).at).toBe(2);
+	});
+});
+
+/** Any act, with steps of a script by their number. */
+const anyAct = (of: Script): fc.Arbitrary<RunAct> => {
+	const id = fc.nat(of.steps.length - 1).map((i) => of.steps[i]!.id);
+	const ids = fc.array(id, { maxLength: 5 });
+	return fc.oneof(
+		{ weight: 10, arbitrary: fc.constant<RunAct>({ do: 'next' }) },
+		{ weight: 3, arbitrary: fc.constant<RunAct>({ do: 'back' }) },
+		fc.constant<RunAct>({ do: 'pause' }),
+		fc.constant<RunAct>({ do: 'resume' }),
+		fc.integer({ min: 1, max: 90 }).map((seconds): RunAct => ({ do: 'more', seconds })),
+		fc.constant<RunAct>({ do: 'one more set' }),
+		ids.map((steps): RunAct => ({ do: 'leave out', steps })),
+		ids.map((steps): RunAct => ({ do: 'bring back', steps })),
+		id.map((step): RunAct => ({ do: 'jump', step })),
+		fc
+			.tuple(fc.constantFrom('hand' as const, 'clock' as const), fc.subarray([...STEP_KINDS]))
+			.map(([by, waitsIn]): RunAct => ({ do: 'lead', by, waitsIn })),
+		fc
+			.tuple(fc.dictionary(id, fc.integer({ min: 1, max: 300 }), { maxKeys: 4 }), ids)
+			.map(([seconds, leftOut]): RunAct => ({ do: 'adjust', seconds, leftOut })),
+		fc.nat(40).map((n): RunAct => ({ do: 'take back', event: `event-${String(n).padStart(4, '0')}` })),
+		fc.constant<RunAct>({ do: 'note', words: 'said' }),
+		fc.constant<RunAct>({ do: 'end' })
+	);
+};
+const anyRun = (of: Script) =>
+	fc.array(fc.tuple(anyAct(of), fc.integer({ min: 0, max: 200 })), { maxLength: 40 }).map((acts) => {
+		const run = begun(of);
+		for (const [act, seconds] of acts) run.after(seconds).does(act);
+		return run;
+	});
+
+describe('any run', () => {
+	it('loses no second, owes nothing that was given, and is always read the same', () => {
+		fc.assert(
+			fc.property(anyRun(DEMO), (run) => {
+				const { state } = run;
+				const steps = new Steps(DEMO);
+				expect(replay(DEMO, structuredClone(run.events))).toEqual(state);
+				const given = state.visits.reduce((sum, visit) => sum + visit.givenMs, 0);
+				expect(given + state.pausedMs).toBe(state.elapsedMs);
+				const passed = run.events.at(-1)!.monoMs - run.events[0]!.monoMs;
+				expect(state.elapsedMs + state.sinceEndMs).toBe(passed);
+				expect(state.at).toBeLessThan(state.order.length);
+				for (const { id } of DEMO.steps) expect(state.order.filter((other) => other === id)).toEqual([id]);
+				for (const owed of owedSides(state, steps))
+					for (const id of owed.steps) {
+						const { kind, side } = steps.get(id);
+						if (kind === 'work') expect([id, side, givenMs(state, id)]).toEqual([id, side, 0]);
+					}
+				expect(remainingMs(state, steps)).toBeGreaterThanOrEqual(0);
+			}),
+			{ numRuns: 1000 }
+		);
+	});
+
+	it('going back undoes moving on', () => {
+		fc.assert(
+			fc.property(anyRun(DEMO), fc.integer({ min: 0, max: 60 }), (run, seconds) => {
+				run.does({ do: 'lead', by: 'hand', waitsIn: [] });
+				const before = run.state;
+				fc.pre(before.mode === 'running' && nextIndex(before) >= 0);
+				const after = run.does({ do: 'next' }).after(seconds).does({ do: 'back' }).state;
+				const stayed = later(before, DEMO, seconds * 1000);
+				expect({ ...after, waits: false }).toEqual({ ...stayed, waits: false });
+			}),
+			{ numRuns: 300 }
+		);
+	});
+
+	it('its events are taken as they are written, and nothing else is', () => {
+		fc.assert(
+			fc.property(anyRun(DEMO), (run) => {
+				for (const event of JSON.parse(JSON.stringify(run.events))) expect(eventFaults(event)).toEqual([]);
+			}),
+			{ numRuns: 100 }
+		);
+		const [start] = begun().events;
+		for (const wrong of [
+			null,
+			{},
+			{ ...start, do: 'dance' },
+			{ ...start, plannedStartAt: -1 },
+			{ ...start, x: 1 }
+		])
+			expect(eventFaults(wrong)).not.toEqual([]);
+	});
+});
+
+describe('ending on time', () => {
+	const steps = new Steps(DEMO);
+	/** The class as it goes on after an offer was taken. */
+	const taken = (run: Device, act: RunAct) => run.does(act).state;
+	const gone = (state: RunState) =>
+		DEMO.blocks.filter(({ id }) =>
+			DEMO.steps.filter(({ blockId }) => blockId === id).every((step) => isLeftOut(state, step.id))
+		);
+
+	it('says nothing while the class is on time', () =>
+		expect(offersToEndOnTime(begun().state, steps)).toEqual([]));
+
+	it('ten minutes late at the start: every offer says what it does, and taken it ends on time', () => {
+		const offers = offersToEndOnTime(begun(DEMO, 600).state, steps);
+		expect(offers.length).toBeGreaterThan(0);
+		for (const { act, stillBehindMs, changes } of offers) {
+			const run = begun(DEMO, 600);
+			const state = taken(run, act);
+			expect(behindMs(state, steps)).toBe(stillBehindMs);
+			expect(changes.length).toBeGreaterThan(0);
+			const back = run.does({ do: 'take back', event: run.events.at(-1)!.id }).state;
+			expect(behindMs(back, steps)).toBe(600_000);
+		}
+		expect(offers[0]!.stillBehindMs).toBe(0);
+	});
+
+	it('an alarm in the middle and a class cut to half an hour', () => {
+		const alarm = begun();
+		for (let i = 0; i < 20; i++) alarm.after(DEMO.steps[i]!.seconds).does({ do: 'next' });
+		alarm.does({ do: 'pause' }).after(420).does({ do: 'resume' });
+		expect(behindMs(alarm.state, steps)).toBe(420_000);
+		expect(offersToEndOnTime(alarm.state, steps)[0]!.stillBehindMs).toBe(0);
+		const half = begun(DEMO, DEMO.lengthSeconds / 2);
+		const offer = offersToEndOnTime(half.state, steps).find(({ way }) => way === 'leave out')!;
+		expect(offer.stillBehindMs).toBe(0);
+		expect(gone(taken(half, offer.act)).length).toBeGreaterThan(3);
+	});
+
+	it('never leaves out a side that is owed, the closing rest, or what undoes or alone prepares something deep', () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 60, max: 2400 }), (stepsDone, late) => {
+				const run = begun(DEMO, late);
+				for (let i = 0; i < Math.min(stepsDone, DEMO.steps.length - 2); i++)
+					run.after(5).does({ do: 'next' });
+				const before = run.state;
+				const owed = owedSides(before, steps).flatMap((side) => side.steps);
+				for (const { act, stillBehindMs } of offersToEndOnTime(before, steps)) {
+					const state = replay(DEMO, [...run.events, { ...run.events.at(-1)!, id: 'the-offer', ...act }]);
+					expect(owed.filter((id) => isLeftOut(state, id))).toEqual([]);
+					for (const block of gone(state)) expect(block.keptFor).toBeNull();
+					expect(behindMs(state, steps)).toBe(stillBehindMs);
+					const closing = DEMO.steps.findLast(({ adjust }) => adjust !== null)!;
+					expect(goalMs(state, steps, closing.id)).toBeGreaterThanOrEqual(
+						Math.min(closing.seconds, closing.adjust!.min) * 1000
+					);
+				}
+			}),
+			{ numRuns: 60 }
+		);
+	});
+
+	it('the teacher’s favourite comes first where it is enough', () => {
+		const late = begun(DEMO, 120).state;
+		const first = (order: Parameters<typeof offersToEndOnTime>[2]) =>
+			offersToEndOnTime(late, steps, order)[0]!.way;
+		expect(first(['shorten', 'fewer sets', 'leave out'])).toBe('shorten');
+		expect(first(['leave out', 'shorten', 'fewer sets'])).toBe('leave out');
+	});
+
+	it('a class that is ahead is offered longer doses', () => {
+		const run = begun();
+		for (let i = 0; i < 12; i++) run.after(1).does({ do: 'next' });
+		const [offer] = offersToEndOnTime(run.state, steps);
+		expect(offer!.way).toBe('lengthen');
+		expect(Math.abs(offer!.stillBehindMs)).toBeLessThan(Math.abs(behindMs(run.state, steps)));
+	});
+});
