@@ -29,12 +29,12 @@ const CORE_ORDER = [
 	'run',
 	'substitution',
 	'fit',
-	'teach',
 	'checks',
 	'ordering',
 	'propose',
 	'series',
 	'figure',
+	'teach',
 	'view-models',
 	'formats'
 ];

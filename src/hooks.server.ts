@@ -48,7 +48,13 @@ function configured() {
 }
 
 /** Pages that need no sign-in; everything else belongs to a studio. */
-const OPEN_ROUTES = new Set(['/sign-in', '/sign-up', '/calendar/[secret]']);
+const OPEN_ROUTES = new Set([
+	'/sign-in',
+	'/sign-up',
+	'/calendar/[secret]',
+	// it shows what lies on the device, and a class goes on when a session has run out
+	'/teach'
+]);
 
 export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.teacher = null;

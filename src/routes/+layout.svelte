@@ -15,6 +15,13 @@
 	});
 </script>
 
-<Shell teacher={data.teacher} studio={data.studio}>
+{#snippet here()}
 	<Bounded what="This page" shows={page.url.href}>{@render children()}</Bounded>
-</Shell>
+{/snippet}
+
+{#if page.route.id === '/teach'}
+	<!-- in the room the whole screen is for the class -->
+	{@render here()}
+{:else}
+	<Shell teacher={data.teacher} studio={data.studio}>{@render here()}</Shell>
+{/if}

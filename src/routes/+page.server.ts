@@ -1,4 +1,5 @@
 import {
+	addDays,
 	dayInZone,
 	isIsoDay,
 	nextClass,
@@ -8,7 +9,7 @@ import {
 	weekOfDay
 } from '$lib/core/calendar';
 import { meetingsOf, startOn } from '$lib/core/group';
-import { copyOf, emptyPlan, fromTemplate, planFaults, startSides } from '$lib/core/plan';
+import { copyOf, emptyPlan, fromTemplate, itemsOf, planFaults, startSides } from '$lib/core/plan';
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getGroup, listGroups } from '$lib/server/groups';
@@ -50,6 +51,8 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 		days,
 		next: nextClass(days, timeInZone(now, studio.timeZone)),
 		removed: await removedHere(studio.id, url.searchParams.get('removed')),
+		/** Classes of the coming days: this device keeps them, to be taught without a network. */
+		toTeach: week.days.includes(today) ? await plannedSoon(studio.id, today) : [],
 		due: await seriesDue(db(), studio.id, week.days, today),
 		/** Groups that have a class which can be copied. */
 		copyable: await groupsWithPlans(db(), studio.id),
@@ -57,6 +60,14 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 		templates: (await listTemplates(db(), studio.id)).map(({ id, plan }) => ({ id, title: plan.title }))
 	};
 };
+
+/** So many days ahead a device has its classes. */
+const READY_DAYS = 7;
+
+async function plannedSoon(studioId: string, today: string): Promise<string[]> {
+	const plans = await plansBetween(db(), studioId, today, addDays(today, READY_DAYS - 1));
+	return plans.filter(({ plan }) => itemsOf(plan).length > 0).map(({ id }) => id);
+}
 
 /** A class that was removed just now, to offer it back. */
 async function removedHere(studioId: string, id: string | null) {

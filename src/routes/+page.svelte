@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { fetchAtRest } from '$lib/client/at-rest';
+	import { onMount } from 'svelte';
 	import { Button } from 'carbon-components-svelte';
 	import { formatDuration } from '$lib/core/clock';
 	import { dayName, shortDay } from '$lib/core/calendar';
@@ -11,10 +13,29 @@
 
 	let { data, form } = $props();
 
+	/** Plans that lie on this device, ready to be taught without a network. */
+	let ready = $state.raw<readonly string[]>([]);
+	onMount(() =>
+		fetchAtRest({
+			ready: async () => {
+				if (!data.thisWeek) return;
+				const { makeReady } = await import('$lib/client/teach/ready');
+				ready = await makeReady(data.toTeach, data.owner);
+			}
+		})
+	);
+
 	const DUE_WORDS = { 'write down': 'not written down yet', plan: 'not planned', test: 'a test' };
 </script>
 
 <svelte:head><title>Week · Humble Orbit</title></svelte:head>
+
+{#snippet teach(id: string, title: string)}
+	<p class="teach">
+		<a href="/teach?plan={id}" aria-label="Teach {title || 'this class'}">Teach</a>
+		{#if ready.includes(id)}<span class="quiet">on this device</span>{/if}
+	</p>
+{/snippet}
 
 <div class="top">
 	<h1>{data.thisWeek ? 'This week' : `Week of ${dayName(data.week.days[0] ?? '')}`}</h1>
@@ -53,6 +74,7 @@
 			{#if next.plan}
 				<h3><a href="/plan/{next.plan.id}">{next.plan.title}</a></h3>
 				<Standing plan={next.plan} detailed />
+				{#if next.plan.blocks}{@render teach(next.plan.id, next.plan.title)}{/if}
 			{:else}
 				<p>No plan yet.</p>
 				<StartPlan
@@ -111,6 +133,7 @@
 								<div class="plan">
 									<a href="/plan/{c.plan.id}">{c.plan.title || 'Untitled class'}</a>
 									<Standing plan={c.plan} />
+									{#if data.toTeach.includes(c.plan.id)}{@render teach(c.plan.id, c.plan.title)}{/if}
 								</div>
 							{:else}
 								<div class="plan">
@@ -144,6 +167,13 @@
 		display: flex;
 		gap: 1rem;
 		font-size: var(--text-s);
+	}
+	.teach {
+		font-size: var(--text-s);
+		font-weight: 600;
+	}
+	.teach .quiet {
+		font-weight: 400;
 	}
 	.templates {
 		font-size: var(--text-s);

@@ -1,4 +1,5 @@
 import { faultLines } from '$lib/core/formats';
+import type { TeachPack } from '$lib/core/teach';
 import type { Fault } from '$lib/core/validation';
 import { newId } from './ids';
 
@@ -69,3 +70,17 @@ export const askCheckAgain = (check: string): Promise<Answer<object>> =>
 /** The response to a save, with everything that the server says of it. `id`: accepted once, however often it is sent. */
 export const send = (path: string, body: unknown, id: string): Promise<Response> =>
 	fetch(path, sending('PUT', body, { 'idempotency-key': id }));
+
+/** A class made ready to teach, for this device to keep; null where it cannot be had just now. */
+export async function getPack(planId: string): Promise<TeachPack | null> {
+	try {
+		const response = await fetch(`/api/teach/packs/${planId}`);
+		return response.ok ? ((await response.json()) as TeachPack) : null;
+	} catch {
+		return null;
+	}
+}
+
+/** Sends what happened in a class; the response says what became of it. */
+export const sendEvents = (run: string, body: unknown): Promise<Response> =>
+	fetch(`/api/teach/runs/${run}`, sending('POST', body));

@@ -8,6 +8,7 @@ export const QUOTAS = {
 	classes: 5000,
 	groups: 100,
 	runs: 5000,
+	'classes led': 5000,
 	series: 300,
 	templates: 500,
 	'own movements': 500,

@@ -7,7 +7,7 @@ import {
 	type Timeline,
 	type TimelineEntry
 } from '../clock';
-import { type Group } from '../group';
+import { kitName, type Group } from '../group';
 import { HIP_TESTS } from '../measure';
 import type { FindMovement } from '../movement';
 import { paceOf, type Pace, type PaceModel } from '../pace';
@@ -273,7 +273,7 @@ function sayAtWork({ movement, item }: TimedItem): Saying[] {
 	const { breath, felt, watch, leave } = movement;
 	return [
 		...(breath ? [{ about: 'breath', words: `In: ${breath.in}. Out: ${breath.out}.` } as const] : []),
-		...(felt ? [{ about: 'felt', words: `Felt in: ${felt}.` } as const] : []),
+		...(felt ? [{ about: 'felt', words: felt } as const] : []),
 		{ about: 'watch', words: watch },
 		...(item.note ? [{ about: 'note', words: item.note } as const] : []),
 		{ about: 'leave', words: leave }
@@ -291,7 +291,9 @@ function peopleLines(row: RoomRow | undefined): string[] {
 
 function kitLines({ form, item }: TimedItem, { side }: TimelineEntry): string[] {
 	if (side === 2) return [];
-	const own = form.props.map(({ kit, count, place }) => `${count} ${kit}, ${place}`);
+	const own = form.props.map(({ kit, count, place }) =>
+		kit === 'wall space' ? `the wall, ${place}` : `${count} ${kitName(kit, count)}, ${place}`
+	);
 	const brought = (item.kit ?? [])
 		.filter(({ kit }) => !form.props.some((prop) => prop.kit === kit))
 		.map(({ kit, for: whom }) => `${kit}: ${whom}`);

@@ -26,6 +26,7 @@ import {
 	type SeriesAnalysis
 } from '../../core/series';
 import { styleOf } from '../../core/style';
+import { figuresOf, scriptOf } from '../../core/teach';
 import { planCard, type PlanCard, type Which } from './plan-card';
 
 /**
@@ -188,5 +189,13 @@ function dates({ planned, movements, knownBefore }: SeriesInput) {
 	}));
 }
 
-export const TASKS = { cards, room, classCard, compare, wall, compareTwoSeries, dates };
+/** A class made ready to teach: the script of a plan for the group as it is today, and its drawings. */
+function script(input: PlanInput) {
+	const { catalogue } = analysis(input);
+	const group = groupToday(input.group, input.plan.here);
+	const made = scriptOf(input.plan, group, catalogue.find, input.pace);
+	return { script: made, figures: figuresOf(made, catalogue.find) };
+}
+
+export const TASKS = { cards, room, script, classCard, compare, wall, compareTwoSeries, dates };
 export type Tasks = typeof TASKS;

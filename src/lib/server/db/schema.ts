@@ -16,6 +16,7 @@ import { PACE_MODEL, type PaceModel } from '../../core/pace';
 import type { StyleChoices } from '../../core/style';
 import { PLAN, type ClassPlan } from '../../core/plan';
 import { RUN_NOTES, type RunNotes } from '../../core/run';
+import type { RunEvent, Script } from '../../core/teach';
 import { SERIES, type Series } from '../../core/series';
 import { teacher } from './auth-schema';
 import { documentColumn, jsonColumn } from './document-column';
@@ -184,6 +185,40 @@ export const classRun = mysqlTable(
 		index('class_run_group').on(t.studioId, t.groupId, t.taughtOn),
 		index('class_run_plan').on(t.studioId, t.planId)
 	]
+);
+
+/** A class that was led with a device: its script as it was when it began. What happened in it are its events. */
+export const teaching = mysqlTable(
+	'teaching',
+	{
+		/** Chosen by the device, which may have had no network then. */
+		id: id(),
+		studioId: studioId(),
+		groupId: exactText('group_id', { length: 24 })
+			.notNull()
+			.references(() => classGroup.id, { onDelete: 'cascade' }),
+		teacherId: exactText('teacher_id', { length: 36 }).references(() => teacher.id, { onDelete: 'set null' }),
+		planId: exactText('plan_id', { length: 24 }).notNull(),
+		startedAt: datetime('started_at', { fsp: 3 }).notNull(),
+		script: jsonColumn<Script>('script').notNull(),
+		receivedAt: timestamp('received_at', { fsp: 3 }).notNull().defaultNow()
+	},
+	(t) => [index('teaching_plan').on(t.studioId, t.planId)]
+);
+
+/** What happened in a class, one row each, only ever added; `place` is its place in the log of the device. */
+export const teachingEvent = mysqlTable(
+	'teaching_event',
+	{
+		teachingId: exactText('teaching_id', { length: 24 })
+			.notNull()
+			.references(() => teaching.id, { onDelete: 'cascade' }),
+		eventId: exactText('event_id', { length: 40 }).notNull(),
+		place: int('place').notNull(),
+		event: jsonColumn<RunEvent>('event').notNull(),
+		receivedAt: timestamp('received_at', { fsp: 3 }).notNull().defaultNow()
+	},
+	(t) => [primaryKey({ columns: [t.teachingId, t.eventId] })]
 );
 
 /** The movements that each run really gave, so that "when did they last do this" is told without reading documents. */

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Leg } from '$lib/core/anatomy';
-	import { bestView, figure, type View } from '$lib/core/figure';
+	import { bestView, figure, type Figure as Drawn, type View } from '$lib/core/figure';
+	import Drawing from './Drawing.svelte';
 	import { atIdle } from '$lib/client/idle';
 	import { whenSeen } from '$lib/client/when-seen';
 	import { untrack } from 'svelte';
@@ -37,7 +38,7 @@
 	const drawn = $derived(
 		isDue
 			? figure(movement, view ?? bestView(movement), form ?? usualForm(movement), leads)
-			: { viewBox: [0, 0, width, height] as const, room: [], strokes: [], feet: [] }
+			: { viewBox: [0, 0, width, height] as Drawn['viewBox'], room: [], strokes: [], feet: [] }
 	);
 	const drawSoon: Attachment = (node) => {
 		if (untrack(() => isDue)) return;
@@ -48,72 +49,6 @@
 			leave?.();
 		};
 	};
-	/** Drawing units in a CSS pixel, so that the letters have one size whatever is drawn. */
-	const perPixel = $derived(Math.max(drawn.viewBox[2] / width, drawn.viewBox[3] / height));
-	const line = (points: [number, number][]) => points.map((p) => p.join(',')).join(' ');
 </script>
 
-<svg
-	viewBox={drawn.viewBox.join(' ')}
-	{width}
-	{height}
-	{@attach drawSoon}
-	role={label ? 'img' : undefined}
-	aria-label={label}
-	aria-hidden={label ? undefined : true}
->
-	{#each drawn.room as points, index (index)}<polyline class="room" points={line(points)} />{/each}
-	{#each drawn.strokes as stroke, index (index)}
-		<polyline
-			class={stroke.part.replace(' ', '-')}
-			points={line(stroke.points)}
-			stroke-width={stroke.width}
-		/>
-	{/each}
-	{#if feet}
-		{#each drawn.feet as foot, index (index)}
-			<text x={foot.x} y={foot.y} font-size={11 * perPixel} stroke-width={3 * perPixel}
-				>{foot.leg === 'left' ? 'L' : 'R'}</text
-			>
-		{/each}
-	{/if}
-</svg>
-
-<style>
-	svg {
-		display: block;
-		flex: none;
-	}
-	polyline {
-		fill: none;
-		stroke-linecap: round;
-		stroke-linejoin: round;
-	}
-	.room {
-		stroke: var(--line);
-		stroke-width: 1;
-	}
-	.trunk,
-	.head {
-		stroke: var(--figure-trunk);
-	}
-	.arm {
-		stroke: var(--figure-trunk-behind);
-	}
-	.right-leg {
-		stroke: var(--accent);
-	}
-	.left-leg {
-		stroke: var(--figure-other-leg);
-	}
-	.kit {
-		stroke: var(--figure-kit);
-	}
-	text {
-		font-weight: 700;
-		fill: var(--ink);
-		text-anchor: middle;
-		paint-order: stroke;
-		stroke: var(--sheet);
-	}
-</style>
+<Drawing {drawn} {width} {height} {feet} {label} attach={drawSoon} />

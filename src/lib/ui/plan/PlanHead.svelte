@@ -169,6 +169,9 @@
 	</p>
 	<SaveMark state={autosave.state} faults={autosave.faults} kept={autosave.kept} />
 	<p class="links">
+		{#if doc.analysis.context.items.length}
+			<Button href="/teach?plan={planId}" kind="tertiary" size="small">Teach</Button>
+		{/if}
 		<a href="/plan/{planId}/print">Class card</a>
 		<a href="/plan/{planId}/room">Room sheet</a>
 		<a href="/plan/{planId}/compare">Compare</a>

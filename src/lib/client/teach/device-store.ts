@@ -1,0 +1,138 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { EventTime, RunEvent, TeachPack } from '$lib/core/teach';
+
+/** A class on this device, ready to be taught without a network. */
+export interface KeptPack {
+	planId: string;
+	/** The teacher whose it is. */
+	owner: string;
+	pack: TeachPack;
+	/** When it came, milliseconds since 1970. */
+	at: number;
+}
+
+/** A class that is or was led with this device. */
+export interface KeptRun {
+	id: string;
+	owner: string;
+	/** The class as it was when it began, whatever becomes of its plan. */
+	pack: TeachPack;
+	startedAt: number;
+	/** Whether the server knows of it, and with it the script. */
+	known: boolean;
+	/** Nothing more is to come. */
+	over: boolean;
+}
+
+/** One thing that happened, with its place in the log. */
+export interface KeptEvent {
+	run: string;
+	place: number;
+	event: RunEvent;
+	/** Whether the server has it: 0 or 1, since an index takes no booleans. */
+	sent: 0 | 1;
+}
+
+interface Stored extends DBSchema {
+	packs: { key: string; value: KeptPack };
+	runs: { key: string; value: KeptRun };
+	events: { key: [string, number]; value: KeptEvent; indexes: { sent: [string, 0 | 1] } };
+	/** When the page of a run was last there. */
+	alive: { key: string; value: EventTime };
+}
+
+const NAME = 'humble-orbit-teach';
+
+/** What this device keeps of teaching. Everything is written before it is said to have happened. */
+export class DeviceStore {
+	private constructor(private readonly db: IDBPDatabase<Stored>) {}
+
+	/** Throws where this browser keeps nothing (a private window of some browsers). */
+	static async open(): Promise<DeviceStore> {
+		return new DeviceStore(
+			await openDB<Stored>(NAME, 1, {
+				upgrade(db) {
+					db.createObjectStore('packs', { keyPath: 'planId' });
+					db.createObjectStore('runs', { keyPath: 'id' });
+					const events = db.createObjectStore('events', { keyPath: ['run', 'place'] });
+					events.createIndex('sent', ['run', 'sent']);
+					db.createObjectStore('alive');
+				}
+			})
+		);
+	}
+
+	async putPack(kept: KeptPack): Promise<void> {
+		await this.db.put('packs', kept);
+	}
+
+	packs(): Promise<KeptPack[]> {
+		return this.db.getAll('packs');
+	}
+
+	pack(planId: string): Promise<KeptPack | undefined> {
+		return this.db.get('packs', planId);
+	}
+
+	/** Takes out the classes that are not among these. */
+	async keepOnly(planIds: readonly string[]): Promise<void> {
+		for (const key of await this.db.getAllKeys('packs'))
+			if (!planIds.includes(key)) await this.db.delete('packs', key);
+	}
+
+	async putRun(run: KeptRun): Promise<void> {
+		await this.db.put('runs', run);
+	}
+
+	runs(): Promise<KeptRun[]> {
+		return this.db.getAll('runs');
+	}
+
+	async add(run: string, place: number, event: RunEvent): Promise<void> {
+		await this.db.add('events', { run, place, event, sent: 0 });
+	}
+
+	async events(run: string): Promise<RunEvent[]> {
+		const all = await this.db.getAll('events', IDBKeyRange.bound([run, 0], [run, Infinity]));
+		return all.map(({ event }) => event);
+	}
+
+	unsent(run: string): Promise<KeptEvent[]> {
+		return this.db.getAllFromIndex('events', 'sent', [run, 0]);
+	}
+
+	async markSent(events: readonly KeptEvent[]): Promise<void> {
+		const tx = this.db.transaction('events', 'readwrite');
+		for (const event of events) await tx.store.put({ ...event, sent: 1 });
+		await tx.done;
+	}
+
+	async isAlive(run: string, time: EventTime): Promise<void> {
+		await this.db.put('alive', time, run);
+	}
+
+	lastAlive(run: string): Promise<EventTime | undefined> {
+		return this.db.get('alive', run);
+	}
+
+	/** A run that is over and known to the server is not needed here any more. */
+	async drop(run: string): Promise<void> {
+		const tx = this.db.transaction(['runs', 'events', 'alive'], 'readwrite');
+		await tx.objectStore('runs').delete(run);
+		await tx.objectStore('events').delete(IDBKeyRange.bound([run, 0], [run, Infinity]));
+		await tx.objectStore('alive').delete(run);
+		await tx.done;
+	}
+
+	close(): void {
+		this.db.close();
+	}
+}
+
+/** Leaves nothing of teaching on this device. */
+export async function forgetTeaching(): Promise<void> {
+	await new Promise<void>((done) => {
+		const request = indexedDB.deleteDatabase(NAME);
+		request.onsuccess = request.onerror = request.onblocked = () => done();
+	});
+}

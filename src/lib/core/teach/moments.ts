@@ -1,0 +1,33 @@
+import type { Now } from './now';
+import type { TeachPack } from './pack';
+import { presentId, type RunState, type Steps } from './replay';
+
+/** A class that begins further from its time than this is another lesson: it is measured from its own beginning. */
+const OTHER_LESSON_MS = 2 * 3600_000;
+
+/** When a class should have begun that begins now: at its time where that is near, else now; milliseconds since 1970. */
+export function beginsAt({ plannedStartAt }: TeachPack, now: number): number {
+	const isNear = plannedStartAt !== null && Math.abs(now - plannedStartAt) <= OTHER_LESSON_MS;
+	return isNear ? plannedStartAt : now;
+}
+
+/** How much "more" is: two breaths or repetitions of what is counted, else half a minute; whole seconds. */
+export function moreSeconds({ step, count }: Now): number {
+	if (step.kind !== 'work' || !count || count.unit === 'seconds') return 30;
+	return Math.max(1, Math.round(2 * count.eachSeconds));
+}
+
+/** What leaving out takes: what is still to come of the present movement on this side, with its way in. */
+export function restOfItem(state: RunState, steps: Steps): string[] {
+	const present = steps.get(presentId(state));
+	return state.order.filter((id, index) => {
+		const step = steps.get(id);
+		const isSame =
+			step.blockId === present.blockId && step.itemId === present.itemId && step.side === present.side;
+		return index >= state.at && isSame && !state.done.has(id);
+	});
+}
+
+/** The time of day at a moment where the device is, "19:58". */
+export const timeOfMoment = (at: number): string =>
+	new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

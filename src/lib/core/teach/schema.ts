@@ -1,0 +1,92 @@
+import { array, number, object, string } from 'yup';
+import { LEGS } from '../anatomy';
+import { DOSE_UNITS, POSITIONS } from '../movement';
+import { SECTION_KINDS } from '../plan';
+import { schemaFaults, type Fault } from '../validation';
+import { KEPT_FOR, SAYINGS, STEP_KINDS } from './types';
+
+/** More than any class has. */
+const MOST = { steps: 2000, lines: 60, characters: 600, seconds: 6 * 3600 } as const;
+
+const line = string().max(MOST.characters).defined();
+const id = string().min(1).max(120).required();
+const leg = string().oneOf(LEGS).nullable().defined();
+const seconds = number().min(0).max(MOST.seconds).required();
+
+const stepSchema = object({
+	id,
+	kind: string().oneOf(STEP_KINDS).required(),
+	sectionId: id,
+	section: string().oneOf(SECTION_KINDS).required(),
+	blockId: id,
+	itemId: string().max(120).nullable().defined(),
+	title: line,
+	position: string().oneOf(POSITIONS).required(),
+	side: number().oneOf([1, 2]).nullable().defined(),
+	leg,
+	set: object({ number: number().integer().min(1).required(), of: number().integer().min(1).required() })
+		.noUnknown()
+		.nullable()
+		.default(undefined)
+		.defined(),
+	seconds,
+	count: object({
+		unit: string().oneOf(DOSE_UNITS).required(),
+		amount: number().min(0).max(MOST.seconds).required(),
+		eachSeconds: seconds,
+		parts: array().of(line).max(MOST.lines).defined()
+	})
+		.noUnknown()
+		.nullable()
+		.default(undefined)
+		.defined(),
+	equals: string().max(120).nullable().defined(),
+	say: array()
+		.of(object({ about: string().oneOf(SAYINGS).required(), words: line }).noUnknown())
+		.max(MOST.lines)
+		.defined(),
+	people: array().of(line).max(MOST.lines).defined(),
+	kit: array().of(line).max(MOST.lines).defined(),
+	shapes: array()
+		.of(object({ title: line, leg, seconds }).noUnknown())
+		.max(200)
+		.defined(),
+	figure: string().max(200).nullable().defined(),
+	adjust: object({
+		min: number().required(),
+		max: number().required(),
+		current: number().required(),
+		step: number().required(),
+		eachSeconds: number().required(),
+		baseSeconds: number().required(),
+		weight: number().required()
+	})
+		.noUnknown()
+		.nullable()
+		.default(undefined)
+		.defined()
+}).noUnknown();
+
+const scriptSchema = object({
+	title: line,
+	startsAt: string()
+		.matches(/^\d\d:\d\d$/)
+		.required(),
+	lengthSeconds: seconds,
+	steps: array().of(stepSchema).min(1).max(MOST.steps).required(),
+	blocks: array()
+		.of(
+			object({
+				id,
+				title: line,
+				section: string().oneOf(SECTION_KINDS).required(),
+				keptFor: string().oneOf(KEPT_FOR).nullable().defined(),
+				loss: number().min(0).max(10_000).required()
+			}).noUnknown()
+		)
+		.max(MOST.steps)
+		.required()
+}).noUnknown();
+
+/** Everything wrong with what is given as a script; empty: it can be used as {@link Script}. */
+export const scriptFaults = (value: unknown): Fault[] => schemaFaults(scriptSchema, value);

@@ -1,0 +1,93 @@
+import { and, asc, count, eq } from 'drizzle-orm';
+import type { RunEvent, Script } from '../core/teach';
+import type { Db } from './db/open';
+import { teaching, teachingEvent } from './db/schema';
+import { getPlan } from './plans';
+import { holdQuota } from './quotas';
+
+/** A class that was led, as it is stored. */
+export interface StoredTeaching {
+	id: string;
+	planId: string;
+	groupId: string;
+	startedAt: Date;
+	script: Script;
+	events: RunEvent[];
+}
+
+/** An event with its place in the log of its device. */
+export interface PlacedEvent {
+	place: number;
+	event: RunEvent;
+}
+
+interface Owner {
+	studioId: string;
+	teacherId: string;
+}
+
+/**
+ * Adds what a device sends of a class that it led: the class itself the first time, and its events, in any order, each
+ * once. `no class` where it is not known yet and no script was sent with it; `no plan` where the plan is not of this studio.
+ */
+export async function addToTeaching(
+	db: Db,
+	{ studioId, teacherId }: Owner,
+	id: string,
+	sent: { planId: string; startedAt: number; script: Script | null; events: readonly PlacedEvent[] }
+): Promise<'added' | 'no class' | 'no plan'> {
+	return db.transaction(async (tx) => {
+		const [known] = await tx
+			.select({ studioId: teaching.studioId })
+			.from(teaching)
+			.where(eq(teaching.id, id))
+			.for('update');
+		if (known && known.studioId !== studioId) return 'no plan';
+		if (!known) {
+			if (!sent.script) return 'no class';
+			const plan = await getPlan(tx, studioId, sent.planId);
+			if (!plan) return 'no plan';
+			await holdQuota(tx, 'classes led', teaching, eq(teaching.studioId, studioId));
+			await tx.insert(teaching).values({
+				id,
+				studioId,
+				teacherId,
+				groupId: plan.groupId,
+				planId: plan.id,
+				startedAt: new Date(sent.startedAt),
+				script: sent.script
+			});
+		}
+		// one that is there already stays as it is
+		const rows = sent.events.map(({ place, event }) => ({ teachingId: id, eventId: event.id, place, event }));
+		if (rows.length) await tx.insert(teachingEvent).ignore().values(rows);
+		return 'added';
+	});
+}
+
+/** A class that was led, with what happened in it in the order of its device; null for another studio's. */
+export async function getTeaching(db: Db, studioId: string, id: string): Promise<StoredTeaching | null> {
+	const [row] = await db
+		.select()
+		.from(teaching)
+		.where(and(eq(teaching.id, id), eq(teaching.studioId, studioId)));
+	if (!row) return null;
+	const events = await db
+		.select({ event: teachingEvent.event })
+		.from(teachingEvent)
+		.where(eq(teachingEvent.teachingId, id))
+		.orderBy(asc(teachingEvent.place));
+	const { planId, groupId, startedAt, script } = row;
+	return { id, planId, groupId, startedAt, script, events: events.map(({ event }) => event) };
+}
+
+/** The classes that were led from a plan, the oldest first, with how many events each has. */
+export function teachingsOfPlan(db: Db, studioId: string, planId: string) {
+	return db
+		.select({ id: teaching.id, startedAt: teaching.startedAt, events: count(teachingEvent.eventId) })
+		.from(teaching)
+		.leftJoin(teachingEvent, eq(teachingEvent.teachingId, teaching.id))
+		.where(and(eq(teaching.studioId, studioId), eq(teaching.planId, planId)))
+		.groupBy(teaching.id, teaching.startedAt)
+		.orderBy(asc(teaching.startedAt));
+}

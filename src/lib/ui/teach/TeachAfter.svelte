@@ -1,0 +1,67 @@
+<script lang="ts">
+	import type { ClassRun } from '$lib/client/teach/class-run.svelte';
+	import { formatDuration } from '$lib/core/clock';
+	import { lateWords, owedWords } from '$lib/core/teach';
+	import { Button } from 'carbon-components-svelte';
+
+	/** After the class: how long it really took, what was left out and owed, and whether the server has it. */
+	interface Props {
+		run: ClassRun;
+		onback: () => void;
+	}
+	let { run, onback }: Props = $props();
+
+	const UPLOAD_WORDS = {
+		'all sent': 'Everything is with the server.',
+		waits: 'What happened is on this device, and goes to the server when it can be reached.',
+		'signed out': 'What happened is on this device. Sign in again, and it goes to the server.',
+		refused: 'The server does not take it; it stays on this device.'
+	} as const;
+	const seconds = $derived(Math.round(run.state.elapsedMs / 1000));
+	const titles = $derived([
+		...new Set(
+			[...run.state.leftOut, ...run.state.adjustments.flatMap(({ leftOut }) => leftOut)].map(
+				(id) => run.steps.get(id).title
+			)
+		)
+	]);
+</script>
+
+<section class="sheet after" aria-labelledby="after-title">
+	<h1 id="after-title">{run.isRehearsal ? 'The rehearsal is over' : 'The class is over'}</h1>
+	<p class="took">
+		<b>{formatDuration(seconds)}</b>
+		<span class="quiet"
+			>of {formatDuration(run.pack.script.lengthSeconds)} planned, {lateWords(run.behindMs)}</span
+		>
+	</p>
+	{#if run.state.pausedMs >= 1000}
+		<p>Paused for {formatDuration(Math.round(run.state.pausedMs / 1000))}.</p>
+	{/if}
+	{#if titles.length}<p>Left out: {titles.join(', ')}.</p>{/if}
+	{#each run.now.owed as side (side.itemId)}<p>Owed: {owedWords(side)}.</p>{/each}
+	{#if run.isRehearsal}<p class="quiet">Nothing of it is written down.</p>
+	{:else}<p role="status">{UPLOAD_WORDS[run.upload]}</p>{/if}
+	<div class="buttons">
+		<Button href="/plan/{run.pack.planId}" kind="tertiary" size="field">To the class</Button>
+		<Button href="/" kind="tertiary" size="field">To the week</Button>
+		<Button kind="ghost" size="field" on:click={onback}>It is not over: back</Button>
+	</div>
+</section>
+
+<style>
+	.after {
+		max-width: 40rem;
+		margin: 2rem auto;
+		display: grid;
+		gap: 0.75rem;
+	}
+	.took b {
+		font-size: var(--text-hero);
+	}
+	.buttons {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+	}
+</style>

@@ -1,0 +1,141 @@
+<script lang="ts">
+	import { formatDuration } from '$lib/core/clock';
+	import { SAYING_WORDS, stepLine, type TeachPack } from '$lib/core/teach';
+	import { Button } from 'carbon-components-svelte';
+	import Fold from '../fields/Fold.svelte';
+	import Choice from '../fields/Choice.svelte';
+
+	/** Before the class: what it needs, who does something else, and the two ways in: teach it or rehearse it. */
+	interface Props {
+		pack: TeachPack;
+		/** Whether this device keeps what happens. */
+		isKept: boolean;
+		/** Whether it lies on this device, to be taught without a network. */
+		isReady: boolean;
+		/** False where the browser forbids what needs a secure page. */
+		isSecure: boolean;
+		onbegin: () => void;
+		onrehearse: (speed: number) => void;
+	}
+	let { pack, isKept, isReady, isSecure, onbegin, onrehearse }: Props = $props();
+
+	const SPEEDS = [1, 2, 4, 8];
+	let speed = $state(4);
+	const { script } = $derived(pack);
+	const kit = $derived([...new Set(script.steps.flatMap((step) => step.kit))]);
+	const people = $derived(
+		script.steps
+			.filter(({ kind, side, people }) => kind === 'in' && side !== 2 && people.length)
+			.map(({ id, title, people }) => ({ id, title, people }))
+	);
+</script>
+
+<div class="before">
+	<header class="sheet">
+		<p class="quiet">{pack.group}{pack.room ? `, ${pack.room}` : ''}</p>
+		<h1>{script.title || 'Untitled class'}</h1>
+		<p class="when">
+			<b>{script.startsAt}</b>
+			{pack.day} <span class="quiet">{formatDuration(script.lengthSeconds)}</span>
+		</p>
+		<div class="go"><Button on:click={onbegin}>Begin the class</Button></div>
+		<p class="quiet">
+			{isReady && isKept
+				? 'It is on this device: it needs no network from here on.'
+				: 'It is not kept on this device: stay connected, and do not close the page.'}
+			{isSecure
+				? ''
+				: 'This page is not served by https: without a network it does not open, and the screen may go dark.'}
+		</p>
+	</header>
+	<section class="sheet" aria-labelledby="kit-title">
+		<h2 id="kit-title">Kit</h2>
+		{#if kit.length}
+			<ul>
+				{#each kit as line, index (index)}<li>{line}</li>{/each}
+			</ul>
+		{:else}<p>None.</p>{/if}
+	</section>
+	<section class="sheet" aria-labelledby="people-title">
+		<h2 id="people-title">Who does something else</h2>
+		<p class="quiet"><a href="/plan/{pack.planId}#here">Who is here today</a> changes it.</p>
+		<Fold title="{people.length} movements">
+			<ul>
+				{#each people as { id, title, people: lines } (id)}
+					<li><b>{title}</b> {lines.join('; ')}</li>
+				{/each}
+			</ul>
+		</Fold>
+	</section>
+	<section class="sheet" aria-labelledby="rehearse-title">
+		<h2 id="rehearse-title">Rehearse</h2>
+		<p class="quiet">The same screen, faster, by the clock. Nothing of it is written down.</p>
+		<div class="rehearse">
+			<Choice
+				label="Speed"
+				value={speed}
+				options={SPEEDS.map((value) => ({ value, text: `${value} times` }))}
+				onpick={(picked) => (speed = picked)}
+			/>
+			<Button kind="tertiary" size="small" on:click={() => onrehearse(speed)}>Rehearse</Button>
+		</div>
+	</section>
+	<section class="sheet" aria-labelledby="script-title">
+		<h2 id="script-title">The script</h2>
+		<Fold title="Read it, or print it">
+			<ol>
+				{#each script.steps as step (step.id)}
+					<li>
+						<b>{stepLine(step)}</b> <span class="quiet">{formatDuration(step.seconds)}</span>
+						{#each step.say as { about, words }, index (index)}<span class="line"
+								><i>{SAYING_WORDS[about]}</i> {words}</span
+							>{/each}
+					</li>
+				{/each}
+			</ol>
+		</Fold>
+	</section>
+	<p><a href="/">To the week</a></p>
+</div>
+
+<style>
+	.before {
+		display: grid;
+		gap: 1rem;
+		max-width: 44rem;
+		margin: 0 auto;
+		padding: 1rem;
+	}
+	.when {
+		font-size: var(--text-xl);
+	}
+	.go :global(.bx--btn) {
+		width: 100%;
+		max-width: none;
+		min-height: 4.5rem;
+		margin: 0.5rem 0;
+		font-size: var(--text-l);
+		font-weight: 650;
+	}
+	.rehearse {
+		display: flex;
+		align-items: end;
+		gap: 0.75rem;
+	}
+	ul,
+	ol {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+		display: grid;
+		gap: 0.35rem;
+	}
+	.line {
+		display: block;
+	}
+	.line i {
+		font-style: normal;
+		font-size: var(--text-s);
+		color: var(--accent);
+	}
+</style>

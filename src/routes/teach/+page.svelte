@@ -1,0 +1,287 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { getPack } from '$lib/client/api';
+	import { Awake } from '$lib/client/teach/awake.svelte';
+	import { beginRun, ClassRun, fastClock, reopenRun } from '$lib/client/teach/class-run.svelte';
+	import { DeviceStore, type KeptPack } from '$lib/client/teach/device-store';
+	import { DeviceSettings, LOOKS } from '$lib/client/teach/settings.svelte';
+	import { Signals } from '$lib/client/teach/signals';
+	import { teachAct } from '$lib/client/teach/teach-keys';
+	import { beginsAt, moreSeconds, restOfItem, timeOfMoment, type TeachPack } from '$lib/core/teach';
+	import TeachAfter from '$lib/ui/teach/TeachAfter.svelte';
+	import TeachBefore from '$lib/ui/teach/TeachBefore.svelte';
+	import TeachControls from '$lib/ui/teach/TeachControls.svelte';
+	import TeachLate from '$lib/ui/teach/TeachLate.svelte';
+	import TeachList from '$lib/ui/teach/TeachList.svelte';
+	import TeachSettingsPanel from '$lib/ui/teach/TeachSettingsPanel.svelte';
+	import TeachStage from '$lib/ui/teach/TeachStage.svelte';
+	import TeachTop from '$lib/ui/teach/TeachTop.svelte';
+	import { onMount } from 'svelte';
+
+	let { data } = $props();
+
+	const settings = new DeviceSettings();
+	const awake = new Awake();
+	const signals = new Signals();
+	/** Null where this browser keeps nothing. */
+	let store = $state.raw<DeviceStore | null>(null);
+	let packs = $state.raw<KeptPack[]>([]);
+	let pack = $state.raw<TeachPack | null>(null);
+	let run = $state.raw<ClassRun | null>(null);
+	let isReady = $state(false);
+	let isLooking = $state(true);
+	let panel = $state<'' | 'list' | 'late' | 'settings' | 'keys'>('');
+	let speed = $state(1);
+
+	onMount(() => {
+		void open();
+		return () => {
+			run?.close();
+			signals.close();
+			awake.letGo();
+		};
+	});
+
+	async function open() {
+		store = await DeviceStore.open().catch(() => null);
+		const asked = page.url.searchParams.get('plan');
+		const left = (await store?.runs())
+			?.filter(({ over, pack: of }) => !over && (!asked || of.planId === asked))
+			.at(-1);
+		if (store && left) {
+			pack = left.pack;
+			run = await reopenRun(store, left);
+			await awake.ask();
+		} else if (asked) await choose(asked);
+		packs = (await store?.packs()) ?? [];
+		for (const other of (await store?.runs()) ?? []) if (store && other.over) void sendLeft(store, other);
+		isLooking = false;
+	}
+
+	/** What an earlier class left here goes up; what the server has is not needed here any more. */
+	async function sendLeft(here: DeviceStore, other: Awaited<ReturnType<DeviceStore['runs']>>[number]) {
+		const { upload } = await import('$lib/client/teach/upload');
+		if ((await upload(here, other)) === 'all sent') await here.drop(other.id);
+	}
+
+	async function choose(planId: string) {
+		const kept = await store?.pack(planId);
+		const fresh = await getPack(planId);
+		pack = fresh ?? kept?.pack ?? null;
+		if (fresh && store)
+			await store.putPack({ planId, owner: data.owner, pack: fresh, at: Date.now() }).catch(() => undefined);
+		isReady = Boolean(await store?.pack(planId));
+	}
+
+	async function begin() {
+		if (!pack) return;
+		signals.wake();
+		await navigator.storage?.persist?.().catch(() => false);
+		const plannedStartAt = beginsAt(pack, Date.now());
+		run = store
+			? await beginRun(store, pack, data.owner, plannedStartAt)
+			: withStart(new ClassRun(pack, { now: wall }, null), plannedStartAt);
+		run.does({ do: 'lead', by: settings.now.lead, waitsIn: settings.waitsIn });
+		await awake.ask();
+	}
+	const boot = crypto.randomUUID();
+	const wall = () => ({ at: Date.now(), monoMs: Math.round(performance.now()), boot });
+
+	function withStart(led: ClassRun, plannedStartAt: number): ClassRun {
+		led.does({ do: 'start', plannedStartAt });
+		return led;
+	}
+
+	function rehearse(times: number) {
+		if (!pack) return;
+		signals.wake();
+		speed = times;
+		const clock = fastClock(() => speed);
+		run = withStart(new ClassRun(pack, clock, null), clock.now().at);
+		run.does({ do: 'lead', by: 'clock', waitsIn: [] });
+	}
+
+	$effect(() => {
+		if (!run || run.state.mode === 'ended') return;
+		const led = run;
+		// a breath or second is shown within a fifth of its own
+		const timer = setInterval(() => {
+			led.tick();
+			signals.follow(led.now, led.state, settings.now);
+		}, 200);
+		return () => clearInterval(timer);
+	});
+	$effect(() => {
+		document.documentElement.dataset.teachLook = settings.now.look;
+		return () => delete document.documentElement.dataset.teachLook;
+	});
+
+	const isPaused = $derived(run?.state.mode === 'paused');
+
+	function next() {
+		signals.wake();
+		run?.does({ do: isPaused ? 'resume' : 'next' });
+	}
+	const back = () => run?.does({ do: 'back' });
+	const pause = () => run?.does({ do: isPaused ? 'resume' : 'pause' });
+	const more = () => run?.does({ do: 'more', seconds: moreSeconds(run.now) });
+	const leaveOut = () => run?.does({ do: 'leave out', steps: restOfItem(run.state, run.steps) });
+
+	function leave() {
+		run?.close();
+		void goto('/');
+	}
+
+	function changed() {
+		panel = '';
+		if (run && !run.isRehearsal && run.state.lead !== settings.now.lead)
+			run.does({ do: 'lead', by: settings.now.lead, waitsIn: settings.waitsIn });
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		if (!run || panel) return;
+		const act = teachAct(event);
+		if (!act) return;
+		event.preventDefault();
+		if (act === 'next') next();
+		else if (act === 'back') back();
+		else if (act === 'pause') pause();
+		else if (act === 'more') more();
+		else if (act === 'facing') settings.set({ isFacing: !settings.now.isFacing });
+		else if (act === 'look')
+			settings.set({ look: LOOKS[(LOOKS.indexOf(settings.now.look) + 1) % LOOKS.length]! });
+		else panel = act;
+	}
+</script>
+
+<svelte:head><title>{pack?.script.title ?? 'Teach'} · Humble Orbit</title></svelte:head>
+<svelte:window {onkeydown} ononline={() => void run?.send()} onbeforeunload={() => run?.tick()} />
+<svelte:document onvisibilitychange={() => void awake.again()} />
+
+<main class:leading={run !== null && run.state.mode !== 'ended'}>
+	{#if run && run.state.mode === 'ended'}
+		<TeachAfter {run} onback={back} />
+	{:else if run}
+		<TeachTop
+			ends={timeOfMoment(run.endsAt)}
+			behindMs={run.behindMs}
+			speed={run.isRehearsal ? `rehearsal ×${speed}` : ''}
+			onlate={() => (panel = 'late')}
+			onlist={() => (panel = 'list')}
+			onsettings={() => (panel = 'settings')}
+			onleave={leave}
+		/>
+		<div class="middle">
+			<TeachStage now={run.now} figures={run.pack.figures} isFacing={settings.now.isFacing} {isPaused} />
+			{#if !run.kept}
+				<p class="warn" role="alert">This device cannot write down what happens: do not close the page.</p>
+			{/if}
+			{#if awake.isOn === false && !run.isRehearsal}
+				<p class="quiet">This device does not let the page keep the screen on: set its own timer longer.</p>
+			{/if}
+			{#if run.state.adjustments.length}
+				<p class="quiet">
+					Changed to end on time. <a
+						href="#late"
+						onclick={(e) => {
+							e.preventDefault();
+							panel = 'late';
+						}}>See or take back</a
+					>
+				</p>
+			{/if}
+		</div>
+		<TeachControls
+			now={run.now}
+			isFacing={settings.now.isFacing}
+			{isPaused}
+			canBack={run.state.visits.length > 1}
+			onnext={next}
+			onback={back}
+			onpause={pause}
+			onmore={more}
+			onleaveout={leaveOut}
+			onbring={(steps) => run?.does({ do: 'bring back', steps })}
+		/>
+		{#if panel === 'list'}<TeachList {run} onclose={() => (panel = '')} />
+		{:else if panel === 'late'}<TeachLate {run} ways={settings.ways} onclose={() => (panel = '')} />
+		{:else if panel === 'settings' || panel === 'keys'}
+			<TeachSettingsPanel {settings} keysOpen={panel === 'keys'} onclose={changed} />
+		{/if}
+	{:else if pack}
+		<TeachBefore
+			{pack}
+			{isReady}
+			isKept={store !== null}
+			isSecure={isSecureContext}
+			onbegin={begin}
+			onrehearse={rehearse}
+		/>
+	{:else if isLooking}
+		<p class="wait" role="status">Looking for the class ...</p>
+	{:else}
+		<section class="sheet none">
+			<h1>Which class?</h1>
+			{#if page.url.searchParams.get('plan')}
+				<p>This class is not on this device, and the server cannot be reached or does not have it.</p>
+			{/if}
+			<ul>
+				{#each packs as kept, index (index)}
+					<li>
+						<a href="/teach?plan={kept.planId}" data-sveltekit-reload
+							>{kept.pack.script.title || 'Untitled class'}</a
+						>
+						<span class="quiet"
+							>{kept.pack.group}, {kept.pack.day}
+							{kept.pack.script.startsAt}</span
+						>
+					</li>
+				{:else}
+					<li>
+						No class lies on this device. Open the week with a network, and those of the next days will.
+					</li>
+				{/each}
+			</ul>
+			<p><a href="/">To the week</a></p>
+		</section>
+	{/if}
+</main>
+
+<style>
+	main {
+		min-height: 100dvh;
+	}
+	.leading {
+		display: grid;
+		grid-template-rows: auto minmax(0, 1fr) auto;
+		height: 100dvh;
+	}
+	.middle {
+		overflow-y: auto;
+		padding: 0.6rem 0.9rem;
+		display: grid;
+		align-content: start;
+		gap: 0.5rem;
+	}
+	.warn {
+		color: var(--stop);
+		font-weight: 650;
+	}
+	.wait,
+	.none {
+		max-width: 36rem;
+		margin: 3rem auto;
+	}
+	.none {
+		display: grid;
+		gap: 0.75rem;
+	}
+	.none ul {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+		display: grid;
+		gap: 0.5rem;
+	}
+</style>
