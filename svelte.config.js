@@ -8,6 +8,8 @@ const config = {
 	preprocess: [vitePreprocess(), ...(process.env.NODE_ENV === 'production' ? [carbonImports()] : [])],
 	kit: {
 		adapter: adapter({ out: 'build' }),
+		// where classes are made ready to teach (client/teach/ready.ts), and nowhere else
+		serviceWorker: { register: false },
 		typescript: {
 			config: (/** @type {{ include: string[] }} */ config) => {
 				config.include.push('../bench/**/*.ts', '../scripts/**/*.ts');

@@ -5,6 +5,7 @@
 	import { Awake } from '$lib/client/teach/awake.svelte';
 	import { beginRun, ClassRun, fastClock, reopenRun } from '$lib/client/teach/class-run.svelte';
 	import { DeviceStore, type KeptPack } from '$lib/client/teach/device-store';
+	import { keepPages } from '$lib/client/teach/ready';
 	import { DeviceSettings, LOOKS } from '$lib/client/teach/settings.svelte';
 	import { Signals } from '$lib/client/teach/signals';
 	import { teachAct } from '$lib/client/teach/teach-keys';
@@ -35,6 +36,7 @@
 	let speed = $state(1);
 
 	onMount(() => {
+		void keepPages();
 		void open();
 		return () => {
 			run?.close();

@@ -168,8 +168,10 @@ export async function reopenRun(store: DeviceStore, run: KeptRun): Promise<Class
 	const events = await store.events(run.id);
 	const led = new ClassRun(run.pack, wallClock, { store, run }, events);
 	const last = events.at(-1);
-	const alive = (await store.lastAlive(run.id)) ?? last;
-	if (last && alive) led.does({ do: 'reopened', alive: alive.at < last.at ? timeOf(last) : alive });
+	if (!last) return led;
+	const alive = await store.lastAlive(run.id);
+	// what happened last is a sign of life too
+	led.does({ do: 'reopened', alive: timeOf(alive && alive.at > last.at ? alive : last) });
 	return led;
 }
 

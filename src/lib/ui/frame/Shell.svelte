@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import {
-		Button,
 		Content,
 		Header,
 		HeaderNav,
@@ -12,6 +11,7 @@
 		SideNavLink,
 		SkipToContent
 	} from 'carbon-components-svelte';
+	import SignOut from './SignOut.svelte';
 	import type { Snippet } from 'svelte';
 
 	interface Props {
@@ -67,9 +67,7 @@
 			</HeaderNav>
 			<HeaderUtilities>
 				<p class="who"><strong>{studio.name}</strong> <span>{teacher.name}</span></p>
-				<form method="POST" action="/sign-out">
-					<Button kind="ghost" size="small" type="submit">Sign out</Button>
-				</form>
+				<SignOut />
 			</HeaderUtilities>
 		{/if}
 	</Header>
@@ -103,10 +101,6 @@
 	.who strong {
 		color: var(--ink);
 		margin-right: 0.4rem;
-	}
-	.shell form {
-		align-self: center;
-		margin: 0 0.75rem 0 1rem;
 	}
 	/* Carbon's frame is dark; ours is paper with a line under it. */
 	.shell :global(.bx--header) {

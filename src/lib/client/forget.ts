@@ -1,0 +1,25 @@
+import { deleteDB } from 'idb';
+import { DeviceStore, forgetTeaching } from './teach/device-store';
+
+const OUTBOX = 'humble-orbit-outbox';
+
+/** How many things that happened in classes have not reached the server from this device. */
+export async function unsentEvents(): Promise<number> {
+	const store = await DeviceStore.open().catch(() => null);
+	if (!store) return 0;
+	let unsent = 0;
+	for (const run of await store.runs()) unsent += (await store.unsent(run.id)).length;
+	store.close();
+	return unsent;
+}
+
+/** Leaves nothing of a studio on this device: no classes, no drafts, no kept pages. */
+export async function forgetDevice(): Promise<void> {
+	await forgetTeaching();
+	await deleteDB(OUTBOX, { blocked: () => undefined }).catch(() => undefined);
+	for (const name of (await globalThis.caches?.keys()) ?? []) await caches.delete(name);
+	for (const registration of (await navigator.serviceWorker?.getRegistrations()) ?? [])
+		await registration.unregister();
+	for (const key of Object.keys(localStorage))
+		if (key.startsWith('orbit:draft:')) localStorage.removeItem(key);
+}

@@ -1,0 +1,255 @@
+import type { BrowserContext, Page } from '@playwright/test';
+import type { RunEvent } from '../../src/lib/core/teach';
+import { axeInBoth, expect, open, test } from './base';
+
+/** The way to teach a class of the week that is next, with its plan's id. */
+async function toTeach(page: Page): Promise<{ path: string; plan: string }> {
+	await open(page, '/');
+	const path =
+		(await page
+			.getByRole('link', { name: /^Teach / })
+			.first()
+			.getAttribute('href')) ?? '';
+	return { path, plan: new URL(path, page.url()).searchParams.get('plan') ?? '' };
+}
+
+/** When the class is to begin, milliseconds since 1970. */
+async function plannedStart(page: Page, plan: string): Promise<number> {
+	const pack = await (await page.request.get(`/api/teach/packs/${plan}`)).json();
+	return pack.plannedStartAt as number;
+}
+
+/** How somebody teaches with this device, before the page is opened. */
+const withSettings = (page: Page, settings: object) =>
+	page.addInitScript((kept) => localStorage.setItem('orbit.teach', JSON.stringify(kept)), settings);
+
+const now = (page: Page) => page.getByRole('region', { name: 'Now' });
+const next = (page: Page) => page.getByRole('button', { name: /^(Next|On|End the class)/ });
+
+async function begin(page: Page, path: string): Promise<void> {
+	await page.goto(path);
+	await page.getByRole('button', { name: 'Begin the class' }).click();
+	await expect(now(page)).toBeVisible();
+}
+
+/** The runs that the device keeps, with what happened in each. */
+const onDevice = (page: Page): Promise<{ id: string; events: RunEvent[]; unsent: number }[]> =>
+	page.evaluate(async () => {
+		const db = await new Promise<IDBDatabase>((done, fail) => {
+			const request = indexedDB.open('humble-orbit-teach', 1);
+			request.onsuccess = () => done(request.result);
+			request.onerror = () => fail(new Error('no store'));
+		});
+		const all = (name: string) =>
+			new Promise<Record<string, unknown>[]>((done) => {
+				const request = db.transaction(name).objectStore(name).getAll();
+				request.onsuccess = () => done(request.result);
+			});
+		const [runs, events] = [await all('runs'), await all('events')];
+		db.close();
+		return runs.map(({ id }) => {
+			const own = events.filter(({ run }) => run === id);
+			return {
+				id: id as string,
+				events: own.map(({ event }) => event as RunEvent),
+				unsent: own.filter(({ sent }) => sent === 0).length
+			};
+		});
+	});
+
+test('a class is taught by a clicker from the week to its end, and the server has all of it', async ({
+	page
+}) => {
+	const { path, plan } = await toTeach(page);
+	const start = await plannedStart(page, plan);
+	await page.clock.install({ time: start });
+	await begin(page, path);
+	expect(await axeInBoth(page), 'teach').toEqual([]);
+	const steps = (await (await page.request.get(`/api/teach/packs/${plan}`)).json()).script.steps as {
+		title: string;
+		leg: string | null;
+		seconds: number;
+	}[];
+	for (const [index, step] of steps.entries()) {
+		if (step.title) await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(step.title);
+		if (step.leg) await expect(now(page)).toContainText(step.leg === 'left' ? 'Left leg' : 'Right leg');
+		await page.clock.runFor(step.seconds * 1000);
+		if (index === 3) {
+			// pressed once too often: the clicker goes back, and nothing is lost
+			await page.keyboard.press('PageDown');
+			await page.keyboard.press('PageUp');
+			await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(step.title);
+		}
+		await page.keyboard.press('PageDown');
+	}
+	await expect(page.getByRole('heading', { name: 'The class is over' })).toBeVisible();
+	await expect(page.getByText(/planned, on time/)).toBeVisible();
+	await expect(page.getByText('Everything is with the server.')).toBeVisible();
+	const [run] = await onDevice(page);
+	const stored = await (await page.request.get(`/api/teach/runs/${run!.id}`)).json();
+	expect(stored.events).toEqual(run!.events);
+	expect(stored.events.length).toBe(steps.length + 4);
+});
+
+test('by the clock it goes on by itself to the second, and waits after going back', async ({ page }) => {
+	const { path, plan } = await toTeach(page);
+	await page.clock.install({ time: await plannedStart(page, plan) });
+	await withSettings(page, { lead: 'clock', waitsForPeople: false, tones: false });
+	await begin(page, path);
+	const { script } = await (await page.request.get(`/api/teach/packs/${plan}`)).json();
+	const untilTenth = script.steps
+		.slice(0, 9)
+		.reduce((sum: number, s: { seconds: number }) => sum + s.seconds, 0);
+	await page.clock.runFor(untilTenth * 1000 + 400);
+	await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(script.steps[9].title);
+	await page.getByRole('button', { name: 'Back', exact: true }).click();
+	await page.clock.runFor(120_000);
+	await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(script.steps[8].title);
+	await next(page).click();
+	await page.clock.runFor(script.lengthSeconds * 1000);
+	await expect(next(page)).toContainText('End the class');
+});
+
+test('ten minutes late: what would help is offered, taken with one press and taken back with one', async ({
+	page
+}) => {
+	const { path, plan } = await toTeach(page);
+	await page.clock.install({ time: (await plannedStart(page, plan)) + 600_000 });
+	await begin(page, path);
+	const late = page.getByRole('button', { name: /behind|on time/ });
+	await expect(late).toHaveText(/10:0\d behind/);
+	await late.click();
+	const dialog = page.getByRole('dialog');
+	await expect(dialog.getByText('Ends on time.').first()).toBeVisible();
+	await dialog.getByRole('button', { name: 'Do this' }).first().click();
+	await expect(late).toHaveText('on time');
+	await late.click();
+	await dialog.getByRole('button', { name: 'Take it back' }).click();
+	await expect(late).toHaveText(/10:0\d behind/);
+});
+
+test('a side that is left out is owed, by thumb on a phone, until it is brought back', async ({ page }) => {
+	await page.setViewportSize({ width: 390, height: 844 });
+	const { path, plan } = await toTeach(page);
+	const { script } = await (await page.request.get(`/api/teach/packs/${plan}`)).json();
+	await begin(page, path);
+	const second = script.steps.findIndex((s: { equals: string | null }) => s.equals !== null);
+	const title = script.steps[second].title as string;
+	for (let i = 0; i < second - 1; i++) {
+		await page.waitForTimeout(60);
+		await next(page).click();
+	}
+	await page.getByRole('button', { name: 'Leave out' }).click();
+	const leg = script.steps[second].leg === 'left' ? 'Left' : 'Right';
+	const owed = page.getByText(new RegExp(`^Owed: ${leg} side of ${title}`));
+	await expect(owed).toBeVisible();
+	await page.getByRole('button', { name: 'Bring it back' }).first().click();
+	await next(page).click();
+	await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(title);
+	await expect(now(page)).toContainText(`${leg} leg`);
+	// facing the group the teacher's own leg is the other one
+	await expect(now(page)).toContainText(leg === 'Left' ? 'your right' : 'your left');
+	await page.keyboard.press('f');
+	await expect(now(page)).not.toContainText('your');
+	const width = await page.evaluate(() => document.documentElement.scrollWidth);
+	expect(width).toBeLessThanOrEqual(390);
+});
+
+test('a rehearsal runs at eight times the speed and leaves nothing behind', async ({ page }) => {
+	const { path } = await toTeach(page);
+	await page.goto(path);
+	await page.clock.install();
+	await page.getByLabel('Speed').selectOption({ label: '8 times' });
+	await page.getByRole('button', { name: 'Rehearse', exact: true }).click();
+	await expect(page.getByText('rehearsal ×8')).toBeVisible();
+	const first = await now(page).getByRole('heading', { level: 1 }).textContent();
+	await page.clock.runFor(30_000);
+	await expect(now(page).getByRole('heading', { level: 1 })).not.toHaveText(first ?? '');
+	await page.clock.runFor(480_000);
+	await page.keyboard.press('PageDown');
+	await expect(page.getByRole('heading', { name: 'The rehearsal is over' })).toBeVisible();
+	expect(await onDevice(page)).toEqual([]);
+});
+
+/** The pages that teaching needs are kept, and the classes of the next days lie on the device. */
+async function readyOffline(page: Page, context: BrowserContext): Promise<void> {
+	await expect(page.getByText('on this device').first()).toBeVisible();
+	await page.evaluate(async () => {
+		await navigator.serviceWorker.ready;
+		while (!(await caches.match('/teach/__data.json'))) await new Promise((wait) => setTimeout(wait, 100));
+	});
+	await context.setOffline(true);
+}
+
+test('a class is taught without a network, the page killed twice and reloaded once: nothing is lost', async ({
+	context,
+	page,
+	watch
+}) => {
+	watch.allow.push(/ERR_INTERNET_DISCONNECTED|ERR_FAILED|Failed to load/);
+	const { path } = await toTeach(page);
+	await readyOffline(page, context);
+	await begin(page, path);
+	const press = async (on: Page, times: number) => {
+		for (let i = 0; i < times; i++) {
+			await on.keyboard.press('PageDown');
+			await on.waitForTimeout(40);
+		}
+	};
+	await press(page, 6);
+	const titleOf = (on: Page) => now(on).getByRole('heading', { level: 1 }).textContent();
+	const before = await titleOf(page);
+	await page.close();
+	const second = await context.newPage();
+	await second.goto(path);
+	await expect(now(second).getByRole('heading', { level: 1 })).toHaveText(before ?? '');
+	await press(second, 5);
+	const there = await titleOf(second);
+	await second.reload();
+	await expect(now(second).getByRole('heading', { level: 1 })).toHaveText(there ?? '');
+	await second.close();
+	const third = await context.newPage();
+	await third.goto(path);
+	await expect(now(third)).toBeVisible();
+	for (
+		let i = 0;
+		i < 200 && !(await third.getByRole('heading', { name: 'The class is over' }).isVisible());
+		i++
+	)
+		await third.keyboard.press('PageDown');
+	await expect(third.getByText('goes to the server when it can be reached')).toBeVisible();
+	const [run] = await onDevice(third);
+	expect(run!.unsent).toBe(run!.events.length);
+	expect(run!.events.filter(({ do: act }) => act === 'reopened')).toHaveLength(3);
+	await context.setOffline(false);
+	await third.evaluate(() => window.dispatchEvent(new Event('online')));
+	await expect(third.getByText('Everything is with the server.')).toBeVisible();
+	const stored = await (await third.request.get(`/api/teach/runs/${run!.id}`)).json();
+	expect(stored.events).toEqual(run!.events);
+});
+
+test('signing out says what has not gone up, and leaves nothing of the studio on the device', async ({
+	browser,
+	baseURL
+}) => {
+	const context = await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL });
+	const page = await context.newPage();
+	await open(page, '/sign-in');
+	await page.getByRole('button', { name: 'Enter the demo studio' }).click();
+	await expect(page.getByRole('heading', { name: 'This week' })).toBeVisible();
+	const { path } = await toTeach(page);
+	await page.route('**/api/teach/runs/*', (route) => route.abort());
+	await begin(page, path);
+	await page.keyboard.press('PageDown');
+	await page.getByRole('button', { name: 'Leave', exact: true }).click();
+	await page.getByRole('button', { name: 'Sign out' }).click();
+	await expect(page.getByText('A class has not reached the server yet')).toBeVisible();
+	await page.getByRole('button', { name: 'Sign out and lose it' }).click();
+	await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+	const left = await page.evaluate(async () => ({
+		stores: (await indexedDB.databases()).map(({ name }) => name),
+		caches: await caches.keys()
+	}));
+	expect(left).toEqual({ stores: [], caches: [] });
+	await context.close();
+});
