@@ -81,8 +81,37 @@ const VIEWS = {
 		await page.setViewportSize({ width: 390, height: 844 });
 		await page.getByRole('link', { name: 'Back to the desk' }).click();
 		await page.waitForURL(/plan\/[^/]*$/);
+	},
+	'teach-phone': async (page) => {
+		await page.getByRole('link', { name: 'Teach', exact: true }).click();
+		await teach(page, 'Low lunge');
+	},
+	'teach-tablet': async (page) => {
+		await page.setViewportSize({ width: 1180, height: 820 });
+		await page.keyboard.press('d');
+		await teach(page, 'One-leg sit and stand');
 	}
 };
+
+/** Leads the class on until people hold a movement. */
+async function teach(page, title) {
+	await page.clock.install();
+	const begin = page.getByRole('button', { name: 'Begin the class' });
+	await begin
+		.or(page.getByRole('region', { name: 'Now' }))
+		.first()
+		.waitFor();
+	if (await begin.isVisible()) await begin.click();
+	const now = page.getByRole('region', { name: 'Now' });
+	while (
+		!(await now.getByText(/^Hold or move|^Set /).isVisible()) ||
+		!(await now.getByRole('heading', { name: title }).isVisible())
+	) {
+		await page.keyboard.press('PageDown');
+		await page.clock.runFor(22_000);
+	}
+	await page.clock.runFor(12_000);
+}
 
 mkdirSync(folder, { recursive: true });
 const app = await serve({ port: 4399, demo: true, quiet: true });

@@ -53,7 +53,8 @@ const OPEN_ROUTES = new Set([
 	'/sign-up',
 	'/calendar/[secret]',
 	// it shows what lies on the device, and a class goes on when a session has run out
-	'/teach'
+	'/teach',
+	'/teach/room'
 ]);
 
 export const handle: Handle = async ({ event, resolve }) => {

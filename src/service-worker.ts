@@ -10,8 +10,9 @@ import { build, files, version } from '$service-worker';
 const worker = self as unknown as ServiceWorkerGlobalScope;
 const CACHE = `orbit-${version}`;
 const TEACH = '/teach';
-/** What the page asks the server for first: who is signed in. */
-const TEACH_DATA = `${TEACH}/__data.json`;
+const PAGES = [TEACH, `${TEACH}/room`];
+/** The pages, and what each asks the server for first: who is signed in. */
+const KEPT = new Set(PAGES.flatMap((page) => [page, `${page}/__data.json`]));
 const ASSETS = new Set([...build, ...files]);
 /** After so long without an answer the network counts as gone. */
 const PATIENCE_MS = 3000;
@@ -22,7 +23,7 @@ async function keep(): Promise<void> {
 	const cache = await caches.open(CACHE);
 	await cache.addAll([...ASSETS]);
 	// as somebody who is not signed in gets it: without a name
-	for (const path of [TEACH, TEACH_DATA]) await cache.put(path, await fetch(path, { credentials: 'omit' }));
+	for (const path of KEPT) await cache.put(path, await fetch(path, { credentials: 'omit' }));
 }
 
 worker.addEventListener('activate', (event) =>
@@ -39,8 +40,7 @@ worker.addEventListener('fetch', (event) => {
 	const url = new URL(request.url);
 	if (request.method !== 'GET' || url.origin !== worker.location.origin) return;
 	if (ASSETS.has(url.pathname)) event.respondWith(kept(request));
-	else if (url.pathname === TEACH || url.pathname === TEACH_DATA)
-		event.respondWith(fromServer(request, url.pathname));
+	else if (KEPT.has(url.pathname)) event.respondWith(fromServer(request, url.pathname));
 	else if (request.mode === 'navigate') event.respondWith(orToClasses(request));
 });
 

@@ -19,7 +19,7 @@
 	<Bounded what="This page" shows={page.url.href}>{@render children()}</Bounded>
 {/snippet}
 
-{#if page.route.id === '/teach'}
+{#if page.route.id?.startsWith('/teach')}
 	<!-- in the room the whole screen is for the class -->
 	{@render here()}
 {:else}

@@ -2,7 +2,8 @@
 import { CATALOGUE } from '../../src/lib/catalogue';
 import { seeded } from '../reference/seeded';
 import { routesOfTree } from './routes';
-import { pathOf, type Attacked } from './setting';
+import { ledFrom, pathOf, type Attacked } from './setting';
+import type { Script } from '../../src/lib/core/teach';
 
 type Random = () => number;
 const pick = <T>(random: Random, from: readonly T[]): T => from[Math.floor(random() * from.length)]!;
@@ -98,6 +99,9 @@ export async function hostileDocuments(at: Attacked, count: number, seed: number
 		rows.map((row) => [row.id, typeof row.document === 'string' ? JSON.parse(row.document) : row.document])
 	);
 	const movement = CATALOGUE[0]!;
+	const { script } = (await (await at.owner.get(`/api/teach/packs/${ids.plan}`)).json()) as {
+		script: Script;
+	};
 	const doors: [method: string, path: string, body: (random: Random) => unknown][] = [
 		['PUT', `/api/plans/${ids.plan}`, (r) => ({ version: 1, document: damaged(plan, r) })],
 		[
@@ -142,7 +146,8 @@ export async function hostileDocuments(at: Attacked, count: number, seed: number
 					{ version: 0, document: { choices: { counting: 'seconds' }, pace: { heldBreathSeconds: 6 } } },
 					r
 				)
-		]
+		],
+		['POST', `/api/teach/runs/${ids.led}`, (r) => damaged(ledFrom(ids.plan, script), r)]
 	];
 	for (let i = 0; i < count; i++) {
 		const [method, path, body] = doors[i % doors.length]!;

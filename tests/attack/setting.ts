@@ -3,6 +3,7 @@ import mysql from 'mysql2/promise';
 import { freePort, startMariadb } from '../../scripts/mariadb.mjs';
 import { serve } from '../../scripts/serve.mjs';
 import { findMovement } from '../../src/lib/catalogue';
+import type { Script } from '../../src/lib/core/teach';
 import type { Movement } from '../../src/lib/core/movement';
 import { newGroup } from '../../src/lib/core/group';
 import { Client, token } from './client';
@@ -16,7 +17,7 @@ export interface Attacked {
 	/** Signed in to nothing. */
 	nobody: Client;
 	/** What the owner has, by the words that routes use for it. */
-	ids: Record<'plan' | 'series' | 'group' | 'student' | 'template' | 'own' | 'secret', string>;
+	ids: Record<'plan' | 'series' | 'group' | 'student' | 'template' | 'own' | 'secret' | 'led', string>;
 	query<T>(sql: string): Promise<T[]>;
 	stop(): Promise<void>;
 }
@@ -47,6 +48,10 @@ export async function attacked(): Promise<Attacked> {
 	const template = (await made('/api/templates', { plan: asObject(document) })).id;
 	const link = (await (await owner.form(`/series/${series}?/link`, {})).json()) as { data: string };
 	const secret = /calendar\/([\w-]+)\.ics/.exec(link.data)![1]!;
+	// a class that was led from the plan
+	const led = 'led-by-its-owner1';
+	const pack = (await (await owner.get(`/api/teach/packs/${plan}`)).json()) as { script: Script };
+	await owner.json('POST', `/api/teach/runs/${led}`, ledFrom(plan, pack.script));
 	// the stranger has something too, so that nothing is refused for want of a group
 	await stranger.form('/group?/create', {
 		name: newGroup('runners', 'x').name,
@@ -58,7 +63,7 @@ export async function attacked(): Promise<Attacked> {
 		owner,
 		stranger,
 		nobody: new Client(origin),
-		ids: { plan, series, group, student, template, own, secret },
+		ids: { plan, series, group, student, template, own, secret, led },
 		query,
 		stop: async () => {
 			await connection.end();
@@ -66,6 +71,26 @@ export async function attacked(): Promise<Attacked> {
 		}
 	};
 }
+
+/** What a device sends of a class that it leads. */
+export const ledFrom = (planId: string, script: Script) => ({
+	planId,
+	startedAt: 1_795_541_400_000,
+	script,
+	events: [
+		{
+			place: 0,
+			event: {
+				id: 'event-0000',
+				at: 1_795_541_400_000,
+				monoMs: 0,
+				boot: 'boot',
+				do: 'start',
+				plannedStartAt: 1_795_541_400_000
+			}
+		}
+	]
+});
 
 /** The address of a route with what the owner has in its places. A new kind of place has to be named here. */
 export function pathOf(route: string, ids: Attacked['ids']): string {
@@ -82,7 +107,9 @@ export function pathOf(route: string, ids: Attacked['ids']): string {
 		'/api/students/[id]': ids.student,
 		'/api/own-movements/[slug]': ids.own,
 		'/api/left-out/[slug]': ids.own,
-		'/api/silenced/[check]': 'calm-open'
+		'/api/silenced/[check]': 'calm-open',
+		'/api/teach/packs/[plan]': ids.plan,
+		'/api/teach/runs/[run]': ids.led
 	};
 	const bracket = /\/\[\w+\]/.exec(route);
 	if (!bracket) return route;

@@ -253,3 +253,27 @@ test('signing out says what has not gone up, and leaves nothing of the studio on
 	expect(left).toEqual({ stores: [], caches: [] });
 	await context.close();
 });
+
+test('a second screen shows the room the figure, the side and the count, and says when the teacher is lost', async ({
+	context,
+	page
+}) => {
+	const { path, plan } = await toTeach(page);
+	const { script } = await (await page.request.get(`/api/teach/packs/${plan}`)).json();
+	const room = await context.newPage();
+	await room.goto('/teach/room');
+	await expect(room.getByText('Waiting for the class')).toBeVisible();
+	await begin(page, path);
+	const sided = script.steps.findIndex(
+		(s: { leg: string | null; people: string[] }) => s.leg && s.people.length
+	);
+	for (let i = 0; i < sided; i++) await page.keyboard.press('PageDown');
+	const step = script.steps[sided];
+	await expect(now(room).getByRole('heading', { level: 1 })).toHaveText(step.title);
+	await expect(now(room)).toContainText(step.leg === 'left' ? 'Left leg' : 'Right leg');
+	await expect(now(page)).toContainText(step.people[0]);
+	await expect(now(room)).not.toContainText(step.people[0]);
+	expect(await axeInBoth(room), 'room').toEqual([]);
+	await page.close();
+	await expect(room.getByText('The teacher’s page is not heard just now')).toBeVisible();
+});

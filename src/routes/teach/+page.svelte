@@ -5,6 +5,7 @@
 	import { Awake } from '$lib/client/teach/awake.svelte';
 	import { beginRun, ClassRun, fastClock, reopenRun } from '$lib/client/teach/class-run.svelte';
 	import { DeviceStore, type KeptPack } from '$lib/client/teach/device-store';
+	import { RoomSender } from '$lib/client/teach/room-channel';
 	import { keepPages } from '$lib/client/teach/ready';
 	import { DeviceSettings, LOOKS } from '$lib/client/teach/settings.svelte';
 	import { Signals } from '$lib/client/teach/signals';
@@ -13,9 +14,9 @@
 	import TeachAfter from '$lib/ui/teach/TeachAfter.svelte';
 	import TeachBefore from '$lib/ui/teach/TeachBefore.svelte';
 	import TeachControls from '$lib/ui/teach/TeachControls.svelte';
-	import TeachLate from '$lib/ui/teach/TeachLate.svelte';
-	import TeachList from '$lib/ui/teach/TeachList.svelte';
-	import TeachSettingsPanel from '$lib/ui/teach/TeachSettingsPanel.svelte';
+	import Lazy from '$lib/ui/frame/Lazy.svelte';
+	import { PANELS } from '$lib/ui/teach/panels';
+	import { fetchAtRest } from '$lib/client/at-rest';
 	import TeachStage from '$lib/ui/teach/TeachStage.svelte';
 	import TeachTop from '$lib/ui/teach/TeachTop.svelte';
 	import { onMount } from 'svelte';
@@ -25,6 +26,7 @@
 	const settings = new DeviceSettings();
 	const awake = new Awake();
 	const signals = new Signals();
+	const room = new RoomSender();
 	/** Null where this browser keeps nothing. */
 	let store = $state.raw<DeviceStore | null>(null);
 	let packs = $state.raw<KeptPack[]>([]);
@@ -38,9 +40,12 @@
 	onMount(() => {
 		void keepPages();
 		void open();
+		const giveUp = fetchAtRest(PANELS);
 		return () => {
+			giveUp();
 			run?.close();
 			signals.close();
+			room.close();
 			awake.letGo();
 		};
 	});
@@ -111,6 +116,7 @@
 		const timer = setInterval(() => {
 			led.tick();
 			signals.follow(led.now, led.state, settings.now);
+			room.send(led);
 		}, 200);
 		return () => clearInterval(timer);
 	});
@@ -206,10 +212,12 @@
 			onleaveout={leaveOut}
 			onbring={(steps) => run?.does({ do: 'bring back', steps })}
 		/>
-		{#if panel === 'list'}<TeachList {run} onclose={() => (panel = '')} />
-		{:else if panel === 'late'}<TeachLate {run} ways={settings.ways} onclose={() => (panel = '')} />
+		{#if panel === 'list'}
+			<Lazy load={PANELS.list} props={{ run, onclose: () => (panel = '') }} />
+		{:else if panel === 'late'}
+			<Lazy load={PANELS.late} props={{ run, ways: settings.ways, onclose: () => (panel = '') }} />
 		{:else if panel === 'settings' || panel === 'keys'}
-			<TeachSettingsPanel {settings} keysOpen={panel === 'keys'} onclose={changed} />
+			<Lazy load={PANELS.settings} props={{ settings, keysOpen: panel === 'keys', onclose: changed }} />
 		{/if}
 	{:else if pack}
 		<TeachBefore

@@ -3,6 +3,7 @@ export * from './events';
 export * from './now';
 export * from './pack';
 export * from './replay';
+export * from './room';
 export * from './schema';
 export * from './script';
 export * from './types';

@@ -77,6 +77,12 @@
 			options={WAYS.map((value) => ({ value, text: WAY_WORDS[value] }))}
 			onpick={(firstWay) => settings.set({ firstWay })}
 		/>
+		<p>
+			<a href="/teach/room" target="_blank">Open the room view</a>
+			<span class="quiet"
+				>for a second screen of this machine: figure, side and count, no word about persons</span
+			>
+		</p>
 		<Fold title="Keys, clicker, pedal" open={keysOpen}>
 			<dl>
 				{#each TEACH_ACTS as act (act)}
