@@ -12,6 +12,7 @@ import {
 	goalMs,
 	isLeftOut,
 	later,
+	listOf,
 	nextIndex,
 	nowOf,
 	offersToEndOnTime,
@@ -205,6 +206,19 @@ describe('a run by hand', () => {
 		while (presentId(run.state) !== second.id) run.after(4).does({ do: 'next' });
 		run.after(40).does({ do: 'next' });
 		expect(owedSides(run.state, steps).filter(({ itemId }) => itemId === second.itemId)).toEqual([]);
+	});
+
+	it('is a list in which each step stands once, with how it stands', () => {
+		const steps = new Steps(DEMO);
+		const run = begun();
+		for (let i = 0; i < 8; i++) run.after(7).does({ do: 'next' });
+		const out = DEMO.steps.at(-3)!;
+		const lines = listOf(run.does({ do: 'leave out', steps: [out.id] }).state, steps);
+		expect(lines.flatMap((line) => line.steps)).toEqual(run.state.order);
+		expect(lines.filter(({ standing }) => standing === 'now')).toHaveLength(1);
+		expect(lines[0]).toMatchObject({ title: DEMO.steps[0]!.title, standing: 'given', seconds: 7 });
+		const jumped = listOf(run.does({ do: 'jump', step: DEMO.steps[20]!.id }).state, steps);
+		expect(jumped.some(({ standing }) => standing === 'passed by')).toBe(true);
 	});
 
 	it('one more set is given on both sides, with its rest', () => {

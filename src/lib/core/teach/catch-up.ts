@@ -1,3 +1,4 @@
+import { unitWord } from '../plan';
 import { chooseAmounts, type AdjustableDose } from '../fit';
 import type { RunAct } from './events';
 import { behindMs, remainingMs } from './now';
@@ -144,7 +145,8 @@ function withDoses(state: RunState, steps: Steps, change: Change, byMs: number):
 		if (amount === dose.current) return;
 		const step = steps.get(ids[0]!);
 		for (const id of ids) seconds[steps.get(id).id] = secondsOf(steps.get(id), amount);
-		changes.push(`${step.title}: ${amount} ${step.count?.unit ?? ''} (${dose.current})`);
+		const unit = step.count ? unitWord(step.count.unit, amount) : '';
+		changes.push(`${step.title}: ${amount} ${unit} instead of ${dose.current}`);
 	});
 	return { ...change, seconds, changes };
 }

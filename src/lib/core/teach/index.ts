@@ -8,4 +8,5 @@ export * from './schema';
 export * from './script';
 export * from './types';
 export * from './words';
+export * from './list';
 export * from './moments';

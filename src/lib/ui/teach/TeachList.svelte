@@ -1,60 +1,59 @@
 <script lang="ts">
 	import type { ClassRun } from '$lib/client/teach/class-run.svelte';
 	import { formatDuration } from '$lib/core/clock';
-	import { givenMs, isLeftOut, presentId, stepLine } from '$lib/core/teach';
+	import { listOf, type ListLine } from '$lib/core/teach';
 	import { Button, Modal } from 'carbon-components-svelte';
+	import type { Attachment } from 'svelte/attachments';
 
-	/** The whole class, step by step: what was given, what comes, what is left out; each can be gone to. */
+	/** The whole class: what was given, what comes, what is left out; each can be gone to. */
 	interface Props {
 		run: ClassRun;
 		onclose: () => void;
 	}
 	let { run, onclose }: Props = $props();
 
-	const lines = $derived(
-		run.state.order.map((id) => ({
-			id,
-			words: stepLine(run.steps.get(id)),
-			isNow: id === presentId(run.state),
-			isDone: run.state.done.has(id),
-			isOut: isLeftOut(run.state, id),
-			time: formatDuration(
-				run.state.done.has(id) ? Math.round(givenMs(run.state, id) / 1000) : run.steps.get(id).seconds
-			)
-		}))
-	);
+	const lines = $derived(listOf(run.state, run.steps));
+	const nameOf = ({ title, leg }: ListLine) => [title, leg].filter(Boolean).join(', ');
+	/** The list opens where the class is. */
+	const intoSight: Attachment = (node) => node.scrollIntoView({ block: 'center' });
+
 	function go(step: string) {
 		run.does({ do: 'jump', step });
 		onclose();
 	}
 </script>
 
-<Modal open passiveModal modalHeading="The whole class" on:close={onclose}>
+<Modal open passiveModal hasScrollingContent modalHeading="The whole class" on:close={onclose}>
 	<ol>
 		{#each lines as line (line.id)}
-			<li class:now={line.isNow} class:done={line.isDone} aria-current={line.isNow ? 'step' : undefined}>
+			{@const isNow = line.standing === 'now'}
+			<li
+				class:now={isNow}
+				class:past={line.standing === 'given' || line.standing === 'left out'}
+				aria-current={isNow ? 'step' : undefined}
+				{@attach isNow ? intoSight : () => {}}
+			>
 				<span class="words">
-					{line.words}
-					<span class="quiet">
-						{line.time}{line.isNow ? ', now' : line.isOut ? ', left out' : line.isDone ? ', given' : ''}
-					</span>
+					{nameOf(line)}
+					<span class="quiet">{formatDuration(line.seconds)}, {line.standing}</span>
 				</span>
-				{#if line.isOut}
+				{#if line.standing === 'left out' || line.standing === 'passed by'}
 					<Button
 						kind="tertiary"
 						size="small"
-						on:click={() => run.does({ do: 'bring back', steps: [line.id] })}>Bring back</Button
+						aria-label="Bring back {nameOf(line)}"
+						on:click={() => run.does({ do: 'bring back', steps: line.steps })}>Bring back</Button
 					>
-				{:else if !line.isNow}
-					{#if !line.isDone}
+				{:else if !isNow}
+					{#if line.standing === 'to come'}
 						<Button
 							kind="ghost"
 							size="small"
-							aria-label="Leave out {line.words}"
-							on:click={() => run.does({ do: 'leave out', steps: [line.id] })}>Leave out</Button
+							aria-label="Leave out {nameOf(line)}"
+							on:click={() => run.does({ do: 'leave out', steps: line.steps })}>Leave out</Button
 						>
 					{/if}
-					<Button kind="ghost" size="small" aria-label="Go to {line.words}" on:click={() => go(line.id)}
+					<Button kind="ghost" size="small" aria-label="Go to {nameOf(line)}" on:click={() => go(line.id)}
 						>Go here</Button
 					>
 				{/if}
@@ -73,7 +72,7 @@
 		display: flex;
 		align-items: center;
 		gap: 0.3rem;
-		min-height: 2.75rem;
+		min-height: 3rem;
 		border-top: 1px solid var(--line);
 	}
 	.words {
@@ -86,7 +85,7 @@
 		padding-left: 0.6rem;
 		font-weight: 650;
 	}
-	.done .words {
+	.past .words {
 		color: var(--ink-soft);
 	}
 </style>

@@ -252,11 +252,23 @@
 		}
 	}
 	@media (min-width: 60rem) {
-		.stage {
+		.room {
+			grid-template-columns: 1fr 1fr;
+			grid-template-areas: 'picture words';
+			align-items: center;
+			text-align: left;
+		}
+		.room .picture {
+			height: 70vh;
+		}
+		.room :is(.leg, .number) {
+			justify-content: start;
+		}
+		.stage:not(.room) {
 			grid-template-columns: minmax(0, 2fr) minmax(0, 3fr) minmax(0, 2.4fr);
 			grid-template-areas: 'picture words script';
 		}
-		.picture {
+		.stage:not(.room) .picture {
 			height: 50vh;
 		}
 	}
