@@ -38,7 +38,8 @@ export async function auditPages(only?: string): Promise<Audit[]> {
 			catalogue: '/catalogue',
 			movement: '/catalogue/low-lunge',
 			style: '/style',
-			begin: '/begin'
+			begin: '/begin',
+			teach: await linkIn(origin, cookie, '/', /href="(\/teach\?plan=[\w-]+)"/)
 		};
 		const rows: Audit[] = [];
 		for (const [page, path] of Object.entries(pages))
