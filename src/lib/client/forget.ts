@@ -1,7 +1,6 @@
 import { deleteDB } from 'idb';
-import { DeviceStore, forgetTeaching } from './teach/device-store';
-
-const OUTBOX = 'humble-orbit-outbox';
+import { OUTBOX_STORE } from './outbox';
+import { DeviceStore, TEACH_STORE } from './teach/device-store';
 
 /** How many things that happened in classes have not reached the server from this device. */
 export async function unsentEvents(): Promise<number> {
@@ -15,8 +14,8 @@ export async function unsentEvents(): Promise<number> {
 
 /** Leaves nothing of a studio on this device: no classes, no drafts, no kept pages. */
 export async function forgetDevice(): Promise<void> {
-	await forgetTeaching();
-	await deleteDB(OUTBOX, { blocked: () => undefined }).catch(() => undefined);
+	// pages that have them open let go of them
+	for (const name of [TEACH_STORE, OUTBOX_STORE]) await deleteDB(name).catch(() => undefined);
 	for (const name of (await globalThis.caches?.keys()) ?? []) await caches.delete(name);
 	for (const registration of (await navigator.serviceWorker?.getRegistrations()) ?? [])
 		await registration.unregister();

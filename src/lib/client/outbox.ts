@@ -65,11 +65,13 @@ export interface Outbox {
 	close(): void;
 }
 
+export const OUTBOX_STORE = 'humble-orbit-outbox';
+
 /**
  * The outbox of this browser, in IndexedDB; where there is none (a private window of some browsers), one that lasts as
  * long as the page and says so by answering `append` with false.
  */
-export async function openOutbox(name = 'humble-orbit-outbox'): Promise<Outbox> {
+export async function openOutbox(name = OUTBOX_STORE): Promise<Outbox> {
 	if (typeof indexedDB === 'undefined') return inMemory();
 	try {
 		return inBrowser(
@@ -78,7 +80,9 @@ export async function openOutbox(name = 'humble-orbit-outbox'): Promise<Outbox> 
 					const store = db.createObjectStore('entries', { keyPath: 'seq', autoIncrement: true });
 					store.createIndex('subject', ['owner', 'subject']);
 					store.createIndex('id', 'id', { unique: true });
-				}
+				},
+				// somebody signs out, and nothing is left on this device
+				blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close()
 			})
 		);
 	} catch {

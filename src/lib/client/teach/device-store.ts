@@ -41,7 +41,7 @@ interface Stored extends DBSchema {
 	alive: { key: string; value: EventTime };
 }
 
-const NAME = 'humble-orbit-teach';
+export const TEACH_STORE = 'humble-orbit-teach';
 
 /** What this device keeps of teaching. Everything is written before it is said to have happened. */
 export class DeviceStore {
@@ -50,14 +50,16 @@ export class DeviceStore {
 	/** Throws where this browser keeps nothing (a private window of some browsers). */
 	static async open(): Promise<DeviceStore> {
 		return new DeviceStore(
-			await openDB<Stored>(NAME, 1, {
+			await openDB<Stored>(TEACH_STORE, 1, {
 				upgrade(db) {
 					db.createObjectStore('packs', { keyPath: 'planId' });
 					db.createObjectStore('runs', { keyPath: 'id' });
 					const events = db.createObjectStore('events', { keyPath: ['run', 'place'] });
 					events.createIndex('sent', ['run', 'sent']);
 					db.createObjectStore('alive');
-				}
+				},
+				// somebody signs out, and nothing is left on this device
+				blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close()
 			})
 		);
 	}
@@ -127,12 +129,4 @@ export class DeviceStore {
 	close(): void {
 		this.db.close();
 	}
-}
-
-/** Leaves nothing of teaching on this device. */
-export async function forgetTeaching(): Promise<void> {
-	await new Promise<void>((done) => {
-		const request = indexedDB.deleteDatabase(NAME);
-		request.onsuccess = request.onerror = request.onblocked = () => done();
-	});
 }
