@@ -22,7 +22,8 @@ export interface BigNumber {
 
 /** The present breath of how many, the seconds that are left, or how long people have been getting in. */
 export function bigNumber({ step, count, givenMs, goalMs }: Now): BigNumber {
-	const over = givenMs > goalMs ? `+${formatDuration(Math.floor((givenMs - goalMs) / 1000))}` : '';
+	const overSeconds = Math.floor((givenMs - goalMs) / 1000);
+	const over = overSeconds > 0 ? `+${formatDuration(overSeconds)}` : '';
 	if (step.kind === 'work' && count && count.unit !== 'seconds') {
 		const all = Math.ceil(count.amount);
 		return { big: String(Math.min(count.done + 1, all)), of: `of ${all} ${unitWord(count.unit, all)}`, over };
