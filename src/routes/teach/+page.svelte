@@ -3,14 +3,15 @@
 	import { page } from '$app/state';
 	import { getPack } from '$lib/client/api';
 	import { Awake } from '$lib/client/teach/awake.svelte';
-	import { beginRun, ClassRun, fastClock, reopenRun } from '$lib/client/teach/class-run.svelte';
-	import { DeviceStore, type KeptPack } from '$lib/client/teach/device-store';
+	import { beginRun, ClassRun, fastClock, reopenRun, wallClock } from '$lib/client/teach/class-run.svelte';
+	import { DeviceStore, type KeptPack, type KeptRun } from '$lib/client/teach/device-store';
 	import { RoomSender } from '$lib/client/teach/room-channel';
 	import { keepPages } from '$lib/client/teach/ready';
 	import { DeviceSettings, LOOKS } from '$lib/client/teach/settings.svelte';
+	import { timeOfMoment } from '$lib/client/teach/time';
 	import { Signals } from '$lib/client/teach/signals';
 	import { teachAct } from '$lib/client/teach/teach-keys';
-	import { beginsAt, moreSeconds, restOfItem, timeOfMoment, type TeachPack } from '$lib/core/teach';
+	import { beginsAt, moreSeconds, restOfItem, type TeachPack } from '$lib/core/teach';
 	import TeachAfter from '$lib/ui/teach/TeachAfter.svelte';
 	import TeachBefore from '$lib/ui/teach/TeachBefore.svelte';
 	import TeachControls from '$lib/ui/teach/TeachControls.svelte';
@@ -50,11 +51,15 @@
 		};
 	});
 
+	/** A class that began so long ago and was never ended is not gone on with. */
+	const LEFT_FOR_GOOD_MS = 6 * 3600_000;
+
 	async function open() {
 		store = await DeviceStore.open().catch(() => null);
 		const asked = page.url.searchParams.get('plan');
+		const isRecent = ({ startedAt }: KeptRun) => Date.now() - startedAt < LEFT_FOR_GOOD_MS;
 		const left = (await store?.runs())
-			?.filter(({ over, pack: of }) => !over && (!asked || of.planId === asked))
+			?.filter((kept) => !kept.over && isRecent(kept) && (!asked || kept.pack.planId === asked))
 			.at(-1);
 		if (store && left) {
 			pack = left.pack;
@@ -62,12 +67,13 @@
 			await awake.ask();
 		} else if (asked) await choose(asked);
 		packs = (await store?.packs()) ?? [];
-		for (const other of (await store?.runs()) ?? []) if (store && other.over) void sendLeft(store, other);
+		for (const other of (await store?.runs()) ?? [])
+			if (store && (other.over || !isRecent(other))) void sendLeft(store, other);
 		isLooking = false;
 	}
 
 	/** What an earlier class left here goes up; what the server has is not needed here any more. */
-	async function sendLeft(here: DeviceStore, other: Awaited<ReturnType<DeviceStore['runs']>>[number]) {
+	async function sendLeft(here: DeviceStore, other: KeptRun) {
 		const { upload } = await import('$lib/client/teach/upload');
 		if ((await upload(here, other)) === 'all sent') await here.drop(other.id);
 	}
@@ -88,13 +94,10 @@
 		const plannedStartAt = beginsAt(pack, Date.now());
 		run = store
 			? await beginRun(store, pack, data.owner, plannedStartAt)
-			: withStart(new ClassRun(pack, { now: wall }, null), plannedStartAt);
+			: withStart(new ClassRun(pack, wallClock, null, false), plannedStartAt);
 		run.does({ do: 'lead', by: settings.now.lead, waitsIn: settings.waitsIn });
 		await awake.ask();
 	}
-	const boot = crypto.randomUUID();
-	const wall = () => ({ at: Date.now(), monoMs: Math.round(performance.now()), boot });
-
 	function withStart(led: ClassRun, plannedStartAt: number): ClassRun {
 		led.does({ do: 'start', plannedStartAt });
 		return led;
@@ -105,7 +108,7 @@
 		signals.wake();
 		speed = times;
 		const clock = fastClock(() => speed);
-		run = withStart(new ClassRun(pack, clock, null), clock.now().at);
+		run = withStart(new ClassRun(pack, clock, null, true), clock.now().at);
 		run.does({ do: 'lead', by: 'clock', waitsIn: [] });
 	}
 
@@ -135,6 +138,12 @@
 	const pause = () => run?.does({ do: isPaused ? 'resume' : 'pause' });
 	const more = () => run?.does({ do: 'more', seconds: moreSeconds(run.now) });
 	const leaveOut = () => run?.does({ do: 'leave out', steps: restOfItem(run.state, run.steps) });
+
+	/** Before its last step, as after a false start; back takes it back. */
+	function end() {
+		panel = '';
+		run?.does({ do: 'end' });
+	}
 
 	function leave() {
 		run?.close();
@@ -217,7 +226,10 @@
 		{:else if panel === 'late'}
 			<Lazy load={PANELS.late} props={{ run, ways: settings.ways, onclose: () => (panel = '') }} />
 		{:else if panel === 'settings' || panel === 'keys'}
-			<Lazy load={PANELS.settings} props={{ settings, keysOpen: panel === 'keys', onclose: changed }} />
+			<Lazy
+				load={PANELS.settings}
+				props={{ settings, keysOpen: panel === 'keys', onclose: changed, onend: end }}
+			/>
 		{/if}
 	{:else if pack}
 		<TeachBefore

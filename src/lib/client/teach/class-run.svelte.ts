@@ -1,5 +1,5 @@
 import {
-	later,
+	elapse,
 	msBetween,
 	nowOf,
 	behindMs,
@@ -74,23 +74,16 @@ export class ClassRun {
 	constructor(
 		readonly pack: TeachPack,
 		private readonly clock: TeachClock,
-		private readonly kept_: { store: DeviceStore; run: KeptRun } | null,
+		/** Where it is kept; null for a rehearsal, and where this browser keeps nothing. */
+		private readonly keeping: { store: DeviceStore; run: KeptRun } | null,
+		readonly isRehearsal: boolean,
 		events: RunEvent[] = []
 	) {
 		this.steps = new Steps(pack.script);
+		this.kept = keeping !== null || isRehearsal;
 		this.events = events;
 		this.state = this.after;
 		this.tick();
-	}
-
-	/** Whether something can be sent anywhere: a rehearsal leaves no trace. */
-	get isRehearsal(): boolean {
-		return this.kept_ === null;
-	}
-
-	/** Whether it has begun. */
-	get isBegun(): boolean {
-		return this.state.mode !== 'ready';
 	}
 
 	/** Something happens: it is kept on this device at once and sent as soon as it can be. */
@@ -99,8 +92,8 @@ export class ClassRun {
 		const place = this.events.length;
 		this.events = [...this.events, event];
 		this.state = this.after;
-		if (!this.kept_) return;
-		const { store, run } = this.kept_;
+		if (!this.keeping) return;
+		const { store, run } = this.keeping;
 		if (this.state.mode === 'ended' && !run.over) void store.putRun(Object.assign(run, { over: true }));
 		if (this.state.mode !== 'ended' && run.over) void store.putRun(Object.assign(run, { over: false }));
 		void store.add(run.id, place, event).then(
@@ -120,10 +113,10 @@ export class ClassRun {
 		const last = this.events.at(-1);
 		if (!last) return;
 		const time = this.clock.now();
-		this.state = later(this.after, this.steps, msBetween(last, time));
-		if (!this.kept_ || time.monoMs - this.lastAlive < ALIVE_EVERY_MS) return;
+		this.state = elapse(this.after, this.steps, msBetween(last, time));
+		if (!this.keeping || time.monoMs - this.lastAlive < ALIVE_EVERY_MS) return;
 		this.lastAlive = time.monoMs;
-		void this.kept_.store.isAlive(this.kept_.run.id, time).catch(() => (this.kept = false));
+		void this.keeping.store.isAlive(this.keeping.run.id, time).catch(() => (this.kept = false));
 	}
 
 	/** What could be done to end on time; worked out when it is asked for. */
@@ -133,10 +126,10 @@ export class ClassRun {
 
 	/** Sends what waits, and tries again later where it could not. */
 	async send(): Promise<void> {
-		if (!this.kept_ || this.sending) return;
+		if (!this.keeping || this.sending) return;
 		this.sending = true;
 		clearTimeout(this.again);
-		const { store, run } = this.kept_;
+		const { store, run } = this.keeping;
 		this.upload = await upload(store, run).catch(() => 'waits' as const);
 		this.sending = false;
 		if (this.upload === 'waits' || this.upload === 'signed out')
@@ -158,7 +151,7 @@ export async function beginRun(
 ): Promise<ClassRun> {
 	const run: KeptRun = { id: newId(), owner, pack, startedAt: Date.now(), known: false, over: false };
 	await store.putRun(run);
-	const led = new ClassRun(pack, wallClock, { store, run });
+	const led = new ClassRun(pack, wallClock, { store, run }, false);
 	led.does({ do: 'start', plannedStartAt });
 	return led;
 }
@@ -166,7 +159,7 @@ export async function beginRun(
 /** Goes on with a class that was led when the page went away: the time without it is a pause that is known. */
 export async function reopenRun(store: DeviceStore, run: KeptRun): Promise<ClassRun> {
 	const events = await store.events(run.id);
-	const led = new ClassRun(run.pack, wallClock, { store, run }, events);
+	const led = new ClassRun(run.pack, wallClock, { store, run }, false, events);
 	const last = events.at(-1);
 	if (!last) return led;
 	const alive = await store.lastAlive(run.id);

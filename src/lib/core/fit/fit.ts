@@ -60,8 +60,8 @@ export interface FitProblem {
  * How much a change counts. The peak is what the class is about; the closing rest has so wide a range that
  * without a weight it would swallow every difference. Common practice, no source.
  */
-const PEAK_WEIGHT = 2;
-const CLOSING_WEIGHT = 2;
+export const PEAK_WEIGHT = 2;
+export const CLOSING_WEIGHT = 2;
 
 /**
  * Brings a plan to an exact length by changing the doses of items that are not pinned, within what is usual for

@@ -1,8 +1,9 @@
 import { unitWord } from '../plan';
 import { chooseAmounts, type AdjustableDose } from '../fit';
 import type { RunAct } from './events';
-import { behindMs, remainingMs } from './now';
-import { givenMs, goalMs, isLeftOut, presentId, type RunState, type Steps } from './replay';
+import { behindMs, isOnTime, remainingMs } from './now';
+import { givenMs, goalMs, isLeftOut, presentId } from './replay';
+import type { RunState, Steps } from './state';
 import type { ScriptBlock, Step } from './types';
 
 /** How time is saved; the teacher says which comes first. */
@@ -20,9 +21,6 @@ export interface Offer {
 	stillBehindMs: number;
 }
 
-/** Less than this is not worth a word, milliseconds. Common practice, no source. */
-const ON_TIME_MS = 30_000;
-
 interface Change {
 	seconds: Record<string, number>;
 	leftOut: string[];
@@ -38,7 +36,7 @@ interface Change {
 export function offersToEndOnTime(state: RunState, steps: Steps, order: readonly Way[] = WAYS): Offer[] {
 	if (state.mode !== 'running' && state.mode !== 'paused') return [];
 	const behind = behindMs(state, steps);
-	if (Math.abs(behind) < ON_TIME_MS) return [];
+	if (isOnTime(behind)) return [];
 	if (behind < 0) {
 		const longer = withDoses(state, steps, nothing(), -behind);
 		return longer ? [offer('lengthen', longer, state, steps)] : [];
@@ -51,7 +49,7 @@ export function offersToEndOnTime(state: RunState, steps: Steps, order: readonly
 	return order
 		.flatMap((way) => (found[way] ? [offer(way, found[way], state, steps)] : []))
 		.filter(({ stillBehindMs }) => stillBehindMs < behind)
-		.sort((a, b) => Number(a.stillBehindMs > ON_TIME_MS) - Number(b.stillBehindMs > ON_TIME_MS));
+		.sort((a, b) => Number(isOnTime(b.stillBehindMs)) - Number(isOnTime(a.stillBehindMs)));
 }
 
 const nothing = (): Change => ({ seconds: {}, leftOut: [], changes: [] });
@@ -126,12 +124,7 @@ function withDoses(state: RunState, steps: Steps, change: Change, byMs: number):
 	const wanted = Math.round(now + byMs / 1000);
 	const doses = free.map(({ dose }) => dose);
 	const exact = chooseAmounts(doses, wanted);
-	const inOnes = exact.ok
-		? exact
-		: chooseAmounts(
-				doses.map((dose) => ({ ...dose, step: 1 })),
-				wanted
-			);
+	const inOnes = exact.ok ? exact : chooseAmounts(inStepsOfOne(doses), wanted);
 	const amounts = inOnes.ok
 		? inOnes.amounts
 		: inOnes.kind === 'no-exact-sum'
@@ -154,11 +147,11 @@ function withDoses(state: RunState, steps: Steps, change: Change, byMs: number):
 const nearestOf = (sums: readonly number[], wanted: number): number =>
 	[...sums].sort((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted))[0] ?? wanted;
 
+const inStepsOfOne = (doses: readonly AdjustableDose[]): AdjustableDose[] =>
+	doses.map((dose) => ({ ...dose, step: 1 }));
+
 function amountsFor(doses: AdjustableDose[], sum: number): number[] | null {
-	const choice = chooseAmounts(
-		doses.map((dose) => ({ ...dose, step: 1 })),
-		sum
-	);
+	const choice = chooseAmounts(inStepsOfOne(doses), sum);
 	return choice.ok ? choice.amounts : null;
 }
 
@@ -186,7 +179,7 @@ function fewerSets(state: RunState, steps: Steps, behind: number): Change | null
 			changes: [...change.changes, `${title}: one set fewer`]
 		};
 		const filled = withDoses(state, steps, change, saved(state, steps, change) - behind) ?? change;
-		if (Math.abs(stillBehind(state, steps, filled)) < ON_TIME_MS) return filled;
+		if (isOnTime(stillBehind(state, steps, filled))) return filled;
 	}
 	if (items.length === 0) return null;
 	return withDoses(state, steps, change, saved(state, steps, change) - behind) ?? change;
@@ -230,7 +223,7 @@ function leavingOut(state: RunState, steps: Steps, behind: number): Change | nul
 			changes: [...change.changes, `without ${block.title}`]
 		};
 		const filled = withDoses(state, steps, change, saved(state, steps, change) - behind) ?? change;
-		if (Math.abs(stillBehind(state, steps, filled)) < ON_TIME_MS) return filled;
+		if (isOnTime(stillBehind(state, steps, filled))) return filled;
 	}
 	if (candidates.length === 0) return null;
 	return withDoses(state, steps, change, saved(state, steps, change) - behind) ?? change;

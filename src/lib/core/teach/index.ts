@@ -6,6 +6,7 @@ export * from './replay';
 export * from './room';
 export * from './schema';
 export * from './script';
+export * from './state';
 export * from './types';
 export * from './words';
 export * from './list';

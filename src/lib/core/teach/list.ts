@@ -1,4 +1,5 @@
-import { givenMs, isLeftOut, presentId, type RunState, type Steps } from './replay';
+import { givenMs, isLeftOut, presentId } from './replay';
+import type { RunState, Steps } from './state';
 import type { Step } from './types';
 
 /** One line of the whole class: a shape on a side with its way in and all its sets, or words, a test, a round. */

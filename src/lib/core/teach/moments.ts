@@ -1,6 +1,7 @@
 import type { Now } from './now';
 import type { TeachPack } from './pack';
-import { presentId, type RunState, type Steps } from './replay';
+import { presentId } from './replay';
+import type { RunState, Steps } from './state';
 
 /** A class that begins further from its time than this is another lesson: it is measured from its own beginning. */
 const OTHER_LESSON_MS = 2 * 3600_000;
@@ -27,7 +28,3 @@ export function restOfItem(state: RunState, steps: Steps): string[] {
 		return index >= state.at && isSame && !state.done.has(id);
 	});
 }
-
-/** The time of day at a moment where the device is, "19:58". */
-export const timeOfMoment = (at: number): string =>
-	new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

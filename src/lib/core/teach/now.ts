@@ -1,5 +1,6 @@
 import type { Leg } from '../anatomy';
-import { goalMs, isLeftOut, givenMs, nextIndex, presentId, type RunState, type Steps } from './replay';
+import { goalMs, isLeftOut, givenMs, nextIndex, presentId } from './replay';
+import type { RunState, Steps } from './state';
 import type { Count, Step } from './types';
 
 /** What one leg has had of a movement and the other has not. */
@@ -76,6 +77,12 @@ export function remainingMs(state: RunState, steps: Steps): number {
 		return sum + (index === state.at ? Math.max(0, goal - givenMs(state, id)) : goal);
 	}, 0);
 }
+
+/** Less than this is not worth a word. Common practice, no source. */
+const ON_TIME_MS = 30_000;
+
+/** Whether a class that is so far behind (or, negative, ahead) counts as on time. */
+export const isOnTime = (behindMs: number): boolean => Math.abs(behindMs) < ON_TIME_MS;
 
 /** How far behind its time a class is, milliseconds; negative where it is ahead. Before it begins 0. */
 export function behindMs(state: RunState, steps: Steps): number {

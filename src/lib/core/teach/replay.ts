@@ -1,94 +1,6 @@
-import type { EventTime, Lead, RunAct, RunEvent } from './events';
-import type { Script, Step, StepKind } from './types';
-
-/** One stay in a step, in milliseconds since the class began, pauses left out of its length. */
-export interface Visit {
-	step: string;
-	fromMs: number;
-	givenMs: number;
-	/** It had been given and moved on from before: this is a return to it. */
-	again: boolean;
-}
-
-/** A change that was made to come out on time, and can be taken back. */
-export interface Adjustment {
-	event: string;
-	seconds: Readonly<Record<string, number>>;
-	leftOut: readonly string[];
-}
-
-/** Where a class is. Worked out from its events and nothing else. */
-export interface RunState {
-	mode: 'ready' | 'running' | 'paused' | 'ended';
-	lead: Lead;
-	waitsIn: readonly StepKind[];
-	/** By the clock: stays where it is until somebody moves on, as after going back. */
-	waits: boolean;
-	/** When it should have begun and when it did, milliseconds since 1970. */
-	plannedStartAt: number;
-	startedAt: number;
-	/** Ids of the steps as they are given; a set that was added has an id of its own. */
-	order: readonly string[];
-	/** Index of the present step in `order`. */
-	at: number;
-	/** Every stay, the present one last. */
-	visits: readonly Visit[];
-	/** Steps that were given and moved on from. */
-	done: ReadonlySet<string>;
-	leftOut: ReadonlySet<string>;
-	adjustments: readonly Adjustment[];
-	/** Seconds that were added to steps by hand. */
-	more: Readonly<Record<string, number>>;
-	notes: readonly { step: string; atMs: number; words: string }[];
-	/** Since the class began, all in all. */
-	elapsedMs: number;
-	pausedMs: number;
-	/** Of the paused time, that in which no device was there. */
-	awayMs: number;
-	/** Since the end was said. */
-	sinceEndMs: number;
-}
-
-const READY: RunState = {
-	mode: 'ready',
-	lead: 'hand',
-	waitsIn: [],
-	waits: false,
-	plannedStartAt: 0,
-	startedAt: 0,
-	order: [],
-	at: 0,
-	visits: [],
-	done: new Set(),
-	leftOut: new Set(),
-	adjustments: [],
-	more: {},
-	notes: [],
-	elapsedMs: 0,
-	pausedMs: 0,
-	awayMs: 0,
-	sinceEndMs: 0
-};
-
-/** What a script is looked up by while a run is replayed. */
-export class Steps {
-	private readonly byId: ReadonlyMap<string, Step>;
-
-	constructor(readonly script: Script) {
-		this.byId = new Map(script.steps.map((step) => [step.id, step]));
-	}
-
-	/** A step by its id, also one that was added to the script: it is like the one that it repeats. */
-	get(id: string): Step {
-		const step = this.byId.get(id) ?? this.byId.get(id.replace(/\+\d+$/, ''));
-		if (!step) throw new Error(`the script has no step ${id}`);
-		return step;
-	}
-
-	has(id: string): boolean {
-		return this.byId.has(id);
-	}
-}
+import type { EventTime, RunAct, RunEvent } from './events';
+import { READY, Steps, type RunState, type Visit } from './state';
+import type { Script, Step } from './types';
 
 /** The number that says which repetition of a step it is: "+1" for the first one added. */
 const suffixOf = (id: string): string => /\+\d+$/.exec(id)?.[0] ?? '';
@@ -118,11 +30,6 @@ export function replay(script: Script, events: readonly RunEvent[]): RunState {
 export function msBetween(before: EventTime, after: EventTime): number {
 	const ms = before.boot === after.boot ? after.monoMs - before.monoMs : after.at - before.at;
 	return Math.max(0, ms);
-}
-
-/** The state so many milliseconds later, with nothing done meanwhile. */
-export function later(state: RunState, script: Script | Steps, ms: number): RunState {
-	return elapse(state, script instanceof Steps ? script : new Steps(script), ms);
 }
 
 /** How long a step is to take: as long as the first side took, or as planned, adjusted and added to; milliseconds. */
@@ -160,7 +67,8 @@ export function nextIndex(state: RunState): number {
 /** The step that is given now. */
 export const presentId = (state: RunState): string => state.order[state.at]!;
 
-function elapse(state: RunState, steps: Steps, ms: number): RunState {
+/** The state so many milliseconds later, with nothing done meanwhile; by the clock it moves on. */
+export function elapse(state: RunState, steps: Steps, ms: number): RunState {
 	if (ms <= 0 || state.mode === 'ready') return state;
 	if (state.mode === 'ended') return { ...state, sinceEndMs: state.sinceEndMs + ms };
 	if (state.mode === 'paused')

@@ -1,6 +1,6 @@
 import type { Figure } from '../figure';
 import type { Now } from './now';
-import type { RunState } from './replay';
+import type { RunState } from './state';
 
 /** What a second screen shows the people: the figure, the side and the count, and no word about persons. */
 export interface RoomNow {

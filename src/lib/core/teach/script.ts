@@ -1,4 +1,4 @@
-import { isSymmetrical } from '../anatomy';
+import { isSymmetrical, otherLeg } from '../anatomy';
 import {
 	clock,
 	secondsOfEach,
@@ -7,6 +7,7 @@ import {
 	type Timeline,
 	type TimelineEntry
 } from '../clock';
+import { CLOSING_WEIGHT, PEAK_WEIGHT } from '../fit';
 import { kitName, type Group } from '../group';
 import { HIP_TESTS } from '../measure';
 import type { FindMovement } from '../movement';
@@ -27,10 +28,6 @@ import { styleOf } from '../style';
 import { cautionInWords, roomSheet, type RoomRow } from '../substitution';
 import { blocksOfScript } from './keep';
 import type { Adjustable, Count, Saying, Script, Step, StepKind } from './types';
-
-/** A change of the peak counts more than one elsewhere; so does one of the closing rest, whose range is so wide. Common practice, no source. */
-const PEAK_WEIGHT = 2;
-const CLOSING_WEIGHT = 2;
 
 /** Phases before the work of a shape: one step in which people get there. */
 const BEFORE_WORK = new Set(['move', 'fetch', 'explain', 'setUp', 'change', 'leave']);
@@ -152,10 +149,13 @@ class ScriptWriter {
 		const timed = this.items.get(entry.itemId!)!;
 		const shape = { title: timed.movement.english, leg: entry.leads, seconds: seconds + this.takeBefore() };
 		this.lastInRound = entry.itemId;
+		const { say, people, kit } = this.firstTime(timed, entry);
 		if (goesOn) {
 			open.seconds += shape.seconds;
 			open.shapes.push(shape);
-			open.say.push(...this.sayOnce(timed));
+			open.say.push(...say);
+			open.people.push(...people);
+			open.kit.push(...kit);
 			return;
 		}
 		const number = 1 + this.steps.filter((step) => step.blockId === block.id).length;
@@ -165,15 +165,23 @@ class ScriptWriter {
 			title: `Flow: ${block.items.map((item) => this.items.get(item.id)!.movement.english).join(', ')}`,
 			set: { number, of },
 			shapes: [shape],
-			say: this.sayOnce(timed)
+			say,
+			people,
+			kit
 		});
 	}
 	private lastInRound: string | null = null;
 
-	private sayOnce(timed: TimedItem): Saying[] {
-		if (this.met.has(timed.movement.slug)) return [];
-		this.met.add(timed.movement.slug);
-		return [{ about: 'set-up', words: `${timed.movement.english}: ${timed.movement.setUp}` }];
+	/** In a flow a shape is explained, fetched for, and said to whom it is another, only when it first comes. */
+	private firstTime(timed: TimedItem, entry: TimelineEntry): Pick<Step, 'say' | 'people' | 'kit'> {
+		const { slug, english, setUp } = timed.movement;
+		if (this.met.has(slug)) return { say: [], people: [], kit: [] };
+		this.met.add(slug);
+		return {
+			say: [{ about: 'set-up', words: `${english}: ${setUp}` }],
+			people: peopleLines(this.rows.get(timed.item.id)).map((line) => `${english}: ${line}`),
+			kit: kitLines(timed, entry)
+		};
 	}
 
 	private push(kind: StepKind, entry: TimelineEntry, seconds: number, more: Partial<Step>): void {
@@ -264,9 +272,7 @@ class ScriptWriter {
 /** The second side was planned to be another than the first. */
 function isUnevenOn({ item, movement }: TimedItem): boolean {
 	if (isSymmetrical(movement.action) || goesByTurns(item, movement)) return true;
-	return (
-		amountOn(item.dose, 1, item.lead) !== amountOn(item.dose, 2, item.lead === 'left' ? 'right' : 'left')
-	);
+	return amountOn(item.dose, 1, item.lead) !== amountOn(item.dose, 2, otherLeg(item.lead));
 }
 
 function sayAtWork({ movement, item }: TimedItem): Saying[] {

@@ -1,7 +1,7 @@
 import { otherLeg, type Leg } from '../anatomy';
 import { formatDuration } from '../clock';
 import { unitWord } from '../plan';
-import type { Now, OwedSide } from './now';
+import { isOnTime, type Now, type OwedSide } from './now';
 import type { SayingKind, Step } from './types';
 
 const LEG_WORD: Record<Leg, string> = { left: 'Left', right: 'Right' };
@@ -70,7 +70,7 @@ export const SAYING_WORDS: Record<SayingKind, string> = {
 /** "2:10 behind", "0:40 ahead", "on time": less than half a minute is on time. */
 export function lateWords(behindMs: number): string {
 	const seconds = Math.round(behindMs / 1000);
-	if (Math.abs(seconds) < 30) return 'on time';
+	if (isOnTime(behindMs)) return 'on time';
 	return `${formatDuration(Math.abs(seconds))} ${seconds > 0 ? 'behind' : 'ahead'}`;
 }
 

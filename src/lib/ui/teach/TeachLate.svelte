@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ClassRun } from '$lib/client/teach/class-run.svelte';
-	import { lateWords, type Way } from '$lib/core/teach';
+	import { isOnTime, lateWords, type Way } from '$lib/core/teach';
 	import { Button, Modal } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 
@@ -15,7 +15,6 @@
 	// as it stood when it was opened: what is read does not change under the eye
 	const behind = untrack(() => run.behindMs);
 	const offers = untrack(() => run.offers([...ways]));
-	const ON_TIME = 'on time';
 </script>
 
 <Modal open passiveModal modalHeading="The time: {lateWords(behind)}" on:close={onclose}>
@@ -36,9 +35,7 @@
 		<section aria-label={offer.words}>
 			<h2>{offer.words}</h2>
 			<p>
-				{lateWords(offer.stillBehindMs) === ON_TIME
-					? 'Ends on time.'
-					: `Still ${lateWords(offer.stillBehindMs)}.`}
+				{isOnTime(offer.stillBehindMs) ? 'Ends on time.' : `Still ${lateWords(offer.stillBehindMs)}.`}
 			</p>
 			<ul>
 				{#each offer.changes.slice(0, 6) as change, at (at)}<li>{change}</li>{/each}
@@ -54,7 +51,7 @@
 		</section>
 	{:else}
 		<p>
-			{lateWords(behind) === ON_TIME
+			{isOnTime(behind)
 				? 'The class ends on time as it is.'
 				: 'There is nothing left to shorten or leave out.'}
 		</p>

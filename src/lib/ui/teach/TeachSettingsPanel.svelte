@@ -2,7 +2,7 @@
 	import { LOOKS, type DeviceSettings } from '$lib/client/teach/settings.svelte';
 	import { keyName, TEACH_ACTS, TEACH_KEYS } from '$lib/client/teach/teach-keys';
 	import { WAYS, type Lead, type Way } from '$lib/core/teach';
-	import { Modal } from 'carbon-components-svelte';
+	import { Button, Modal } from 'carbon-components-svelte';
 	import Choice from '../fields/Choice.svelte';
 	import Fold from '../fields/Fold.svelte';
 	import Tick from '../fields/Tick.svelte';
@@ -12,8 +12,9 @@
 		settings: DeviceSettings;
 		keysOpen: boolean;
 		onclose: () => void;
+		onend: () => void;
 	}
-	let { settings, keysOpen, onclose }: Props = $props();
+	let { settings, keysOpen, onclose, onend }: Props = $props();
 
 	const LEAD_WORDS: Record<Lead, string> = { hand: 'I do, with a tap', clock: 'The clock does' };
 	const WAY_WORDS: Record<Way, string> = {
@@ -22,6 +23,12 @@
 		'leave out': 'Leave something out'
 	};
 	const LOOK_WORDS = { light: 'Light', dark: 'Dark, for the evening', contrast: 'High contrast' } as const;
+	const SIGNALS = [
+		{ key: 'tones', label: 'Soft tones: side change, last ten seconds, end' },
+		{ key: 'breathTones', label: 'A tone with each breath' },
+		{ key: 'vibration', label: 'Vibration, where the device has it' },
+		{ key: 'speech', label: 'Spoken cues, by a voice of this device' }
+	] as const;
 	const now = $derived(settings.now);
 </script>
 
@@ -30,7 +37,7 @@
 		<Choice
 			label="Who moves on"
 			value={now.lead}
-			options={[...Object.entries(LEAD_WORDS)].map(([value, text]) => ({ value: value as Lead, text }))}
+			options={Object.entries(LEAD_WORDS).map(([value, text]) => ({ value: value as Lead, text }))}
 			onpick={(lead) => settings.set({ lead })}
 		/>
 		{#if now.lead === 'clock'}
@@ -51,32 +58,16 @@
 			options={LOOKS.map((value) => ({ value, text: LOOK_WORDS[value] }))}
 			onpick={(look) => settings.set({ look })}
 		/>
-		<Tick
-			label="Soft tones: side change, last ten seconds, end"
-			checked={now.tones}
-			onchange={(tones) => settings.set({ tones })}
-		/>
-		<Tick
-			label="A tone with each breath"
-			checked={now.breathTones}
-			onchange={(breathTones) => settings.set({ breathTones })}
-		/>
-		<Tick
-			label="Vibration, where the device has it"
-			checked={now.vibration}
-			onchange={(vibration) => settings.set({ vibration })}
-		/>
-		<Tick
-			label="Spoken cues, by a voice of this device"
-			checked={now.speech}
-			onchange={(speech) => settings.set({ speech })}
-		/>
+		{#each SIGNALS as { key, label } (key)}
+			<Tick {label} checked={now[key]} onchange={(isOn) => settings.set({ [key]: isOn })} />
+		{/each}
 		<Choice
 			label="To end on time, offer first"
 			value={now.firstWay}
 			options={WAYS.map((value) => ({ value, text: WAY_WORDS[value] }))}
 			onpick={(firstWay) => settings.set({ firstWay })}
 		/>
+		<Button kind="tertiary" size="small" on:click={onend}>End the class now</Button>
 		<p>
 			<a href="/teach/room" target="_blank">Open the room view</a>
 			<span class="quiet"

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import IconButton from '../fields/IconButton.svelte';
-	import { lateWords } from '$lib/core/teach';
+	import { isOnTime, lateWords } from '$lib/core/teach';
 	import { Button } from 'carbon-components-svelte';
 	import Close from 'carbon-icons-svelte/lib/Close.svelte';
 	import ListBoxes from 'carbon-icons-svelte/lib/ListBoxes.svelte';
@@ -19,14 +19,14 @@
 		onleave: () => void;
 	}
 	let { ends, behindMs, speed, onlate, onlist, onsettings, onleave }: Props = $props();
-
-	const late = $derived(lateWords(behindMs));
 </script>
 
 <header>
 	<IconButton size="field" label="Leave" icon={Close} onpress={onleave} />
 	<p>ends <b>{ends}</b></p>
-	<Button kind={late === 'on time' ? 'ghost' : 'tertiary'} size="small" on:click={onlate}>{late}</Button>
+	<Button kind={isOnTime(behindMs) ? 'ghost' : 'tertiary'} size="small" on:click={onlate}
+		>{lateWords(behindMs)}</Button
+	>
 	{#if speed}<span class="speed">{speed}</span>{/if}
 	<span class="grow"></span>
 	<IconButton size="field" label="The whole class" icon={ListBoxes} onpress={onlist} />

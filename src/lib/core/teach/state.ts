@@ -1,0 +1,88 @@
+import type { Lead } from './events';
+import type { Script, Step, StepKind } from './types';
+
+/** One stay in a step, in milliseconds since the class began, pauses left out of its length. */
+export interface Visit {
+	step: string;
+	fromMs: number;
+	givenMs: number;
+	/** It had been given and moved on from before: this is a return to it. */
+	again: boolean;
+}
+
+/** A change that was made to come out on time, and can be taken back. */
+export interface Adjustment {
+	event: string;
+	seconds: Readonly<Record<string, number>>;
+	leftOut: readonly string[];
+}
+
+/** Where a class is. Worked out from its events and nothing else. */
+export interface RunState {
+	mode: 'ready' | 'running' | 'paused' | 'ended';
+	lead: Lead;
+	waitsIn: readonly StepKind[];
+	/** By the clock: stays where it is until somebody moves on, as after going back. */
+	waits: boolean;
+	/** When it should have begun and when it did, milliseconds since 1970. */
+	plannedStartAt: number;
+	startedAt: number;
+	/** Ids of the steps as they are given; a set that was added has an id of its own. */
+	order: readonly string[];
+	/** Index of the present step in `order`. */
+	at: number;
+	/** Every stay, the present one last. */
+	visits: readonly Visit[];
+	/** Steps that were given and moved on from. */
+	done: ReadonlySet<string>;
+	leftOut: ReadonlySet<string>;
+	adjustments: readonly Adjustment[];
+	/** Seconds that were added to steps by hand. */
+	more: Readonly<Record<string, number>>;
+	notes: readonly { step: string; atMs: number; words: string }[];
+	/** Since the class began, all in all. */
+	elapsedMs: number;
+	pausedMs: number;
+	/** Of the paused time, that in which no device was there. */
+	awayMs: number;
+	/** Since the end was said. */
+	sinceEndMs: number;
+}
+
+/** Before it has begun. */
+export const READY: RunState = {
+	mode: 'ready',
+	lead: 'hand',
+	waitsIn: [],
+	waits: false,
+	plannedStartAt: 0,
+	startedAt: 0,
+	order: [],
+	at: 0,
+	visits: [],
+	done: new Set(),
+	leftOut: new Set(),
+	adjustments: [],
+	more: {},
+	notes: [],
+	elapsedMs: 0,
+	pausedMs: 0,
+	awayMs: 0,
+	sinceEndMs: 0
+};
+
+/** What a script is looked up by while a run is replayed. */
+export class Steps {
+	private readonly byId: ReadonlyMap<string, Step>;
+
+	constructor(readonly script: Script) {
+		this.byId = new Map(script.steps.map((step) => [step.id, step]));
+	}
+
+	/** A step by its id, also one that was added to the script: it is like the one that it repeats. */
+	get(id: string): Step {
+		const step = this.byId.get(id) ?? this.byId.get(id.replace(/\+\d+$/, ''));
+		if (!step) throw new Error(`the script has no step ${id}`);
+		return step;
+	}
+}
