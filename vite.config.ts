@@ -35,11 +35,11 @@ export default defineConfig({
 						},
 						{
 							name: 'fields',
-							test: /carbon-components-svelte[\\/]src[\\/](TextInput[\\/]TextInput\.|(TextArea|Select|Checkbox|RadioButton|RadioButtonGroup|TimePicker|Disclosure|Toggletip|Popover|DataTable)[\\/])/
+							test: /carbon-components-svelte[\\/]src[\\/](TextInput[\\/]TextInput\.|(TextArea|Select|Checkbox|RadioButton|RadioButtonGroup|TimePicker|Disclosure|Toggletip|Popover|DataTable)[\\/](?!DataTable\.))/
 						},
 						{
 							name: 'parts',
-							test: /src[\\/]lib[\\/]ui[\\/](chart|fields|frame|primitives|saving)[\\/](?!Chart|DayField|OpenFile)/
+							test: /src[\\/]lib[\\/]ui[\\/](fields|frame|primitives)[\\/](?!Credentials|DayField|NumberField|TimeField)/
 						}
 					]
 				}

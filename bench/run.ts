@@ -27,7 +27,8 @@ import { auditPages } from './audit';
 import { pageWeights } from './weights';
 import { planOfBlocks } from './plans';
 import { seriesProposal, seriesSpeed } from './series';
-import { keyToPaint } from './typing';
+import { clockDrift, framesDrawn, tapToPaint } from './teaching';
+import { keyToPaint, median } from './typing';
 
 /** Median milliseconds of one call, over rounds of enough calls to be seen by the timer. */
 function medianMs(work: () => unknown, rounds = 31, calls = 20): number {
@@ -73,7 +74,6 @@ function recomputing(): void {
 		small: medianMs(() => recompute(edited(sixty))),
 		large: medianMs(() => recompute(edited(sixHundred)), 11, 3)
 	}));
-	const median = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1] as number;
 	line(
 		'recompute of 60 blocks after an edit / JSON round trip of the plan',
 		median(rounds.map((r) => r.small / r.roundTrip)),
@@ -238,6 +238,25 @@ async function weights(): Promise<void> {
 	}
 }
 
+/** The screen in the room: how soon it answers on a slow device, and how much it draws. */
+async function teaching(): Promise<void> {
+	const { next, empty } = await tapToPaint();
+	line('tap on "next" to painted change, slowed six times / on an empty button', next / empty, 'at most 2');
+	const { breath, seconds, paused } = await framesDrawn();
+	line('frames a second while a breath is counted', breath, '-');
+	line('frames a second while seconds are counted', seconds, 'about 1');
+	line('frames a second while the class is paused', paused, '0');
+}
+
+/** How true the clock of the teaching screen is; an hour where nothing else is said. */
+async function drift(minutes: number): Promise<void> {
+	const { firstMs, lastMs, afterBackgroundMs } = await clockDrift(minutes);
+	line(`clock after ${minutes} minutes / the limit of 200 ms`, Math.abs(lastMs - firstMs) / 200, 'at most 1');
+	console.log(
+		`  a second is shown ${firstMs} ms after it begins at first, ${lastMs} ms at last; the first one after the background ${afterBackgroundMs} ms`
+	);
+}
+
 async function audits(): Promise<void> {
 	for (const { page, profile, ...points } of await auditPages()) {
 		const { performance: speed, accessibility, bestPractices, layoutShift, blockedMs, failed } = points;
@@ -247,6 +266,14 @@ async function audits(): Promise<void> {
 	}
 }
 
+if (process.argv.includes('teaching')) {
+	await teaching();
+	process.exit(0);
+}
+if (process.argv.includes('drift')) {
+	await drift(Number(process.argv[process.argv.indexOf('drift') + 1] ?? 60));
+	process.exit(0);
+}
 if (process.argv.includes('audits')) {
 	await audits();
 	process.exit(0);

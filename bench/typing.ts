@@ -31,7 +31,8 @@ export async function keyToPaint(plan: ClassPlan): Promise<{ desk: number; empty
 		if (made.status() !== 201) throw new Error(`the plan was not taken: ${await made.text()}`);
 		await page.goto(`${app.origin}/plan/${((await made.json()) as { id: string }).id}`);
 		await page.waitForSelector('body[data-hydrated]');
-		await page.evaluate(prepare);
+		await page.evaluate(addField);
+		await page.evaluate(markPictures, 'keydown' as const);
 		const desk: number[] = [];
 		const empty: number[] = [];
 		for (let i = 0; i < PRESSES; i++) {
@@ -46,17 +47,21 @@ export async function keyToPaint(plan: ClassPlan): Promise<{ desk: number; empty
 	}
 }
 
-/** In the page: an empty field, and marks round every key. */
-function prepare(): void {
+/** In the page: an empty field to compare with. */
+function addField(): void {
 	const field = document.createElement('input');
 	field.type = 'number';
 	field.id = 'nothing';
 	document.querySelector('main')!.prepend(field);
+}
+
+/** In the page: marks when an event comes, and in the task after the frame that follows it. */
+export function markPictures(event: 'keydown' | 'click'): void {
 	document.addEventListener(
-		'keydown',
+		event,
 		() => {
 			performance.clearMarks();
-			performance.mark('key');
+			performance.mark('came');
 			requestAnimationFrame(() => {
 				// a message is handled after the frame has been drawn
 				const { port1, port2 } = new MessageChannel();
@@ -68,11 +73,17 @@ function prepare(): void {
 	);
 }
 
+/** Milliseconds from the event that was marked to its picture. */
+export async function msToPicture(page: Page): Promise<number> {
+	await page.waitForFunction(() => performance.getEntriesByName('painted').length === 1);
+	return page.evaluate(() => performance.measure('seen', 'came', 'painted').duration);
+}
+
 async function pressed(page: Page, field: string, key: string): Promise<number> {
 	await page.locator(field).first().focus();
 	await page.keyboard.press(key);
-	await page.waitForFunction(() => performance.getEntriesByName('painted').length === 1);
-	return page.evaluate(() => performance.measure('seen', 'key', 'painted').duration);
+	return msToPicture(page);
 }
 
-const median = (values: number[]): number => values.sort((a, b) => a - b)[values.length >> 1] as number;
+export const median = (values: number[]): number =>
+	values.sort((a, b) => a - b)[values.length >> 1] as number;

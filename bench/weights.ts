@@ -3,6 +3,7 @@ import { request } from 'node:http';
 import { freePort } from '../scripts/mariadb.mjs';
 import { serve } from '../scripts/serve.mjs';
 import { enter, linkIn } from './pages';
+import { median } from './typing';
 
 /** Times that each page is asked for; the median counts. */
 const ROUNDS = 15;
@@ -37,8 +38,6 @@ function asked(url: string, cookie: string): Promise<Answer> {
 			.end();
 	});
 }
-
-const median = (values: number[]) => values.sort((a, b) => a - b)[values.length >> 1]!;
 
 /** Weighs the main pages. */
 export async function pageWeights(): Promise<PageWeight[]> {

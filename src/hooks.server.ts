@@ -54,6 +54,7 @@ const OPEN_ROUTES = new Set([
 	'/calendar/[secret]',
 	// it shows what lies on the device, and a class goes on when a session has run out
 	'/teach',
+	'/teach/script',
 	'/teach/room'
 ]);
 

@@ -10,7 +10,7 @@ import { build, files, version } from '$service-worker';
 const worker = self as unknown as ServiceWorkerGlobalScope;
 const CACHE = `orbit-${version}`;
 const TEACH = '/teach';
-const PAGES = [TEACH, `${TEACH}/room`];
+const PAGES = [TEACH, `${TEACH}/room`, `${TEACH}/script`];
 /** The pages, and what each asks the server for first: who is signed in. */
 const KEPT = new Set(PAGES.flatMap((page) => [page, `${page}/__data.json`]));
 const ASSETS = new Set([...build, ...files]);

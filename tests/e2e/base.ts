@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Browser, type Page } from '@playwright/test';
 
 interface Watch {
 	/** What a test brings about on purpose. */
@@ -125,4 +125,21 @@ export async function axeInBoth(page: Page): Promise<string[]> {
 	const forced = await axeFindings(page);
 	await page.emulateMedia({ forcedColors: 'none' });
 	return [...found, ...forced.map((finding) => `forced colours: ${finding}`)];
+}
+
+/** A browser of somebody who is not signed in anywhere, with one page. */
+export async function stranger(browser: Browser, baseURL?: string): Promise<Page> {
+	const context = await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL });
+	const page = await context.newPage();
+	await slowDown(page);
+	return page;
+}
+
+/** The same, once they have entered the demo studio. */
+export async function enteredAnew(browser: Browser, baseURL?: string): Promise<Page> {
+	const page = await stranger(browser, baseURL);
+	await open(page, '/sign-in');
+	await page.getByRole('button', { name: 'Enter the demo studio' }).click();
+	await expect(page.getByRole('heading', { name: 'This week' })).toBeVisible();
+	return page;
 }

@@ -1,61 +1,7 @@
-import type { BrowserContext, Page } from '@playwright/test';
-import type { RunEvent } from '../../src/lib/core/teach';
-import { axeInBoth, expect, open, test } from './base';
-
-/** The way to teach a class of the week that is next, with its plan's id. */
-async function toTeach(page: Page): Promise<{ path: string; plan: string }> {
-	await open(page, '/');
-	const path =
-		(await page
-			.getByRole('link', { name: /^Teach / })
-			.first()
-			.getAttribute('href')) ?? '';
-	return { path, plan: new URL(path, page.url()).searchParams.get('plan') ?? '' };
-}
-
-/** When the class is to begin, milliseconds since 1970. */
-async function plannedStart(page: Page, plan: string): Promise<number> {
-	const pack = await (await page.request.get(`/api/teach/packs/${plan}`)).json();
-	return pack.plannedStartAt as number;
-}
-
-/** How somebody teaches with this device, before the page is opened. */
-const withSettings = (page: Page, settings: object) =>
-	page.addInitScript((kept) => localStorage.setItem('orbit.teach', JSON.stringify(kept)), settings);
-
-const now = (page: Page) => page.getByRole('region', { name: 'Now' });
-const next = (page: Page) => page.getByRole('button', { name: /^(Next|On|End the class)/ });
-
-async function begin(page: Page, path: string): Promise<void> {
-	await page.goto(path);
-	await page.getByRole('button', { name: 'Begin the class' }).click();
-	await expect(now(page)).toBeVisible();
-}
-
-/** The runs that the device keeps, with what happened in each. */
-const onDevice = (page: Page): Promise<{ id: string; events: RunEvent[]; unsent: number }[]> =>
-	page.evaluate(async () => {
-		const db = await new Promise<IDBDatabase>((done, fail) => {
-			const request = indexedDB.open('humble-orbit-teach', 1);
-			request.onsuccess = () => done(request.result);
-			request.onerror = () => fail(new Error('no store'));
-		});
-		const all = (name: string) =>
-			new Promise<Record<string, unknown>[]>((done) => {
-				const request = db.transaction(name).objectStore(name).getAll();
-				request.onsuccess = () => done(request.result);
-			});
-		const [runs, events] = [await all('runs'), await all('events')];
-		db.close();
-		return runs.map(({ id }) => {
-			const own = events.filter(({ run }) => run === id);
-			return {
-				id: id as string,
-				events: own.map(({ event }) => event as RunEvent),
-				unsent: own.filter(({ sent }) => sent === 0).length
-			};
-		});
-	});
+import type { Page } from '@playwright/test';
+import { tally } from '../../src/lib/core/teach';
+import { axeInBoth, expect, test, enteredAnew } from './base';
+import { begin, next, now, onDevice, plannedStart, readyOffline, toTeach, withSettings } from './teaching';
 
 test('a class is taught by a clicker from the week to its end, and the server has all of it', async ({
 	page
@@ -128,10 +74,15 @@ test('ten minutes late: what would help is offered, taken with one press and tak
 	await expect(late).toHaveText(/10:0\d behind/);
 });
 
-test('a side that is left out is owed, by thumb on a phone, until it is brought back', async ({ page }) => {
+test('by thumb on a phone, without the server for a while: a side that is left out is owed until it is brought back, and the class ends', async ({
+	page,
+	watch
+}) => {
+	watch.allow.push(/ERR_FAILED/);
 	await page.setViewportSize({ width: 390, height: 844 });
 	const { path, plan } = await toTeach(page);
 	const { script } = await (await page.request.get(`/api/teach/packs/${plan}`)).json();
+	await page.route('**/api/teach/runs/*', (route) => route.abort());
 	await begin(page, path);
 	const second = script.steps.findIndex((s: { equals: string | null }) => s.equals !== null);
 	const title = script.steps[second].title as string;
@@ -153,6 +104,11 @@ test('a side that is left out is owed, by thumb on a phone, until it is brought 
 	await expect(now(page)).not.toContainText('your');
 	const width = await page.evaluate(() => document.documentElement.scrollWidth);
 	expect(width).toBeLessThanOrEqual(390);
+	await page.unroute('**/api/teach/runs/*');
+	const over = page.getByRole('heading', { name: 'The class is over' });
+	for (let i = 0; i < 200 && !(await over.isVisible()); i++) await next(page).click();
+	await expect(over).toBeVisible();
+	await expect(page.getByText('Everything is with the server.')).toBeVisible();
 });
 
 test('a rehearsal runs at eight times the speed and leaves nothing behind', async ({ page }) => {
@@ -170,16 +126,6 @@ test('a rehearsal runs at eight times the speed and leaves nothing behind', asyn
 	await expect(page.getByRole('heading', { name: 'The rehearsal is over' })).toBeVisible();
 	expect(await onDevice(page)).toEqual([]);
 });
-
-/** The pages that teaching needs are kept, and the classes of the next days lie on the device. */
-async function readyOffline(page: Page, context: BrowserContext): Promise<void> {
-	await expect(page.getByText('on this device').first()).toBeVisible();
-	await page.evaluate(async () => {
-		await navigator.serviceWorker.ready;
-		while (!(await caches.match('/teach/__data.json'))) await new Promise((wait) => setTimeout(wait, 100));
-	});
-	await context.setOffline(true);
-}
 
 test('a class is taught without a network, the page killed twice and reloaded once: nothing is lost', async ({
 	context,
@@ -226,17 +172,19 @@ test('a class is taught without a network, the page killed twice and reloaded on
 	await expect(third.getByText('Everything is with the server.')).toBeVisible();
 	const stored = await (await third.request.get(`/api/teach/runs/${run!.id}`)).json();
 	expect(stored.events).toEqual(run!.events);
+	// every second stands in a line or in a pause, those without the page too
+	const became = tally(stored.script, stored.events);
+	const passed = (stored.events.at(-1).at - stored.events[0].at) / 1000;
+	expect(Math.abs(became.real - passed)).toBeLessThanOrEqual(1);
+	const given = became.lines.reduce((sum, { real }) => sum + real, 0);
+	expect(Math.abs(given + became.paused - became.real)).toBeLessThanOrEqual(became.lines.length / 2 + 1);
 });
 
 test('signing out says what has not gone up, and leaves nothing of the studio on the device', async ({
 	browser,
 	baseURL
 }) => {
-	const context = await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL });
-	const page = await context.newPage();
-	await open(page, '/sign-in');
-	await page.getByRole('button', { name: 'Enter the demo studio' }).click();
-	await expect(page.getByRole('heading', { name: 'This week' })).toBeVisible();
+	const page = await enteredAnew(browser, baseURL);
 	const { path } = await toTeach(page);
 	await page.route('**/api/teach/runs/*', (route) => route.abort());
 	await begin(page, path);
@@ -251,7 +199,7 @@ test('signing out says what has not gone up, and leaves nothing of the studio on
 		caches: await caches.keys()
 	}));
 	expect(left).toEqual({ stores: [], caches: [] });
-	await context.close();
+	await page.context().close();
 });
 
 test('a second screen shows the room the figure, the side and the count, and says when the teacher is lost', async ({

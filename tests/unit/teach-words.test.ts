@@ -5,6 +5,7 @@ import { USUAL_PACE } from '../../src/lib/core/pace';
 import {
 	beginsAt,
 	bigNumber,
+	figureKeys,
 	figuresOf,
 	lateWords,
 	legCall,
@@ -22,6 +23,8 @@ import {
 	type RunEvent,
 	type TeachPack
 } from '../../src/lib/core/teach';
+import { keysOf, TEACH_ACTS, withKey } from '../../src/lib/client/teach/teach-keys';
+import { hereWords } from '../../src/lib/core/people';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { DEMO_PLANS } from '../../src/lib/demo/plans';
 
@@ -122,7 +125,7 @@ describe('what a press means', () => {
 
 describe('the room', () => {
 	it('is shown no word about persons and nothing that is said', () => {
-		const figures = figuresOf(SCRIPT, findMovement);
+		const figures = figuresOf(figureKeys(SCRIPT), findMovement);
 		const place = indexOf(({ people, figure }) => people.length > 0 && figure !== null);
 		const shown = roomNow(at(place, 0), 'running', figures);
 		const words = JSON.stringify(shown);
@@ -132,8 +135,36 @@ describe('the room', () => {
 	});
 
 	it('has a drawing for each step that names one', () => {
-		const figures = figuresOf(SCRIPT, findMovement);
+		const figures = figuresOf(figureKeys(SCRIPT), findMovement);
 		for (const { figure } of SCRIPT.steps)
 			if (figure !== null) expect(figures[figure]!.strokes.length).toBeGreaterThan(5);
+	});
+});
+
+describe('keys', () => {
+	it('do what they are set to, and each only one thing', () => {
+		const chosen = withKey({}, 'pause', 'PageDown');
+		expect(keysOf('pause', chosen)).toContain('PageDown');
+		expect(keysOf('next', chosen)).not.toContain('PageDown');
+		expect(keysOf('next', chosen)).toContain(' ');
+		const again = withKey(chosen, 'next', 'PageDown');
+		expect(keysOf('next', again)).toContain('PageDown');
+		expect(keysOf('pause', again)).not.toContain('PageDown');
+		const all = TEACH_ACTS.flatMap((act) => keysOf(act, again));
+		expect(new Set(all).size).toBe(all.length);
+	});
+});
+
+describe('who is here', () => {
+	it('is said in a line', () => {
+		expect(
+			hereWords({
+				tiers: { tight: 4, middling: 0, open: 2 },
+				cautions: [{ caution: 'sore knee', people: 2 }]
+			})
+		).toBe('6 people: 4 tight, 2 open; sore knee 2');
+		expect(hereWords({ tiers: { tight: 0, middling: 1, open: 0 }, cautions: [] })).toBe(
+			'1 person: 1 middling'
+		);
 	});
 });

@@ -1,30 +1,41 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { findMovement } from '../../src/lib/catalogue';
+import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { isSymmetrical } from '../../src/lib/core/anatomy';
+import type { FormId } from '../../src/lib/core/movement';
+import { suits } from '../../src/lib/core/substitution';
 import { clock } from '../../src/lib/core/clock';
 import { groupToday } from '../../src/lib/core/group';
 import { USUAL_PACE } from '../../src/lib/core/pace';
-import { emptyPlan, type ClassPlan } from '../../src/lib/core/plan';
+import { runNotesFaults } from '../../src/lib/core/run';
+import { emptyPlan, itemsOf, type ClassPlan } from '../../src/lib/core/plan';
 import {
 	behindMs,
 	eventFaults,
 	givenMs,
 	goalMs,
 	isLeftOut,
+	driftWords,
 	elapse,
+	isTaught,
 	listOf,
 	nextIndex,
+	notesOfTally,
 	nowOf,
 	offersToEndOnTime,
 	owedSides,
+	prepare,
 	presentId,
 	remainingMs,
 	replay,
 	scriptOf,
 	Steps,
+	swapsFor,
+	tally,
 	STEP_KINDS,
 	type RunAct,
 	type RunEvent,
+	type Replacement,
 	type RunState,
 	type Script
 } from '../../src/lib/core/teach';
@@ -251,6 +262,30 @@ describe('a run by hand', () => {
 		expect(state.order).toContain(`${second.id}+1`);
 	});
 
+	it('a substitute takes the place and the time of an item on both sides, is said and drawn, and goes again', () => {
+		const steps = new Steps(DEMO);
+		const second = DEMO.steps.find(({ equals }) => equals !== null)!;
+		const run = begun();
+		while (presentId(run.state) !== second.equals) run.after(1).does({ do: 'next' });
+		const before = run.state;
+		const planned = steps.get(second.equals!);
+		const state = run.does({ do: 'swap', item: second.itemId!, to: CLAM }).state;
+		const { step } = nowOf(state, steps);
+		expect(step).toMatchObject({ title: 'Clam', leg: planned.leg, people: [], say: [] });
+		expect(step.figure).toBe(`clam/full/${planned.leg}`);
+		expect(step.count).toEqual(planned.count?.unit === 'repetitions' ? planned.count : null);
+		expect(remainingMs(state, steps)).toBe(remainingMs(before, steps));
+		while (presentId(run.state) !== second.id) run.after(2).does({ do: 'next' });
+		expect(nowOf(run.state, steps).step).toMatchObject({ title: 'Clam', leg: second.leg });
+		expect(
+			listOf(run.state, steps)
+				.filter(({ id }) => steps.get(id).itemId === second.itemId)
+				.map(({ title }) => title)
+		).toEqual(['Clam', 'Clam']);
+		run.does({ do: 'swap', item: second.itemId!, to: null });
+		expect(nowOf(run.state, steps).step.title).toBe(second.title);
+	});
+
 	it('is read the same however the clock of the wall is changed, and goes on after a crash with the pause known', () => {
 		const run = begun().after(30).does({ do: 'next' });
 		const put = run.events.map((event, i) => (i ? { ...event, at: event.at + 3_600_000 } : event));
@@ -279,6 +314,10 @@ describe('a run by the clock', () => {
 		const whole = later(run.state, DEMO.lengthSeconds * 1000);
 		expect(whole.at).toBe(DEMO.steps.length - 1);
 		expect(behindMs(whole, new Steps(DEMO))).toBe(0);
+		const place = run.does({ do: 'wait', step: DEMO.steps[7]!.id, waits: true }).state;
+		expect(later(place, DEMO.lengthSeconds * 1000).at).toBe(7);
+		run.does({ do: 'wait', step: DEMO.steps[7]!.id, waits: false });
+		expect(later(run.state, DEMO.lengthSeconds * 1000).at).toBe(DEMO.steps.length - 1);
 		const waiting = run.does({ do: 'lead', by: 'clock', waitsIn: ['in'] }).state;
 		const first = DEMO.steps.findIndex(({ kind }) => kind === 'in');
 		expect(later(waiting, DEMO.lengthSeconds * 1000).at).toBe(first);
@@ -295,6 +334,18 @@ describe('a run by the clock', () => {
 	});
 });
 
+/** Something to give in place of anything. */
+const CLAM: Replacement = {
+	movement: 'clam',
+	form: 'full',
+	title: 'Clam',
+	position: 'sidelying',
+	unit: 'repetitions',
+	sayIn: [{ about: 'set-up', words: 'Lie on the side' }],
+	sayAtWork: [],
+	kit: ['1 block, under the head']
+};
+
 /** Any act, with steps of a script by their number. */
 const anyAct = (of: Script): fc.Arbitrary<RunAct> => {
 	const id = fc.nat(of.steps.length - 1).map((i) => of.steps[i]!.id);
@@ -309,6 +360,10 @@ const anyAct = (of: Script): fc.Arbitrary<RunAct> => {
 		ids.map((steps): RunAct => ({ do: 'leave out', steps })),
 		ids.map((steps): RunAct => ({ do: 'bring back', steps })),
 		id.map((step): RunAct => ({ do: 'jump', step })),
+		fc.tuple(id, fc.boolean()).map(([step, waits]): RunAct => ({ do: 'wait', step, waits })),
+		fc
+			.constantFrom(...of.steps.flatMap(({ itemId }) => itemId ?? []))
+			.map((item): RunAct => ({ do: 'swap', item, to: CLAM })),
 		fc
 			.tuple(fc.constantFrom('hand' as const, 'clock' as const), fc.subarray([...STEP_KINDS]))
 			.map(([by, waitsIn]): RunAct => ({ do: 'lead', by, waitsIn })),
@@ -459,5 +514,134 @@ describe('ending on time', () => {
 		const [offer] = offersToEndOnTime(run.state, steps);
 		expect(offer!.way).toBe('lengthen');
 		expect(Math.abs(offer!.stillBehindMs)).toBeLessThan(Math.abs(behindMs(run.state, steps)));
+	});
+});
+
+describe('a class made ready on a device', () => {
+	const source = { plan: demo, group: STRIDERS, own: [], leftOut: [], kept: [], pace: USUAL_PACE };
+
+	it('is, for who usually comes, what the server makes of it', () => {
+		const { script: made, figures } = prepare(source, demo.here, CATALOGUE);
+		expect(made).toEqual(DEMO);
+		for (const { figure } of made.steps) if (figure) expect(figures[figure]).toBeDefined();
+	});
+
+	it('says who needs what for those who are here, with the same steps in the same time', () => {
+		const here = { tiers: { tight: 0, middling: 40, open: 0 }, cautions: [] };
+		const alike = prepare(source, here, CATALOGUE);
+		const timing = (of: Script) => of.steps.map(({ id, seconds }) => [id, seconds]);
+		expect(timing(alike.script)).toEqual(timing(DEMO));
+		// forty people, and kit for a dozen
+		expect(alike.shortages!.length).toBeGreaterThan(0);
+		const one = { ...here, tiers: { tight: 0, middling: 1, open: 0 } };
+		const alone = prepare(source, one, CATALOGUE);
+		expect(alone.shortages!.length).toBeLessThan(alike.shortages!.length);
+		const sore = { ...one, cautions: [{ caution: 'sore knee' as const, people: 1 }] };
+		const lines = (of: Script) => of.steps.flatMap(({ people }) => people);
+		expect(lines(alone.script).filter((line) => line.startsWith('sore knee'))).toEqual([]);
+		expect(lines(prepare(source, sore, CATALOGUE).script).some((l) => l.startsWith('sore knee (1)'))).toBe(
+			true
+		);
+	});
+
+	it('offers in place of an item what is like it, with as many sides, right for everybody, and drawn', () => {
+		const sided = DEMO.steps.find(({ equals }) => equals !== null)!;
+		const here = {
+			tiers: { tight: 1, middling: 0, open: 0 },
+			cautions: [{ caution: 'sore knee' as const, people: 1 }]
+		};
+		const choices = swapsFor(source, here, sided.itemId!, CATALOGUE);
+		expect(choices.length).toBeGreaterThan(0);
+		for (const { to, figures } of choices) {
+			const movement = findMovement(to.movement)!;
+			expect(isSymmetrical(movement.action)).toBe(false);
+			expect(['fine', 'in this form', 'other form']).toContain(
+				suits(movement, to.form as FormId, 'sore knee').kind
+			);
+			expect(Object.keys(figures)).toHaveLength(2);
+			const { plannedStartAt: _no, ...event } = { ...begun().events[0]!, plannedStartAt: 0 };
+			expect(eventFaults({ ...event, do: 'swap', item: sided.itemId, to })).toEqual([]);
+		}
+		expect(swapsFor(source, here, 'no such item', CATALOGUE)).toEqual([]);
+	});
+});
+
+describe('what became of a class', () => {
+	/** Led as planned, but for what the test changes on the way. */
+	const led = (change: (run: Device, id: string) => number): Device => {
+		const run = begun();
+		for (let i = 0; i < 500 && run.state.mode !== 'ended'; i++) {
+			const id = presentId(run.state);
+			const seconds = change(run, id);
+			run.after(seconds).does({ do: 'next' });
+		}
+		return run;
+	};
+	const asPlanned = (id: string) => new Steps(DEMO).get(id).seconds;
+
+	it('led as planned, is as planned in every line', () => {
+		const became = tally(DEMO, led((_run, id) => asPlanned(id)).events);
+		expect(became).toMatchObject({ isOver: true, behind: 0, paused: 0, leftOut: [], notes: [] });
+		expect(became.real).toBe(became.planned);
+		for (const { planned, real } of became.lines) expect(real).toBe(planned);
+		for (const { planned, real } of became.kinds) expect(real).toBe(planned);
+		for (const side of became.sides) expect(driftWords(side)).toBe('');
+		expect(notesOfTally(became, demo)).toEqual({
+			effort: null,
+			minutes: Math.round(DEMO.lengthSeconds / 60),
+			attendance: null,
+			leftOut: [],
+			note: ''
+		});
+	});
+
+	it('has every second of any run in a line or in a pause', () => {
+		fc.assert(
+			fc.property(anyRun(DEMO), (run) => {
+				const { lines, paused, real } = tally(DEMO, run.events);
+				const sum = lines.reduce((all, line) => all + line.real, 0);
+				// each line is rounded by itself
+				expect(Math.abs(sum + paused - real)).toBeLessThanOrEqual(lines.length / 2 + 1);
+			}),
+			{ numRuns: 200 }
+		);
+	});
+
+	it('says which second side was shorter, what was left out, who came and what was noted', () => {
+		const second = DEMO.steps.find(({ equals }) => equals !== null)!;
+		const out = DEMO.blocks.find(({ keptFor, section }) => keptFor === null && section === 'release')!;
+		const items = new Set(DEMO.steps.filter(({ blockId }) => blockId === out.id).map(({ itemId }) => itemId));
+		const here = { tiers: { tight: 2, middling: 3, open: 1 }, cautions: [] };
+		const run = led((device, id) => {
+			if (id === second.id) device.does({ do: 'note', words: 'hurried' });
+			return id === second.id ? Math.round(second.seconds / 2) : asPlanned(id);
+		});
+		const steps = DEMO.steps.filter(({ blockId }) => blockId === out.id).map(({ id }) => id);
+		const [start, ...rest] = run.events;
+		const before = (act: RunAct, n: number): RunEvent =>
+			({ ...start!, id: `before-${n}`, ...act }) as RunEvent;
+		const events = [before({ do: 'here', here }, 1), start!, before({ do: 'leave out', steps }, 2), ...rest];
+		const became = tally(DEMO, events);
+		expect(became.here).toEqual(here);
+		expect(new Set(became.leftOut)).toEqual(items);
+		const side = became.sides.find(({ title }) => title === second.title)!;
+		expect(driftWords(side)).toMatch(/^second \d+ % shorter$/);
+		const notes = notesOfTally(became, demo);
+		expect(notes.attendance).toBe(6);
+		expect(notes.note).toBe(`${second.title}: hurried`);
+		const slugs = itemsOf(demo).filter(({ id }) => items.has(id));
+		const elsewhere = itemsOf(demo).filter(({ id }) => !items.has(id));
+		expect(notes.leftOut).toEqual(
+			slugs
+				.map(({ movement }) => movement)
+				.filter((slug) => !elsewhere.some(({ movement }) => movement === slug))
+		);
+		expect(runNotesFaults(notes)).toEqual([]);
+	});
+
+	it('is no class where it was a false start or was not ended', () => {
+		expect(isTaught(tally(DEMO, begun().after(20).does({ do: 'end' }).events))).toBe(false);
+		expect(isTaught(tally(DEMO, begun().after(3000).does({ do: 'note', words: 'x' }).events))).toBe(false);
+		expect(isTaught(tally(DEMO, begun().after(3000).does({ do: 'end' }).events))).toBe(true);
 	});
 });

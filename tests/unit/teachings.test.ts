@@ -12,7 +12,16 @@ import { teacher } from '../../src/lib/server/db/schema';
 import { createGroup } from '../../src/lib/server/groups';
 import { createPlan } from '../../src/lib/server/plans';
 import { createStudio } from '../../src/lib/server/studios';
-import { addToTeaching, getTeaching, teachingsOfPlan } from '../../src/lib/server/teachings';
+import { newListener, roomNews } from '../../src/lib/server/room-feed';
+import { groupHistory } from '../../src/lib/server/history';
+import { runOfPlan } from '../../src/lib/server/runs';
+import {
+	addToTeaching,
+	getTeaching,
+	teachingsOfPlan,
+	talliesOfPlan,
+	writeDownEnded
+} from '../../src/lib/server/teachings';
 
 let server: Awaited<ReturnType<typeof startMariadb>>;
 let handle: ReturnType<typeof openDb>;
@@ -59,6 +68,7 @@ const sent = (events: { place: number; event: RunEvent }[], withScript = true) =
 	planId,
 	startedAt: START,
 	script: withScript ? script : null,
+	at: Date.now() + 7000,
 	events
 });
 
@@ -119,4 +129,80 @@ describe('a script that a device sends', () => {
 		['something more', { ...script, more: 1 }],
 		['endless words', { ...script, title: 'x'.repeat(5000) }]
 	])('is refused with %s', (_what, value) => expect(scriptFaults(value)).not.toEqual([]));
+});
+
+describe('the room on another device of the studio', () => {
+	const draw = () => Promise.resolve({});
+
+	it('is told of the class that began last, once with its script, and then only what is new', async () => {
+		const id = 'run-for-the-room-1';
+		const later = { ...sent([START_EVENT]), startedAt: Date.now() - 60_000 };
+		await addToTeaching(db, owner, id, later);
+		const listener = newListener(null);
+		const first = await roomNews(db, owner.studioId, listener, draw);
+		expect(first.following).toBe(id);
+		expect(first.script!.steps.map((step) => step.id)).toEqual(script.steps.map((step) => step.id));
+		expect(first.events.map(({ do: act }) => act)).toEqual(['start']);
+		// the clock of the device is seven seconds ahead
+		expect(Math.abs(first.aheadMs - 7000)).toBeLessThan(1000);
+		await addToTeaching(db, owner, id, { ...later, events: [event(1, { do: 'next' })] });
+		const second = await roomNews(db, owner.studioId, listener, draw);
+		expect(second.script).toBeNull();
+		expect(second.events.map(({ do: act }) => act)).toEqual(['next']);
+	});
+
+	it('hears no word about persons: nothing that is said, no counts, no note', async () => {
+		const id = 'run-with-people-1';
+		const here = {
+			tiers: { tight: 3, middling: 1, open: 0 },
+			cautions: [{ caution: 'sore knee', people: 2 }]
+		};
+		await addToTeaching(db, owner, id, {
+			...sent([START_EVENT, event(1, { do: 'here', here }), event(2, { do: 'note', words: 'her knee' })]),
+			startedAt: Date.now() - 30_000
+		});
+		const news = await roomNews(db, owner.studioId, newListener(id), draw);
+		expect(news.following).toBe(id);
+		expect(news.events.map(({ do: act }) => act)).toEqual(['start']);
+		expect(script.steps.some(({ people }) => people.length > 0)).toBe(true);
+		for (const step of news.script!.steps) expect([...step.people, ...step.say, ...step.kit]).toEqual([]);
+		expect(JSON.stringify(news)).not.toMatch(/sore knee|her knee/);
+	});
+
+	it('is not told of a class that nobody ended days ago, whenever the device sends it', async () => {
+		const id = 'run-left-for-good-1';
+		await addToTeaching(db, owner, id, { ...sent([START_EVENT]), startedAt: Date.now() - 7 * 3600_000 });
+		const news = await roomNews(db, owner.studioId, newListener(id), draw);
+		expect(news.following).not.toBe(id);
+		expect(news.classes.map((c) => c.id)).not.toContain(id);
+	});
+
+	it('hears nothing of another studio', async () => {
+		const news = await roomNews(db, other.studioId, newListener('run-for-the-room-1'), draw);
+		expect(news).toMatchObject({ classes: [], following: null, script: null, events: [] });
+	});
+});
+
+describe('a class that was led to its end', () => {
+	const endedAfter = (place: number) => event(place, { do: 'end' });
+
+	it('is written down as taught by itself, once, and not where it was a false start', async () => {
+		const today = '2026-11-30';
+		await addToTeaching(db, owner, 'run-false-start-1', sent([START_EVENT, endedAfter(20)]));
+		await writeDownEnded(db, owner, 'run-false-start-1', today);
+		expect(await runOfPlan(db, owner.studioId, planId)).toBeNull();
+		await addToTeaching(db, owner, 'run-to-the-end-01', sent([START_EVENT, endedAfter(2640)]));
+		await writeDownEnded(db, owner, 'run-to-the-end-01', today);
+		const run = await runOfPlan(db, owner.studioId, planId);
+		expect(run).toMatchObject({ version: 1, run: { minutes: 44, effort: null, on: '2026-11-24' } });
+		await addToTeaching(db, owner, 'run-to-the-end-02', sent([START_EVENT, endedAfter(3000)]));
+		await writeDownEnded(db, owner, 'run-to-the-end-02', today);
+		expect((await runOfPlan(db, owner.studioId, planId))!.run.minutes).toBe(44);
+		const led = await talliesOfPlan(db, owner.studioId, planId);
+		expect(led.filter(({ id }) => id.startsWith('run-to-the-end'))).toHaveLength(2);
+		const history = await groupHistory(db, owner.studioId, run!.groupId);
+		expect(history!.rows).toMatchObject([{ title: plan.title, planId }]);
+		expect(await groupHistory(db, other.studioId, run!.groupId)).toBeNull();
+		expect(await talliesOfPlan(db, other.studioId, planId)).toEqual([]);
+	});
 });

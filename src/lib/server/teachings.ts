@@ -1,7 +1,9 @@
 import { and, asc, count, eq } from 'drizzle-orm';
-import type { RunEvent, Script } from '../core/teach';
+import { isTaught, notesOfTally, tally, type RunEvent, type Script, type Tally } from '../core/teach';
 import type { Db } from './db/open';
 import { teaching, teachingEvent } from './db/schema';
+import { runOfPlan, saveRunOfPlan } from './runs';
+import { setSwitch } from './db/versioned';
 import { getPlan } from './plans';
 import { holdQuota } from './quotas';
 
@@ -34,7 +36,14 @@ export async function addToTeaching(
 	db: Db,
 	{ studioId, teacherId }: Owner,
 	id: string,
-	sent: { planId: string; startedAt: number; script: Script | null; events: readonly PlacedEvent[] }
+	sent: {
+		planId: string;
+		startedAt: number;
+		script: Script | null;
+		events: readonly PlacedEvent[];
+		/** What the device's clock shows, milliseconds since 1970. */
+		at: number;
+	}
 ): Promise<'added' | 'no class' | 'no plan'> {
 	return db.transaction(async (tx) => {
 		const [known] = await tx
@@ -58,6 +67,11 @@ export async function addToTeaching(
 				script: sent.script
 			});
 		}
+		const now = Date.now();
+		await setSwitch(tx, teaching, eq(teaching.id, id), {
+			heardAt: new Date(now),
+			aheadMs: sent.at - now
+		});
 		// one that is there already stays as it is
 		const rows = sent.events.map(({ place, event }) => ({ teachingId: id, eventId: event.id, place, event }));
 		if (rows.length) await tx.insert(teachingEvent).ignore().values(rows);
@@ -79,6 +93,34 @@ export async function getTeaching(db: Db, studioId: string, id: string): Promise
 		.orderBy(asc(teachingEvent.place));
 	const { planId, groupId, startedAt, script } = row;
 	return { id, planId, groupId, startedAt, script, events: events.map(({ event }) => event) };
+}
+
+/** What became of the classes that were led from a plan, the oldest first; two devices on one class are two of them. */
+export async function talliesOfPlan(
+	db: Db,
+	studioId: string,
+	planId: string
+): Promise<{ id: string; tally: Tally }[]> {
+	const rows = await db
+		.select({ id: teaching.id })
+		.from(teaching)
+		.where(and(eq(teaching.studioId, studioId), eq(teaching.planId, planId)))
+		.orderBy(asc(teaching.startedAt));
+	const led = [];
+	for (const { id } of rows) {
+		const stored = await getTeaching(db, studioId, id);
+		if (stored) led.push({ id, tally: tally(stored.script, stored.events) });
+	}
+	return led;
+}
+
+/** Writes down as taught what was led to its end, where nothing is written down of that class yet. */
+export async function writeDownEnded(db: Db, owner: Owner, id: string, today: string): Promise<void> {
+	const stored = await getTeaching(db, owner.studioId, id);
+	const plan = stored && (await getPlan(db, owner.studioId, stored.planId));
+	if (!stored || !plan || (await runOfPlan(db, owner.studioId, plan.id))) return;
+	const became = tally(stored.script, stored.events);
+	if (isTaught(became)) await saveRunOfPlan(db, owner, plan.id, 0, notesOfTally(became, plan.plan), today);
 }
 
 /** The classes that were led from a plan, the oldest first, with how many events each has. */

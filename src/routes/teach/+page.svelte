@@ -3,8 +3,9 @@
 	import { page } from '$app/state';
 	import { getPack } from '$lib/client/api';
 	import { Awake } from '$lib/client/teach/awake.svelte';
-	import { beginRun, ClassRun, fastClock, reopenRun, wallClock } from '$lib/client/teach/class-run.svelte';
-	import { DeviceStore, type KeptPack, type KeptRun } from '$lib/client/teach/device-store';
+	import { beginRun, rehearseRun, reopenRun, type ClassRun } from '$lib/client/teach/class-run.svelte';
+	import { DeviceStore, type KeptPack } from '$lib/client/teach/device-store';
+	import { goesOn, sendLeft } from '$lib/client/teach/left';
 	import { RoomSender } from '$lib/client/teach/room-channel';
 	import { keepPages } from '$lib/client/teach/ready';
 	import { DeviceSettings, LOOKS } from '$lib/client/teach/settings.svelte';
@@ -12,7 +13,6 @@
 	import { Signals } from '$lib/client/teach/signals';
 	import { teachAct } from '$lib/client/teach/teach-keys';
 	import { beginsAt, moreSeconds, restOfItem, type TeachPack } from '$lib/core/teach';
-	import TeachAfter from '$lib/ui/teach/TeachAfter.svelte';
 	import TeachBefore from '$lib/ui/teach/TeachBefore.svelte';
 	import TeachControls from '$lib/ui/teach/TeachControls.svelte';
 	import Lazy from '$lib/ui/frame/Lazy.svelte';
@@ -20,6 +20,8 @@
 	import { fetchAtRest } from '$lib/client/at-rest';
 	import TeachStage from '$lib/ui/teach/TeachStage.svelte';
 	import TeachTop from '$lib/ui/teach/TeachTop.svelte';
+	import type { Here } from '$lib/core/people';
+	import { toggleWholeScreen } from '$lib/client/teach/whole-screen';
 	import { onMount } from 'svelte';
 
 	let { data } = $props();
@@ -28,6 +30,8 @@
 	const awake = new Awake();
 	const signals = new Signals();
 	const room = new RoomSender();
+	/** Counting and swapping bring the catalogue with them: they come when they are asked for. */
+	const { change: _change, here: _here, ...atRest } = PANELS;
 	/** Null where this browser keeps nothing. */
 	let store = $state.raw<DeviceStore | null>(null);
 	let packs = $state.raw<KeptPack[]>([]);
@@ -35,13 +39,15 @@
 	let run = $state.raw<ClassRun | null>(null);
 	let isReady = $state(false);
 	let isLooking = $state(true);
-	let panel = $state<'' | 'list' | 'late' | 'settings' | 'keys'>('');
+	let panel = $state<'' | 'list' | 'late' | 'change' | 'settings' | 'keys'>('');
 	let speed = $state(1);
+	/** Counted on this page; null: as the plan has it. */
+	let here = $state.raw<Here | null>(null);
 
 	onMount(() => {
 		void keepPages();
 		void open();
-		const giveUp = fetchAtRest(PANELS);
+		const giveUp = fetchAtRest(atRest);
 		return () => {
 			giveUp();
 			run?.close();
@@ -51,15 +57,11 @@
 		};
 	});
 
-	/** A class that began so long ago and was never ended is not gone on with. */
-	const LEFT_FOR_GOOD_MS = 6 * 3600_000;
-
 	async function open() {
 		store = await DeviceStore.open().catch(() => null);
 		const asked = page.url.searchParams.get('plan');
-		const isRecent = ({ startedAt }: KeptRun) => Date.now() - startedAt < LEFT_FOR_GOOD_MS;
 		const left = (await store?.runs())
-			?.filter((kept) => !kept.over && isRecent(kept) && (!asked || kept.pack.planId === asked))
+			?.filter((kept) => goesOn(kept) && (!asked || kept.pack.planId === asked))
 			.at(-1);
 		if (store && left) {
 			pack = left.pack;
@@ -67,15 +69,8 @@
 			await awake.ask();
 		} else if (asked) await choose(asked);
 		packs = (await store?.packs()) ?? [];
-		for (const other of (await store?.runs()) ?? [])
-			if (store && (other.over || !isRecent(other))) void sendLeft(store, other);
+		if (store && data.owner) void sendLeft(store, data.owner);
 		isLooking = false;
-	}
-
-	/** What an earlier class left here goes up; what the server has is not needed here any more. */
-	async function sendLeft(here: DeviceStore, other: KeptRun) {
-		const { upload } = await import('$lib/client/teach/upload');
-		if ((await upload(here, other)) === 'all sent') await here.drop(other.id);
 	}
 
 	async function choose(planId: string) {
@@ -92,24 +87,16 @@
 		signals.wake();
 		await navigator.storage?.persist?.().catch(() => false);
 		const plannedStartAt = beginsAt(pack, Date.now());
-		run = store
-			? await beginRun(store, pack, data.owner, plannedStartAt)
-			: withStart(new ClassRun(pack, wallClock, null, false), plannedStartAt);
+		run = await beginRun(store, pack, data.owner, plannedStartAt, here);
 		run.does({ do: 'lead', by: settings.now.lead, waitsIn: settings.waitsIn });
 		await awake.ask();
-	}
-	function withStart(led: ClassRun, plannedStartAt: number): ClassRun {
-		led.does({ do: 'start', plannedStartAt });
-		return led;
 	}
 
 	function rehearse(times: number) {
 		if (!pack) return;
 		signals.wake();
 		speed = times;
-		const clock = fastClock(() => speed);
-		run = withStart(new ClassRun(pack, clock, null, true), clock.now().at);
-		run.does({ do: 'lead', by: 'clock', waitsIn: [] });
+		run = rehearseRun(pack, () => speed);
 	}
 
 	$effect(() => {
@@ -158,13 +145,15 @@
 
 	function onkeydown(event: KeyboardEvent) {
 		if (!run || panel) return;
-		const act = teachAct(event);
+		const act = teachAct(event, settings.now.keys);
 		if (!act) return;
 		event.preventDefault();
 		if (act === 'next') next();
 		else if (act === 'back') back();
 		else if (act === 'pause') pause();
 		else if (act === 'more') more();
+		else if (act === 'leave out') leaveOut();
+		else if (act === 'whole screen') void toggleWholeScreen();
 		else if (act === 'facing') settings.set({ isFacing: !settings.now.isFacing });
 		else if (act === 'look')
 			settings.set({ look: LOOKS[(LOOKS.indexOf(settings.now.look) + 1) % LOOKS.length]! });
@@ -178,7 +167,7 @@
 
 <main class:leading={run !== null && run.state.mode !== 'ended'}>
 	{#if run && run.state.mode === 'ended'}
-		<TeachAfter {run} onback={back} />
+		<Lazy load={PANELS.after} props={{ run, onback: back }} />
 	{:else if run}
 		<TeachTop
 			ends={timeOfMoment(run.endsAt)}
@@ -219,10 +208,13 @@
 			onpause={pause}
 			onmore={more}
 			onleaveout={leaveOut}
+			onchange={() => (panel = 'change')}
 			onbring={(steps) => run?.does({ do: 'bring back', steps })}
 		/>
 		{#if panel === 'list'}
 			<Lazy load={PANELS.list} props={{ run, onclose: () => (panel = '') }} />
+		{:else if panel === 'change'}
+			<Lazy load={PANELS.change} props={{ run, onclose: () => (panel = '') }} />
 		{:else if panel === 'late'}
 			<Lazy load={PANELS.late} props={{ run, ways: settings.ways, onclose: () => (panel = '') }} />
 		{:else if panel === 'settings' || panel === 'keys'}
@@ -234,6 +226,11 @@
 	{:else if pack}
 		<TeachBefore
 			{pack}
+			{here}
+			oncount={(counted, prepared) => {
+				here = counted;
+				pack = prepared;
+			}}
 			{isReady}
 			isKept={store !== null}
 			isSecure={isSecureContext}

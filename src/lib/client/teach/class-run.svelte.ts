@@ -1,38 +1,39 @@
 import {
 	elapse,
+	happened,
 	msBetween,
 	nowOf,
 	behindMs,
 	endsAt,
-	offersToEndOnTime,
 	replay,
 	Steps,
 	type EventTime,
 	type Now,
-	type Offer,
 	type RunAct,
 	type RunEvent,
 	type RunState,
+	type SwapChoice,
 	type TeachPack
 } from '$lib/core/teach';
+import type { Here } from '$lib/core/people';
 import { newId } from '../ids';
 import type { DeviceStore, KeptRun } from './device-store';
 import { upload, type Upload } from './upload';
 
 /** What tells the time: tests and rehearsals hand in their own. */
-export interface TeachClock {
+interface TeachClock {
 	now(): EventTime;
 }
 
 /** This opening of the page: monotonic times count from it. */
 const BOOT = newId();
 
-export const wallClock: TeachClock = {
+const wallClock: TeachClock = {
 	now: () => ({ at: Date.now(), monoMs: Math.round(performance.now()), boot: BOOT })
 };
 
 /** A clock that goes so many times as fast, from now on. */
-export function fastClock(times: () => number): TeachClock {
+function fastClock(times: () => number): TeachClock {
 	let last = performance.now();
 	let monoMs = 0;
 	const startedAt = Date.now();
@@ -49,15 +50,33 @@ export function fastClock(times: () => number): TeachClock {
 /** Milliseconds between two signs of life that are written down. */
 const ALIVE_EVERY_MS = 5000;
 const SEND_AGAIN_MS = 15_000;
+/** At the latest so long after it happened it is being written down. */
+const WRITE_WITHIN_MS = 50;
+/** What happened is on this device at once; it is sent when the screen has changed, and together with what follows. */
+const SEND_SOON_MS = 400;
+/** So often the server hears that the class goes on, for a room view on another device. */
+const SIGN_EVERY_MS = 10_000;
+
+/** Does something right after the next picture, or without one soon: a tap is answered first and written down then. */
+function whenShown(work: () => void): void {
+	let isDone = false;
+	const once = () => {
+		if (!isDone) work();
+		isDone = true;
+	};
+	requestAnimationFrame(() => setTimeout(once));
+	setTimeout(once, WRITE_WITHIN_MS);
+}
 
 /**
  * A class that is led: what happened in it, and where it is now. In a rehearsal nothing is kept and nothing is sent.
  */
 export class ClassRun {
 	readonly steps: Steps;
+	private last: RunEvent | null;
+	private places: number;
 	/** After the last thing that happened. */
-	private events = $state.raw<RunEvent[]>([]);
-	private readonly after: RunState = $derived.by(() => replay(this.steps.script, this.events));
+	private after: RunState;
 	/** Now. */
 	state = $state.raw<RunState>(null as never);
 	readonly now: Now = $derived.by(() => nowOf(this.state, this.steps));
@@ -68,7 +87,10 @@ export class ClassRun {
 	kept = $state(true);
 
 	private lastAlive = 0;
+	private lastSent = 0;
 	private sending = false;
+	/** Events that are not written down here yet. */
+	private writing = 0;
 	private again: ReturnType<typeof setTimeout> | undefined;
 
 	constructor(
@@ -81,7 +103,9 @@ export class ClassRun {
 	) {
 		this.steps = new Steps(pack.script);
 		this.kept = keeping !== null || isRehearsal;
-		this.events = events;
+		this.last = events.at(-1) ?? null;
+		this.places = events.length;
+		this.after = replay(pack.script, events);
 		this.state = this.after;
 		this.tick();
 	}
@@ -89,17 +113,33 @@ export class ClassRun {
 	/** Something happens: it is kept on this device at once and sent as soon as it can be. */
 	does(act: RunAct): void {
 		const event = { id: newId(), ...this.clock.now(), ...act } as RunEvent;
-		const place = this.events.length;
-		this.events = [...this.events, event];
+		const place = this.places++;
+		this.after = happened(this.after, this.steps, this.last, event);
+		this.last = event;
 		this.state = this.after;
 		if (!this.keeping) return;
+		if (this.upload === 'all sent') this.upload = 'waits';
 		const { store, run } = this.keeping;
 		if (this.state.mode === 'ended' && !run.over) void store.putRun(Object.assign(run, { over: true }));
 		if (this.state.mode !== 'ended' && run.over) void store.putRun(Object.assign(run, { over: false }));
-		void store.add(run.id, place, event).then(
-			() => this.send(),
-			() => (this.kept = false)
-		);
+		this.writing += 1;
+		whenShown(() => {
+			void store
+				.add(run.id, place, event)
+				.then(
+					() => this.sendSoon(SEND_SOON_MS),
+					() => (this.kept = false)
+				)
+				.finally(() => (this.writing -= 1));
+		});
+	}
+
+	/** Gives something in place of an item, or what was planned again; its drawings lie with the class then. */
+	swap(item: string, choice: SwapChoice | null): void {
+		if (choice) Object.assign(this.pack.figures, choice.figures);
+		if (choice && this.keeping)
+			void this.keeping.store.putRun(this.keeping.run).catch(() => (this.kept = false));
+		this.does({ do: 'swap', item, to: choice?.to ?? null });
 	}
 
 	/** Takes the last thing of a kind back, such as a catching-up. */
@@ -110,31 +150,37 @@ export class ClassRun {
 
 	/** Where it is at this moment; to be called as often as it is shown. */
 	tick(): void {
-		const last = this.events.at(-1);
+		const { last } = this;
 		if (!last) return;
 		const time = this.clock.now();
 		this.state = elapse(this.after, this.steps, msBetween(last, time));
-		if (!this.keeping || time.monoMs - this.lastAlive < ALIVE_EVERY_MS) return;
+		if (!this.keeping) return;
+		if (time.monoMs - this.lastSent > SIGN_EVERY_MS && navigator.onLine) void this.send(true);
+		if (time.monoMs - this.lastAlive < ALIVE_EVERY_MS) return;
 		this.lastAlive = time.monoMs;
 		void this.keeping.store.isAlive(this.keeping.run.id, time).catch(() => (this.kept = false));
 	}
 
-	/** What could be done to end on time; worked out when it is asked for. */
-	offers(order?: Parameters<typeof offersToEndOnTime>[2]): Offer[] {
-		return offersToEndOnTime(this.state, this.steps, order);
+	private sendSoon(ms: number): void {
+		clearTimeout(this.again);
+		this.again = setTimeout(() => void this.send(), ms);
 	}
 
 	/** Sends what waits, and tries again later where it could not. */
-	async send(): Promise<void> {
+	async send(isSign = false): Promise<void> {
 		if (!this.keeping || this.sending) return;
 		this.sending = true;
+		this.lastSent = this.clock.now().monoMs;
 		clearTimeout(this.again);
 		const { store, run } = this.keeping;
-		this.upload = await upload(store, run).catch(() => 'waits' as const);
+		const became = await upload(store, run, isSign).catch(() => 'waits' as const);
+		// something may have happened meanwhile
+		const unsent = await store.unsent(run.id);
+		const isMore = unsent.length > 0 || this.writing > 0;
 		this.sending = false;
-		if (this.upload === 'waits' || this.upload === 'signed out')
-			this.again = setTimeout(() => void this.send(), SEND_AGAIN_MS);
-		else if ((await store.unsent(run.id)).length) void this.send();
+		this.upload = became === 'all sent' && isMore ? 'waits' : became;
+		if (became === 'waits' || became === 'signed out') this.sendSoon(SEND_AGAIN_MS);
+		else if (became === 'all sent' && isMore) this.sendSoon(SEND_SOON_MS);
 	}
 
 	close(): void {
@@ -142,17 +188,28 @@ export class ClassRun {
 	}
 }
 
-/** Begins to lead a class on this device. */
+/** Begins to lead a class, on this device where it keeps something. `here`: who came, where somebody counted. */
 export async function beginRun(
-	store: DeviceStore,
+	store: DeviceStore | null,
 	pack: TeachPack,
 	owner: string,
-	plannedStartAt: number
+	plannedStartAt: number,
+	here: Here | null
 ): Promise<ClassRun> {
 	const run: KeptRun = { id: newId(), owner, pack, startedAt: Date.now(), known: false, over: false };
-	await store.putRun(run);
-	const led = new ClassRun(pack, wallClock, { store, run }, false);
+	await store?.putRun(run);
+	const led = new ClassRun(pack, wallClock, store && { store, run }, false);
+	if (here) led.does({ do: 'here', here });
 	led.does({ do: 'start', plannedStartAt });
+	return led;
+}
+
+/** The class by the clock, so many times as fast as `times` says; nothing of it is kept. */
+export function rehearseRun(pack: TeachPack, times: () => number): ClassRun {
+	const clock = fastClock(times);
+	const led = new ClassRun(pack, clock, null, true);
+	led.does({ do: 'start', plannedStartAt: clock.now().at });
+	led.does({ do: 'lead', by: 'clock', waitsIn: [] });
 	return led;
 }
 

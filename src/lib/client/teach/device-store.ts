@@ -43,12 +43,20 @@ interface Stored extends DBSchema {
 
 export const TEACH_STORE = 'humble-orbit-teach';
 
+/** Somebody signs out: what still runs on this page keeps nothing any more. */
+let leaving = false;
+export const isLeaving = (): boolean => leaving;
+export function leave(): void {
+	leaving = true;
+}
+
 /** What this device keeps of teaching. Everything is written before it is said to have happened. */
 export class DeviceStore {
 	private constructor(private readonly db: IDBPDatabase<Stored>) {}
 
-	/** Throws where this browser keeps nothing (a private window of some browsers). */
+	/** Throws where this browser keeps nothing (a private window of some browsers), and once somebody signs out. */
 	static async open(): Promise<DeviceStore> {
+		if (leaving) throw new Error('Somebody signs out.');
 		return new DeviceStore(
 			await openDB<Stored>(TEACH_STORE, 1, {
 				upgrade(db) {

@@ -1,18 +1,24 @@
 import { getPack } from '../api';
-import { DeviceStore } from './device-store';
+import { DeviceStore, isLeaving } from './device-store';
+import { sendLeft } from './left';
 
 /** Lets the browser keep the pages that teaching needs; without a secure page it does not. */
 export async function keepPages(): Promise<void> {
+	if (isLeaving()) return;
 	await navigator.serviceWorker?.register('/service-worker.js', { type: 'module' }).catch(() => undefined);
 }
 
 /**
  * Fetches classes onto this device, so that they can be taught without a network, and takes out those of before.
- * @returns the plans that are here now
+ * What earlier classes left here is sent.
+ * @returns the plans that are here now, and how many classes the server does not have yet
  */
-export async function makeReady(planIds: readonly string[], owner: string): Promise<string[]> {
+export async function makeReady(
+	planIds: readonly string[],
+	owner: string
+): Promise<{ plans: string[]; waiting: number }> {
 	const store = await DeviceStore.open().catch(() => null);
-	if (!store) return [];
+	if (!store) return { plans: [], waiting: 0 };
 	await keepPages();
 	for (const planId of planIds) {
 		const pack = await getPack(planId);
@@ -20,6 +26,7 @@ export async function makeReady(planIds: readonly string[], owner: string): Prom
 	}
 	await store.keepOnly(planIds);
 	const here = await store.packs();
+	const waiting = await sendLeft(store, owner);
 	store.close();
-	return here.map(({ planId }) => planId);
+	return { plans: here.map(({ planId }) => planId), waiting };
 }

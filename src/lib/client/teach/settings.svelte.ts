@@ -1,3 +1,4 @@
+import type { ChosenKeys } from './teach-keys';
 import { LEADS, WAYS, type Lead, type StepKind, type Way } from '$lib/core/teach';
 
 export const LOOKS = ['light', 'dark', 'contrast'] as const;
@@ -18,6 +19,8 @@ export interface TeachSettings {
 	speech: boolean;
 	/** What is offered first to end on time. */
 	firstWay: Way;
+	/** Keys, clicker and pedal, where they were set. */
+	keys: ChosenKeys;
 }
 
 const USUAL: TeachSettings = {
@@ -29,7 +32,8 @@ const USUAL: TeachSettings = {
 	breathTones: false,
 	vibration: true,
 	speech: false,
-	firstWay: 'shorten'
+	firstWay: 'shorten',
+	keys: {}
 };
 const KEPT_AS = 'orbit.teach';
 
@@ -39,7 +43,10 @@ function kept(): TeachSettings {
 		const given = JSON.parse(localStorage.getItem(KEPT_AS) ?? '{}') as Partial<TeachSettings>;
 		const settings = { ...USUAL, ...given };
 		const isKnown =
-			LEADS.includes(settings.lead) && LOOKS.includes(settings.look) && WAYS.includes(settings.firstWay);
+			LEADS.includes(settings.lead) &&
+			LOOKS.includes(settings.look) &&
+			WAYS.includes(settings.firstWay) &&
+			Object.values(settings.keys).every(Array.isArray);
 		return isKnown ? settings : USUAL;
 	} catch {
 		return USUAL;

@@ -125,3 +125,7 @@ export const WEEKDAY_NAMES = [
 export function timeInZone(moment: Date, timeZone: string): string {
 	return new TZDate(moment, timeZone).toISOString().slice(11, 16);
 }
+
+/** A moment on a studio's calendar and clock: "Tuesday 24 November, 19:16". */
+export const momentWords = (moment: Date, timeZone: string): string =>
+	`${dayName(dayInZone(moment, timeZone))}, ${timeInZone(moment, timeZone)}`;

@@ -1,7 +1,7 @@
 import { POSITION_NAME, type Movement } from './types';
 
 /** Lower case, without accents and signs: what a search compares. */
-function plain(text: string): string {
+export function plainText(text: string): string {
 	return text
 		.normalize('NFD')
 		.replace(/\p{Diacritic}/gu, '')
@@ -21,15 +21,15 @@ function textOf(movement: Movement): Searched {
 	let known = searched.get(movement);
 	if (!known) {
 		const names = [movement.english, movement.sanskrit, movement.slug, ...movement.aliases]
-			.map(plain)
+			.map(plainText)
 			.filter(Boolean);
 		known = {
 			names,
 			all: [
 				...names,
-				plain(movement.position),
-				plain(POSITION_NAME[movement.position]),
-				...movement.purposes.map(plain)
+				plainText(movement.position),
+				plainText(POSITION_NAME[movement.position]),
+				...movement.purposes.map(plainText)
 			].join(' ')
 		};
 		searched.set(movement, known);
@@ -50,7 +50,7 @@ function rank([english = '', ...others]: string[], wanted: string): number {
  * do. An empty search gives all.
  */
 export function searchMovements(movements: readonly Movement[], search: string): Movement[] {
-	const wanted = plain(search);
+	const wanted = plainText(search);
 	const words = wanted.split(' ').filter(Boolean);
 	const scored = movements.flatMap((movement) => {
 		const { names, all } = textOf(movement);

@@ -39,6 +39,15 @@ export const hereSchema = object({
 /** How many people are counted. */
 export const sizeOf = ({ tiers }: Here): number => TIERS.reduce((sum, tier) => sum + tiers[tier], 0);
 
+/** "12 people: 4 tight, 6 middling, 2 open; sore knee 2". */
+export function hereWords(here: Here): string {
+	const size = sizeOf(here);
+	const tiers = TIERS.filter((tier) => here.tiers[tier] > 0).map((tier) => `${here.tiers[tier]} ${tier}`);
+	const cautions = here.cautions.map(({ caution, people }) => `${caution} ${people}`);
+	const who = [tiers.join(', '), cautions.join(', ')].filter(Boolean).join('; ');
+	return `${size} ${size === 1 ? 'person' : 'people'}${who ? `: ${who}` : ''}`;
+}
+
 /** The same with another number of people with a caution; 0 takes it away. */
 export function withCaution(here: Here, caution: Caution, count: number): Here {
 	const others = here.cautions.filter((c) => c.caution !== caution);

@@ -1,5 +1,5 @@
 import { analysePlan, effortOfAnalysis, stillSeconds, type Analysis } from '../checks';
-import { type ClassRun, notesAsPlanned, type RunNotes } from '../run';
+import { type ClassRun, draftNotes, notesAsPlanned, type RunNotes } from '../run';
 import type { Leg, Tissue } from '../anatomy';
 import type { Group } from '../group';
 import { changePercent, monotony, sessionLoad, strain, weeklyLoad } from '../training-load';
@@ -138,12 +138,8 @@ function factsOf(plan: ClassPlan, { find, group, catalogue, pace }: SeriesContex
 }
 
 /** What is written down of a class first: as it was planned; or what was written down before. */
-export function draftOfRun({ run, effort, minutes }: ClassAnalysis): RunNotes {
-	const planned = notesAsPlanned(effort, minutes);
-	if (!run) return planned;
-	const { attendance, leftOut, note } = run;
-	return { effort: run.effort ?? planned.effort, minutes: run.minutes, attendance, leftOut, note };
-}
+export const draftOfRun = ({ run, effort, minutes }: ClassAnalysis): RunNotes =>
+	draftNotes(run, notesAsPlanned(effort, minutes));
 
 /** Reads a series: every class, every week, and the whole. */
 export function analyseSeries(planned: PlannedSeries, setting: SeriesContext): SeriesAnalysis {

@@ -4,11 +4,7 @@ import type { RunAct } from './events';
 import { behindMs, isOnTime, remainingMs } from './now';
 import { givenMs, goalMs, isLeftOut, presentId } from './replay';
 import type { RunState, Steps } from './state';
-import type { ScriptBlock, Step } from './types';
-
-/** How time is saved; the teacher says which comes first. */
-export const WAYS = ['shorten', 'fewer sets', 'leave out'] as const;
-export type Way = (typeof WAYS)[number];
+import { WAYS, type ScriptBlock, type Step, type Way } from './types';
 
 /** One way to come out on time, which is taken by one event. */
 export interface Offer {
@@ -136,7 +132,7 @@ function withDoses(state: RunState, steps: Steps, change: Change, byMs: number):
 	free.forEach(({ dose, ids }, i) => {
 		const amount = amounts[i]!;
 		if (amount === dose.current) return;
-		const step = steps.get(ids[0]!);
+		const step = steps.shown(state, ids[0]!);
 		for (const id of ids) seconds[steps.get(id).id] = secondsOf(steps.get(id), amount);
 		const unit = step.count ? unitWord(step.count.unit, amount) : '';
 		changes.push(`${step.title}: ${amount} ${unit} instead of ${dose.current}`);
@@ -172,7 +168,7 @@ function fewerSets(state: RunState, steps: Steps, behind: number): Change | null
 			if (step.itemId !== itemId) return false;
 			return lastSets.includes(id) || (step.kind === 'rest' && isLastRest(id, ids, steps));
 		});
-		const title = steps.get(gone[0]!).title;
+		const { title } = steps.shown(state, gone[0]!);
 		change = {
 			...change,
 			leftOut: [...change.leftOut, ...gone],

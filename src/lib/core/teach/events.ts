@@ -1,13 +1,13 @@
-import { array, number, object, string, type Schema } from 'yup';
+import { array, boolean, number, object, string, type ObjectShape } from 'yup';
+import { FORM_IDS, DOSE_UNITS, POSITIONS } from '../movement';
+import { hereSchema, type Here } from '../people';
 import { schemaFaults, type Fault } from '../validation';
-import { STEP_KINDS, type StepKind } from './types';
-
-/** Who moves on: a tap, or the clock. By the clock it waits in steps of the kinds that the teacher named. */
-export const LEADS = ['hand', 'clock'] as const;
-export type Lead = (typeof LEADS)[number];
+import { line, lines, MOST, sayings } from './parts';
+import { LEADS, STEP_KINDS, type Lead, type Replacement, type StepKind } from './types';
 
 /** What can happen in a run; steps by their ids. */
 export type RunAct =
+	| { do: 'here'; here: Here }
 	| { do: 'start'; plannedStartAt: number }
 	| { do: 'next' }
 	| { do: 'back' }
@@ -19,6 +19,8 @@ export type RunAct =
 	| { do: 'bring back'; steps: string[] }
 	| { do: 'jump'; step: string }
 	| { do: 'lead'; by: Lead; waitsIn: StepKind[] }
+	| { do: 'wait'; step: string; waits: boolean }
+	| { do: 'swap'; item: string; to: Replacement | null }
 	| { do: 'adjust'; seconds: Record<string, number>; leftOut: string[] }
 	| { do: 'take back'; event: string }
 	| { do: 'reopened'; alive: EventTime }
@@ -40,7 +42,12 @@ export interface EventTime {
 /** One thing that happened in a run; `id` is chosen where it happens, and is accepted once. */
 export type RunEvent = { id: string } & EventTime & RunAct;
 
-export const EVENT_LIMITS = { steps: 2000, noteCharacters: 500, moreSeconds: 3600, events: 5000 } as const;
+export const EVENT_LIMITS = {
+	steps: MOST.steps,
+	noteCharacters: 500,
+	moreSeconds: 3600,
+	events: 5000
+} as const;
 
 const time = {
 	at: number().min(0).required(),
@@ -49,7 +56,22 @@ const time = {
 };
 const stepId = string().min(1).max(120).required();
 const steps = array().of(stepId).max(EVENT_LIMITS.steps).defined();
-const acts: Record<RunActName, Record<string, Schema>> = {
+const replacement = object({
+	movement: string().min(1).max(80).required(),
+	form: string().oneOf(FORM_IDS).required(),
+	title: line,
+	position: string().oneOf(POSITIONS).required(),
+	unit: string().oneOf(DOSE_UNITS).required(),
+	sayIn: sayings,
+	sayAtWork: sayings,
+	kit: lines
+})
+	.noUnknown()
+	.nullable()
+	.default(undefined)
+	.defined();
+const acts: Record<RunActName, ObjectShape> = {
+	here: { here: hereSchema.required() },
 	start: { plannedStartAt: number().min(0).required() },
 	next: {},
 	back: {},
@@ -64,6 +86,8 @@ const acts: Record<RunActName, Record<string, Schema>> = {
 		by: string().oneOf(LEADS).required(),
 		waitsIn: array().of(string().oneOf(STEP_KINDS).required()).max(STEP_KINDS.length).defined()
 	},
+	wait: { step: stepId, waits: boolean().required() },
+	swap: { item: stepId, to: replacement },
 	adjust: {
 		seconds: object()
 			.required()

@@ -11,3 +11,5 @@ export * from './types';
 export * from './words';
 export * from './list';
 export * from './moments';
+export * from './tally';
+export * from './swap';

@@ -31,7 +31,7 @@ export function listOf(state: RunState, steps: Steps): ListLine[] {
 		last = step;
 	}
 	return groups.map((ids) => {
-		const first = steps.get(ids[0]!);
+		const first = steps.shown(state, ids[0]!);
 		const standing = standingOf(state, ids);
 		const seconds =
 			standing === 'given'
@@ -49,7 +49,8 @@ export function listOf(state: RunState, steps: Steps): ListLine[] {
 }
 
 function standingOf(state: RunState, ids: readonly string[]): ListLine['standing'] {
-	if (state.mode !== 'ready' && ids.includes(presentId(state))) return 'now';
+	const isOn = state.mode === 'running' || state.mode === 'paused';
+	if (isOn && ids.includes(presentId(state))) return 'now';
 	if (ids.every((id) => isLeftOut(state, id))) return 'left out';
 	const open = ids.filter((id) => !state.done.has(id) && !isLeftOut(state, id));
 	if (open.length === 0) return 'given';

@@ -12,6 +12,12 @@ export function beginsAt({ plannedStartAt }: TeachPack, now: number): number {
 	return isNear ? plannedStartAt : now;
 }
 
+/** A class that began so long ago and was never ended is not gone on with. Common practice, no source. */
+const LEFT_FOR_GOOD_MS = 6 * 3600_000;
+
+/** Whether a class that began then, and was never ended, is one that somebody walked away from. */
+export const isLeftForGood = (startedAt: number, now: number): boolean => now - startedAt >= LEFT_FOR_GOOD_MS;
+
 /** How much "more" is: two breaths or repetitions of what is counted, else half a minute; whole seconds. */
 export function moreSeconds({ step, count }: Now): number {
 	if (step.kind !== 'work' || !count || count.unit === 'seconds') return 30;

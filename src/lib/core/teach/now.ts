@@ -38,14 +38,14 @@ export interface Now {
 /** What a state means for who leads the class. */
 export function nowOf(state: RunState, steps: Steps): Now {
 	const id = presentId(state);
-	const step = steps.get(id);
+	const step = steps.shown(state, id);
 	const given = givenMs(state, id);
 	const goal = goalMs(state, steps, id);
 	const next = nextIndex(state);
 	const following = state.order
 		.slice(state.at + 1)
 		.filter((other) => !isLeftOut(state, other) && !state.done.has(other))
-		.map((other) => steps.get(other));
+		.map((other) => steps.shown(state, other));
 	return {
 		id,
 		step,
@@ -53,7 +53,7 @@ export function nowOf(state: RunState, steps: Steps): Now {
 		givenMs: given,
 		firstSideMs: step.equals !== null && state.done.has(step.equals) ? givenMs(state, step.equals) : null,
 		count: step.count && countNow(step.count, goal, given),
-		next: next < 0 ? null : steps.get(state.order[next]!),
+		next: next < 0 ? null : steps.shown(state, state.order[next]!),
 		nextShape:
 			following.find((other) => other.blockId !== step.blockId || other.itemId !== step.itemId) ?? null,
 		owed: owedSides(state, steps),
@@ -98,7 +98,7 @@ export const endsAt = (state: RunState, steps: Steps): number =>
 /** Sides that were given while the other was not, in the order of the class. */
 export function owedSides(state: RunState, steps: Steps): OwedSide[] {
 	const work = state.order
-		.map((id) => ({ id, step: steps.get(id) }))
+		.map((id) => ({ id, step: steps.shown(state, id) }))
 		.filter(({ step }) => step.kind === 'work' && step.leg !== null && step.itemId !== null);
 	const items = [...new Set(work.map(({ step }) => step.itemId!))];
 	return items.flatMap((itemId): OwedSide[] => {

@@ -13,17 +13,31 @@ const suffixOf = (id: string): string => /\+\d+$/.exec(id)?.[0] ?? '';
  */
 export function replay(script: Script, events: readonly RunEvent[]): RunState {
 	const steps = new Steps(script);
-	let state: RunState = { ...READY, order: script.steps.map(({ id }) => id) };
+	let state = notBegun(script);
 	let last: RunEvent | null = null;
 	for (const event of events) {
-		if (last && event.do === 'reopened') {
-			state = elapse(state, steps, msBetween(last, event.alive));
-			state = away(state, msBetween(event.alive, event));
-		} else if (last) state = elapse(state, steps, msBetween(last, event));
-		state = act(state, steps, event);
+		state = happened(state, steps, last, event);
 		last = event;
 	}
 	return state;
+}
+
+/** Before the first event. */
+export const notBegun = (script: Script): RunState => ({
+	...READY,
+	order: script.steps.map(({ id }) => id)
+});
+
+/** The state after one more event, with the time since the last one. */
+export function happened(state: RunState, steps: Steps, last: RunEvent | null, event: RunEvent): RunState {
+	return act(passed(state, steps, last, event), steps, event);
+}
+
+function passed(state: RunState, steps: Steps, last: RunEvent | null, event: RunEvent): RunState {
+	if (!last) return state;
+	if (event.do !== 'reopened') return elapse(state, steps, msBetween(last, event));
+	const alive = elapse(state, steps, msBetween(last, event.alive));
+	return away(alive, msBetween(event.alive, event));
 }
 
 /** Milliseconds from one event to the next: by the clock that only runs on, by the wall's where the page was opened anew. */
@@ -89,6 +103,7 @@ function goesOnByItself(state: RunState, steps: Steps): boolean {
 		state.lead === 'clock' &&
 		!state.waits &&
 		!state.waitsIn.includes(steps.get(presentId(state)).kind) &&
+		!state.waitsAt.has(presentId(state)) &&
 		nextIndex(state) >= 0
 	);
 }
@@ -126,6 +141,8 @@ function act(state: RunState, steps: Steps, event: RunEvent): RunState {
 	const does: RunAct = event;
 	const isOn = state.mode === 'running' || state.mode === 'paused';
 	switch (does.do) {
+		case 'here':
+			return { ...state, here: does.here };
 		case 'start':
 			if (state.mode !== 'ready' || state.order.length === 0) return state;
 			return {
@@ -137,6 +154,16 @@ function act(state: RunState, steps: Steps, event: RunEvent): RunState {
 			};
 		case 'lead':
 			return { ...state, lead: does.by, waitsIn: does.waitsIn, waits: false };
+		case 'wait': {
+			const waitsAt = new Set(state.waitsAt);
+			if (does.waits) waitsAt.add(does.step);
+			else waitsAt.delete(does.step);
+			return { ...state, waitsAt };
+		}
+		case 'swap': {
+			const { [does.item]: _before, ...others } = state.swaps;
+			return { ...state, swaps: does.to ? { ...others, [does.item]: does.to } : others };
+		}
 		case 'next': {
 			if (!isOn) return state;
 			const next = nextIndex(state);

@@ -1,6 +1,8 @@
 import type { Figure } from '../figure';
+import type { RunEvent } from './events';
 import type { Now } from './now';
 import type { RunState } from './state';
+import type { Script, Step } from './types';
 
 /** What a second screen shows the people: the figure, the side and the count, and no word about persons. */
 export interface RoomNow {
@@ -15,8 +17,7 @@ export function roomNow(
 	mode: RunState['mode'],
 	figures: Readonly<Record<string, Figure>>
 ): RoomNow {
-	const bare = <S extends Now['step'] | null>(step: S): S =>
-		step && { ...step, say: [], people: [], kit: [], adjust: null };
+	const bare = <S extends Step | null>(step: S): S => step && bareStep(step);
 	const key = now.step.figure;
 	const drawn = key === null ? undefined : figures[key];
 	return {
@@ -25,3 +26,44 @@ export function roomNow(
 		mode
 	};
 }
+
+const bareStep = <S extends Step>(step: S): S => ({ ...step, say: [], people: [], kit: [], adjust: null });
+
+/** A script as another device may have it to follow the class: without what is said, and without a word about persons. */
+export const bareScript = (script: Script): Script => ({
+	...script,
+	steps: script.steps.map(bareStep),
+	blocks: []
+});
+
+/** A class that goes on in the studio, to choose from where there are several. */
+export interface RoomClass {
+	id: string;
+	title: string;
+	group: string;
+}
+
+/** What the server tells a second device: all of it at first, then what is new. */
+export interface RoomNews {
+	classes: RoomClass[];
+	/** The class that is followed; null where none goes on. */
+	following: string | null;
+	/** With the first news of a class. */
+	script: Script | null;
+	/** Those that were not told yet. */
+	figures: Record<string, Figure> | null;
+	/** What happened since the last news, in order. */
+	events: RunEvent[];
+	/** How far the clock of the teacher's device is ahead of the server's, milliseconds. */
+	aheadMs: number;
+	/** What the server's clock shows, milliseconds since 1970. */
+	at: number;
+	/** Since the teacher's device was last heard. */
+	silentMs: number;
+}
+
+/** A device that was not heard for so long, while it says each ten seconds that it is there, is lost. */
+export const LOST_AFTER_MS = 25_000;
+
+/** An event as a second device may have it: not what the teacher wrote down, nor who came. */
+export const mayBeShown = ({ do: act }: RunEvent): boolean => act !== 'note' && act !== 'here';

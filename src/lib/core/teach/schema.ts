@@ -3,12 +3,9 @@ import { LEGS } from '../anatomy';
 import { DOSE_UNITS, POSITIONS } from '../movement';
 import { SECTION_KINDS } from '../plan';
 import { schemaFaults, type Fault } from '../validation';
-import { KEPT_FOR, SAYINGS, STEP_KINDS } from './types';
+import { line, lines, MOST, sayings } from './parts';
+import { KEPT_FOR, STEP_KINDS } from './types';
 
-/** More than any class has. */
-const MOST = { steps: 2000, lines: 60, characters: 600, seconds: 6 * 3600 } as const;
-
-const line = string().max(MOST.characters).defined();
 const id = string().min(1).max(120).required();
 const leg = string().oneOf(LEGS).nullable().defined();
 const seconds = number().min(0).max(MOST.seconds).required();
@@ -34,19 +31,16 @@ const stepSchema = object({
 		unit: string().oneOf(DOSE_UNITS).required(),
 		amount: number().min(0).max(MOST.seconds).required(),
 		eachSeconds: seconds,
-		parts: array().of(line).max(MOST.lines).defined()
+		parts: lines
 	})
 		.noUnknown()
 		.nullable()
 		.default(undefined)
 		.defined(),
 	equals: string().max(120).nullable().defined(),
-	say: array()
-		.of(object({ about: string().oneOf(SAYINGS).required(), words: line }).noUnknown())
-		.max(MOST.lines)
-		.defined(),
-	people: array().of(line).max(MOST.lines).defined(),
-	kit: array().of(line).max(MOST.lines).defined(),
+	say: sayings,
+	people: lines,
+	kit: lines,
 	shapes: array()
 		.of(object({ title: line, leg, seconds }).noUnknown())
 		.max(200)

@@ -1,14 +1,7 @@
 import { isSymmetrical, otherLeg } from '../anatomy';
-import {
-	clock,
-	secondsOfEach,
-	timedItems,
-	type TimedItem,
-	type Timeline,
-	type TimelineEntry
-} from '../clock';
+import { clock, secondsOfEach, timedItems, type TimedItem, type TimelineEntry } from '../clock';
 import { CLOSING_WEIGHT, PEAK_WEIGHT } from '../fit';
-import { kitName, type Group } from '../group';
+import type { Group } from '../group';
 import { HIP_TESTS } from '../measure';
 import type { FindMovement } from '../movement';
 import { paceOf, type Pace, type PaceModel } from '../pace';
@@ -25,8 +18,10 @@ import {
 	type ClassPlan
 } from '../plan';
 import { styleOf } from '../style';
-import { cautionInWords, roomSheet, type RoomRow } from '../substitution';
+import { cautionInWords, roomSheet, type RoomRow, type RoomSheet } from '../substitution';
 import { blocksOfScript } from './keep';
+import { kitLines, sayAtWork, sayToGetIn } from './say';
+import { figureKey } from './state';
 import type { Adjustable, Count, Saying, Script, Step, StepKind } from './types';
 
 /** Phases before the work of a shape: one step in which people get there. */
@@ -41,18 +36,30 @@ const BEFORE_WORK = new Set(['move', 'fetch', 'explain', 'setUp', 'change', 'lea
  * @param group who is here today
  * @throws Error when the plan names a movement or form that `find` does not know
  */
-export function scriptOf(plan: ClassPlan, group: Group, find: FindMovement, paceModel: PaceModel): Script {
+export const scriptOf = (plan: ClassPlan, group: Group, find: FindMovement, paceModel: PaceModel): Script =>
+	scriptAndRoom(plan, group, find, paceModel).script;
+
+/** The same with the room sheet that says who does what in it. */
+export function scriptAndRoom(
+	plan: ClassPlan,
+	group: Group,
+	find: FindMovement,
+	paceModel: PaceModel
+): { script: Script; room: RoomSheet } {
 	const timeline = clock(plan, find, paceModel);
-	const writer = new ScriptWriter(plan, group, find, paceOf(paceModel, plan.pinnedPace), timeline);
+	const items = timedItems(plan, find, timeline);
+	const room = roomSheet(items, group, find, styleOf(plan.style));
+	const writer = new ScriptWriter(plan, find, paceOf(paceModel, plan.pinnedPace), items, room);
 	for (const entry of timeline.entries) writer.add(entry);
 	writer.end();
-	return {
+	const script = {
 		title: plan.title,
 		startsAt: plan.startsAt,
 		lengthSeconds: timeline.totalSeconds,
 		steps: writer.steps,
 		blocks: blocksOfScript(plan, find)
 	};
+	return { script, room };
 }
 
 class ScriptWriter {
@@ -69,17 +76,16 @@ class ScriptWriter {
 
 	constructor(
 		private readonly plan: ClassPlan,
-		group: Group,
 		private readonly find: FindMovement,
 		private readonly pace: Pace,
-		timeline: Timeline
+		items: readonly TimedItem[],
+		room: RoomSheet
 	) {
 		this.style = styleOf(plan.style);
-		const items = timedItems(plan, find, timeline);
 		this.items = new Map(items.map((timed) => [timed.item.id, timed]));
 		this.closing = items.at(-1)?.item.id;
 		this.blocks = new Map(blocksOf(plan).map(({ block }) => [block.id, block]));
-		this.rows = new Map(roomSheet(items, group, find, this.style).rows.map((row) => [row.itemId, row]));
+		this.rows = new Map(room.rows.map((row) => [row.itemId, row]));
 	}
 
 	add(entry: TimelineEntry): void {
@@ -125,12 +131,12 @@ class ScriptWriter {
 		if (this.before > 0)
 			this.push('in', entry, this.takeBefore(), {
 				say: this.sayIn(timed, entry),
-				kit: kitLines(timed, entry)
+				kit: kitOf(timed, entry)
 			});
 		this.met.add(timed.movement.slug);
 		const count = this.countOf(timed, entry, seconds);
 		this.push('work', entry, seconds, {
-			say: sayAtWork(timed),
+			say: sayAtWork(timed.movement, timed.item.note),
 			count,
 			adjust: this.adjustOf(timed, entry, seconds)
 		});
@@ -180,7 +186,7 @@ class ScriptWriter {
 		return {
 			say: [{ about: 'set-up', words: `${english}: ${setUp}` }],
 			people: peopleLines(this.rows.get(timed.item.id)).map((line) => `${english}: ${line}`),
-			kit: kitLines(timed, entry)
+			kit: kitOf(timed, entry)
 		};
 	}
 
@@ -223,7 +229,7 @@ class ScriptWriter {
 			people: timed && (kind === 'in' || kind === 'work') ? peopleLines(this.rows.get(entry.itemId!)) : [],
 			kit: [],
 			shapes: [],
-			figure: timed ? `${timed.movement.slug}/${timed.form.id}/${entry.leads ?? 'right'}` : null,
+			figure: timed ? figureKey(timed.movement.slug, timed.form.id, entry.leads) : null,
 			adjust: null,
 			...more
 		});
@@ -236,7 +242,7 @@ class ScriptWriter {
 		const cues = (this.rows.get(item.id)?.cues ?? []).map((words): Saying => ({ about: 'cue', words }));
 		const how: Saying = { about: 'form', words: form.how };
 		if (this.met.has(movement.slug)) return [how];
-		return [{ about: 'set-up', words: movement.setUp }, how, ...cues];
+		return [...sayToGetIn(movement, form), ...cues];
 	}
 
 	private countOf(timed: TimedItem, entry: TimelineEntry, seconds: number): Count | null {
@@ -275,17 +281,6 @@ function isUnevenOn({ item, movement }: TimedItem): boolean {
 	return amountOn(item.dose, 1, item.lead) !== amountOn(item.dose, 2, otherLeg(item.lead));
 }
 
-function sayAtWork({ movement, item }: TimedItem): Saying[] {
-	const { breath, felt, watch, leave } = movement;
-	return [
-		...(breath ? [{ about: 'breath', words: `In: ${breath.in}. Out: ${breath.out}.` } as const] : []),
-		...(felt ? [{ about: 'felt', words: felt } as const] : []),
-		{ about: 'watch', words: watch },
-		...(item.note ? [{ about: 'note', words: item.note } as const] : []),
-		{ about: 'leave', words: leave }
-	];
-}
-
 /** "3 tight: supported form, a block under each knee": who does something else than the rest. */
 function peopleLines(row: RoomRow | undefined): string[] {
 	if (!row) return [];
@@ -295,13 +290,5 @@ function peopleLines(row: RoomRow | undefined): string[] {
 	return [...row.cautions.map(cautionInWords), ...tiers];
 }
 
-function kitLines({ form, item }: TimedItem, { side }: TimelineEntry): string[] {
-	if (side === 2) return [];
-	const own = form.props.map(({ kit, count, place }) =>
-		kit === 'wall space' ? `the wall, ${place}` : `${count} ${kitName(kit, count)}, ${place}`
-	);
-	const brought = (item.kit ?? [])
-		.filter(({ kit }) => !form.props.some((prop) => prop.kit === kit))
-		.map(({ kit, for: whom }) => `${kit}: ${whom}`);
-	return [...own, ...brought];
-}
+const kitOf = ({ form, item }: TimedItem, { side }: TimelineEntry): string[] =>
+	side === 2 ? [] : kitLines(form, item.kit);

@@ -1,5 +1,6 @@
-import type { Lead } from './events';
-import type { Script, Step, StepKind } from './types';
+import type { Leg } from '../anatomy';
+import type { Here } from '../people';
+import type { Lead, Replacement, Script, Step, StepKind } from './types';
 
 /** One stay in a step, in milliseconds since the class began, pauses left out of its length. */
 export interface Visit {
@@ -22,6 +23,10 @@ export interface RunState {
 	mode: 'ready' | 'running' | 'paused' | 'ended';
 	lead: Lead;
 	waitsIn: readonly StepKind[];
+	/** By the clock: steps in which the teacher wants it to wait. */
+	waitsAt: ReadonlySet<string>;
+	/** Who came, where somebody counted. */
+	here: Here | null;
 	/** By the clock: stays where it is until somebody moves on, as after going back. */
 	waits: boolean;
 	/** When it should have begun and when it did, milliseconds since 1970. */
@@ -36,6 +41,8 @@ export interface RunState {
 	/** Steps that were given and moved on from. */
 	done: ReadonlySet<string>;
 	leftOut: ReadonlySet<string>;
+	/** What is given in place of items, by their ids. */
+	swaps: Readonly<Record<string, Replacement>>;
 	adjustments: readonly Adjustment[];
 	/** Seconds that were added to steps by hand. */
 	more: Readonly<Record<string, number>>;
@@ -54,6 +61,8 @@ export const READY: RunState = {
 	mode: 'ready',
 	lead: 'hand',
 	waitsIn: [],
+	waitsAt: new Set(),
+	here: null,
 	waits: false,
 	plannedStartAt: 0,
 	startedAt: 0,
@@ -62,6 +71,7 @@ export const READY: RunState = {
 	visits: [],
 	done: new Set(),
 	leftOut: new Set(),
+	swaps: {},
 	adjustments: [],
 	more: {},
 	notes: [],
@@ -70,6 +80,10 @@ export const READY: RunState = {
 	awayMs: 0,
 	sinceEndMs: 0
 };
+
+/** Key of a drawing: slug, form, and the leg that leads. */
+export const figureKey = (movement: string, form: string, leg: Leg | null): string =>
+	`${movement}/${form}/${leg ?? 'right'}`;
 
 /** What a script is looked up by while a run is replayed. */
 export class Steps {
@@ -84,5 +98,22 @@ export class Steps {
 		const step = this.byId.get(id) ?? this.byId.get(id.replace(/\+\d+$/, ''));
 		if (!step) throw new Error(`the script has no step ${id}`);
 		return step;
+	}
+
+	/** A step as it is given: with what stands in for its item. */
+	shown({ swaps }: Pick<RunState, 'swaps'>, id: string): Step {
+		const step = this.get(id);
+		const given = step.itemId === null ? undefined : swaps[step.itemId];
+		if (!given) return step;
+		return {
+			...step,
+			title: given.title,
+			position: given.position,
+			say: step.kind === 'in' ? given.sayIn : step.kind === 'work' ? given.sayAtWork : [],
+			people: [],
+			kit: step.kind === 'in' && step.side !== 2 ? given.kit : [],
+			count: step.count?.unit === given.unit ? step.count : null,
+			figure: figureKey(given.movement, given.form, step.leg)
+		};
 	}
 }

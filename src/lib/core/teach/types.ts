@@ -2,6 +2,14 @@ import type { Leg } from '../anatomy';
 import type { DoseUnit, Position } from '../movement';
 import type { SectionKind } from '../plan';
 
+/** Who moves on: a tap, or the clock. By the clock it waits in steps of the kinds that the teacher named. */
+export const LEADS = ['hand', 'clock'] as const;
+export type Lead = (typeof LEADS)[number];
+
+/** How time is saved; the teacher says which comes first. */
+export const WAYS = ['shorten', 'fewer sets', 'leave out'] as const;
+export type Way = (typeof WAYS)[number];
+
 /** What is done in a step. In `in` people get into a shape; in `work` it is held or moved; `out` ends the last one. */
 export const STEP_KINDS = ['in', 'work', 'rest', 'notice', 'round', 'talk', 'test', 'out'] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
@@ -79,6 +87,20 @@ export interface Step {
 	/** Key of the drawing in {@link Script.figures}; null where nothing is drawn. */
 	figure: string | null;
 	adjust: Adjustable | null;
+}
+
+/** What is given in place of an item, as it is shown and said; the time stays that of the item. */
+export interface Replacement {
+	/** Slug and form in the catalogue. */
+	movement: string;
+	form: string;
+	title: string;
+	position: Position;
+	/** What it is usually counted in. */
+	unit: DoseUnit;
+	sayIn: Saying[];
+	sayAtWork: Saying[];
+	kit: string[];
 }
 
 /** Why a block is not left out to save time. */

@@ -2,6 +2,7 @@ import { otherLeg, type Leg } from '../anatomy';
 import { formatDuration } from '../clock';
 import { unitWord } from '../plan';
 import { isOnTime, type Now, type OwedSide } from './now';
+import type { SidesTally } from './tally';
 import type { SayingKind, Step } from './types';
 
 const LEG_WORD: Record<Leg, string> = { left: 'Left', right: 'Right' };
@@ -38,7 +39,7 @@ export function bigNumber({ step, count, givenMs, goalMs }: Now): BigNumber {
 	return { big: formatDuration(left), of: `left of ${formatDuration(goalMs / 1000)}`, over };
 }
 
-const KIND_WORDS: Record<Step['kind'], string> = {
+export const KIND_WORDS: Record<Step['kind'], string> = {
 	in: 'Getting in',
 	work: 'Hold or move',
 	rest: 'Rest between sets',
@@ -108,4 +109,14 @@ export function spoken({ kind, title, leg, count, say }: Step): string {
 		return [side, `${amount} ${unitWord(count.unit, amount)}`].filter(Boolean).join(', ');
 	}
 	return kind === 'work' ? title : kind === 'rest' ? 'Rest' : '';
+}
+
+/** Sides that differ by less than this part of the first are alike. Common practice, no source. */
+const ALIKE = 0.1;
+
+/** "second 25 % shorter"; empty where both sides were given alike. */
+export function driftWords({ first, second }: SidesTally): string {
+	const part = (second - first) / first;
+	if (Math.abs(part) < ALIKE) return '';
+	return `second ${Math.round(100 * Math.abs(part))} % ${part < 0 ? 'shorter' : 'longer'}`;
 }

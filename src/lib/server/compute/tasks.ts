@@ -1,8 +1,14 @@
 import { roomSheet, type RoomSheet } from '../../core/substitution';
-import { type Known } from '../../core/run';
+import { notesAsPlanned, type Known } from '../../core/run';
 import { type PaceModel } from '../../core/pace';
 import { CATALOGUE } from '../../catalogue';
-import { analysePlan, type Analysis, type PlanContext, type SilencedCheck } from '../../core/checks';
+import {
+	analysePlan,
+	effortOfAnalysis,
+	type Analysis,
+	type PlanContext,
+	type SilencedCheck
+} from '../../core/checks';
 import {
 	changesInWords,
 	ladderLines,
@@ -26,7 +32,7 @@ import {
 	type SeriesAnalysis
 } from '../../core/series';
 import { styleOf } from '../../core/style';
-import { figuresOf, scriptOf } from '../../core/teach';
+import { figuresOf, prepare, type PackSource, type Prepared } from '../../core/teach';
 import { planCard, type PlanCard, type Which } from './plan-card';
 
 /**
@@ -190,12 +196,35 @@ function dates({ planned, movements, knownBefore }: SeriesInput) {
 }
 
 /** A class made ready to teach: the script of a plan for the group as it is today, and its drawings. */
-function script(input: PlanInput) {
-	const { catalogue } = analysis(input);
-	const group = groupToday(input.group, input.plan.here);
-	const made = scriptOf(input.plan, group, catalogue.find, input.pace);
-	return { script: made, figures: figuresOf(made, catalogue.find) };
+function script({ plan, group, movements, pace }: PlanInput): Prepared & { source: PackSource } {
+	const source = { plan, group, ...movements, pace };
+	return { ...prepare(source, plan.here, CATALOGUE), source };
 }
 
-export const TASKS = { cards, room, script, classCard, compare, wall, compareTwoSeries, dates };
+/** What is written down first of a class, and what is in it. */
+function outcome(input: PlanInput) {
+	const { analysis: read, catalogue } = analysis(input);
+	const slugs = [...new Set(itemsOf(input.plan).map(({ movement }) => movement))];
+	return {
+		asPlanned: notesAsPlanned(effortOfAnalysis(read), read.timeline.totalSeconds / 60),
+		movements: slugs.map((slug) => ({ slug, english: catalogue.find(slug)?.english ?? slug }))
+	};
+}
+
+/** Drawings by their keys, as the steps of a script name them. */
+const drawings = ({ keys, movements }: { keys: string[]; movements: Movements }) =>
+	figuresOf(keys, catalogueFor(movements).find);
+
+export const TASKS = {
+	cards,
+	room,
+	script,
+	drawings,
+	outcome,
+	classCard,
+	compare,
+	wall,
+	compareTwoSeries,
+	dates
+};
 export type Tasks = typeof TASKS;

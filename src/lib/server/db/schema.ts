@@ -1,4 +1,5 @@
 import {
+	bigint,
 	date,
 	datetime,
 	foreignKey,
@@ -201,9 +202,12 @@ export const teaching = mysqlTable(
 		planId: exactText('plan_id', { length: 24 }).notNull(),
 		startedAt: datetime('started_at', { fsp: 3 }).notNull(),
 		script: jsonColumn<Script>('script').notNull(),
-		receivedAt: timestamp('received_at', { fsp: 3 }).notNull().defaultNow()
+		receivedAt: timestamp('received_at', { fsp: 3 }).notNull().defaultNow(),
+		/** When the device was last heard, and how far its clock was ahead of ours then. */
+		heardAt: timestamp('heard_at', { fsp: 3 }).notNull().defaultNow(),
+		aheadMs: bigint('ahead_ms', { mode: 'number' }).notNull().default(0)
 	},
-	(t) => [index('teaching_plan').on(t.studioId, t.planId)]
+	(t) => [index('teaching_plan').on(t.studioId, t.planId), index('teaching_heard').on(t.studioId, t.heardAt)]
 );
 
 /** What happened in a class, one row each, only ever added; `place` is its place in the log of the device. */

@@ -21,7 +21,7 @@
 	const titles = $derived([
 		...new Set(
 			[...run.state.leftOut, ...run.state.adjustments.flatMap(({ leftOut }) => leftOut)].map(
-				(id) => run.steps.get(id).title
+				(id) => run.steps.shown(run.state, id).title
 			)
 		)
 	]);
@@ -41,9 +41,13 @@
 	{#if titles.length}<p>Left out: {titles.join(', ')}.</p>{/if}
 	{#each run.now.owed as side (side.itemId)}<p>Owed: {owedWords(side)}.</p>{/each}
 	{#if run.isRehearsal}<p class="quiet">Nothing of it is written down.</p>
-	{:else}<p role="status">{UPLOAD_WORDS[run.upload]}</p>{/if}
+	{:else}<p role="status">{UPLOAD_WORDS[run.upload]}</p>
+		{#if run.upload === 'signed out'}<p><a href="/sign-in?next=/">Sign in again</a></p>{/if}
+	{/if}
 	<div class="buttons">
-		<Button href="/plan/{run.pack.planId}" kind="tertiary" size="field">To the class</Button>
+		<Button href="/plan/{run.pack.planId}{run.isRehearsal ? '' : '/taught'}" kind="tertiary" size="field"
+			>{run.isRehearsal ? 'To the class' : 'How it went'}</Button
+		>
 		<Button href="/" kind="tertiary" size="field">To the week</Button>
 		<Button kind="ghost" size="field" on:click={onback}>It is not over: back</Button>
 	</div>
@@ -53,6 +57,7 @@
 	.after {
 		max-width: 40rem;
 		margin: 2rem auto;
+		width: calc(100% - 2rem);
 		display: grid;
 		gap: 0.75rem;
 	}

@@ -1,7 +1,11 @@
 <script lang="ts">
 	import { formatDuration } from '$lib/core/clock';
-	import { SAYING_WORDS, stepLine, type TeachPack } from '$lib/core/teach';
+	import type { TeachPack } from '$lib/core/teach';
+	import { hereWords, type Here } from '$lib/core/people';
+	import { usuallyHere } from '$lib/core/group';
 	import { Button } from 'carbon-components-svelte';
+	import Lazy from '../frame/Lazy.svelte';
+	import { PANELS } from './panels';
 	import Fold from '../fields/Fold.svelte';
 	import Choice from '../fields/Choice.svelte';
 
@@ -14,15 +18,19 @@
 		isReady: boolean;
 		/** False where the browser forbids what needs a secure page. */
 		isSecure: boolean;
+		/** Counted on this page; null: as the plan has it. */
+		here: Here | null;
+		oncount: (here: Here | null, pack: TeachPack) => void;
 		onbegin: () => void;
 		onrehearse: (speed: number) => void;
 	}
-	let { pack, isKept, isReady, isSecure, onbegin, onrehearse }: Props = $props();
+	let { pack, here, oncount, isKept, isReady, isSecure, onbegin, onrehearse }: Props = $props();
 
 	const SPEEDS = [1, 2, 4, 8];
 	let speed = $state(4);
 	const { script } = $derived(pack);
 	const kit = $derived([...new Set(script.steps.flatMap((step) => step.kit))]);
+	const usual = $derived(pack.source && (pack.source.plan.here ?? usuallyHere(pack.source.group)));
 	const people = $derived(
 		script.steps
 			.filter(({ kind, side, people }) => kind === 'in' && side !== 2 && people.length)
@@ -48,6 +56,22 @@
 				: 'This page is not served by https: without a network it does not open, and the screen may go dark.'}
 		</p>
 	</header>
+	<section class="sheet" aria-labelledby="people-title">
+		<h2 id="people-title">Who is here today</h2>
+		{#if usual}
+			<p role="status">{hereWords(here ?? usual)}</p>
+			<Fold title="Count them">
+				<Lazy load={PANELS.here} props={{ pack, here, oncount }} />
+			</Fold>
+		{/if}
+		<Fold title="Who does something else: {people.length} movements">
+			<ul>
+				{#each people as { id, title, people: lines } (id)}
+					<li><b>{title}</b> {lines.join('; ')}</li>
+				{/each}
+			</ul>
+		</Fold>
+	</section>
 	<section class="sheet" aria-labelledby="kit-title">
 		<h2 id="kit-title">Kit</h2>
 		{#if kit.length}
@@ -55,17 +79,9 @@
 				{#each kit as line, index (index)}<li>{line}</li>{/each}
 			</ul>
 		{:else}<p>None.</p>{/if}
-	</section>
-	<section class="sheet" aria-labelledby="people-title">
-		<h2 id="people-title">Who does something else</h2>
-		<p class="quiet"><a href="/plan/{pack.planId}#here">Who is here today</a> changes it.</p>
-		<Fold title="{people.length} movements">
-			<ul>
-				{#each people as { id, title, people: lines } (id)}
-					<li><b>{title}</b> {lines.join('; ')}</li>
-				{/each}
-			</ul>
-		</Fold>
+		<div role="status">
+			{#each pack.shortages ?? [] as line, index (index)}<p class="short">{line}</p>{/each}
+		</div>
 	</section>
 	<section class="sheet" aria-labelledby="rehearse-title">
 		<h2 id="rehearse-title">Rehearse</h2>
@@ -80,21 +96,7 @@
 			<Button kind="tertiary" size="small" on:click={() => onrehearse(speed)}>Rehearse</Button>
 		</div>
 	</section>
-	<section class="sheet" aria-labelledby="script-title">
-		<h2 id="script-title">The script</h2>
-		<Fold title="Read it, or print it">
-			<ol>
-				{#each script.steps as step (step.id)}
-					<li>
-						<b>{stepLine(step)}</b> <span class="quiet">{formatDuration(step.seconds)}</span>
-						{#each step.say as { about, words }, index (index)}<span class="line"
-								><i>{SAYING_WORDS[about]}</i> {words}</span
-							>{/each}
-					</li>
-				{/each}
-			</ol>
-		</Fold>
-	</section>
+	<p><a href="/teach/script?plan={pack.planId}">The whole script, to read or print</a></p>
 	<p><a href="/">To the week</a></p>
 </div>
 
@@ -117,25 +119,20 @@
 		font-size: var(--text-l);
 		font-weight: 650;
 	}
+	.short {
+		padding-left: 0.6rem;
+		border-left: 4px solid var(--mend);
+	}
 	.rehearse {
 		display: flex;
 		align-items: end;
 		gap: 0.75rem;
 	}
-	ul,
-	ol {
+	ul {
 		list-style: none;
 		margin: 0;
 		padding: 0;
 		display: grid;
 		gap: 0.35rem;
-	}
-	.line {
-		display: block;
-	}
-	.line i {
-		font-style: normal;
-		font-size: var(--text-s);
-		color: var(--accent);
 	}
 </style>

@@ -14,10 +14,22 @@
 		onpause: () => void;
 		onmore: () => void;
 		onleaveout: () => void;
+		onchange: () => void;
 		onbring: (steps: string[]) => void;
 	}
-	let { now, isFacing, isPaused, canBack, onnext, onback, onpause, onmore, onleaveout, onbring }: Props =
-		$props();
+	let {
+		now,
+		isFacing,
+		isPaused,
+		canBack,
+		onnext,
+		onback,
+		onpause,
+		onmore,
+		onleaveout,
+		onchange,
+		onbring
+	}: Props = $props();
 
 	const missed = $derived(now.owed.filter(({ comes }) => !comes));
 	const toCome = $derived(now.owed.filter(({ comes }) => comes));
@@ -46,6 +58,7 @@
 		<Button kind="ghost" on:click={onpause}>{isPaused ? 'Go on' : 'Pause'}</Button>
 		<Button kind="ghost" on:click={onmore}>More</Button>
 		<Button kind="ghost" on:click={onleaveout}>Leave out</Button>
+		<Button kind="ghost" on:click={onchange}>Change</Button>
 	</div>
 	<div class="next">
 		<Button on:click={onnext}>
@@ -96,7 +109,7 @@
 	}
 	.buttons {
 		display: grid;
-		grid-template-columns: repeat(4, 1fr);
+		grid-template-columns: repeat(5, auto);
 		gap: 0.3rem;
 	}
 	.buttons :global(.bx--btn) {
@@ -107,10 +120,11 @@
 		border: 1px solid var(--line-strong);
 		font-size: var(--text-m);
 	}
-	.next :global(.bx--btn) {
+	footer .next :global(.bx--btn) {
 		display: grid;
 		gap: 0.1rem;
 		justify-items: start;
+		justify-content: start;
 		align-content: center;
 		width: 100%;
 		max-width: none;

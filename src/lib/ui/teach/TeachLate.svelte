@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { ClassRun } from '$lib/client/teach/class-run.svelte';
-	import { isOnTime, lateWords, type Way } from '$lib/core/teach';
+	import { isOnTime, lateWords, offersToEndOnTime, type Way } from '$lib/core/teach';
 	import { Button, Modal } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 
@@ -14,7 +14,7 @@
 
 	// as it stood when it was opened: what is read does not change under the eye
 	const behind = untrack(() => run.behindMs);
-	const offers = untrack(() => run.offers([...ways]));
+	const offers = untrack(() => offersToEndOnTime(run.state, run.steps, ways));
 </script>
 
 <Modal open passiveModal modalHeading="The time: {lateWords(behind)}" on:close={onclose}>

@@ -13,6 +13,7 @@
 	let { run, onclose }: Props = $props();
 
 	const lines = $derived(listOf(run.state, run.steps));
+	const byClock = $derived(run.state.lead === 'clock');
 	const nameOf = ({ title, leg }: ListLine) => [title, leg].filter(Boolean).join(', ');
 	/** The list opens where the class is. */
 	const intoSight: Attachment = (node) => node.scrollIntoView({ block: 'center' });
@@ -51,6 +52,17 @@
 							size="small"
 							aria-label="Leave out {nameOf(line)}"
 							on:click={() => run.does({ do: 'leave out', steps: line.steps })}>Leave out</Button
+						>
+					{/if}
+					{#if byClock && line.standing === 'to come'}
+						{@const waits = run.state.waitsAt.has(line.id)}
+						<Button
+							kind="ghost"
+							size="small"
+							aria-pressed={waits}
+							aria-label="Wait at {nameOf(line)}"
+							on:click={() => run.does({ do: 'wait', step: line.id, waits: !waits })}
+							>{waits ? 'Waits here' : 'Wait here'}</Button
 						>
 					{/if}
 					<Button kind="ghost" size="small" aria-label="Go to {nameOf(line)}" on:click={() => go(line.id)}

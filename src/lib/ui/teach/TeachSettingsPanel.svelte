@@ -1,6 +1,13 @@
 <script lang="ts">
 	import { LOOKS, type DeviceSettings } from '$lib/client/teach/settings.svelte';
-	import { keyName, TEACH_ACTS, TEACH_KEYS } from '$lib/client/teach/teach-keys';
+	import {
+		keyName,
+		keysOf,
+		TEACH_ACTS,
+		TEACH_KEYS,
+		withKey,
+		type TeachAct
+	} from '$lib/client/teach/teach-keys';
 	import { WAYS, type Lead, type Way } from '$lib/core/teach';
 	import { Button, Modal } from 'carbon-components-svelte';
 	import Choice from '../fields/Choice.svelte';
@@ -30,7 +37,19 @@
 		{ key: 'speech', label: 'Spoken cues, by a voice of this device' }
 	] as const;
 	const now = $derived(settings.now);
+	/** What the next key that is pressed will do. */
+	let setting = $state<TeachAct | null>(null);
+
+	function onkeydown(event: KeyboardEvent) {
+		if (!setting || ['Shift', 'Control', 'Alt', 'Meta', 'Tab'].includes(event.key)) return;
+		event.preventDefault();
+		event.stopPropagation();
+		if (event.key !== 'Escape') settings.set({ keys: withKey(now.keys, setting, event.key) });
+		setting = null;
+	}
 </script>
+
+<svelte:window onkeydowncapture={onkeydown} />
 
 <Modal open passiveModal modalHeading="How I teach" on:close={onclose}>
 	<div class="fields">
@@ -71,19 +90,36 @@
 		<p>
 			<a href="/teach/room" target="_blank">Open the room view</a>
 			<span class="quiet"
-				>for a second screen of this machine: figure, side and count, no word about persons</span
+				>for a second screen, or for another device of the studio at the address /teach/room: figure, side and
+				count, no word about persons</span
 			>
 		</p>
 		<Fold title="Keys, clicker, pedal" open={keysOpen}>
-			<dl>
+			<ul>
 				{#each TEACH_ACTS as act (act)}
-					<dt>
-						{#each TEACH_KEYS[act].keys as key, index (index)}<kbd>{keyName(key)}</kbd>
-						{/each}
-					</dt>
-					<dd>{TEACH_KEYS[act].words}</dd>
+					<li>
+						<span class="what">{TEACH_KEYS[act].words}</span>
+						<span class="keys">
+							{#each keysOf(act, now.keys) as key, index (index)}<kbd>{keyName(key)}</kbd>
+							{/each}
+						</span>
+						<Button
+							kind="ghost"
+							size="small"
+							aria-label="Another key for: {TEACH_KEYS[act].words}"
+							on:click={() => (setting = act)}>{setting === act ? 'Press it now' : 'Another key'}</Button
+						>
+					</li>
 				{/each}
-			</dl>
+			</ul>
+			<p role="status" class="quiet">
+				{setting ? `Press the key, the clicker or the pedal for: ${TEACH_KEYS[setting].words}` : ''}
+			</p>
+			{#if Object.keys(now.keys).length}
+				<Button kind="tertiary" size="small" on:click={() => settings.set({ keys: {} })}
+					>The usual keys</Button
+				>
+			{/if}
 		</Fold>
 	</div>
 </Modal>
@@ -93,14 +129,25 @@
 		display: grid;
 		gap: 0.9rem;
 	}
-	dl {
-		display: grid;
-		grid-template-columns: auto 1fr;
-		gap: 0.3rem 1rem;
+	ul {
+		list-style: none;
 		margin: 0;
+		padding: 0;
 		font-size: var(--text-m);
 	}
-	dd {
-		margin: 0;
+	li {
+		display: grid;
+		grid-template-columns: 1fr auto;
+		align-items: center;
+		gap: 0 0.75rem;
+		padding: 0.2rem 0;
+		border-top: 1px solid var(--line);
+	}
+	.keys {
+		grid-row: 2;
+	}
+	li :global(.bx--btn) {
+		grid-row: 1 / 3;
+		grid-column: 2;
 	}
 </style>

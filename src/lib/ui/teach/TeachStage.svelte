@@ -68,6 +68,7 @@
 	</div>
 	{#if !forRoom}
 		<div class="script">
+			<h2 class="bx--visually-hidden">What is said, and who needs what</h2>
 			{#if step.kit.length}<p class="kit"><b>Kit</b> {step.kit.join('; ')}</p>{/if}
 			<ul>
 				{#each step.say as { about, words }, index (index)}<li>
@@ -92,7 +93,9 @@
 		gap: 0.5rem 1rem;
 		align-content: start;
 	}
+	/* what changes here moves nothing elsewhere: a tap is answered sooner on a slow device */
 	.picture {
+		contain: strict;
 		grid-area: picture;
 		height: min(30vh, 18rem);
 	}

@@ -1,9 +1,11 @@
 <script lang="ts">
+	import { canWholeScreen, toggleWholeScreen } from '$lib/client/teach/whole-screen';
 	import IconButton from '../fields/IconButton.svelte';
 	import { isOnTime, lateWords } from '$lib/core/teach';
 	import { Button } from 'carbon-components-svelte';
 	import Close from 'carbon-icons-svelte/lib/Close.svelte';
 	import ListBoxes from 'carbon-icons-svelte/lib/ListBoxes.svelte';
+	import Maximize from 'carbon-icons-svelte/lib/Maximize.svelte';
 	import Settings from 'carbon-icons-svelte/lib/Settings.svelte';
 
 	/** When the class ends as it looks now, and the ways to its list and settings. */
@@ -29,6 +31,16 @@
 	>
 	{#if speed}<span class="speed">{speed}</span>{/if}
 	<span class="grow"></span>
+	{#if canWholeScreen()}
+		<span class="wide"
+			><IconButton
+				size="field"
+				label="Whole screen"
+				icon={Maximize}
+				onpress={() => void toggleWholeScreen()}
+			/></span
+		>
+	{/if}
 	<IconButton size="field" label="The whole class" icon={ListBoxes} onpress={onlist} />
 	<IconButton size="field" label="How I teach" icon={Settings} onpress={onsettings} />
 </header>
@@ -48,6 +60,11 @@
 	}
 	.grow {
 		flex: 1;
+	}
+	@media (max-width: 40rem) {
+		.wide {
+			display: none;
+		}
 	}
 	.speed {
 		font-weight: 650;

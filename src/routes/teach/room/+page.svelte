@@ -1,18 +1,34 @@
 <script lang="ts">
+	import { page } from '$app/state';
 	import { listenInRoom } from '$lib/client/teach/room-channel';
+	import { followRoom, type FarRoom } from '$lib/client/teach/room-feed';
 	import type { RoomNow } from '$lib/core/teach';
 	import TeachStage from '$lib/ui/teach/TeachStage.svelte';
 	import { onMount } from 'svelte';
 
-	let shown = $state.raw<RoomNow | null>(null);
-	let isLost = $state(false);
+	let { data } = $props();
 
-	onMount(() =>
-		listenInRoom((now) => {
-			isLost = now === null;
-			if (now) shown = now;
-		})
-	);
+	/** From a window of this browser; it goes before what comes over the server. */
+	let near = $state.raw<RoomNow | null>(null);
+	let isNearLost = $state(false);
+	let far = $state.raw<FarRoom | null>(null);
+	const wanted = page.url.searchParams.get('run');
+
+	onMount(() => {
+		const endNear = listenInRoom((now) => {
+			isNearLost = now === null;
+			if (now) near = now;
+		});
+		const endFar = data.owner ? followRoom(wanted, (room) => (far = room)) : () => undefined;
+		return () => {
+			endNear();
+			endFar();
+		};
+	});
+	const useNear = $derived(near !== null && (!isNearLost || !far?.now));
+	const shown = $derived(useNear ? near : (far?.now ?? null));
+	const isLost = $derived(useNear ? isNearLost : (far?.isLost ?? false));
+	const others = $derived(useNear ? [] : (far?.classes ?? []).filter(({ id }) => id !== far?.following));
 </script>
 
 <svelte:head><title>The room · Humble Orbit</title></svelte:head>
@@ -28,7 +44,22 @@
 		<p class="said">Thank you for today.</p>
 	{:else}
 		<p class="said" role="status">
-			Waiting for the class. Begin it in another window of this browser; this one follows it.
+			Waiting for the class. Begin it in another window of this browser{data.owner
+				? ', or on another device of the studio'
+				: ''}; this one follows it.
+		</p>
+		{#if !data.owner}
+			<p class="said">
+				<a href="/sign-in?next=/teach/room">Sign in</a> to follow a class that another device leads.
+			</p>
+		{/if}
+	{/if}
+	{#if others.length}
+		<p class="others">
+			Also going on:
+			{#each others as { id, title, group } (id)}
+				<a href="/teach/room?run={id}" data-sveltekit-reload>{title || 'Untitled class'}, {group}</a>
+			{/each}
 		</p>
 	{/if}
 </main>
@@ -49,5 +80,11 @@
 		text-align: center;
 		font-size: var(--text-hero);
 		color: var(--ink-soft);
+	}
+	.others {
+		text-align: center;
+	}
+	.others a {
+		margin-left: 0.75rem;
 	}
 </style>

@@ -1,18 +1,23 @@
+import { dayInZone } from '$lib/core/calendar';
 import { EVENT_LIMITS, eventFaults, scriptFaults, type Script } from '$lib/core/teach';
 import type { Fault } from '$lib/core/validation';
 import { TOKEN } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { readJsonObject } from '$lib/server/requests';
-import { addToTeaching, getTeaching, type PlacedEvent } from '$lib/server/teachings';
+import { addToTeaching, getTeaching, writeDownEnded, type PlacedEvent } from '$lib/server/teachings';
 import { error, json } from '@sveltejs/kit';
-import { array, mixed, number, object, string } from 'yup';
+import { array, boolean, mixed, number, object, string } from 'yup';
 import { schemaFaults } from '$lib/core/validation';
 import type { RequestHandler } from './$types';
 
 const sentSchema = object({
 	planId: string().min(1).max(24).required(),
 	startedAt: number().integer().min(0).max(4e12).required(),
+	/** What the device's clock shows. */
+	at: number().integer().min(0).max(4e12).required(),
+	/** The device says that the class is over. */
+	over: boolean().required(),
 	script: mixed().nullable().defined(),
 	events: array()
 		.of(
@@ -36,6 +41,9 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const sent = {
 		planId: body.planId,
 		startedAt: body.startedAt,
+		// a device with the version before says nothing of its clock
+		at: body.at ?? Date.now(),
+		over: body.over ?? false,
 		script: body.script ?? null,
 		events: body.events
 	};
@@ -44,11 +52,16 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const added = await addToTeaching(db(), owner, params.run, {
 		planId: sent.planId as string,
 		startedAt: sent.startedAt as number,
+		at: sent.at as number,
 		script: sent.script as Script | null,
 		events: sent.events as PlacedEvent[]
 	});
 	if (added === 'no class') error(409, 'This class is not known yet: its script must come along.');
 	found(added === 'no plan' ? null : added);
+	if (sent.over) {
+		const { timeZone } = studioOfRequest(locals);
+		await writeDownEnded(db(), owner, params.run, dayInZone(new Date(), timeZone));
+	}
 	return new Response(null, { status: 204 });
 };
 

@@ -1,0 +1,32 @@
+import { kitName } from '../group';
+import type { Form, Movement } from '../movement';
+import type { KitUse } from '../plan';
+import type { Saying } from './types';
+
+/** What is said for people to get into a shape the first time. */
+export const sayToGetIn = ({ setUp }: Movement, { how }: Form): Saying[] => [
+	{ about: 'set-up', words: setUp },
+	{ about: 'form', words: how }
+];
+
+/** What is said while a shape is held or moved, the way out last. */
+export function sayAtWork({ breath, felt, watch, leave }: Movement, note?: string): Saying[] {
+	return [
+		...(breath ? [{ about: 'breath', words: `In: ${breath.in}. Out: ${breath.out}.` } as const] : []),
+		...(felt ? [{ about: 'felt', words: felt } as const] : []),
+		{ about: 'watch', words: watch },
+		...(note ? [{ about: 'note', words: note } as const] : []),
+		{ about: 'leave', words: leave }
+	];
+}
+
+/** What is fetched for a form, and what else the item says of kit, a line each. */
+export function kitLines({ props }: Form, uses: readonly KitUse[] = []): string[] {
+	const own = props.map(({ kit, count, place }) =>
+		kit === 'wall space' ? `the wall, ${place}` : `${count} ${kitName(kit, count)}, ${place}`
+	);
+	const brought = uses
+		.filter(({ kit }) => !props.some((prop) => prop.kit === kit))
+		.map(({ kit, for: whom }) => `${kit}: ${whom}`);
+	return [...own, ...brought];
+}
