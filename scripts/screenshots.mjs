@@ -6,7 +6,6 @@ import { serve } from './serve.mjs';
 const folder = process.argv[2] ?? 'docs/screenshots';
 const only = process.argv[3];
 const VIEWS = {
-	'sign-in': async (page, origin) => page.goto(`${origin}/sign-in`),
 	week: async (page, origin) => enter(page, origin),
 	groups: async (page, origin) => page.goto(`${origin}/group`),
 	begin: async (page, origin) => {
@@ -90,6 +89,13 @@ const VIEWS = {
 		await page.setViewportSize({ width: 1180, height: 820 });
 		await page.keyboard.press('d');
 		await teach(page, 'One-leg sit and stand');
+	},
+	'teach-room': async (page, origin) => {
+		const room = await page.context().newPage();
+		await room.setViewportSize({ width: 1280, height: 800 });
+		await room.goto(`${origin}/teach/room`);
+		await page.clock.runFor(3000);
+		return room;
 	}
 };
 
@@ -119,14 +125,17 @@ const browser = await chromium.launch({
 	executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
 	args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
 });
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+const page = await context.newPage();
 for (const [name, open] of Object.entries(VIEWS)) {
-	await open(page, app.origin);
-	await page.waitForLoadState('networkidle');
-	await page.waitForSelector('body[data-hydrated]');
-	await page.evaluate(() => document.fonts.ready);
-	await page.waitForTimeout(1500); // figures are drawn in idle moments
-	if (!only || only === name) await page.screenshot({ path: `${folder}/${name}.png` });
+	const opened = await open(page, app.origin);
+	const shown = opened && 'screenshot' in opened ? opened : page;
+	// a second screen never stops listening
+	if (shown === page) await page.waitForLoadState('networkidle');
+	await shown.waitForSelector('body[data-hydrated]');
+	await shown.evaluate(() => document.fonts.ready);
+	await shown.waitForTimeout(1500); // figures are drawn in idle moments
+	if (!only || only === name) await shown.screenshot({ path: `${folder}/${name}.png` });
 }
 await browser.close();
 await app.stop();

@@ -15,12 +15,16 @@
 
 	/** Plans that lie on this device, ready to be taught without a network. */
 	let ready = $state.raw<readonly string[]>([]);
+	/** Classes that were led with this device and that the server does not have yet. */
+	let waiting = $state(0);
 	onMount(() =>
 		fetchAtRest({
 			ready: async () => {
 				if (!data.thisWeek) return;
 				const { makeReady } = await import('$lib/client/teach/ready');
-				ready = await makeReady(data.toTeach, data.owner);
+				const here = await makeReady(data.toTeach, data.owner);
+				ready = here.plans;
+				waiting = here.waiting;
 			}
 		})
 	);
@@ -49,6 +53,12 @@
 	<OpenFileButton kind="plan" groups={data.groups} />
 </div>
 
+{#if waiting}
+	<p class="said" role="status">
+		{waiting === 1 ? 'A class' : `${waiting} classes`} that you led with this device could not be sent to the server
+		just now. It stays on this device, and is tried again the next time this page is opened.
+	</p>
+{/if}
 {#if form?.message}<p class="said" role="alert">{form.message}</p>{/if}
 {#if data.removed}
 	<BringBack what="“{data.removed.title}”" id={data.removed.id} days={data.removed.days} />

@@ -3,7 +3,14 @@ import { token } from './client';
 import { routesOfTree } from './routes';
 import { pathOf, type Attacked } from './setting';
 
-const OPEN = new Set(['/sign-in', '/sign-up', '/calendar/[secret]', '/teach', '/teach/room']);
+const OPEN = new Set([
+	'/sign-in',
+	'/sign-up',
+	'/calendar/[secret]',
+	'/teach',
+	'/teach/room',
+	'/teach/script'
+]);
 /** Pages that only lead on to another one. */
 const LEADING_ON = new Set(['/sign-out']);
 /** The place in it is a check: everybody silences it for themselves alone. */

@@ -1,7 +1,7 @@
 /** Pages stay alive: with what once ended them, with a part that fails, and with what another window removed. */
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { addByKey, arrive, expect, fromPage, newPlan, open, saved, test, total } from './base';
+import { addByKey, arrive, expect, fromPage, newPlan, open, saved, test, total, enteredAnew } from './base';
 
 /** A series of the demo's file, with its ladders changed, as the page of a group would bring it in. */
 async function seriesWith(page: Page, change: (ladders: { rungs: object[] }[]) => unknown[]) {
@@ -157,16 +157,12 @@ test('a proposal that is taken while others are looked for leaves no word about 
 });
 
 test('after signing out, Back shows nothing of the studio', async ({ browser, baseURL }) => {
-	const context = await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL });
-	const page = await context.newPage();
-	await open(page, '/sign-in');
-	await page.getByRole('button', { name: 'Enter the demo studio' }).click();
-	await expect(page.getByRole('heading', { name: 'This week' })).toBeVisible();
+	const page = await enteredAnew(browser, baseURL);
 	await open(page, '/group');
 	await page.getByRole('button', { name: 'Sign out' }).click();
 	await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
 	await page.goBack();
 	await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
 	await expect(page.getByText('Breakwater Striders')).toBeHidden();
-	await context.close();
+	await page.context().close();
 });

@@ -10,7 +10,8 @@ import {
 	saved,
 	axeInBoth,
 	test,
-	total
+	total,
+	stranger
 } from './base';
 import { htmlFaults } from './html';
 import { execFileSync } from 'node:child_process';
@@ -83,30 +84,29 @@ test('another studio’s plans and groups are not there', async ({ page, browser
 	await open(page, '/group');
 	const groupPath = (await page.getByRole('link', { name: 'Lamp Room' }).getAttribute('href')) ?? '';
 
-	const context = await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL });
-	const stranger = await context.newPage();
-	await open(stranger, path);
-	await expect(stranger.getByRole('heading', { name: 'Sign in' })).toBeVisible();
-	await open(stranger, '/sign-up');
-	await stranger.getByLabel('Your name').fill('Tamsin Reed');
-	await stranger.getByLabel('E-mail').fill('tamsin@wick-hollow.example');
-	await stranger.getByLabel('Password', { exact: true }).fill('short');
-	await stranger.getByRole('button', { name: 'Open the account' }).click();
-	await expect(stranger.getByText('At least 10 characters', { exact: true })).toBeVisible();
-	await stranger.getByLabel('Password', { exact: true }).fill('three gulls on a mast');
-	await stranger.getByRole('button', { name: 'Open the account' }).click();
-	await expect(stranger.getByText('Your account is ready')).toBeVisible();
+	const somebody = await stranger(browser, baseURL);
+	await open(somebody, path);
+	await expect(somebody.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+	await open(somebody, '/sign-up');
+	await somebody.getByLabel('Your name').fill('Tamsin Reed');
+	await somebody.getByLabel('E-mail').fill('tamsin@wick-hollow.example');
+	await somebody.getByLabel('Password', { exact: true }).fill('short');
+	await somebody.getByRole('button', { name: 'Open the account' }).click();
+	await expect(somebody.getByText('At least 10 characters', { exact: true })).toBeVisible();
+	await somebody.getByLabel('Password', { exact: true }).fill('three gulls on a mast');
+	await somebody.getByRole('button', { name: 'Open the account' }).click();
+	await expect(somebody.getByText('Your account is ready')).toBeVisible();
 	// the same answer for an address that has one: nobody learns who does
-	await open(stranger, '/sign-up');
-	await stranger.getByLabel('Your name').fill('Tamsin Reed');
-	await stranger.getByLabel('E-mail').fill('imke@saltmarsh-loft.example');
-	await stranger.getByLabel('Password', { exact: true }).fill('three gulls on a mast');
-	await stranger.getByRole('button', { name: 'Open the account' }).click();
-	await expect(stranger.getByText('Your account is ready')).toBeVisible();
-	await stranger.getByLabel('E-mail').fill('tamsin@wick-hollow.example');
-	await stranger.getByLabel('Password', { exact: true }).fill('three gulls on a mast');
-	await stranger.getByRole('button', { name: 'Sign in', exact: true }).click();
-	await expect(stranger.getByRole('heading', { name: 'Your first class in three steps' })).toBeVisible();
+	await open(somebody, '/sign-up');
+	await somebody.getByLabel('Your name').fill('Tamsin Reed');
+	await somebody.getByLabel('E-mail').fill('imke@saltmarsh-loft.example');
+	await somebody.getByLabel('Password', { exact: true }).fill('three gulls on a mast');
+	await somebody.getByRole('button', { name: 'Open the account' }).click();
+	await expect(somebody.getByText('Your account is ready')).toBeVisible();
+	await somebody.getByLabel('E-mail').fill('tamsin@wick-hollow.example');
+	await somebody.getByLabel('Password', { exact: true }).fill('three gulls on a mast');
+	await somebody.getByRole('button', { name: 'Sign in', exact: true }).click();
+	await expect(somebody.getByRole('heading', { name: 'Your first class in three steps' })).toBeVisible();
 
 	const own = await page.request.post('/api/own-movements', {
 		data: { document: { ...clam(), english: 'Ours alone' } },
@@ -119,39 +119,38 @@ test('another studio’s plans and groups are not there', async ({ page, browser
 	});
 	const studentPath = `/api/students/${(await people.json()).id}`;
 	const looked = { data: { version: 1 } };
-	expect((await stranger.request.delete(studentPath, { ...looked, ...fromPage(stranger) })).status()).toBe(
+	expect((await somebody.request.delete(studentPath, { ...looked, ...fromPage(somebody) })).status()).toBe(
 		404
 	);
 	expect((await page.request.delete(studentPath, { ...looked, ...fromPage(page) })).status()).toBe(204);
 	expect((await page.request.get(ownPath)).status()).toBe(200);
-	expect((await stranger.request.get(ownPath)).status()).toBe(404);
-	const changed = { data: { version: 1, document: clam() }, ...fromPage(stranger) };
+	expect((await somebody.request.get(ownPath)).status()).toBe(404);
+	const changed = { data: { version: 1, document: clam() }, ...fromPage(somebody) };
 	expect(
-		(await stranger.request.put(ownPath.replace('catalogue', 'api/own-movements'), changed)).status()
+		(await somebody.request.put(ownPath.replace('catalogue', 'api/own-movements'), changed)).status()
 	).toBe(404);
 
 	for (const there of [path, `${path}/print`, `${path}/room`, `${path}/file`, groupPath])
-		expect((await stranger.request.get(there)).status(), there).toBe(404);
+		expect((await somebody.request.get(there)).status(), there).toBe(404);
 	const { plan } = await (await page.request.get(`${path}/file`)).json();
-	const put = await stranger.request.put(`/api${path.replace('/plan/', '/plans/')}`, {
+	const put = await somebody.request.put(`/api${path.replace('/plan/', '/plans/')}`, {
 		data: { version: 1, document: plan },
-		...fromPage(stranger)
+		...fromPage(somebody)
 	});
 	expect(put.status()).toBe(404);
 	const groupId = groupPath.split('/').at(-1);
-	const post = await stranger.request.post('/api/plans', {
+	const post = await somebody.request.post('/api/plans', {
 		data: { groupId, plan, plannedOn: null },
-		...fromPage(stranger)
+		...fromPage(somebody)
 	});
 	expect(post.status()).toBe(404);
-	await stranger.goto(path);
-	await expect(stranger.getByRole('heading', { name: 'Not here' })).toBeVisible();
-	await context.close();
+	await somebody.goto(path);
+	await expect(somebody.getByRole('heading', { name: 'Not here' })).toBeVisible();
+	await somebody.context().close();
 });
 
 test('without a sign-in nothing opens, and the door is guarded', async ({ browser, baseURL }) => {
-	const context = await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL });
-	const page = await context.newPage();
+	const page = await stranger(browser, baseURL);
 	await open(page, '/group');
 	expect((await page.request.put('/api/plans/x', { data: {}, ...fromPage(page) })).status()).toBe(401);
 	await expect(page).toHaveURL(/sign-in\?next=%2Fgroup/);
@@ -164,7 +163,7 @@ test('without a sign-in nothing opens, and the door is guarded', async ({ browse
 	await page.getByLabel('Password', { exact: true }).fill('headland-at-dusk');
 	await page.getByRole('button', { name: 'Sign in', exact: true }).click();
 	await expect(page).toHaveURL(/\/group$/);
-	const cookies = await context.cookies();
+	const cookies = await page.context().cookies();
 	const session = cookies.find((c) => c.name.includes('session_token'));
 	expect(session).toMatchObject({ httpOnly: true, sameSite: 'Lax' });
 	await page.getByRole('button', { name: 'Sign out' }).click();
@@ -179,7 +178,7 @@ test('without a sign-in nothing opens, and the door is guarded', async ({ browse
 		await answered;
 	}
 	await expect(page.getByText(/Too many wrong passwords for this e-mail. Wait \d+ seconds/)).toBeVisible();
-	await context.close();
+	await page.context().close();
 });
 
 test('axe finds nothing on any view, empty or full, also in forced colours', async ({
@@ -210,13 +209,12 @@ test('axe finds nothing on any view, empty or full, also in forced colours', asy
 	await page.getByRole('link', { name: 'Class card' }).click();
 	await expect(page.getByText('Pain means stop')).toBeVisible();
 	expect(await axeInBoth(page), 'class card').toEqual([]);
-	const context = await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL });
-	const door = await context.newPage();
+	const door = await stranger(browser, baseURL);
 	for (const path of ['/sign-in', '/sign-up']) {
 		await open(door, path);
 		expect(await axeInBoth(door), path).toEqual([]);
 	}
-	await context.close();
+	await door.context().close();
 });
 
 test('every view is valid HTML as the server sends it', async ({ page }) => {
@@ -311,8 +309,7 @@ test('a form says what is wrong when a field is left, and sends nothing that is 
 	browser,
 	baseURL
 }) => {
-	const context = await browser.newContext({ storageState: { cookies: [], origins: [] }, baseURL });
-	const page = await context.newPage();
+	const page = await stranger(browser, baseURL);
 	const sent: string[] = [];
 	page.on('request', (request) => request.method() === 'POST' && sent.push(request.url()));
 	await open(page, '/sign-up');
@@ -327,5 +324,5 @@ test('a form says what is wrong when a field is left, and sends nothing that is 
 	expect(sent).toEqual([]);
 	await page.getByLabel('E-mail').fill('imke@saltmarsh-loft.example');
 	await expect(page.getByText('This is not an e-mail address')).toBeHidden();
-	await context.close();
+	await page.context().close();
 });

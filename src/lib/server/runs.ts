@@ -1,4 +1,4 @@
-import { and, between, count, eq, inArray, lt, max, type SQL } from 'drizzle-orm';
+import { and, between, count, desc, eq, inArray, lt, max, type SQL } from 'drizzle-orm';
 import { slugsOf } from '../core/plan';
 import type { ClassRun, Known, RunNotes } from '../core/run';
 import { newId } from './db/ids';
@@ -116,6 +116,24 @@ export async function runsOfPlans(
 		.from(classRun)
 		.where(and(eq(classRun.studioId, studioId), inArray(classRun.planId, [...planIds])));
 	return rows.map(stored);
+}
+
+/** A class of a group that was written down, as its history lists it. */
+export interface TaughtClass {
+	id: string;
+	planId: string | null;
+	title: string;
+	run: ClassRun;
+}
+
+/** Every class of a group that was written down, the newest first. */
+export async function historyOfGroup(db: Db, studioId: string, groupId: string): Promise<TaughtClass[]> {
+	const rows = await db
+		.select()
+		.from(classRun)
+		.where(and(eq(classRun.studioId, studioId), eq(classRun.groupId, groupId)))
+		.orderBy(desc(classRun.taughtOn), desc(classRun.startsAt));
+	return rows.map((row) => ({ id: row.id, planId: row.planId, title: row.title, run: stored(row).run }));
 }
 
 /** Ids of the plans of a studio whose class was written down as taught. */

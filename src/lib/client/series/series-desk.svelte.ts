@@ -12,7 +12,7 @@ import {
 } from '$lib/core/view-models';
 import type { Group } from '$lib/core/group';
 import { catalogueView, type FindMovement, type FormId, type Movement } from '$lib/core/movement';
-import { RUN_NOTES, type RunNotes, type Runs } from '$lib/core/run';
+import type { RunNotes, Runs } from '$lib/core/run';
 import { slugsOf, type ClassPlan } from '$lib/core/plan';
 import {
 	fallsOut,
@@ -37,9 +37,8 @@ import {
 	type Theme
 } from '$lib/core/series';
 import { styleOf, type TeacherStyle } from '$lib/core/style';
-import { withVersion } from '$lib/core/validation';
 import { proxy } from 'comlink';
-import { remove, save } from '../api';
+import { writeDown } from '../write-down';
 import { DocumentSession, type Saving } from '../document-session.svelte';
 import { newId } from '../ids';
 import { inWorker } from '../worker';
@@ -214,22 +213,15 @@ export class SeriesDesk {
 	async log(notes: RunNotes | null): Promise<void> {
 		const c = this.class?.class;
 		if (!c) return;
-		const path = `/api/plans/${c.id}/run`;
 		const version = this.runVersions[c.id] ?? 0;
-		const answer = notes
-			? await save(path, version, withVersion(RUN_NOTES, notes))
-			: await remove(path, version);
-		if (!answer.ok) {
-			const stale = 'It was written down in another window meanwhile; load the page again.';
-			this.say(answer.status === 409 ? stale : answer.messages.join(' '));
-			return;
-		}
+		const { ok, said } = await writeDown(c.id, version, notes);
+		this.say(said);
+		if (!ok) return;
 		const { [c.id]: _before, ...others } = this.runs;
 		this.runs = notes
 			? { ...others, [c.id]: { ...notes, planId: c.id, on: c.on, startsAt: c.startsAt } }
 			: others;
 		this.runVersions[c.id] = notes ? version + 1 : 0;
-		this.say(notes ? 'Written down' : 'Taken back');
 	}
 
 	/** Shows what a date that falls out does to what follows; both ways of ending are offered. */

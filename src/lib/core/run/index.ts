@@ -1,2 +1,3 @@
 export * from './known';
 export * from './run';
+export * from './history';

@@ -76,6 +76,13 @@ export function notesAsPlanned(effort: number, minutes: number): RunNotes {
 	};
 }
 
+/** What the form begins with: what was written down before, with the effort filled in where nobody said it; else as it was planned. */
+export function draftNotes(run: RunNotes | null | undefined, asPlanned: RunNotes): RunNotes {
+	if (!run) return asPlanned;
+	const { minutes, attendance, leftOut, note } = run;
+	return { effort: run.effort ?? asPlanned.effort, minutes, attendance, leftOut, note };
+}
+
 /** What is written down of runs, as it is sent and kept in files: where and when they were stands beside it there. */
 export function notesOf(runs: Runs): Record<string, RunNotes & { version: number }> {
 	return Object.fromEntries(

@@ -1,16 +1,13 @@
 <script lang="ts">
 	import Words from '$lib/ui/fields/Words.svelte';
 	import TimeField from '$lib/ui/fields/TimeField.svelte';
-	import Tick from '$lib/ui/fields/Tick.svelte';
-	import Choice from '$lib/ui/fields/Choice.svelte';
-	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import DayField from '$lib/ui/fields/DayField.svelte';
-	import Fold from '$lib/ui/fields/Fold.svelte';
 	import type { ClassCard } from '$lib/core/view-models';
-	import { effortsToSay, type RunNotes } from '$lib/core/run';
+	import type { RunNotes } from '$lib/core/run';
 	import { draftOfRun, type ClassAnalysis } from '$lib/core/series';
 	import { Button } from 'carbon-components-svelte';
 	import Ring from '../chart/Ring.svelte';
+	import RunForm from '../run/RunForm.svelte';
 
 	/** The selected class: what it gives, how it went, and where it goes. */
 	interface Props {
@@ -31,13 +28,6 @@
 	let startsAt = $derived(card.startsAt);
 	let why = $state('');
 	const draft = $derived(draftOfRun(read));
-	let effort = $derived(draft.effort);
-	let minutes = $derived(draft.minutes);
-	let leftOut = $derived(draft.leftOut);
-	let note = $derived(draft.note);
-
-	const toggled = (slug: string) =>
-		leftOut.includes(slug) ? leftOut.filter((other) => other !== slug) : [...leftOut, slug];
 </script>
 
 <section class="sheet form-fields" aria-labelledby="class-title">
@@ -77,50 +67,7 @@
 	{/if}
 
 	{#if card.planned}
-		<form
-			onsubmit={(event) => {
-				event.preventDefault();
-				onlog({ effort, minutes, attendance: draft.attendance, leftOut, note });
-			}}
-		>
-			<fieldset>
-				<legend>How it went</legend>
-				<div class="row">
-					<Choice
-						label="Effort, 0 to 10"
-						value={effort ?? ''}
-						options={[{ value: '', text: 'not said' }, ...effortsToSay(effort)]}
-						onpick={(picked) => (effort = picked === '' ? null : picked)}
-					/>
-					<NumberField
-						label="Minutes"
-						least={0}
-						most={600}
-						live
-						value={minutes}
-						onchange={(typed) => (minutes = typed ?? minutes)}
-					/>
-				</div>
-				<Fold title="What was left out ({leftOut.length})">
-					<div class="checks">
-						{#each movements as { slug, english } (slug)}
-							<Tick
-								label={english}
-								checked={leftOut.includes(slug)}
-								onchange={() => (leftOut = toggled(slug))}
-							/>
-						{/each}
-					</div>
-				</Fold>
-				<Words label="Notes" rows={2} most={1000} value={note} oninput={(typed) => (note = typed)} />
-				<div class="buttons">
-					<Button size="small" type="submit">{run ? 'Write it down again' : 'Write it down'}</Button>
-					{#if run}
-						<Button size="small" kind="ghost" on:click={() => onlog(null)}>Take it back</Button>
-					{/if}
-				</div>
-			</fieldset>
-		</form>
+		<RunForm {draft} {movements} isWritten={Boolean(run)} {onlog} />
 	{/if}
 
 	{#if !run}

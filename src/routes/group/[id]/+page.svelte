@@ -58,6 +58,7 @@
 		</ul>
 	{/if}
 	<h2 id="plans-title">Classes of this group</h2>
+	<p><a href="/group/{data.stored.id}/taught">What was taught, and how it went</a></p>
 	<ul>
 		{#each data.plans as plan (plan.id)}
 			<li>

@@ -1,0 +1,22 @@
+import { RUN_NOTES, type RunNotes } from '$lib/core/run';
+import { withVersion } from '$lib/core/validation';
+import { remove, save } from './api';
+
+/**
+ * Writes down how the class of a plan went, over the version that was looked at (0: nothing yet); null takes it back.
+ * Answers with a sentence for what stood in the way.
+ */
+export async function writeDown(
+	planId: string,
+	version: number,
+	notes: RunNotes | null
+): Promise<{ ok: boolean; said: string }> {
+	const path = `/api/plans/${planId}/run`;
+	const answer = notes
+		? await save(path, version, withVersion(RUN_NOTES, notes))
+		: await remove(path, version);
+	if (answer.ok) return { ok: true, said: notes ? 'Written down' : 'Taken back' };
+	const isStale = answer.status === 409;
+	const stale = 'It was written down in another window meanwhile; load the page again.';
+	return { ok: false, said: isStale ? stale : answer.messages.join(' ') };
+}

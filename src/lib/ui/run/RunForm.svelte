@@ -1,0 +1,78 @@
+<script lang="ts">
+	import Words from '$lib/ui/fields/Words.svelte';
+	import Tick from '$lib/ui/fields/Tick.svelte';
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import Fold from '$lib/ui/fields/Fold.svelte';
+	import { effortsToSay, type RunNotes } from '$lib/core/run';
+	import { Button } from 'carbon-components-svelte';
+
+	/** How a class went, as it is written down: filled in as it was planned, or as it was written before. */
+	interface Props {
+		draft: RunNotes;
+		/** What is in the class, for the list of what was left out. */
+		movements: { slug: string; english: string }[];
+		isWritten: boolean;
+		onlog: (notes: RunNotes | null) => void;
+	}
+	let { draft, movements, isWritten, onlog }: Props = $props();
+
+	let effort = $derived(draft.effort);
+	let minutes = $derived(draft.minutes);
+	let attendance = $derived(draft.attendance);
+	let leftOut = $derived(draft.leftOut);
+	let note = $derived(draft.note);
+
+	const toggled = (slug: string) =>
+		leftOut.includes(slug) ? leftOut.filter((other) => other !== slug) : [...leftOut, slug];
+</script>
+
+<form
+	onsubmit={(event) => {
+		event.preventDefault();
+		onlog({ effort, minutes, attendance, leftOut, note });
+	}}
+>
+	<fieldset>
+		<legend>How it went</legend>
+		<div class="row">
+			<Choice
+				label="Effort, 0 to 10"
+				value={effort ?? ''}
+				options={[{ value: '', text: 'not said' }, ...effortsToSay(effort)]}
+				onpick={(picked) => (effort = picked === '' ? null : picked)}
+			/>
+			<NumberField
+				label="Minutes"
+				least={0}
+				most={600}
+				live
+				value={minutes}
+				onchange={(typed) => (minutes = typed ?? minutes)}
+			/>
+			<NumberField
+				label="People"
+				least={0}
+				most={200}
+				empty="nobody counted"
+				live
+				value={attendance}
+				onchange={(typed) => (attendance = typed)}
+			/>
+		</div>
+		<Fold title="What was left out ({leftOut.length})">
+			<div class="checks">
+				{#each movements as { slug, english } (slug)}
+					<Tick label={english} checked={leftOut.includes(slug)} onchange={() => (leftOut = toggled(slug))} />
+				{/each}
+			</div>
+		</Fold>
+		<Words label="Notes" rows={2} most={1000} value={note} oninput={(typed) => (note = typed)} />
+		<div class="buttons">
+			<Button size="small" type="submit">{isWritten ? 'Write it down again' : 'Write it down'}</Button>
+			{#if isWritten}
+				<Button size="small" kind="ghost" on:click={() => onlog(null)}>Take it back</Button>
+			{/if}
+		</div>
+	</fieldset>
+</form>

@@ -1,0 +1,90 @@
+<script lang="ts">
+	import { formatDuration } from '$lib/core/clock';
+	import { hereWords } from '$lib/core/people';
+	import { driftWords, KIND_WORDS, lateWords, type Tally } from '$lib/core/teach';
+	import { DataTable } from 'carbon-components-svelte';
+
+	/** A class that was led: planned and real side by side, line by line, where the time went, and side against side. */
+	interface Props {
+		/** "Tuesday 24 November, 19:16". */
+		title: string;
+		tally: Tally;
+	}
+	let { title, tally }: Props = $props();
+
+	const PLANNED_AND_REAL = [
+		{ key: 'planned', value: 'Planned' },
+		{ key: 'real', value: 'Real' }
+	] as const;
+	const LINES = [
+		{ key: 'what', value: 'What' },
+		...PLANNED_AND_REAL,
+		{ key: 'standing', empty: true }
+	] as const;
+	const KINDS = [{ key: 'what', value: 'Where the time went' }, ...PLANNED_AND_REAL] as const;
+	const SIDES = [
+		{ key: 'what', value: 'Side against side' },
+		{ key: 'first', value: 'First' },
+		{ key: 'second', value: 'Second' },
+		{ key: 'drift', empty: true }
+	] as const;
+	const lines = $derived(
+		tally.lines.map(({ id, title: what, leg, planned, real, standing }) => ({
+			id,
+			what: [what, leg].filter(Boolean).join(', ') || 'Words',
+			planned: formatDuration(planned),
+			real: real ? formatDuration(real) : '',
+			standing: standing === 'given' ? '' : standing
+		}))
+	);
+	const kinds = $derived(
+		tally.kinds.map(({ kind, planned, real }) => ({
+			id: kind,
+			what: KIND_WORDS[kind],
+			planned: formatDuration(planned),
+			real: formatDuration(real)
+		}))
+	);
+	const sides = $derived(
+		tally.sides.map((side, index) => ({
+			id: String(index),
+			what: side.title,
+			first: formatDuration(side.first),
+			second: formatDuration(side.second),
+			drift: driftWords(side)
+		}))
+	);
+</script>
+
+<section class="sheet" aria-label={title}>
+	<h2>{title}</h2>
+	<p class="took">
+		<b>{formatDuration(tally.real)}</b> of {formatDuration(tally.planned)} planned{tally.isOver
+			? `, ended ${lateWords(tally.behind * 1000)}`
+			: '; it was not ended'}{tally.paused ? `; paused for ${formatDuration(tally.paused)}` : ''}
+	</p>
+	{#if tally.here}<p>{hereWords(tally.here)}</p>{/if}
+	{#each tally.notes as { title: at, words }, index (index)}<p><b>{at}</b> {words}</p>{/each}
+	<div class="tables">
+		<DataTable size="compact" headers={KINDS} rows={kinds} />
+		{#if sides.length}<DataTable size="compact" headers={SIDES} rows={sides} />{/if}
+	</div>
+	<DataTable size="compact" headers={LINES} rows={lines} />
+</section>
+
+<style>
+	section {
+		display: grid;
+		gap: 0.75rem;
+		overflow-x: auto;
+	}
+	.took b {
+		font-size: var(--text-xl);
+	}
+	.tables {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(min(22rem, 100%), 1fr));
+		gap: 1rem;
+		align-items: start;
+	}
+</style>

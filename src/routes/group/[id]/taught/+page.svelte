@@ -1,0 +1,70 @@
+<script lang="ts">
+	import { Button, DataTable, TextInput } from 'carbon-components-svelte';
+
+	let { data } = $props();
+
+	const HEADERS = [
+		{ key: 'day', value: 'Day' },
+		{ key: 'title', value: 'Class' },
+		{ key: 'minutes', value: 'Minutes' },
+		{ key: 'effort', value: 'Effort' },
+		{ key: 'people', value: 'People' },
+		{ key: 'leftOut', value: 'Left out' },
+		{ key: 'note', value: 'Note' }
+	] as const;
+	const rows = $derived(
+		data.rows.map(({ id, planId, day, title, run, leftOut }) => ({
+			id,
+			planId,
+			day: `${day}, ${run.startsAt}`,
+			title: title || 'Untitled class',
+			minutes: run.minutes,
+			effort: run.effort ?? '',
+			people: run.attendance ?? '',
+			leftOut: leftOut.join(', '),
+			note: run.note
+		}))
+	);
+</script>
+
+<svelte:head><title>Taught: {data.group} · Humble Orbit</title></svelte:head>
+
+<p><a href="/group/{data.id}">To the group</a></p>
+<h1>Taught: {data.group}</h1>
+<form method="GET" role="search">
+	<TextInput name="q" labelText="Words of title, day, note or what was left out" value={data.asked} />
+	<Button type="submit" kind="tertiary" size="field">Search</Button>
+	<a href="/group/{data.id}/taught/file" download>All as a table (CSV)</a>
+</form>
+<p role="status" class="quiet">
+	{data.asked ? `${data.rows.length} of ${data.all} classes` : `${data.all} classes, the newest first`}
+</p>
+{#if rows.length}
+	<div class="table">
+		<DataTable headers={HEADERS} {rows}>
+			<svelte:fragment slot="cell" let:row let:cell>
+				{#if cell.key === 'title' && row.planId}
+					<a href="/plan/{row.planId}/taught">{cell.value}</a>
+				{:else}{cell.value}{/if}
+			</svelte:fragment>
+		</DataTable>
+	</div>
+{:else if !data.asked}
+	<p>No class of this group is written down as taught yet. Teach one, or write it down from its page.</p>
+{/if}
+
+<style>
+	form {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: end;
+		gap: 0.75rem;
+		margin: 0.75rem 0;
+	}
+	form :global(.bx--form-item) {
+		max-width: 26rem;
+	}
+	.table {
+		overflow-x: auto;
+	}
+</style>

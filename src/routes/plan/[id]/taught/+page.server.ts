@@ -1,0 +1,37 @@
+import { dayInZone, dayName } from '$lib/core/calendar';
+import { isTaught, notesOfTally } from '$lib/core/teach';
+import { compute } from '$lib/server/compute/pool';
+import { db } from '$lib/server/db';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { loadPlanContext, planInput } from '$lib/server/plan-context';
+import { runOfPlan } from '$lib/server/runs';
+import { talliesOfPlan } from '$lib/server/teachings';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, locals, request }) => {
+	const studio = studioOfRequest(locals);
+	const today = dayInZone(new Date(), studio.timeZone);
+	const setting = found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
+	const { stored, groupId, group } = setting;
+	const [run, led, { asPlanned, movements }] = await Promise.all([
+		runOfPlan(db(), studio.id, stored.id),
+		talliesOfPlan(db(), studio.id, stored.id),
+		compute('outcome', planInput(setting), request.signal)
+	]);
+	const last = led.findLast(({ tally }) => isTaught(tally));
+	return {
+		id: stored.id,
+		title: stored.plan.title,
+		groupId,
+		group: group.name,
+		day: stored.plannedOn ? dayName(stored.plannedOn) : '',
+		startsAt: stored.plan.startsAt,
+		timeZone: studio.timeZone,
+		run: run && { version: run.version, notes: run.run },
+		asPlanned,
+		/** Filled in from what was led, where it was. */
+		asLed: last ? { ...notesOfTally(last.tally, stored.plan), effort: asPlanned.effort } : null,
+		movements,
+		led
+	};
+};

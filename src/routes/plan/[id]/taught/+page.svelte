@@ -1,0 +1,62 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { writeDown } from '$lib/client/write-down';
+	import { momentWords } from '$lib/core/calendar';
+	import { draftNotes, type RunNotes } from '$lib/core/run';
+	import RunForm from '$lib/ui/run/RunForm.svelte';
+	import Tally from '$lib/ui/run/Tally.svelte';
+	import { Button } from 'carbon-components-svelte';
+
+	let { data } = $props();
+
+	let isBusy = $state(false);
+	let said = $state('');
+	const draft = $derived(draftNotes(data.run?.notes, data.asLed ?? data.asPlanned));
+
+	async function log(notes: RunNotes | null) {
+		isBusy = true;
+		said = '';
+		const written = await writeDown(data.id, data.run?.version ?? 0, notes);
+		if (written.ok) await invalidateAll();
+		said = written.said;
+		isBusy = false;
+	}
+</script>
+
+<svelte:head><title>How it went: {data.title || 'a class'} · Humble Orbit</title></svelte:head>
+
+<p>
+	<a href="/plan/{data.id}">To the class</a> ·
+	<a href="/group/{data.groupId}/taught">All classes of {data.group}</a>
+</p>
+<h1>How it went: {data.title || 'Untitled class'}</h1>
+<p class="quiet">{[data.group, data.day, data.startsAt].filter(Boolean).join(', ')}</p>
+
+<section class="sheet form-fields" aria-labelledby="written-title">
+	<h2 id="written-title">{data.run ? 'It is written down' : 'Not written down yet'}</h2>
+	{#if !data.run}
+		<p>
+			<Button size="field" disabled={isBusy} on:click={() => log(draft)}
+				>{data.asLed ? 'Write it down as it was led' : 'It went as planned'}</Button
+			>
+		</p>
+	{/if}
+	<RunForm {draft} movements={data.movements} isWritten={data.run !== null} onlog={log} />
+	<p role="status">{said}</p>
+</section>
+{#each data.led as { id, tally } (id)}
+	<Tally title={momentWords(new Date(tally.startedAt), data.timeZone)} {tally} />
+{:else}
+	<p class="quiet">
+		This class was not led with <a href="/teach?plan={data.id}">Teach</a>: there are no times of it.
+	</p>
+{/each}
+
+<style>
+	section {
+		display: grid;
+		gap: 0.75rem;
+		margin: 1rem 0;
+		max-width: 44rem;
+	}
+</style>
