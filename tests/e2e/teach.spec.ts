@@ -194,11 +194,12 @@ test('signing out says what has not gone up, and leaves nothing of the studio on
 	await expect(page.getByText('A class has not reached the server yet')).toBeVisible();
 	await page.getByRole('button', { name: 'Sign out and lose it' }).click();
 	await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
-	const left = await page.evaluate(async () => ({
-		stores: (await indexedDB.databases()).map(({ name }) => name),
-		caches: await caches.keys()
-	}));
-	expect(left).toEqual({ stores: [], caches: [] });
+	const left = () =>
+		page.evaluate(async () => ({
+			stores: (await indexedDB.databases()).map(({ name }) => name),
+			caches: await caches.keys()
+		}));
+	await expect.poll(left).toEqual({ stores: [], caches: [] });
 	await page.context().close();
 });
 

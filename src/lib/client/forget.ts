@@ -1,9 +1,7 @@
 import { deleteDB } from 'idb';
 import { OUTBOX_STORE } from './outbox';
 import { DeviceStore, leave, TEACH_STORE } from './teach/device-store';
-
-/** A worker that is just being installed gets so long to end, or it would keep pages after all were deleted. */
-const INSTALL_MS = 5000;
+import { forgetPages } from './teach/kept-pages';
 
 /** How many things that happened in classes have not reached the server from this device. */
 export async function unsentEvents(): Promise<number> {
@@ -20,19 +18,7 @@ export async function forgetDevice(): Promise<void> {
 	leave();
 	// pages that have them open let go of them
 	for (const name of [TEACH_STORE, OUTBOX_STORE]) await deleteDB(name).catch(() => undefined);
-	for (const registration of (await navigator.serviceWorker?.getRegistrations()) ?? []) {
-		await installed(registration);
-		await registration.unregister();
-	}
-	for (const name of (await globalThis.caches?.keys()) ?? []) await caches.delete(name);
+	await forgetPages();
 	for (const key of Object.keys(localStorage))
 		if (key.startsWith('orbit:draft:')) localStorage.removeItem(key);
-}
-
-function installed({ installing }: ServiceWorkerRegistration): Promise<void> {
-	if (!installing) return Promise.resolve();
-	return new Promise((done) => {
-		installing.addEventListener('statechange', () => done());
-		setTimeout(done, INSTALL_MS);
-	});
 }

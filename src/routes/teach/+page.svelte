@@ -7,7 +7,7 @@
 	import { DeviceStore, type KeptPack } from '$lib/client/teach/device-store';
 	import { goesOn, sendLeft } from '$lib/client/teach/left';
 	import { RoomSender } from '$lib/client/teach/room-channel';
-	import { keepPages } from '$lib/client/teach/ready';
+	import { keepPages } from '$lib/client/teach/kept-pages';
 	import { DeviceSettings, LOOKS } from '$lib/client/teach/settings.svelte';
 	import { timeOfMoment } from '$lib/client/teach/time';
 	import { Signals } from '$lib/client/teach/signals';

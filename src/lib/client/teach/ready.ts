@@ -1,12 +1,7 @@
 import { getPack } from '../api';
-import { DeviceStore, isLeaving } from './device-store';
+import { DeviceStore } from './device-store';
+import { keepPages } from './kept-pages';
 import { sendLeft } from './left';
-
-/** Lets the browser keep the pages that teaching needs; without a secure page it does not. */
-export async function keepPages(): Promise<void> {
-	if (isLeaving()) return;
-	await navigator.serviceWorker?.register('/service-worker.js', { type: 'module' }).catch(() => undefined);
-}
 
 /**
  * Fetches classes onto this device, so that they can be taught without a network, and takes out those of before.
