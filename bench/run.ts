@@ -22,6 +22,7 @@ import { freePathByHighs, pathByHighs } from '../tests/reference/order-by-highs'
 import { wholeByHighs } from '../tests/reference/fit-by-highs';
 import { seeded } from '../tests/reference/seeded';
 import { knowsAClass, readsLikeAClass, searchesEnough } from './planner/worth';
+import { paceCurve } from './pace';
 import { pageLoad } from './pages';
 import { auditPages } from './audit';
 import { pageWeights } from './weights';
@@ -268,6 +269,10 @@ async function audits(): Promise<void> {
 
 if (process.argv.includes('teaching')) {
 	await teaching();
+	process.exit(0);
+}
+if (process.argv.includes('pace')) {
+	paceCurve();
 	process.exit(0);
 }
 if (process.argv.includes('drift')) {

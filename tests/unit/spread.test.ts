@@ -47,8 +47,8 @@ describe('when a class ends', () => {
 
 	it('is known better when the kind of class is chosen, by the teacher or for the class', () => {
 		expect(classLogSd()).toBe(0.2);
-		expect(classLogSd({ ...USUAL_PACE, classKind: 'detailed' })).toBe(0.12);
-		expect(classLogSd(USUAL_PACE, { classKind: 'flow' })).toBe(0.12);
+		expect(classLogSd({ ...USUAL_PACE, classKind: 'detailed' })).toBe(0.14);
+		expect(classLogSd(USUAL_PACE, { classKind: 'flow' })).toBe(0.14);
 		expect(classLogSd(USUAL_PACE, { classKind: 'quiet' })).toBe(0.2);
 	});
 

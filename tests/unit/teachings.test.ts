@@ -19,7 +19,7 @@ import {
 	addToTeaching,
 	getTeaching,
 	teachingsOfPlan,
-	talliesOfPlan,
+	ledFromPlan,
 	writeDownEnded
 } from '../../src/lib/server/teachings';
 
@@ -198,11 +198,11 @@ describe('a class that was led to its end', () => {
 		await addToTeaching(db, owner, 'run-to-the-end-02', sent([START_EVENT, endedAfter(3000)]));
 		await writeDownEnded(db, owner, 'run-to-the-end-02', today);
 		expect((await runOfPlan(db, owner.studioId, planId))!.run.minutes).toBe(44);
-		const led = await talliesOfPlan(db, owner.studioId, planId);
-		expect(led.filter(({ id }) => id.startsWith('run-to-the-end'))).toHaveLength(2);
+		const led = await ledFromPlan(db, owner.studioId, planId);
+		expect(led.filter(({ stored }) => stored.id.startsWith('run-to-the-end'))).toHaveLength(2);
 		const history = await groupHistory(db, owner.studioId, run!.groupId);
 		expect(history!.rows).toMatchObject([{ title: plan.title, planId }]);
 		expect(await groupHistory(db, other.studioId, run!.groupId)).toBeNull();
-		expect(await talliesOfPlan(db, other.studioId, planId)).toEqual([]);
+		expect(await ledFromPlan(db, other.studioId, planId)).toEqual([]);
 	});
 });

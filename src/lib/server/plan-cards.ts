@@ -7,7 +7,7 @@ import { compute } from './compute/pool';
 import type { SilencedCheck } from '../core/checks';
 import type { Db } from './db/open';
 import { silencedChecks } from './silenced-checks';
-import { getStyle } from './styles';
+import { paceOfTeacher } from './teachers-pace';
 import { outdatedMovements, movementsFor, type StudioCatalogue } from './studio-catalogue';
 
 interface PlanOfCard {
@@ -34,8 +34,8 @@ export interface TeachersWay {
 }
 
 export async function wayOfTeacher(db: Db, teacherId: string): Promise<TeachersWay> {
-	const [{ style }, silenced] = await Promise.all([getStyle(db, teacherId), silencedChecks(db, teacherId)]);
-	return { pace: style.pace, silencedChecks: silenced };
+	const [pace, silenced] = await Promise.all([paceOfTeacher(db, teacherId), silencedChecks(db, teacherId)]);
+	return { pace, silencedChecks: silenced };
 }
 
 /** Plans as cards show them to a teacher, each against its group. Each state of a plan is worked out once. */

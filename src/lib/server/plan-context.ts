@@ -13,7 +13,7 @@ import { getGroup } from './groups';
 import { getPlan, lastPlansOfGroup, type StoredPlan } from './plans';
 import { metBefore } from './runs';
 import { silencedChecks } from './silenced-checks';
-import { getStyle } from './styles';
+import { paceOfTeacher } from './teachers-pace';
 import {
 	outdatedMovements,
 	movementsFor,
@@ -61,11 +61,11 @@ export async function loadPlanContext(
 	const group = stored && (await getGroup(db, studioId, stored.groupId));
 	if (!stored || !group) return null;
 	const on = stored.plannedOn ?? day;
-	const [today, earlier, { known, lately }, { style }, silenced] = await Promise.all([
+	const [today, earlier, { known, lately }, pace, silenced] = await Promise.all([
 		studioCatalogue(db, studioId),
 		lastPlansOfGroup(db, studioId, group.id, LATELY_CLASSES, { day: on, not: planId }),
 		metBefore(db, studioId, group.id, on, latelyFrom(on)),
-		getStyle(db, teacherId),
+		paceOfTeacher(db, teacherId),
 		silencedChecks(db, teacherId)
 	]);
 	const plans = earlier.map(({ plan }) => plan);
@@ -73,7 +73,7 @@ export async function loadPlanContext(
 	const orbits = plans.map((plan, i) => {
 		const { offered, find } = catalogueWith(today, movedBefore[i]!);
 		const { targets } = group.group;
-		return analysePlan(plan, { catalogue: offered, find, targets, pace: style.pace }, new Set()).orbit;
+		return analysePlan(plan, { catalogue: offered, find, targets, pace }, new Set()).orbit;
 	});
 	const last = plans[0];
 	return {
@@ -84,7 +84,7 @@ export async function loadPlanContext(
 		moved,
 		catalogue: catalogueWith(today, moved),
 		known,
-		pace: style.pace,
+		pace,
 		silencedChecks: silenced,
 		lastMovements: last ? slugsOf(last) : [],
 		lastFirstSide: last ? firstSideOf(last) : null,

@@ -95,12 +95,12 @@ export async function getTeaching(db: Db, studioId: string, id: string): Promise
 	return { id, planId, groupId, startedAt, script, events: events.map(({ event }) => event) };
 }
 
-/** What became of the classes that were led from a plan, the oldest first; two devices on one class are two of them. */
-export async function talliesOfPlan(
+/** The classes that were led from a plan with what became of them, the oldest first; two devices on one class are two of them. */
+export async function ledFromPlan(
 	db: Db,
 	studioId: string,
 	planId: string
-): Promise<{ id: string; tally: Tally }[]> {
+): Promise<{ stored: StoredTeaching; tally: Tally }[]> {
 	const rows = await db
 		.select({ id: teaching.id })
 		.from(teaching)
@@ -109,18 +109,28 @@ export async function talliesOfPlan(
 	const led = [];
 	for (const { id } of rows) {
 		const stored = await getTeaching(db, studioId, id);
-		if (stored) led.push({ id, tally: tally(stored.script, stored.events) });
+		if (stored) led.push({ stored, tally: tally(stored.script, stored.events) });
 	}
 	return led;
 }
 
-/** Writes down as taught what was led to its end, where nothing is written down of that class yet. */
-export async function writeDownEnded(db: Db, owner: Owner, id: string, today: string): Promise<void> {
+/**
+ * Writes down as taught what was led to its end, where nothing is written down of that class yet.
+ * @returns the plan of what was written down
+ */
+export async function writeDownEnded(
+	db: Db,
+	owner: Owner,
+	id: string,
+	today: string
+): Promise<string | null> {
 	const stored = await getTeaching(db, owner.studioId, id);
 	const plan = stored && (await getPlan(db, owner.studioId, stored.planId));
-	if (!stored || !plan || (await runOfPlan(db, owner.studioId, plan.id))) return;
+	if (!stored || !plan || (await runOfPlan(db, owner.studioId, plan.id))) return null;
 	const became = tally(stored.script, stored.events);
-	if (isTaught(became)) await saveRunOfPlan(db, owner, plan.id, 0, notesOfTally(became, plan.plan), today);
+	if (!isTaught(became)) return null;
+	const saved = await saveRunOfPlan(db, owner, plan.id, 0, notesOfTally(became, plan.plan), today);
+	return saved.kind === 'saved' ? plan.id : null;
 }
 
 /** The classes that were led from a plan, the oldest first, with how many events each has. */

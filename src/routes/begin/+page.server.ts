@@ -5,18 +5,20 @@ import { ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { getStudioKit } from '$lib/server/studio-kit';
 import { getStyle } from '$lib/server/styles';
+import { paceOfTeacher } from '$lib/server/teachers-pace';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const studio = studioOfRequest(locals);
 	const { own, leftOut } = await studioCatalogue(db(), studio.id);
-	const { style } = await getStyle(db(), ownerOfRequest(locals).teacherId);
+	const { teacherId } = ownerOfRequest(locals);
+	const { style } = await getStyle(db(), teacherId);
 	return {
 		presets: PRESETS.map((id) => ({ id, label: preset(id).label, serves: preset(id).purposes.join(', ') })),
 		setting: {
 			today: dayInZone(new Date(), studio.timeZone),
 			kit: await getStudioKit(db(), studio.id),
-			pace: style.pace,
+			pace: await paceOfTeacher(db(), teacherId),
 			choices: style.choices,
 			own: own.map(({ movement }) => movement),
 			leftOut

@@ -1,10 +1,25 @@
+import { ownMovements } from '$lib/core/pace';
 import { db } from '$lib/server/db';
-import { ownerOfRequest } from '$lib/server/endpoint';
+import { ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { silencedChecks } from '$lib/server/silenced-checks';
+import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { getStyle } from '$lib/server/styles';
+import { learnedPace } from '$lib/server/teachers-pace';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals }) => ({
-	stored: await getStyle(db(), ownerOfRequest(locals).teacherId),
-	silenced: await silencedChecks(db(), ownerOfRequest(locals).teacherId)
-});
+export const load: PageServerLoad = async ({ locals }) => {
+	const { teacherId } = ownerOfRequest(locals);
+	const stored = await getStyle(db(), teacherId);
+	const learned = await learnedPace(db(), teacherId, stored.style.pace);
+	const { catalogue } = await studioCatalogue(db(), studioOfRequest(locals).id);
+	return {
+		stored,
+		/** What the teacher's classes show. */
+		learned,
+		movements: ownMovements({ ...stored.style.pace, ...(learned ? { learned } : {}) }).map((own) => ({
+			...own,
+			english: catalogue.find(own.slug)?.english ?? own.slug
+		})),
+		silenced: await silencedChecks(db(), teacherId)
+	};
+};

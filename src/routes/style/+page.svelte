@@ -1,13 +1,23 @@
 <script lang="ts">
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { styleForm } from '$lib/client/documents';
-	import { paceChangesOf, paceOf, withPaceSaid } from '$lib/core/pace';
+	import {
+		figureRows,
+		learnedWords,
+		paceChangesOf,
+		paceOf,
+		withLearning,
+		withPaceSaid,
+		type PaceFigure
+	} from '$lib/core/pace';
 	import type { TeacherStyle } from '$lib/core/style';
 	import LetterKeysToggle from '$lib/ui/fields/LetterKeysToggle.svelte';
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import PacePanel from '$lib/ui/plan/PacePanel.svelte';
 	import SilencedChecks from '$lib/ui/plan/SilencedChecks.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
+	import Fold from '$lib/ui/fields/Fold.svelte';
+	import Tick from '$lib/ui/fields/Tick.svelte';
 	import StylePanel from '$lib/ui/plan/StylePanel.svelte';
 	import { untrack } from 'svelte';
 
@@ -25,6 +35,14 @@
 		style = next;
 		autosave.changed(next);
 	}
+	/** What was said, with what the classes of this teacher show. */
+	const pace = $derived(
+		data.learned && style.pace.learns !== false ? { ...style.pace, learned: data.learned } : style.pace
+	);
+	const learned = $derived(learnedWords(pace));
+	const rows = $derived(new Map(figureRows(pace).map((row) => [row.figure, row])));
+	const movements = $derived(style.pace.learns === false ? [] : data.movements);
+	const whence = (figure: PaceFigure) => rows.get(figure)?.from ?? '';
 	const inShort = (s: TeacherStyle) => [
 		`${Object.keys(s.choices).length} questions answered`,
 		`${Object.keys(paceChangesOf(s.pace)).length} figures of your own`
@@ -54,14 +72,37 @@
 <section class="sheet" aria-labelledby="pace">
 	<h2 id="pace">Pace</h2>
 	<p class="quiet">
-		From the timings of 21 taught classes. The kind of class tells more than all other figures. Empty a field
-		to go back to what was observed.
+		The usual figures are from the timings of 21 taught classes; the kind of class tells more than all others.
+		Your own classes go before them, and what you type before both. Empty a field to take that back.
 	</p>
+	{#if learned && style.pace.learns !== false}
+		<p data-testid="learned">{learned}</p>
+	{:else if style.pace.learns !== false}
+		<p class="quiet">Nothing is learned yet: teach a class with Teach, or write down how long one took.</p>
+	{/if}
+	<Tick
+		label="Learn my pace from the classes that I write down"
+		checked={style.pace.learns !== false}
+		onchange={(learns) => change({ ...style, pace: withLearning(style.pace, learns) })}
+	/>
+	{#if movements.length && style.pace.learns !== false}
+		<Fold title="Movements that take longer or shorter with you ({movements.length})">
+			<ul>
+				{#each movements as { slug, english, percent, times } (slug)}
+					<li>
+						{english}: {Math.abs(percent)} % {percent > 0 ? 'longer' : 'shorter'}, from {times}
+						{times === 1 ? 'class' : 'classes'}
+					</li>
+				{/each}
+			</ul>
+		</Fold>
+	{/if}
 	<PacePanel
 		own={paceChangesOf(style.pace)}
 		kind={style.pace.classKind}
-		usual={paceOf({ ...style.pace, figures: {} })}
-		usualWords="observed"
+		usual={paceOf({ ...pace, figures: {} })}
+		usualWords="usual"
+		{whence}
 		onchange={(said) => change({ ...style, pace: withPaceSaid(style.pace, said) })}
 	/>
 </section>

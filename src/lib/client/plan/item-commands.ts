@@ -8,7 +8,7 @@ import {
 	type Mode,
 	type Movement
 } from '$lib/core/movement';
-import { paceOf } from '$lib/core/pace';
+import { paceFor, paceOf } from '$lib/core/pace';
 import {
 	blockOfItem,
 	countedIn,
@@ -129,7 +129,7 @@ export class ItemCommands {
 			item.dose,
 			rangeOf(item, movement, form),
 			item.mode,
-			paceOf(this.document.setting.pace, this.document.plan.pinnedPace)
+			paceFor(paceOf(this.document.setting.pace, this.document.plan.pinnedPace), movement.slug)
 		);
 		const edit = doseDragged(item, this.document.catalogue.find, seconds / Math.max(1, goes), each);
 		if (edit) this.document.edit(edit, 'Dose changed');

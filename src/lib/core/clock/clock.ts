@@ -11,6 +11,7 @@ import {
 	KINDS,
 	moveSeconds,
 	PASSED_THROUGH,
+	paceFor,
 	paceOf,
 	setUpSeconds,
 	USUAL_PACE,
@@ -270,10 +271,11 @@ class TimelineWriter {
 		const { item, movement } = known;
 		this.met.add(movement.slug);
 		const leads = this.leads(known, side);
-		const usual = setUpSeconds(this.pace, this.kind, visit);
+		const pace = paceFor(this.pace, movement.slug);
+		const usual = setUpSeconds(pace, this.kind, visit);
 		// a pinned set-up is that of a new shape; later it is as much shorter as any other
 		const pinned = item.phases?.setUp;
-		const share = usual / setUpSeconds(this.pace, this.kind, 'new');
+		const share = usual / setUpSeconds(pace, this.kind, 'new');
 		const all =
 			(pinned === undefined ? usual : pinned * share) * (item.passed ? PASSED_THROUGH.setUpShare : 1);
 		const explained =
@@ -287,11 +289,12 @@ class TimelineWriter {
 		const { dose, mode } = item;
 		const leads = this.leads(known, side);
 		const range = rangeOf(item, movement, form);
+		const pace = paceFor(this.pace, movement.slug);
 		if (item.passed) {
-			this.write('work', passedSeconds(range, mode, inFlow, this.pace, this.kind), known, side, leads);
+			this.write('work', passedSeconds(range, mode, inFlow, pace, this.kind), known, side, leads);
 			return;
 		}
-		const seconds = setSeconds(dose, range, mode, amountOn(dose, side, leads), this.pace, this.kind);
+		const seconds = setSeconds(dose, range, mode, amountOn(dose, side, leads), pace, this.kind);
 		for (let set = 1; set <= setsOf(dose); set++) {
 			if (set > 1) this.write('setRest', dose.restSeconds ?? 0, known, side, leads);
 			this.write('work', seconds, known, side, leads);

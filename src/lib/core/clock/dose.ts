@@ -9,7 +9,7 @@ type Counted = Pick<DoseRange, 'unit' | 'tempo' | 'breathsPerRound'>;
 export function secondsPerUnit({ unit, tempo, breathsPerRound }: Counted, mode: Mode, pace: Pace): number {
 	switch (unit) {
 		case 'seconds':
-			return 1;
+			return pace.timer ? 1 : pace.heldSecond;
 		case 'counts':
 			return pace.countSeconds;
 		case 'breaths':

@@ -56,11 +56,6 @@ export function formatDuration(seconds: number): string {
 	return seconds < 0 && whole > 0 ? `−${text}` : text;
 }
 
-/** Whole minutes, for what is only roughly known. */
-export function wholeMinutes(seconds: number): number {
-	return Math.round(seconds / 60);
-}
-
 /** Time on the studio's clock: "HH:MM", `seconds` after a start given as "HH:MM". */
 export function clockTime(startsAt: string, seconds: number): string {
 	const [h = '0', m = '0'] = startsAt.split(':');

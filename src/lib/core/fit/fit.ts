@@ -9,7 +9,7 @@ import {
 	type TimelineEntry
 } from '../clock';
 import { formOf, type FindMovement } from '../movement';
-import { type Pace, type PaceModel, paceOf, USUAL_PACE } from '../pace';
+import { type Pace, type PaceModel, paceFor, paceOf, USUAL_PACE } from '../pace';
 import {
 	amountOn,
 	applyEdit,
@@ -196,16 +196,17 @@ export function adjustableDoses(
 		const range = rangeInStyle(style, item, movement, form);
 		const { dose, mode } = item;
 		const kind = kinds.get(item.id)!;
+		const own = paceFor(pace, movement.slug);
 		// a dose that is not usual was meant so: it may stay where it is
 		const min = Math.min(range.min, dose.amount);
 		const max = Math.max(range.max, dose.amount);
-		const own = goes.get(item.id)!;
-		const others = own.map(({ side, leads }) => amountOn(dose, side, leads) - dose.amount);
+		const given = goes.get(item.id)!;
+		const others = given.map(({ side, leads }) => amountOn(dose, side, leads) - dose.amount);
 		const seconds: number[] = [];
 		for (let amount = min; amount <= max; amount++)
 			seconds.push(
 				others.reduce(
-					(sum, more) => sum + setSeconds(dose, range, mode, Math.max(1, amount + more), pace, kind),
+					(sum, more) => sum + setSeconds(dose, range, mode, Math.max(1, amount + more), own, kind),
 					0
 				)
 			);
@@ -217,7 +218,7 @@ export function adjustableDoses(
 			allowed: [min, max] as const,
 			step: item === absorber ? 1 : step,
 			seconds,
-			secondsPerUnit: own.length * secondsOfEach(dose, range, mode, pace, kind),
+			secondsPerUnit: given.length * secondsOfEach(dose, range, mode, own, kind),
 			weight: item === closing ? CLOSING_WEIGHT : peak.has(item) ? PEAK_WEIGHT : 1
 		};
 	});

@@ -1,3 +1,6 @@
 export * from './kinds';
+export * from './learn';
 export * from './model';
 export * from './pace';
+export * from './taught-time';
+export * from './words';

@@ -1,7 +1,8 @@
 import { boolean, number, object, string } from 'yup';
 import { isObject, type DocumentKind, type Json } from '../validation';
-import { CLASS_KINDS, KINDS, UNKNOWN_KIND_LOG_SD, type ClassKind } from './kinds';
-import { DEFAULT_PACE, PACE_LIMITS, type Pace, type PaceChanges, type PaceFigure } from './pace';
+import { CLASS_KINDS, KINDS, UNKNOWN_KIND_LOG_SD, USUAL_KIND, type ClassKind } from './kinds';
+import type { LearnedPace, LearnedRatio } from './learn';
+import { DEFAULT_PACE, PACE_LIMITS, stretched, type Pace, type PaceChanges, type PaceFigure } from './pace';
 
 /** What is known of one figure of a teacher's pace. */
 export interface PaceEntry {
@@ -20,7 +21,12 @@ export interface PaceModel {
 	/** The kind of class that the teacher usually gives. */
 	classKind?: ClassKind;
 	timer?: boolean;
+	/** False where the teacher does not want it to be learned from their classes. */
+	learns?: boolean;
+	/** What the teacher said of each. */
 	figures: Partial<Record<PaceFigure, PaceEntry>>;
+	/** What their classes show, by kind of class: worked out when it is asked for, and not kept with the rest. */
+	learned?: Partial<Record<ClassKind, LearnedPace>>;
 }
 
 /** A teacher of whom nothing is known yet. */
@@ -41,16 +47,19 @@ export const USUALLY_VARIES: Record<PaceFigure, number> = {
 	moveSeconds: 0.5
 };
 
-/** The figures that hold for a class: the usual ones, over them the teacher's, over them those of the class. */
+/**
+ * The figures that hold for a class: the usual ones, as the teacher's classes of that kind show them, over them what the
+ * teacher said, over them what was said of the class.
+ */
 export function paceOf(model: PaceModel = USUAL_PACE, pinned: PaceChanges = {}): Pace {
 	const own = Object.fromEntries(
 		Object.entries(model.figures).map(([figure, { meanSeconds }]) => [figure, meanSeconds])
 	);
 	const classKind = pinned.classKind ?? model.classKind ?? DEFAULT_PACE.classKind;
 	const timer = pinned.timer ?? model.timer ?? DEFAULT_PACE.timer;
+	const usual = { ...DEFAULT_PACE, setUpSeconds: KINDS[classKind].setUpSeconds.new };
 	return {
-		...DEFAULT_PACE,
-		setUpSeconds: KINDS[classKind].setUpSeconds.new,
+		...withLearned(usual, model.learned?.[classKind]),
 		...own,
 		...pinned,
 		classKind,
@@ -58,9 +67,57 @@ export function paceOf(model: PaceModel = USUAL_PACE, pinned: PaceChanges = {}):
 	};
 }
 
+function withLearned(usual: Pace, learned: LearnedPace | undefined): Pace {
+	if (!learned) return usual;
+	const pace = stretched(usual, learned.factor);
+	const figures = Object.entries(learned.figures) as [PaceFigure, LearnedRatio][];
+	const ratios = (of: Record<string, LearnedRatio>) =>
+		Object.fromEntries(Object.entries(of).map(([key, { ratio }]) => [key, ratio]));
+	return {
+		...pace,
+		...Object.fromEntries(
+			figures.map(([figure, { ratio }]) => {
+				const { min, max } = PACE_LIMITS[figure];
+				return [figure, Math.min(max, Math.max(min, pace[figure] * ratio))];
+			})
+		),
+		movements: ratios(learned.movements)
+	};
+}
+
+/** Where a figure comes from: said by hand, learned from so many times, or what is usual. */
+export interface Provenance {
+	from: 'said' | 'learned' | 'usual';
+	seconds: number;
+	usualSeconds: number;
+	/** How many of the teacher's own it was learned from; 0 where it moved with the pace as a whole. */
+	times: number;
+}
+
+/** Where each figure of a teacher's pace comes from, in the kind of class that they usually give. */
+export function provenances(model: PaceModel): Record<PaceFigure, Provenance> {
+	const now = paceOf(model);
+	const { learned: _learned, ...said } = model;
+	const usual = paceOf({ ...said, figures: {} });
+	const learned = model.learned?.[now.classKind];
+	return Object.fromEntries(
+		(Object.keys(PACE_LIMITS) as PaceFigure[]).map((figure) => [
+			figure,
+			{
+				from: model.figures[figure] ? 'said' : learned ? 'learned' : 'usual',
+				seconds: now[figure],
+				usualSeconds: usual[figure],
+				times: learned?.figures[figure]?.times ?? 0
+			}
+		])
+	) as Record<PaceFigure, Provenance>;
+}
+
 /** How far a whole class may be from what is planned: standard deviation of the logarithm of their ratio. */
 export function classLogSd(model: PaceModel = USUAL_PACE, pinned: PaceChanges = {}): number {
 	const chosen = pinned.classKind ?? model.classKind;
+	const learned = model.learned?.[chosen ?? USUAL_KIND];
+	if (learned) return learned.logSd;
 	return chosen ? KINDS[chosen].logSd : UNKNOWN_KIND_LOG_SD;
 }
 
@@ -75,8 +132,14 @@ export function withPaceSaid(model: PaceModel, said: PaceSaid): PaceModel {
 	return {
 		...(classKind ? { classKind } : {}),
 		...(timer ? { timer } : {}),
+		...(model.learns === false ? { learns: false } : {}),
 		figures: next
 	};
+}
+
+/** Whether the pace is to be learned from what was taught. */
+export function withLearning({ learns: _before, ...model }: PaceModel, learns: boolean): PaceModel {
+	return learns ? model : { ...model, learns: false };
 }
 
 /** A change of figures, where undefined takes one back. */
@@ -94,6 +157,7 @@ export function paceChangesOf({ classKind, timer, figures }: PaceModel): PaceCha
 export const paceModelSchema = object({
 	classKind: string().oneOf(CLASS_KINDS),
 	timer: boolean(),
+	learns: boolean(),
 	figures: object(
 		Object.fromEntries(
 			Object.entries(PACE_LIMITS).map(([figure, { min, max }]) => [

@@ -19,6 +19,8 @@ export interface Pace {
 	countSeconds: number;
 	/** One slow repetition by its size. */
 	repetitionSeconds: Record<Tempo, number>;
+	/** What a planned second of a hold really lasts where no timer is run. */
+	heldSecond: number;
 	/** Holds in seconds are held by a timer: they last as long as is planned, in every kind of class. */
 	timer: boolean;
 	/** Getting into a new shape and explaining it, on top of the dose. */
@@ -32,6 +34,8 @@ export interface Pace {
 	placeSeconds: number;
 	/** A change of position that is not {@link FAR}; those are in proportion. */
 	moveSeconds: number;
+	/** Movements that take longer or shorter with this teacher than their figures say, by slug: times the usual. */
+	movements: Readonly<Record<string, number>>;
 }
 
 export const DEFAULT_PACE: Pace = {
@@ -41,6 +45,7 @@ export const DEFAULT_PACE: Pace = {
 	roundBreathSeconds: USUAL_UNIT_SECONDS.roundBreath,
 	countSeconds: USUAL_UNIT_SECONDS.count,
 	repetitionSeconds: USUAL_UNIT_SECONDS.repetition,
+	heldSecond: 1,
 	timer: false,
 	setUpSeconds: KINDS[USUAL_KIND].setUpSeconds.new,
 	changeSidesSeconds: 11,
@@ -58,7 +63,8 @@ export const DEFAULT_PACE: Pace = {
 		weight: 10
 	},
 	placeSeconds: 3,
-	moveSeconds: 8
+	moveSeconds: 8,
+	movements: {}
 };
 
 /** Moves that take longer than the usual one: up from lying or down to it, and to or from the wall. Seconds. */
@@ -88,6 +94,43 @@ export function moveSeconds(pace: Pace, from: Whereabouts, to: Whereabouts): num
 function isFar(a: Position, b: Position): boolean {
 	const [low, high] = LYING.has(a) ? [a, b] : [b, a];
 	return LYING.has(low) && UPRIGHT.has(high) && !(low === 'prone' && HALF_WAY_UP.has(high));
+}
+
+/** The pace with all that lasts `ratio` times as long: getting in, and each unit of the work. */
+function stretchedWork(pace: Pace, ratio: number): Pace {
+	return {
+		...pace,
+		heldBreathSeconds: pace.heldBreathSeconds * ratio,
+		movingBreathSeconds: pace.movingBreathSeconds * ratio,
+		roundBreathSeconds: pace.roundBreathSeconds * ratio,
+		countSeconds: pace.countSeconds * ratio,
+		repetitionSeconds: mapped(pace.repetitionSeconds, ratio),
+		heldSecond: pace.heldSecond * ratio,
+		setUpSeconds: pace.setUpSeconds * ratio
+	};
+}
+
+/** The same for everything that a class is made of. */
+export function stretched(pace: Pace, ratio: number): Pace {
+	return {
+		...stretchedWork(pace, ratio),
+		changeSidesSeconds: pace.changeSidesSeconds * ratio,
+		changeSidesWithPropSeconds: pace.changeSidesWithPropSeconds * ratio,
+		fetchSeconds: mapped(pace.fetchSeconds, ratio),
+		placeSeconds: pace.placeSeconds * ratio,
+		moveSeconds: pace.moveSeconds * ratio
+	};
+}
+
+const mapped = <K extends string>(of: Record<K, number>, ratio: number): Record<K, number> =>
+	Object.fromEntries(Object.entries<number>(of).map(([key, seconds]) => [key, seconds * ratio])) as Record<
+		K,
+		number
+	>;
+
+/** The pace as it is for one movement. */
+export function paceFor(pace: Pace, slug: string): Pace {
+	return Object.hasOwn(pace.movements, slug) ? stretchedWork(pace, pace.movements[slug]!) : pace;
 }
 
 /** Seconds of getting into a shape in a class (or a part of it) of a kind, explaining included. */

@@ -2,7 +2,7 @@ import type { Leg, Tissue } from '../anatomy';
 import { analysePlan, stillSeconds, type Analysis } from '../checks';
 import { setSeconds } from '../clock';
 import { modesOf, type Form, type Mode, type Movement } from '../movement';
-import { paceOf } from '../pace';
+import { paceFor, paceOf } from '../pace';
 import {
 	emptyPlan,
 	rangeInStyle,
@@ -157,7 +157,7 @@ function readItem(
 	const amounts: number[] = [];
 	for (let dose = range.min; dose <= range.max; dose++)
 		if (dose % step === 0 || dose === range.usual) amounts.push(dose);
-	const pace = paceOf(setting.pace, base.pinnedPace);
+	const pace = paceFor(paceOf(setting.pace, base.pinnedPace), movement.slug);
 	const goes = analysis.timeline.entries.filter((e) => e.phase === 'work').length;
 	return {
 		item: words,

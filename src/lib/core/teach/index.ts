@@ -13,3 +13,4 @@ export * from './list';
 export * from './moments';
 export * from './tally';
 export * from './swap';
+export * from './time-taken';

@@ -4,7 +4,7 @@ import { CLOSING_WEIGHT, PEAK_WEIGHT } from '../fit';
 import type { Group } from '../group';
 import { HIP_TESTS } from '../measure';
 import type { FindMovement } from '../movement';
-import { paceOf, type Pace, type PaceModel } from '../pace';
+import { paceFor, paceOf, type Pace, type PaceModel } from '../pace';
 import {
 	amountOn,
 	blocksOf,
@@ -62,8 +62,26 @@ export function scriptAndRoom(
 	return { script, room };
 }
 
+/** What of the clock each step of a script is made of, by the id of the step. */
+export function entriesOfSteps(
+	plan: ClassPlan,
+	find: FindMovement,
+	paceModel: PaceModel
+): ReadonlyMap<string, readonly TimelineEntry[]> {
+	const timeline = clock(plan, find, paceModel);
+	const items = timedItems(plan, find, timeline);
+	const nobody: Pick<RoomSheet, 'rows'> = { rows: [] };
+	const writer = new ScriptWriter(plan, find, paceOf(paceModel, plan.pinnedPace), items, nobody);
+	for (const entry of timeline.entries) writer.add(entry);
+	writer.end();
+	return writer.entries;
+}
+
 class ScriptWriter {
 	readonly steps: Step[] = [];
+	readonly entries = new Map<string, TimelineEntry[]>();
+	/** Those that no step has yet. */
+	private waiting: TimelineEntry[] = [];
 	/** Seconds of getting out and in that belong to what comes next. */
 	private before = 0;
 	private readonly items: Map<string, TimedItem>;
@@ -79,7 +97,7 @@ class ScriptWriter {
 		private readonly find: FindMovement,
 		private readonly pace: Pace,
 		items: readonly TimedItem[],
-		room: RoomSheet
+		room: Pick<RoomSheet, 'rows'>
 	) {
 		this.style = styleOf(plan.style);
 		this.items = new Map(items.map((timed) => [timed.item.id, timed]));
@@ -92,6 +110,7 @@ class ScriptWriter {
 		const seconds = entry.toSeconds - entry.fromSeconds;
 		const block = this.blocks.get(entry.blockId)!;
 		this.last = entry;
+		this.waiting.push(entry);
 		if (entry.phase === 'talk' || entry.phase === 'test') this.plain(entry, block, seconds);
 		else if (block.kind === 'flow' && entry.phase !== 'leave') this.round(entry, block, seconds);
 		else if (BEFORE_WORK.has(entry.phase)) this.before += seconds;
@@ -158,6 +177,7 @@ class ScriptWriter {
 		const { say, people, kit } = this.firstTime(timed, entry);
 		if (goesOn) {
 			open.seconds += shape.seconds;
+			this.belongTo(open.id);
 			open.shapes.push(shape);
 			open.say.push(...say);
 			open.people.push(...people);
@@ -207,6 +227,8 @@ class ScriptWriter {
 			step.side === 1 &&
 			(step.set?.number ?? 1) === number;
 		const section = this.plan.sections.find((s) => s.id === entry.sectionId)!;
+		// the work that people get in for is a step of its own
+		this.belongTo(id, kind === 'in' ? 1 : 0);
 		this.steps.push({
 			id,
 			kind,
@@ -235,6 +257,11 @@ class ScriptWriter {
 		});
 	}
 
+	private belongTo(step: string, butLast = 0): void {
+		const taken = this.waiting.splice(0, this.waiting.length - butLast);
+		this.entries.set(step, [...(this.entries.get(step) ?? []), ...taken]);
+	}
+
 	/** All of it the first time, in short when people know it, and what the second side is told. */
 	private sayIn({ movement, form, item }: TimedItem, { side }: TimelineEntry): Saying[] {
 		if (side === 2)
@@ -258,7 +285,7 @@ class ScriptWriter {
 		if (item.pinned || item.passed || item.dose.byBreath) return null;
 		const range = rangeInStyle(this.style, item, movement, form);
 		const kind = section.classKind ?? this.pace.classKind;
-		const each = secondsOfEach(item.dose, range, item.mode, this.pace, kind);
+		const each = secondsOfEach(item.dose, range, item.mode, paceFor(this.pace, movement.slug), kind);
 		const isClosing = item.id === this.closing;
 		const isPeak = this.plan.sections.find((s) => s.id === entry.sectionId)?.kind === 'peak';
 		const adjust: Adjustable = {

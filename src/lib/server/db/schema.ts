@@ -13,7 +13,7 @@ import {
 } from 'drizzle-orm/mysql-core';
 import { GROUP, groupSchema, STUDENT, type Group, type Student } from '../../core/group';
 import { MOVEMENT, type KitKind, type Movement } from '../../core/movement';
-import { PACE_MODEL, type PaceModel } from '../../core/pace';
+import { PACE_MODEL, TAUGHT_TIME, type PaceModel, type TaughtTime } from '../../core/pace';
 import type { StyleChoices } from '../../core/style';
 import { PLAN, type ClassPlan } from '../../core/plan';
 import { RUN_NOTES, type RunNotes } from '../../core/run';
@@ -235,6 +235,23 @@ export const runMovement = mysqlTable(
 		slug: exactText('slug', { length: 60 }).notNull()
 	},
 	(t) => [primaryKey({ columns: [t.runId, t.slug] })]
+);
+
+/** What each taught class says of the pace of who taught it; worked out from it, and gone with it. */
+export const taughtTime = mysqlTable(
+	'taught_time',
+	{
+		runId: exactText('run_id', { length: 24 })
+			.primaryKey()
+			.references(() => classRun.id, { onDelete: 'cascade' }),
+		teacherId: exactText('teacher_id', { length: 36 })
+			.notNull()
+			.references(() => teacher.id, { onDelete: 'cascade' }),
+		taughtOn: date('taught_on', { mode: 'string' }).notNull(),
+		document: documentColumn<TaughtTime>('document', TAUGHT_TIME).notNull(),
+		learnedAt: timestamp('learned_at', { fsp: 3 }).notNull().defaultNow()
+	},
+	(t) => [index('taught_time_teacher').on(t.teacherId, t.taughtOn)]
 );
 
 /** Classes kept to begin others with: of no group and no day. */

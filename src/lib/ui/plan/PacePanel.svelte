@@ -1,6 +1,7 @@
 <script lang="ts">
 	import {
 		CLASS_KINDS,
+		FIGURE_NAMES,
 		KINDS,
 		PACE_LIMITS,
 		paceChangesSchema,
@@ -20,27 +21,31 @@
 		usual: Pace;
 		/** Whose the other figures are, as in "observed median". */
 		usualWords: string;
+		/** Where a figure comes from, where more is to be said of it. */
+		whence?: (figure: PaceFigure) => string;
 		/** A figure left undefined is taken back. */
 		onchange: (change: PaceSaid) => void;
 	}
-	let { own, kind, usual, usualWords, onchange }: Props = $props();
+	let { own, kind, usual, usualWords, whence, onchange }: Props = $props();
 
-	const figures: { key: PaceFigure; label: string; step: number }[] = [
-		{ key: 'heldBreathSeconds', label: 'A slow held breath', step: 0.5 },
-		{ key: 'movingBreathSeconds', label: 'A breath joined to a movement', step: 0.5 },
-		{ key: 'roundBreathSeconds', label: 'A breath of a round', step: 0.5 },
-		{ key: 'countSeconds', label: 'A spoken count', step: 0.1 },
-		{ key: 'setUpSeconds', label: 'Getting into a new shape, explained', step: 1 },
-		{ key: 'changeSidesSeconds', label: 'Changing sides', step: 1 },
-		{ key: 'changeSidesWithPropSeconds', label: 'Changing sides with kit', step: 1 },
-		{ key: 'moveSeconds', label: 'Changing body position, usually', step: 1 }
+	const figures: { key: PaceFigure; step: number }[] = [
+		{ key: 'heldBreathSeconds', step: 0.5 },
+		{ key: 'movingBreathSeconds', step: 0.5 },
+		{ key: 'roundBreathSeconds', step: 0.5 },
+		{ key: 'countSeconds', step: 0.1 },
+		{ key: 'setUpSeconds', step: 1 },
+		{ key: 'changeSidesSeconds', step: 1 },
+		{ key: 'changeSidesWithPropSeconds', step: 1 },
+		{ key: 'moveSeconds', step: 1 }
 	];
 	const known = $derived({ ...usual, ...own });
+	/** A tenth is all that is known; what is typed stays as it is. */
+	const shown = (key: PaceFigure) => own[key] ?? Math.round(usual[key] * 10) / 10;
 	const id = $props.id();
 
 	function set(key: PaceFigure, value: number | null) {
 		if (value === null) onchange({ [key]: undefined });
-		else if (value !== known[key] && paceChangesSchema.isValidSync({ [key]: value }))
+		else if (value !== shown(key) && paceChangesSchema.isValidSync({ [key]: value }))
 			onchange({ [key]: value });
 	}
 </script>
@@ -62,18 +67,18 @@
 	{/each}
 </RadioButtonGroup>
 <div class="pace">
-	{#each figures as { key, label, step } (key)}
+	{#each figures as { key, step } (key)}
 		<NumberInput
 			id="{id}-{key}"
 			size="sm"
 			hideSteppers
 			allowEmpty
-			labelText="{label}, seconds"
+			labelText="{FIGURE_NAMES[key]}, seconds"
 			min={PACE_LIMITS[key].min}
 			max={PACE_LIMITS[key].max}
 			{step}
-			value={known[key]}
-			helperText={own[key] === undefined ? usualWords : `${usualWords} ${usual[key]}`}
+			value={shown(key)}
+			helperText={whence?.(key) ?? (own[key] === undefined ? usualWords : `${usualWords} ${usual[key]}`)}
 			on:change={(event) => set(key, event.detail)}
 		/>
 	{/each}

@@ -8,7 +8,7 @@
 	import type { Autosave } from '$lib/client/autosave.svelte';
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Fitting } from '$lib/client/plan/fitting.svelte';
-	import { clockTime, formatDuration, timesOutOfTen, wholeMinutes } from '$lib/core/clock';
+	import { clockTime, formatDuration, timesOutOfTen } from '$lib/core/clock';
 	import type { Part } from '$lib/core/view-models';
 	import {
 		LENGTH_MINUTES,
@@ -126,11 +126,13 @@
 					label="When it is likely to end"
 					align="end"
 					parts={() => [
-						{ label: 'two classes of three end after', seconds: doc.spread.likelyFromSeconds },
+						{ label: 'four of five end after', seconds: doc.spread.likelyFromSeconds },
 						{ label: 'and before', seconds: doc.spread.likelyToSeconds }
 					]}
-					>likely {wholeMinutes(doc.spread.likelyFromSeconds)}–{wholeMinutes(doc.spread.likelyToSeconds)} min, in
-					time {timesOutOfTen(doc.spread.onTime)} of 10</Why
+					>ends {clockTime(doc.plan.startsAt, doc.spread.likelyFromSeconds)} to {clockTime(
+						doc.plan.startsAt,
+						doc.spread.likelyToSeconds
+					)}, four times of five; in time {timesOutOfTen(doc.spread.onTime)} of 10</Why
 				>
 			</p>
 		{/if}

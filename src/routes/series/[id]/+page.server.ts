@@ -17,14 +17,16 @@ import {
 import { loadSeriesContext } from '$lib/server/series-context';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { getStyle } from '$lib/server/styles';
+import { paceOfTeacher } from '$lib/server/teachers-pace';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
-	const { style } = await getStyle(db(), ownerOfRequest(locals).teacherId);
+	const { teacherId } = ownerOfRequest(locals);
+	const [{ style }, pace] = await Promise.all([getStyle(db(), teacherId), paceOfTeacher(db(), teacherId)]);
 	const { stored, group, today, moved, knownBefore } = found(
-		await loadSeriesContext(db(), studio.id, params.id, style.pace)
+		await loadSeriesContext(db(), studio.id, params.id, pace)
 	);
 	return {
 		stored,

@@ -5,7 +5,7 @@ import { db } from '$lib/server/db';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { loadPlanContext, planInput } from '$lib/server/plan-context';
 import { runOfPlan } from '$lib/server/runs';
-import { talliesOfPlan } from '$lib/server/teachings';
+import { ledFromPlan } from '$lib/server/teachings';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, request }) => {
@@ -15,7 +15,7 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const { stored, groupId, group } = setting;
 	const [run, led, { asPlanned, movements }] = await Promise.all([
 		runOfPlan(db(), studio.id, stored.id),
-		talliesOfPlan(db(), studio.id, stored.id),
+		ledFromPlan(db(), studio.id, stored.id),
 		compute('outcome', planInput(setting), request.signal)
 	]);
 	const last = led.findLast(({ tally }) => isTaught(tally));
@@ -32,6 +32,6 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 		/** Filled in from what was led, where it was. */
 		asLed: last ? { ...notesOfTally(last.tally, stored.plan), effort: asPlanned.effort } : null,
 		movements,
-		led
+		led: led.map(({ stored: { id }, tally }) => ({ id, tally }))
 	};
 };

@@ -1,5 +1,5 @@
 import { compute } from '$lib/server/compute/pool';
-import { getStyle } from '$lib/server/styles';
+import { paceOfTeacher } from '$lib/server/teachers-pace';
 import { db } from '$lib/server/db';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { seriesTitles } from '$lib/server/series';
@@ -11,7 +11,7 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 	const studio = studioOfRequest(locals);
 	const others = (await seriesTitles(db(), studio.id)).filter(({ id }) => id !== params.id);
 	const withId = url.searchParams.get('with') ?? others[0]?.id ?? '';
-	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
+	const pace = await paceOfTeacher(db(), ownerOfRequest(locals).teacherId);
 	const here = found(await loadSeriesContext(db(), studio.id, params.id, pace));
 	const there = found(await loadSeriesContext(db(), studio.id, withId, pace));
 	const input = { a: seriesInput(here), b: seriesInput(there) };

@@ -1,5 +1,5 @@
 import { HIP_TESTS } from '$lib/core/measure';
-import { getStyle } from '$lib/server/styles';
+import { paceOfTeacher } from '$lib/server/teachers-pace';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
@@ -9,7 +9,7 @@ import type { PageServerLoad } from './$types';
 /** One page for the studio wall: dates, themes and ladders, and nothing of the people. */
 export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
-	const { pace } = (await getStyle(db(), ownerOfRequest(locals).teacherId)).style;
+	const pace = await paceOfTeacher(db(), ownerOfRequest(locals).teacherId);
 	const setting = found(await loadSeriesContext(db(), studio.id, params.id, pace));
 	const { series } = setting.stored.planned;
 	return {

@@ -5,6 +5,7 @@ import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { readJsonObject, versionOf } from '$lib/server/requests';
 import { removeRunOfPlan, saveRunOfPlan } from '$lib/server/runs';
+import { learnFromPlan } from '$lib/server/teachers-pace';
 import { ownerOfRequest, readSave, removalAnswer, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -24,6 +25,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
 		saveRunOfPlan(tx, owner, params.id, body.version, body.document as RunNotes, today)
 	);
+	if (saved.kind === 'saved') await learnFromPlan(db(), owner, params.id);
 	return saveAnswer(saved, body.document, ({ version, run }) => {
 		const { planId: _plan, on: _on, startsAt: _at, ...document } = run;
 		return { version, document };

@@ -5,6 +5,7 @@ import { TOKEN } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { readJsonObject } from '$lib/server/requests';
+import { learnFromPlan } from '$lib/server/teachers-pace';
 import { addToTeaching, getTeaching, writeDownEnded, type PlacedEvent } from '$lib/server/teachings';
 import { error, json } from '@sveltejs/kit';
 import { array, boolean, mixed, number, object, string } from 'yup';
@@ -60,7 +61,8 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	found(added === 'no plan' ? null : added);
 	if (sent.over) {
 		const { timeZone } = studioOfRequest(locals);
-		await writeDownEnded(db(), owner, params.run, dayInZone(new Date(), timeZone));
+		const planId = await writeDownEnded(db(), owner, params.run, dayInZone(new Date(), timeZone));
+		if (planId) await learnFromPlan(db(), owner, planId);
 	}
 	return new Response(null, { status: 204 });
 };

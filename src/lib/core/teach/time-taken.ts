@@ -1,0 +1,166 @@
+import { clock, timedItems, type TimedItem, type TimelineEntry } from '../clock';
+import { isMoving, type FindMovement } from '../movement';
+import {
+	DEFAULT_PACE,
+	paceOf,
+	taughtTime,
+	taughtTimeOfMinutes,
+	type ClassKind,
+	type PaceFigure,
+	type PaceModel,
+	type StepTime,
+	type TaughtTime,
+	type TimedBy
+} from '../pace';
+import { findItem, rangeOf, type ClassPlan, type PinnedPhase } from '../plan';
+import type { RunEvent } from './events';
+import { entriesOfSteps } from './script';
+import { givenMs, isLeftOut, replay } from './replay';
+import { Steps } from './state';
+import type { Script } from './types';
+
+/** A class that was changed after it was taught tells nothing when less of it than this is as it was. */
+const LEAST_KNOWN = 0.5;
+
+/** The plan as the usual pace of its kind would give it: what teachers are compared with. */
+function asUsual(plan: ClassPlan, kind: ClassKind): { plan: ClassPlan; pace: PaceModel } {
+	const { pinnedPace: _pinned, ...unpinned } = plan;
+	return { plan: unpinned, pace: { classKind: kind, figures: {} } };
+}
+
+/** The kind of class that a plan is, with the teacher who teaches it. */
+export const kindOfPlan = (plan: ClassPlan, pace: PaceModel): ClassKind =>
+	paceOf(pace, plan.pinnedPace).classKind;
+
+/**
+ * What a class that was led says of the pace of who led it.
+ *
+ * @param plan as it was led: steps that it does not have any more tell nothing
+ * @param kind the kind of class that it was
+ * @returns null where too little of it is known
+ */
+export function timeOfRun(
+	{ script, events }: { script: Script; events: readonly RunEvent[] },
+	plan: ClassPlan,
+	find: FindMovement,
+	kind: ClassKind
+): TaughtTime | null {
+	const steps = new Steps(script);
+	const state = replay(script, events);
+	const partsOf = usualParts(plan, find, kind);
+	let [known, all] = [0, 0];
+	const times = state.order.flatMap((id): StepTime[] => {
+		const step = steps.get(id);
+		const realSeconds = givenMs(state, id) / 1000;
+		if (isLeftOut(state, id) || realSeconds <= 0 || !state.done.has(id)) return [];
+		all += step.seconds;
+		const parts = partsOf.get(step.id);
+		if (!parts || (step.itemId !== null && state.swaps[step.itemId])) return [];
+		known += step.seconds;
+		const adjusted = state.adjustments.find(({ seconds }) => seconds[step.id] !== undefined);
+		const share = adjusted && step.seconds > 0 ? adjusted.seconds[step.id]! / step.seconds : 1;
+		const more = state.more[id] ?? 0;
+		return [
+			{
+				parts: [
+					...parts.map(({ by: what, usualSeconds }) => ({ by: what, usualSeconds: usualSeconds * share })),
+					...(more > 0 ? [{ by: 'nothing' as const, usualSeconds: more }] : [])
+				],
+				realSeconds,
+				movement:
+					step.itemId !== null && (step.kind === 'in' || step.kind === 'work')
+						? (findItem(plan, step.itemId)?.movement ?? null)
+						: null
+			}
+		];
+	});
+	return all > 0 && known / all >= LEAST_KNOWN ? taughtTime(kind, times) : null;
+}
+
+/** What a class says of which only the minutes are known. */
+export function timeOfMinutes(
+	plan: ClassPlan,
+	find: FindMovement,
+	kind: ClassKind,
+	minutes: number,
+	leftOut: readonly string[]
+): TaughtTime | null {
+	const usual = asUsual(plan, kind);
+	const { entries } = clock(usual.plan, find, usual.pace);
+	const items = itemsById(usual.plan, find, usual.pace);
+	const given = entries.filter(({ movement }) => movement === null || !leftOut.includes(movement));
+	return taughtTimeOfMinutes(
+		kind,
+		given.map((entry) => partOf(entry, items)),
+		minutes
+	);
+}
+
+function itemsById(plan: ClassPlan, find: FindMovement, pace: PaceModel): ReadonlyMap<string, TimedItem> {
+	return new Map(timedItems(plan, find, clock(plan, find, pace)).map((timed) => [timed.item.id, timed]));
+}
+
+/** What each step of a class takes with the usual pace of a kind, part by part, by the id of the step. */
+export function usualParts(
+	plan: ClassPlan,
+	find: FindMovement,
+	kind: ClassKind
+): ReadonlyMap<string, { by: TimedBy; usualSeconds: number; itemId: string | null; side: 1 | 2 | null }[]> {
+	const usual = asUsual(plan, kind);
+	const entries = entriesOfSteps(usual.plan, find, usual.pace);
+	const items = itemsById(usual.plan, find, usual.pace);
+	return new Map(
+		[...entries].map(([step, of]) => [
+			step,
+			of.map((entry) => ({ ...partOf(entry, items), itemId: entry.itemId, side: entry.side }))
+		])
+	);
+}
+
+function partOf(
+	entry: TimelineEntry,
+	items: ReadonlyMap<string, TimedItem>
+): { by: TimedBy; usualSeconds: number } {
+	const usualSeconds = entry.toSeconds - entry.fromSeconds;
+	const timed = entry.itemId === null ? undefined : items.get(entry.itemId);
+	return { by: timedBy(entry, usualSeconds, timed), usualSeconds };
+}
+
+/** What a stretch of the class depends on. What was pinned by hand depends on nothing. */
+function timedBy({ phase }: TimelineEntry, usualSeconds: number, timed: TimedItem | undefined): TimedBy {
+	if (timed?.item.phases?.[phase as PinnedPhase] !== undefined) return 'nothing';
+	switch (phase) {
+		case 'move':
+			return 'moveSeconds';
+		case 'setUp':
+		case 'explain':
+			return timed?.item.phases?.setUp === undefined ? 'setUpSeconds' : 'nothing';
+		case 'change':
+			// with the usual pace a change takes one of two times, or is a slow switch
+			if (usualSeconds === DEFAULT_PACE.changeSidesSeconds) return 'changeSidesSeconds';
+			return usualSeconds === DEFAULT_PACE.changeSidesWithPropSeconds
+				? 'changeSidesWithPropSeconds'
+				: 'whole pace';
+		case 'fetch':
+			return 'whole pace';
+		case 'work':
+			return timed ? unitOf(timed) : 'whole pace';
+		default:
+			return 'nothing';
+	}
+}
+
+/** Repetitions and held seconds have no figure of their own. */
+function unitOf({ item, movement, form }: TimedItem): PaceFigure | 'whole pace' {
+	if (item.passed || item.dose.hold || item.dose.lastHold) return 'whole pace';
+	switch (rangeOf(item, movement, form).unit) {
+		case 'breaths':
+			return item.dose.byBreath || isMoving(item.mode) ? 'movingBreathSeconds' : 'heldBreathSeconds';
+		case 'rounds':
+			return 'roundBreathSeconds';
+		case 'counts':
+			return 'countSeconds';
+		default:
+			return 'whole pace';
+	}
+}

@@ -1,0 +1,63 @@
+import { desc, eq } from 'drizzle-orm';
+import { learnKinds, type PaceModel } from '../core/pace';
+import { kindOfPlan, isTaught, timeOfMinutes, timeOfRun } from '../core/teach';
+import type { Db } from './db/open';
+import { taughtTime } from './db/schema';
+import { clearRows } from './db/versioned';
+import { getPlan } from './plans';
+import { runOfPlan } from './runs';
+import { catalogueWith, outdatedMovements, studioCatalogue } from './studio-catalogue';
+import { getStyle } from './styles';
+import { ledFromPlan } from './teachings';
+
+/** What is learned fades: classes before so many would say next to nothing. */
+const MOST_CLASSES = 120;
+
+/** The pace of a teacher: what they said of it, and what their classes show. */
+export async function paceOfTeacher(db: Db, teacherId: string): Promise<PaceModel> {
+	const { pace } = (await getStyle(db, teacherId)).style;
+	const learned = pace.learns === false ? null : await learnedPace(db, teacherId, pace);
+	return learned ? { ...pace, learned } : pace;
+}
+
+/** What the classes of a teacher show of their pace; null where none was written down. */
+export async function learnedPace(
+	db: Db,
+	teacherId: string,
+	{ classKind }: PaceModel
+): Promise<NonNullable<PaceModel['learned']> | null> {
+	const rows = await db
+		.select({ document: taughtTime.document })
+		.from(taughtTime)
+		.where(eq(taughtTime.teacherId, teacherId))
+		.orderBy(desc(taughtTime.taughtOn), desc(taughtTime.learnedAt))
+		.limit(MOST_CLASSES);
+	if (rows.length === 0) return null;
+	return learnKinds(rows.map(({ document }) => document).reverse(), classKind);
+}
+
+/**
+ * Works out what the class of a plan says of the pace of who taught it, once it is written down or written down anew: from
+ * its steps where it was led, else from its minutes.
+ */
+export async function learnFromPlan(
+	db: Db,
+	{ studioId, teacherId }: { studioId: string; teacherId: string },
+	planId: string
+): Promise<void> {
+	const run = await runOfPlan(db, studioId, planId);
+	const stored = run && (await getPlan(db, studioId, planId));
+	if (!stored) return;
+	const { plan } = stored;
+	const today = await studioCatalogue(db, studioId);
+	const [moved = []] = await outdatedMovements(db, studioId, today, [plan]);
+	const { find } = catalogueWith(today, moved);
+	const kind = kindOfPlan(plan, (await getStyle(db, teacherId)).style.pace);
+	const led = (await ledFromPlan(db, studioId, planId)).findLast(({ tally }) => isTaught(tally));
+	const { minutes, leftOut } = run.run;
+	const document =
+		(led && timeOfRun(led.stored, plan, find, kind)) ?? timeOfMinutes(plan, find, kind, minutes, leftOut);
+	await clearRows(db, taughtTime, eq(taughtTime.runId, run.id));
+	if (document)
+		await db.insert(taughtTime).values({ runId: run.id, teacherId, taughtOn: run.run.on, document });
+}
