@@ -1,8 +1,8 @@
-import { desc, eq } from 'drizzle-orm';
+import { and, desc, eq, gt, max } from 'drizzle-orm';
 import { learnKinds, type PaceModel } from '../core/pace';
 import { kindOfPlan, isTaught, timeOfMinutes, timeOfRun } from '../core/teach';
 import type { Db } from './db/open';
-import { taughtTime } from './db/schema';
+import { plan, taughtTime } from './db/schema';
 import { clearRows } from './db/versioned';
 import { getPlan } from './plans';
 import { runOfPlan } from './runs';
@@ -36,6 +36,21 @@ export async function learnedPace(
 	return learnKinds(rows.map(({ document }) => document).reverse(), classKind);
 }
 
+/** When something was last learned of a teacher's pace, if that was after a plan was last changed; null where it was not. */
+export async function learnedSince(
+	db: Db,
+	{ studioId, teacherId }: { studioId: string; teacherId: string },
+	planId: string
+): Promise<string | null> {
+	const one = and(eq(plan.studioId, studioId), eq(plan.id, planId));
+	const [row] = await db
+		.select({ at: max(taughtTime.learnedAt) })
+		.from(taughtTime)
+		.innerJoin(plan, one)
+		.where(and(eq(taughtTime.teacherId, teacherId), gt(taughtTime.learnedAt, plan.updatedAt)));
+	return row?.at ? row.at.toISOString() : null;
+}
+
 /**
  * Works out what the class of a plan says of the pace of who taught it, once it is written down or written down anew: from
  * its steps where it was led, else from its minutes.
@@ -48,15 +63,15 @@ export async function learnFromPlan(
 	const run = await runOfPlan(db, studioId, planId);
 	const stored = run && (await getPlan(db, studioId, planId));
 	if (!stored) return;
-	const { plan } = stored;
+	const taught = stored.plan;
 	const today = await studioCatalogue(db, studioId);
-	const [moved = []] = await outdatedMovements(db, studioId, today, [plan]);
+	const [moved = []] = await outdatedMovements(db, studioId, today, [taught]);
 	const { find } = catalogueWith(today, moved);
-	const kind = kindOfPlan(plan, (await getStyle(db, teacherId)).style.pace);
+	const kind = kindOfPlan(taught, (await getStyle(db, teacherId)).style.pace);
 	const led = (await ledFromPlan(db, studioId, planId)).findLast(({ tally }) => isTaught(tally));
 	const { minutes, leftOut } = run.run;
 	const document =
-		(led && timeOfRun(led.stored, plan, find, kind)) ?? timeOfMinutes(plan, find, kind, minutes, leftOut);
+		(led && timeOfRun(led.stored, taught, find, kind)) ?? timeOfMinutes(taught, find, kind, minutes, leftOut);
 	await clearRows(db, taughtTime, eq(taughtTime.runId, run.id));
 	if (document)
 		await db.insert(taughtTime).values({ runId: run.id, teacherId, taughtOn: run.run.on, document });

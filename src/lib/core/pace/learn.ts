@@ -169,14 +169,22 @@ export function learnPace(
 	return {
 		classes: times.length,
 		led: times.filter(({ known }) => known === 'steps').length,
-		factor: Math.exp(factor.mean),
+		factor: inSteps(Math.exp(factor.mean), STEPS.factor),
 		logSd:
 			Math.sqrt(factor.variance + EVENING_LOG_SD ** 2 * (evenings.sum / evenings.weight)) *
 			(tenthFromTop(evenings.weight) / tenthFromTop(Infinity)),
-		figures: ratios(figures, counts.figures, (figure) => figureRatio(figure as PaceFigure, figures)),
-		movements: ratios(movements, counts.movements, (slug) => movementRatio(movements[slug]!))
+		figures: ratios(figures, counts.figures, (figure) =>
+			inSteps(figureRatio(figure as PaceFigure, figures), STEPS.figure)
+		),
+		movements: ratios(movements, counts.movements, (slug) =>
+			inSteps(movementRatio(movements[slug]!), STEPS.movement)
+		)
 	};
 }
+
+/** In what steps a ratio changes: each class moves it a little, and plans that fit shall not be moved by each. Judged. */
+const STEPS = { factor: 0.02, figure: 0.05, movement: 0.05 } as const;
+const inSteps = (ratio: number, step: number): number => Number((Math.round(ratio / step) * step).toFixed(2));
 
 /** What was thought of a whole class before any was taught, without its own evening. */
 function firstVariance(kind: ClassKind, chosen: boolean): number {

@@ -5,6 +5,7 @@ import { removePlan } from '$lib/server/plans';
 import { readForm, versionOf } from '$lib/server/requests';
 import { seriesTitle } from '$lib/server/series';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { learnedSince } from '$lib/server/teachers-pace';
 import { getStyle } from '$lib/server/styles';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
@@ -44,6 +45,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			lately,
 			today: day
 		},
+		learnedSince: pace.learned ? await learnedSince(db(), ownerOfRequest(locals), params.id) : null,
 		usual: (await getStyle(db(), ownerOfRequest(locals).teacherId)).style
 	};
 };

@@ -23,6 +23,7 @@
 	import MovedOn from '$lib/ui/plan/MovedOn.svelte';
 	import OrbitPanel from '$lib/ui/plan/OrbitPanel.svelte';
 	import { PANELS } from '$lib/ui/plan/panels';
+	import PaceNotice from '$lib/ui/plan/PaceNotice.svelte';
 	import PlanHead from '$lib/ui/plan/PlanHead.svelte';
 	import RunningOrder from '$lib/ui/plan/RunningOrder.svelte';
 	import ScoreStrip from '$lib/ui/plan/ScoreStrip.svelte';
@@ -214,6 +215,16 @@
 	/>
 </Bounded>
 
+{#if data.learnedSince}
+	<PaceNotice
+		planId={stored.id}
+		at={data.learnedSince}
+		totalSeconds={doc.analysis.timeline.totalSeconds}
+		lengthSeconds={doc.plan.lengthSeconds}
+		busy={fitting.busy}
+		onfit={() => void fitting.fit()}
+	/>
+{/if}
 {#if autosave.state === 'conflict' && autosave.theirs}
 	<Conflict
 		what="This class"
