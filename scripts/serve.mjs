@@ -21,6 +21,7 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 	const own =
 		database ??
 		(process.env.DATABASE_URL ? null : await keepMariadb({ dataDir: dataDir && join(dataDir, 'mariadb') }));
+	const tilt = demo ? await startInclinometer() : null;
 	const app = spawn(...dyingWithParent(process.execPath, ['scripts/app.mjs']), {
 		cwd: ROOT,
 		// its own process group: a Ctrl-C in the terminal reaches only this process, which stops things in order
@@ -36,7 +37,8 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 			AUTH_SECRET: process.env.AUTH_SECRET ?? secret(dataDir),
 			DATABASE_URL: own?.url ?? process.env.DATABASE_URL,
 			MIGRATIONS_DIR: join(ROOT, 'drizzle'),
-			...(demo ? { ORBIT_DEMO: '1' } : {})
+			...(demo ? { ORBIT_DEMO: '1' } : {}),
+			...(tilt ? { INCLINOMETER_PORT: String(tilt.port) } : {})
 		}
 	});
 	const ended = new Promise((done) => app.once('exit', (code, signal) => done(code ?? (signal ? 0 : 1))));
@@ -48,6 +50,7 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 			const late = setTimeout(() => app.kill('SIGKILL'), STOP_SECONDS * 1000);
 			const code = await ended;
 			clearTimeout(late);
+			tilt?.stop();
 			await own?.stop();
 			return code;
 		})());
@@ -60,6 +63,18 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 	});
 	await answering(origin, ended);
 	return { origin, stop, pid: app.pid };
+}
+
+/** The stand-in for an inclinometer that comes with the demo. */
+async function startInclinometer() {
+	const port = await freePort();
+	const child = spawn(...dyingWithParent(process.execPath, ['scripts/inclinometer.mjs']), {
+		cwd: ROOT,
+		detached: true,
+		stdio: ['ignore', 'ignore', 'inherit'],
+		env: { ...process.env, INCLINOMETER_PORT: String(port) }
+	});
+	return { port, stop: () => child.kill('SIGTERM') };
 }
 
 /** After this the web server has ended, whatever it was doing; the database then ends in order. */

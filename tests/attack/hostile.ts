@@ -2,7 +2,7 @@
 import { CATALOGUE } from '../../src/lib/catalogue';
 import { seeded } from '../reference/seeded';
 import { routesOfTree } from './routes';
-import { ledFrom, pathOf, type Attacked } from './setting';
+import { counted, ledFrom, pathOf, type Attacked } from './setting';
 import type { Script } from '../../src/lib/core/teach';
 
 type Random = () => number;
@@ -138,6 +138,8 @@ export async function hostileDocuments(at: Attacked, count: number, seed: number
 				document: damaged({ name: 'Per L.', tier: 'open', cautions: [], tighterSide: null }, r)
 			})
 		],
+		['POST', `/api/groups/${ids.group}/check-ins`, (r) => ({ document: damaged(counted, r) })],
+		['PUT', '/api/studio/keep', (r) => ({ version: 1, document: damaged({ years: 3 }, r) })],
 		[
 			'PUT',
 			'/api/style',

@@ -115,6 +115,8 @@ async function ownersData({ query }: Attacked): Promise<string> {
 		'own_movement',
 		'left_out',
 		'student',
+		'check_in',
+		'class_run',
 		'removed'
 	];
 	const rows = await Promise.all(

@@ -4,6 +4,7 @@ import { freePort, startMariadb } from '../../scripts/mariadb.mjs';
 import { serve } from '../../scripts/serve.mjs';
 import { findMovement } from '../../src/lib/catalogue';
 import type { Script } from '../../src/lib/core/teach';
+import type { GroupCheckIn } from '../../src/lib/core/measure';
 import type { Movement } from '../../src/lib/core/movement';
 import { newGroup } from '../../src/lib/core/group';
 import { Client, token } from './client';
@@ -17,7 +18,10 @@ export interface Attacked {
 	/** Signed in to nothing. */
 	nobody: Client;
 	/** What the owner has, by the words that routes use for it. */
-	ids: Record<'plan' | 'series' | 'group' | 'student' | 'template' | 'own' | 'secret' | 'led', string>;
+	ids: Record<
+		'plan' | 'series' | 'group' | 'student' | 'template' | 'own' | 'secret' | 'led' | 'checkIn',
+		string
+	>;
 	query<T>(sql: string): Promise<T[]>;
 	stop(): Promise<void>;
 }
@@ -39,6 +43,7 @@ export async function attacked(): Promise<Attacked> {
 		(await (await owner.json('POST', path, body)).json()) as { id: string; slug: string };
 	const person = { name: 'Per L.', tier: 'open', cautions: [], tighterSide: null };
 	const student = (await made(`/api/groups/${group}/students`, { document: person })).id;
+	const checkIn = (await made(`/api/groups/${group}/check-ins`, { document: counted })).id;
 	const movement: Movement = { ...findMovement('clam')!, english: 'Harbour clam' };
 	const own = (await made('/api/own-movements', { document: movement })).slug;
 	const [{ document }] = (await query<{ document: string }>(
@@ -63,7 +68,7 @@ export async function attacked(): Promise<Attacked> {
 		owner,
 		stranger,
 		nobody: new Client(origin),
-		ids: { plan, series, group, student, template, own, secret, led },
+		ids: { plan, series, group, student, template, own, secret, led, checkIn },
 		query,
 		stop: async () => {
 			await connection.end();
@@ -71,6 +76,14 @@ export async function attacked(): Promise<Attacked> {
 		}
 	};
 }
+
+/** A group counted in a test. */
+export const counted: GroupCheckIn = {
+	kind: 'counts',
+	test: 'figure-four-knee',
+	moment: 'before the class',
+	counts: { left: [2, 4, 3, 1], right: [1, 3, 4, 2] }
+};
 
 /** What a device sends of a class that it leads. */
 export const ledFrom = (planId: string, script: Script) => ({
@@ -105,6 +118,7 @@ export function pathOf(route: string, ids: Attacked['ids']): string {
 		'/api/plans/[id]': ids.plan,
 		'/api/series/[id]': ids.series,
 		'/api/students/[id]': ids.student,
+		'/api/check-ins/[id]': ids.checkIn,
 		'/api/own-movements/[slug]': ids.own,
 		'/api/left-out/[slug]': ids.own,
 		'/api/silenced/[check]': 'calm-open',

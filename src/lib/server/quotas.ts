@@ -13,7 +13,8 @@ export const QUOTAS = {
 	templates: 500,
 	'own movements': 500,
 	'kept states of movements': 5000,
-	students: 200
+	students: 200,
+	'check-ins': 20_000
 } as const;
 
 /** Refuses with 422 when `adding` more rows would be over the quota. To be called in the transaction that adds them. */

@@ -1,4 +1,5 @@
 import { lt } from 'drizzle-orm';
+import { forgetMeasured } from './check-ins';
 import { forgetAccepted } from './accepted';
 import type { Db } from './db/open';
 import { rateLimit, session } from './db/schema';
@@ -15,6 +16,7 @@ export async function tidy(db: Db, now: Date): Promise<void> {
 	await forgetTries(db, now);
 	await forgetAccepted(db, now);
 	await forgetRemoved(db, now);
+	await forgetMeasured(db, now);
 }
 
 /** Tidies now and each hour; what goes wrong is told to `failed` and tried again the next hour. Ends with the result. */

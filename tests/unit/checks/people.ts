@@ -4,7 +4,23 @@ import { groupOf, warm, type Tables } from './case';
 const knee = groupOf({}, ['sore knee']);
 const known = ['cat-cow', 'clam', 'supine-figure-four'];
 
+const leftBehind = { ...groupOf(), moreOn: [{ leg: 'left' as const, region: 'outer' as const }] };
+
 export const PEOPLE: Tables = {
+	'tighter-side': {
+		passing: [
+			['nobody was measured', (w) => w.add('release', w.item('supine-figure-four'))],
+			['nothing works there', (w) => w.add('build', w.item('cat-cow')), { group: leftBehind }]
+		],
+		failing: [
+			[
+				'both sides get the same',
+				(w) => w.add('release', w.item('supine-figure-four')),
+				'outer hips: the left side is behind, and nothing here gives it more',
+				{ group: leftBehind }
+			]
+		]
+	},
 	'caution-conflict': {
 		passing: [
 			['nobody known', (w) => w.add('peak', w.item('fire-log'))],

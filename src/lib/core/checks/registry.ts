@@ -43,6 +43,7 @@ import { styleConflict } from './style-conflict';
 import { talkShare } from './talk-share';
 import { testAtBothEnds } from './test-at-both-ends';
 import { tierTooHard } from './tier-too-hard';
+import { tighterSide } from './tighter-side';
 import { timeOverOrUnder } from './time-over-or-under';
 import { tooManyNew } from './too-many-new';
 import { unusualDose } from './unusual-dose';
@@ -82,6 +83,7 @@ export const CHECKS: readonly Check[] = [
 	counterShapeAfter,
 	peakPlace,
 	sideDrift,
+	tighterSide,
 	firstSideHabit,
 	crossingSwaps,
 	crossingBeforeFront,

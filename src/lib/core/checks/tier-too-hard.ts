@@ -1,3 +1,4 @@
+import { regionOf } from '../measure';
 import { formForTier, mostIntensity } from '../substitution';
 import { peopleByTier, TIERS } from '../group';
 import { formEdit } from './help';
@@ -14,8 +15,8 @@ export const tierTooHard: Check = {
 	},
 	check({ items, group }) {
 		if (!group) return [];
-		const people = peopleByTier(group);
 		return items.flatMap(({ item, movement, blockId, startSeconds }) => {
+			const people = peopleByTier(group, regionOf(movement));
 			const tooMuch = TIERS.filter((tier) => {
 				if (!people[tier]) return false;
 				const most = mostIntensity(tier, group);

@@ -1,4 +1,4 @@
-import { GROUP, groupFaults, type Group } from '../group';
+import { GROUP, groupFaults, unmeasured, type Group } from '../group';
 import { readWith, withVersion, type Read } from '../validation';
 import { fileSchema, part, readEnvelope, writeEnvelope, type FileFormat } from './envelope';
 import { inFile } from './versions';
@@ -13,7 +13,7 @@ export const groupFileSchema = fileSchema(GROUP_FILE, { group: inFile(GROUP).req
 
 /** A group in the open format. */
 export function writeGroupFile(group: Group): string {
-	return writeEnvelope(GROUP_FILE, { group: withVersion(GROUP, group) });
+	return writeEnvelope(GROUP_FILE, { group: withVersion(GROUP, unmeasured(group)) });
 }
 
 /** Reads a group file. A wrong one gives everything that is wrong and where. */

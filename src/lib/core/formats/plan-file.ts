@@ -1,4 +1,4 @@
-import { GROUP, groupFaults, type Group } from '../group';
+import { GROUP, groupFaults, unmeasured, type Group } from '../group';
 import type { FindMovement, Movement } from '../movement';
 import { PLAN, planFaults, type ClassPlan } from '../plan';
 import { readWith, withVersion, type Read } from '../validation';
@@ -32,7 +32,7 @@ export function writePlanFile({ plan, group, movements }: PlanFile): string {
 	const { madeWith: _states, ...bare } = plan; // content hashes mean something only where they were taken
 	return writeEnvelope(PLAN_FILE, {
 		plan: withVersion(PLAN, bare),
-		...(group ? { group: withVersion(GROUP, group) } : {}),
+		...(group ? { group: withVersion(GROUP, unmeasured(group)) } : {}),
 		...writeMovements(movements)
 	});
 }

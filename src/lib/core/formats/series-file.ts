@@ -1,5 +1,5 @@
 import { object } from 'yup';
-import { GROUP, groupFaults, type Group } from '../group';
+import { GROUP, groupFaults, type Group, unmeasured } from '../group';
 import type { FindMovement, Movement } from '../movement';
 import { PLAN, type ClassPlan } from '../plan';
 import { notesOf, RUN_NOTES, runNotesFaults, type RunNotes } from '../run';
@@ -54,7 +54,7 @@ export function writeSeriesFile({ planned, group, movements }: SeriesFile): stri
 		{
 			...seriesAsSent({ series: planned.series, plans }),
 			runs: notesOf(planned.runs),
-			group: withVersion(GROUP, group),
+			group: withVersion(GROUP, unmeasured(group)),
 			...writeMovements(movements)
 		},
 		1

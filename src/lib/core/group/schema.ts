@@ -1,6 +1,7 @@
 import { array, boolean, number, object, string } from 'yup';
-import { DIRECTIONS } from '../anatomy';
+import { DIRECTIONS, LEGS } from '../anatomy';
 import { MOST_CHANGEOVER_MINUTES } from '../calendar';
+import { REGIONS } from '../measure';
 import { CAUTIONS, KIT_KINDS, purposesSchema, rising } from '../movement';
 import { PLAN_LIMITS } from '../plan';
 import { schemaFaults, type Fault } from '../validation';
@@ -24,6 +25,8 @@ const minutes = number()
 
 const count = number().integer('${path} must be a whole number').min(0).max(500).required();
 
+const tiers = object(Object.fromEntries(TIERS.map((tier) => [tier, count]))).noUnknown();
+
 const weekday = number().integer().min(1).max(7).required();
 const time = timeOfDay();
 
@@ -39,9 +42,7 @@ export const groupSchema = object({
 	discipline: oneLine(120),
 	preset: string().oneOf(PRESETS).required(),
 	size: number().integer('${path} must be a whole number').min(1).max(200).required(),
-	tiers: object(Object.fromEntries(TIERS.map((tier) => [tier, count])))
-		.noUnknown()
-		.required(),
+	tiers: tiers.required(),
 	moment: string().oneOf(MOMENTS).required(),
 	weekday,
 	startsAt: time,
@@ -84,6 +85,22 @@ export const groupSchema = object({
 	})
 		.noUnknown()
 		.required(),
+	regionTiers: object(Object.fromEntries(REGIONS.map((region) => [region, tiers.default(undefined)])))
+		.noUnknown()
+		.default(undefined),
+	moreOn: array()
+		.of(
+			object({
+				leg: string().oneOf(LEGS).required(),
+				region: string().oneOf(REGIONS).required()
+			}).noUnknown()
+		)
+		.max(REGIONS.length)
+		.default(undefined)
+		.test(
+			'once',
+			eachOnce(({ region }) => region, 'this region is there already')
+		),
 	purposes: purposesSchema,
 	note: textOfLines(PLAN_LIMITS.noteCharacters)
 }).noUnknown();

@@ -1,11 +1,18 @@
 import { memoize } from '../movement';
 import { sizeOf, type Here, type Tier } from '../people';
+import type { Region } from '../measure';
 import type { Group } from './types';
 
-/** How many people of each tier; people without a tier do what the room is given. */
-export function peopleByTier(group: Group): Record<Tier, number> {
-	const { tight, open } = group.tiers;
-	return { tight, open, middling: Math.max(group.tiers.middling, group.size - tight - open) };
+/**
+ * How many people of each tier: where a movement works, if a check-in told that, else in one word for all. People without a tier do what the room is given. */
+export function peopleByTier(group: Group, region: Region | null = null): Record<Tier, number> {
+	const { tight, open, middling } = (region && group.regionTiers?.[region]) || group.tiers;
+	return { tight, open, middling: Math.max(middling, group.size - tight - open) };
+}
+
+/** A group without what was measured of its people: that does not leave the studio in a file. */
+export function unmeasured({ regionTiers: _tiers, moreOn: _more, ...group }: Group): Group {
+	return group;
 }
 
 /** Everybody who usually comes, as a count to begin with. */

@@ -1,4 +1,5 @@
 import type { Changeover, Meeting } from '../calendar';
+import type { MoreOn, Region } from '../measure';
 import type { Purpose } from '../movement';
 import type { Targets } from '../orbit';
 import type { Kit } from './kit';
@@ -56,6 +57,10 @@ export interface Group {
 	/** What each person brings along. */
 	kitEach?: Kit;
 	targets: Targets;
+	/** How many people of each tier by where a movement works, where a check-in told it. */
+	regionTiers?: Partial<Record<Region, Record<Tier, number>>>;
+	/** Where one side was measured to be behind, and is to get more. */
+	moreOn?: MoreOn[];
 	/** What its classes are to serve: the shapes of its sport or of its day. */
 	purposes: Purpose[];
 	note: string;

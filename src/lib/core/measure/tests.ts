@@ -13,7 +13,11 @@ export const TEST_IDS = [
 	'ninety-ninety-seat',
 	'wide-stance-fold',
 	'one-leg-balance',
-	'seat-switch'
+	'seat-switch',
+	'turning-in-prone',
+	'turning-out-prone',
+	'straight-leg-raise',
+	'squat-heels-down'
 ] as const;
 export type TestId = (typeof TEST_IDS)[number];
 
@@ -101,5 +105,37 @@ export const HIP_TESTS: Record<TestId, HipTest> = {
 		sided: false,
 		position: 'seated',
 		usualSeconds: 45
+	},
+	'turning-in-prone': {
+		name: 'Shins falling outwards, on the front',
+		how: 'On the front, knees together and bent to a right angle; one shin falls outwards, the pelvis stays down.',
+		look: 'How far does the shin go from upright before the pelvis lifts?',
+		sided: true,
+		position: 'prone',
+		usualSeconds: 60
+	},
+	'turning-out-prone': {
+		name: 'Shin falling inwards, on the front',
+		how: 'On the front, one knee bent to a right angle; the shin falls inwards over the other leg, the pelvis stays down.',
+		look: 'How far does the shin go from upright before the pelvis rolls?',
+		sided: true,
+		position: 'prone',
+		usualSeconds: 60
+	},
+	'straight-leg-raise': {
+		name: 'Raising a straight leg',
+		how: 'On the back, one leg raised with a straight knee, the other stays long on the floor.',
+		look: 'How high does the heel come before the knee bends or the other leg lifts?',
+		sided: true,
+		position: 'supine',
+		usualSeconds: 50
+	},
+	'squat-heels-down': {
+		name: 'Deep squat, heels down',
+		how: 'Feet as wide as the hips; sink as deep as the heels stay down, arms in front.',
+		look: 'How deep does it go, and do heels and trunk stay where they are?',
+		sided: false,
+		position: 'standing',
+		usualSeconds: 40
 	}
 };

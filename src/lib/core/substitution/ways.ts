@@ -1,4 +1,5 @@
 import type { TimedItem } from '../clock';
+import { regionOf } from '../measure';
 import { peopleByTier, TIERS, type Group, type Tier } from '../group';
 import {
 	memoize,
@@ -38,7 +39,7 @@ export function waysAt(
 ): Way[] {
 	const { movement, item } = shared;
 	const beside = besideTheClass(shared, group, find);
-	const people = { ...peopleByTier(group) };
+	const people = { ...peopleByTier(group, regionOf(movement)) };
 	let apart = beside.reduce((sum, way) => sum + way.people, 0);
 	for (const tier of [...TIERS].sort((a, b) => people[b] - people[a])) {
 		const taken = Math.min(apart, people[tier]);

@@ -12,6 +12,7 @@ import {
 	varchar
 } from 'drizzle-orm/mysql-core';
 import { GROUP, groupSchema, STUDENT, type Group, type Student } from '../../core/group';
+import { CHECK_IN, type CheckIn } from '../../core/measure';
 import { MOVEMENT, type KitKind, type Movement } from '../../core/movement';
 import { PACE_MODEL, TAUGHT_TIME, type PaceModel, type TaughtTime } from '../../core/pace';
 import type { StyleChoices } from '../../core/style';
@@ -42,6 +43,8 @@ export const studio = mysqlTable('studio', {
 	name: varchar('name', { length: 120 }).notNull(),
 	/** IANA name, e.g. Europe/Lisbon. */
 	timeZone: varchar('time_zone', { length: 64 }).notNull(),
+	/** For how many years what was measured of people, and step by step of classes, is kept. */
+	keepYears: int('keep_years').notNull().default(2),
 	...changes
 });
 
@@ -340,6 +343,32 @@ export const student = mysqlTable(
 		...changes
 	},
 	(t) => [index('student_group').on(t.groupId, t.teacherId)]
+);
+
+/** What was measured: of a whole group as counts, or of one person. */
+export const checkIn = mysqlTable(
+	'check_in',
+	{
+		id: id(),
+		studioId: studioId(),
+		groupId: exactText('group_id', { length: 24 })
+			.notNull()
+			.references(() => classGroup.id, { onDelete: 'cascade' }),
+		/** Who counted or measured. */
+		teacherId: exactText('teacher_id', { length: 36 })
+			.notNull()
+			.references(() => teacher.id, { onDelete: 'cascade' }),
+		/** Whom: null for a whole group. What is known of somebody goes with them. */
+		studentId: exactText('student_id', { length: 24 }).references(() => student.id, { onDelete: 'cascade' }),
+		/** The studio's calendar day. */
+		takenOn: date('taken_on', { mode: 'string' }).notNull(),
+		document: documentColumn<CheckIn>('document', CHECK_IN).notNull(),
+		...changes
+	},
+	(t) => [
+		index('check_in_group').on(t.studioId, t.groupId, t.takenOn),
+		index('check_in_student').on(t.studentId)
+	]
 );
 
 /**

@@ -58,7 +58,10 @@
 		</ul>
 	{/if}
 	<h2 id="plans-title">Classes of this group</h2>
-	<p><a href="/group/{data.stored.id}/taught">What was taught, and how it went</a></p>
+	<p>
+		<a href="/group/{data.stored.id}/taught">What was taught, and how it went</a> ·
+		<a href="/group/{data.stored.id}/check-in">Check-ins: what their hips can do</a>
+	</p>
 	<ul>
 		{#each data.plans as plan (plan.id)}
 			<li>

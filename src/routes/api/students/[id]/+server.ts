@@ -2,9 +2,9 @@ import { STUDENT, type Student, studentFaults } from '$lib/core/group';
 import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
-import { ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/endpoint';
+import { found, ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/endpoint';
 import { readJsonObject, versionOf } from '$lib/server/requests';
-import { deleteStudent, saveStudent } from '$lib/server/students';
+import { dataOfStudent, deleteStudent, saveStudent } from '$lib/server/students';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -19,6 +19,18 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 		saveStudent(tx, owner, params.id, body.version, body.document as Student)
 	);
 	return saveAnswer(saved, body.document, ({ version, student }) => ({ version, document: student }));
+};
+
+/** All that is kept of somebody, as one file: 200, 404. */
+export const GET: RequestHandler = async ({ params, locals }) => {
+	const data = found(await dataOfStudent(db(), ownerOfRequest(locals), params.id));
+	return new Response(`${JSON.stringify(data, null, '\t')}\n`, {
+		headers: {
+			'content-type': 'application/json; charset=utf-8',
+			'content-disposition': 'attachment; filename="what-is-kept.json"',
+			'cache-control': 'no-store'
+		}
+	});
 };
 
 /** Removes somebody for good, in the version that was looked at: 204, 409, 404. */

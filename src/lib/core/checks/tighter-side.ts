@@ -1,0 +1,54 @@
+import { regionOf, REGION_NAMES, type Region } from '../measure';
+import { at, isSided } from './help';
+import type { Check } from './types';
+
+/** How much more of its dose the side that is behind gets. Judged. */
+const MORE_TIME_SHARE = 1 / 3;
+
+export const tighterSide: Check = {
+	meta: {
+		id: 'tighter-side',
+		summary: 'A side that was measured to be behind gets more',
+		severity: 'note',
+		why: 'A check-in found one side behind by more than measuring is off, and the group was set to give it more.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items, group }) {
+		return (group?.moreOn ?? []).flatMap(({ leg, region }) => {
+			const there = items.filter((taught) => isSided(taught) && regionOf(taught.movement) === region);
+			const [first] = there;
+			if (!first || there.some(({ item }) => item.dose.moreOn?.leg === leg || item.oneSided)) return [];
+			// where it is longest it is meant most
+			const main = there.reduce((a, b) => (b.workSeconds > a.workSeconds ? b : a));
+			return [
+				{
+					message: `${REGION_NAMES[region]}: the ${leg} side is behind, and nothing here gives it more`,
+					where: at(main),
+					cause: region,
+					data: { leg, region, amount: main.item.dose.amount }
+				}
+			];
+		});
+	},
+	/** As the teacher's style has it: as much again, or a third more. */
+	repair({ where: { itemId }, data }, { style }) {
+		if (!itemId) return null;
+		const leg = data.leg === 'left' ? 'left' : 'right';
+		const again = style.sides === 'more sets';
+		const amount = Math.max(1, Math.round(Number(data.amount) * (again ? 1 : MORE_TIME_SHARE)));
+		return {
+			label: again ? `As much again on the ${leg}` : `A third more on the ${leg}`,
+			edits: [
+				{
+					do: 'setDose',
+					itemId,
+					change: {
+						moreOn: { leg, amount },
+						unevenReason: `the ${leg} side was measured behind (${REGION_NAMES[data.region as Region]})`
+					}
+				}
+			]
+		};
+	}
+};

@@ -1,0 +1,116 @@
+import { array, mixed, number, object, string } from 'yup';
+import { schemaFaults, type DocumentKind, type Fault } from '../validation';
+import { GRADINGS } from './scales';
+import { HIP_TESTS, TEST_IDS, type TestId } from './tests';
+import type { GradeCounts } from './error';
+
+/** When people were tested: warm is compared with warm, and cold with cold. */
+export const MOMENTS_OF_TEST = ['before the class', 'after the class'] as const;
+export type MomentOfTest = (typeof MOMENTS_OF_TEST)[number];
+
+/** Where readings come from. */
+export const SOURCES = ['by hand', 'phone', 'inclinometer'] as const;
+export type ReadingSource = (typeof SOURCES)[number];
+
+/** Of each side; a test without sides has all in `left`. */
+export interface Sides<T> {
+	left: T;
+	right: T;
+}
+
+/** A whole group in a test, counted while people stand in it: no name is needed. */
+export interface GroupCheckIn {
+	kind: 'counts';
+	test: TestId;
+	moment: MomentOfTest;
+	counts: Sides<GradeCounts>;
+}
+
+/** One person: up to three readings of each side. */
+export interface StudentCheckIn {
+	kind: 'readings';
+	test: TestId;
+	moment: MomentOfTest;
+	unit: 'degrees' | 'centimetres' | 'seconds' | 'grade';
+	source: ReadingSource;
+	readings: Sides<number[]>;
+}
+
+export type CheckIn = GroupCheckIn | StudentCheckIn;
+
+export const MOST_READINGS = 3;
+const MOST_PEOPLE = 200;
+
+const count = number().integer().min(0).max(MOST_PEOPLE).required();
+const counts = array().of(count).length(4).required();
+const readings = array().of(number().required()).max(MOST_READINGS).required();
+
+const common = {
+	test: string().oneOf(TEST_IDS).required(),
+	moment: string().oneOf(MOMENTS_OF_TEST).required()
+};
+
+const countsSchema = object({
+	kind: string().oneOf(['counts']).required(),
+	...common,
+	counts: object({ left: counts, right: counts }).noUnknown().required()
+})
+	.noUnknown()
+	.test('somebody', 'nobody is counted', ({ counts: of }) => [...of.left, ...of.right].some((n) => n! > 0))
+	.test(
+		'sides',
+		'this test has no sides: all people are counted once',
+		({ test, counts: of }) => HIP_TESTS[test].sided || of.right.every((n) => n === 0)
+	);
+
+const readingsSchema = object({
+	kind: string().oneOf(['readings']).required(),
+	...common,
+	unit: string().oneOf(['degrees', 'centimetres', 'seconds', 'grade']).required(),
+	source: string().oneOf(SOURCES).required(),
+	readings: object({ left: readings, right: readings }).noUnknown().required()
+})
+	.noUnknown()
+	.test('some', 'nothing is read yet', ({ readings: of }) => of.left.length + of.right.length > 0)
+	.test('unit', 'this test is not read in that unit', ({ test, unit }) =>
+		unit === 'grade' ? true : GRADINGS[test].scale?.unit === unit
+	)
+	.test('limits', ({ test, unit, readings: of }, context) => {
+		const { scale } = GRADINGS[test];
+		const [least, most] = unit === 'grade' ? [0, 3] : [scale?.least ?? 0, scale?.most ?? 0];
+		const fine = [...of.left, ...of.right].every((value) => value! >= least && value! <= most);
+		return fine || context.createError({ message: `readings are ${least} to ${most}`, path: 'readings' });
+	});
+
+/** Either of the two, by its kind. */
+const checkInSchema = mixed<CheckIn>().required();
+
+/** Everything wrong with a check-in from outside; empty: it can be used as {@link CheckIn}. */
+export function checkInFaults(value: unknown): Fault[] {
+	if (typeof value !== 'object' || value === null || Array.isArray(value))
+		return [{ path: '', message: 'a check-in is an object' }];
+	const { kind } = value as { kind?: unknown };
+	if (kind !== 'counts' && kind !== 'readings')
+		return [{ path: 'kind', message: 'kind must be counts or readings' }];
+	// a test that is not known is said first: the other rules look it up
+	const { test } = value as { test?: unknown };
+	if (!TEST_IDS.includes(test as TestId)) return [{ path: 'test', message: 'there is no such test' }];
+	return schemaFaults(kind === 'counts' ? countsSchema : readingsSchema, value);
+}
+
+/** As it is kept; it was checked when it came. */
+export const CHECK_IN: DocumentKind = { name: 'check-in', schema: checkInSchema, steps: [] };
+
+/** For how many years a studio keeps what was measured; two where nobody says otherwise. */
+export const KEEP_YEARS = { least: 1, most: 10, usual: 2 } as const;
+export const keepYearsSchema = object({
+	years: number().integer().min(KEEP_YEARS.least).max(KEEP_YEARS.most).required()
+}).noUnknown();
+
+export const NOBODY: GradeCounts = [0, 0, 0, 0];
+
+/** The same with one more, or one fewer, person in a grade; never under none. */
+export const withOne = (counts: GradeCounts, grade: number, by: 1 | -1): GradeCounts =>
+	counts.map((n, i) =>
+		i === grade ? Math.max(0, Math.min(MOST_PEOPLE, n + by)) : n
+	) as unknown as GradeCounts;

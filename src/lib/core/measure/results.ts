@@ -1,0 +1,278 @@
+import { mean } from 'simple-statistics';
+import { dayName, daysBetween } from '../calendar';
+import type { CheckIn, GroupCheckIn, MomentOfTest, Sides, StudentCheckIn } from './check-in';
+import {
+	judgeCounts,
+	judgeReadings,
+	limbSymmetryPercent,
+	meanGrade,
+	peopleIn,
+	trend,
+	type GradeCounts,
+	type Judgement,
+	type Trend
+} from './error';
+import { GRADINGS, REGION_NAMES } from './scales';
+import { HIP_TESTS, TEST_IDS, type TestId } from './tests';
+
+/** A check-in with its day. */
+export interface Dated<T extends CheckIn = CheckIn> {
+	/** The studio's calendar day. */
+	on: string;
+	checkIn: T;
+}
+
+/** One test over time: what can be told of it, and what it is told from. */
+export interface TestResult {
+	test: TestId;
+	name: string;
+	region: string;
+	/** What can be told, a sentence each. */
+	words: string[];
+	/** Mean of each side at each check-in of the moment that was tested most; null where a side was not. */
+	points: { on: string; left: number | null; right: number | null }[];
+	/** What the points are in: "mean grade" or a unit. */
+	unit: string;
+	moment: MomentOfTest;
+	table: { head: string[]; rows: string[][] };
+	/** Whether one side is behind, by more than the error of measuring; null where it has no sides or cannot be told. */
+	behind: 'left' | 'right' | null;
+	/** Change of both sides together from the first to the last of that moment; null with fewer than two. */
+	change: Judgement | null;
+	/** People counted last. */
+	people: number;
+	last: Dated;
+}
+
+const LEGS = ['left', 'right'] as const;
+
+/** How two check-ins of a kind are compared, whatever they consist of. */
+interface Reader<T extends CheckIn, V> {
+	of: (checkIn: T) => Sides<V>;
+	isEmpty: (value: V) => boolean;
+	value: (value: V) => number;
+	judge: (test: TestId, before: V, after: V) => Judgement | null;
+	/** Whether more is freer, or steadier. */
+	moreIsFreer: (checkIn: T) => boolean;
+	/** With its unit: "8 degrees". */
+	inUnit: (value: number, checkIn: T) => string;
+	unit: (checkIn: T) => string;
+	cell: (value: V) => string;
+	people: (checkIn: T) => number;
+}
+
+const one = (value: number): string => String(Math.round(value * 10) / 10);
+
+const COUNTS: Reader<GroupCheckIn, GradeCounts> = {
+	of: ({ counts }) => counts,
+	isEmpty: (counts) => peopleIn(counts) === 0,
+	value: meanGrade,
+	judge: (_test, before, after) => judgeCounts(before, after),
+	moreIsFreer: () => true,
+	inUnit: (value) => `${one(value)} of a grade`,
+	unit: () => 'mean grade',
+	cell: (counts) => counts.join(' / '),
+	people: ({ counts }) => Math.max(peopleIn(counts.left), peopleIn(counts.right))
+};
+
+const READINGS: Reader<StudentCheckIn, number[]> = {
+	of: ({ readings }) => readings,
+	isEmpty: (readings) => readings.length === 0,
+	value: (readings) => mean(readings),
+	judge: (test, before, after) => judgeReadings(before, after, GRADINGS[test].scale?.sem ?? GRADE_SEM),
+	moreIsFreer: ({ test, unit }) => unit === 'grade' || (GRADINGS[test].scale?.moreIsFreer ?? true),
+	inUnit: (value, { unit }) => (unit === 'grade' ? `${one(value)} of a grade` : `${one(value)} ${unit}`),
+	unit: ({ unit }) => unit,
+	cell: (readings) => (readings.length ? `${one(mean(readings))} (${readings.map(one).join(', ')})` : ''),
+	people: () => 1
+};
+/** A grade by eye changes only by a whole one. */
+const GRADE_SEM = 1 / (1.96 * Math.SQRT2);
+
+/** The results of a whole group, by test. */
+export const groupResults = (checkIns: readonly Dated<GroupCheckIn>[]): TestResult[] =>
+	resultsBy(checkIns, COUNTS);
+
+/** The results of one person, by test. What was read in another unit before is left out. */
+export const studentResults = (checkIns: readonly Dated<StudentCheckIn>[]): TestResult[] =>
+	resultsBy(checkIns, READINGS);
+
+function resultsBy<T extends CheckIn, V>(checkIns: readonly Dated<T>[], reader: Reader<T, V>): TestResult[] {
+	return TEST_IDS.flatMap((test) => {
+		const own = checkIns
+			.filter(({ checkIn }) => checkIn.test === test)
+			.sort((a, b) => a.on.localeCompare(b.on));
+		const last = own.at(-1);
+		if (!last) return [];
+		return [
+			resultOf(
+				test,
+				own.filter(({ checkIn }) => reader.unit(checkIn) === reader.unit(last.checkIn)),
+				reader
+			)
+		];
+	});
+}
+
+function resultOf<T extends CheckIn, V>(
+	test: TestId,
+	own: readonly Dated<T>[],
+	reader: Reader<T, V>
+): TestResult {
+	const last = own.at(-1)!;
+	const { sided, name } = HIP_TESTS[test];
+	const moment = momentOfMost(own);
+	const alike = own.filter(({ checkIn }) => checkIn.moment === moment);
+	const side = (checkIn: T, leg: 'left' | 'right') => {
+		const value = reader.of(checkIn)[leg];
+		return reader.isEmpty(value) ? null : value;
+	};
+	const points = alike.map(({ on, checkIn }) => {
+		const value = (leg: 'left' | 'right') => {
+			const of = side(checkIn, leg);
+			return of === null ? null : reader.value(of);
+		};
+		return { on, left: value('left'), right: value('right') };
+	});
+	const free = reader.moreIsFreer(last.checkIn);
+	const sides = sided ? sidesWords(test, last, reader) : null;
+	const overTime = alike.length > 1 ? changeWords(test, alike[0]!, alike.at(-1)!, sided, reader) : null;
+	const line = lineWords(points, free, reader.inUnit, last.checkIn);
+	return {
+		test,
+		name,
+		region: REGION_NAMES[GRADINGS[test].region],
+		words: [
+			...(sides ? [sides.words] : []),
+			...(overTime ? overTime.words : []),
+			...(line ? [line] : []),
+			...warmthWords(test, own, sided, reader)
+		],
+		points,
+		unit: reader.unit(last.checkIn),
+		moment,
+		table: {
+			head: ['Day', 'When', ...(sided ? ['Left', 'Right'] : ['Both'])],
+			rows: own
+				.map(({ on, checkIn }) => [
+					dayName(on),
+					checkIn.moment,
+					...(sided ? LEGS : (['left'] as const)).map((leg) => reader.cell(reader.of(checkIn)[leg]))
+				])
+				.reverse()
+		},
+		behind: sides?.behind ?? null,
+		change: overTime?.judgement ?? null,
+		people: reader.people(last.checkIn),
+		last
+	};
+}
+
+function momentOfMost(own: readonly Dated[]): MomentOfTest {
+	const before = own.filter(({ checkIn }) => checkIn.moment === 'before the class').length;
+	return 2 * before >= own.length ? 'before the class' : 'after the class';
+}
+
+function sidesWords<T extends CheckIn, V>(test: TestId, { checkIn }: Dated<T>, reader: Reader<T, V>) {
+	const { left, right } = reader.of(checkIn);
+	if (reader.isEmpty(left) || reader.isEmpty(right)) return null;
+	const judged = reader.judge(test, left, right);
+	if (!judged) return null;
+	const [l, r] = [reader.value(left), reader.value(right)];
+	if (!judged.isTold)
+		return {
+			words: `Left and right: no difference that can be told (${reader.inUnit(Math.abs(judged.difference), checkIn)}, less than ${one(judged.threshold)}).`,
+			behind: null
+		};
+	const isLess = reader.moreIsFreer(checkIn) ? l < r : l > r;
+	const behind = isLess ? ('left' as const) : ('right' as const);
+	const share = Math.round(limbSymmetryPercent(l, r));
+	return {
+		words: `The ${behind} side is behind by ${reader.inUnit(Math.abs(judged.difference), checkIn)}, more than the ${one(judged.threshold)} that measuring is off; the weaker is ${share} % of the stronger.`,
+		behind
+	};
+}
+
+/** Both sides together, from one check-in to another. */
+function together<T extends CheckIn, V>(
+	test: TestId,
+	first: T,
+	last: T,
+	sided: boolean,
+	reader: Reader<T, V>
+): (Judgement & { leg: string })[] {
+	return (sided ? LEGS : (['left'] as const)).flatMap((leg) => {
+		const [before, after] = [reader.of(first)[leg], reader.of(last)[leg]];
+		if (reader.isEmpty(before) || reader.isEmpty(after)) return [];
+		const judged = reader.judge(test, before, after);
+		return judged ? [{ ...judged, leg }] : [];
+	});
+}
+
+function changeWords<T extends CheckIn, V>(
+	test: TestId,
+	first: Dated<T>,
+	last: Dated<T>,
+	sided: boolean,
+	reader: Reader<T, V>
+): { words: string[]; judgement: Judgement | null } {
+	const judged = together(test, first.checkIn, last.checkIn, sided, reader);
+	const free = reader.moreIsFreer(last.checkIn);
+	const words = judged.map(({ difference, threshold, isTold, leg }) => {
+		const who = sided ? `The ${leg} side since ${dayName(first.on)}` : `Since ${dayName(first.on)}`;
+		const by = reader.inUnit(Math.abs(difference), last.checkIn);
+		if (!isTold) return `${who}: no change that can be told (${by}, less than ${one(threshold)}).`;
+		return `${who}: ${by} ${difference > 0 === free ? 'freer' : 'less'}, more than the ${one(threshold)} that measuring is off.`;
+	});
+	const strongest = [...judged].sort((a, b) => Math.abs(b.difference) - Math.abs(a.difference))[0];
+	return {
+		words,
+		judgement: strongest
+			? { ...strongest, difference: free ? strongest.difference : -strongest.difference }
+			: null
+	};
+}
+
+/** Before and after one class shows mostly warmth. */
+function warmthWords<T extends CheckIn, V>(
+	test: TestId,
+	own: readonly Dated<T>[],
+	sided: boolean,
+	reader: Reader<T, V>
+): string[] {
+	const after = own.findLast(({ checkIn }) => checkIn.moment === 'after the class');
+	const before =
+		after && own.findLast(({ on, checkIn }) => on === after.on && checkIn.moment !== after.checkIn.moment);
+	if (!after || !before) return [];
+	const free = reader.moreIsFreer(after.checkIn);
+	const judged = together(test, before.checkIn, after.checkIn, sided, reader);
+	const told = judged.filter(({ isTold }) => isTold);
+	if (!judged.length) return [];
+	if (!told.length)
+		return [`Before and after the class of ${dayName(after.on)}: no change that can be told.`];
+	return told.map(
+		({ difference, leg }) =>
+			`${sided ? `The ${leg} side, after` : 'After'} the class of ${dayName(after.on)}: ${reader.inUnit(Math.abs(difference), after.checkIn)} ${difference > 0 === free ? 'more' : 'less'}. That is mostly warmth, and gone within hours.`
+	);
+}
+
+const DAYS_PER_WEEK = 7;
+
+/** The line through all points, where one can be told. */
+function lineWords<T extends CheckIn>(
+	points: readonly { on: string; left: number | null; right: number | null }[],
+	free: boolean,
+	inUnit: (value: number, checkIn: T) => string,
+	checkIn: T
+): string | null {
+	const first = points[0]?.on ?? '';
+	const both = points.map(({ on, left, right }) => {
+		const values = [left, right].filter((value) => value !== null);
+		return { x: daysBetween(first, on) / DAYS_PER_WEEK, y: mean(values) };
+	});
+	const line: Trend | null = trend(both);
+	if (!line) return null;
+	if (!line.isTold) return `Over ${points.length} times: no direction that can be told.`;
+	const [from, to] = [line.from, line.to].map(Math.abs).sort((a, b) => a - b) as [number, number];
+	return `Over ${points.length} times it gets ${line.slope > 0 === free ? 'freer' : 'less'} by ${inUnit(Math.abs(line.slope), checkIn)} a week (${one(from)} to ${one(to)}).`;
+}

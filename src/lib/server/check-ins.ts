@@ -1,0 +1,141 @@
+import { and, asc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
+import { peopleIn, type CheckIn, type Dated, type GroupCheckIn, type StudentCheckIn } from '../core/measure';
+import type { Db } from './db/open';
+import { newId } from './db/ids';
+import { checkIn, studio, student, teaching } from './db/schema';
+import { clearRows, deleteFrom, updateFrom } from './db/versioned';
+import { holdQuota } from './quotas';
+import type { Removal } from './saved';
+
+interface Owner {
+	studioId: string;
+	teacherId: string;
+}
+
+export interface StoredCheckIn<T extends CheckIn = CheckIn> extends Dated<T> {
+	id: string;
+	version: number;
+	studentId: string | null;
+}
+
+/** Fewer people than this can be told from one another: their counts are for the teacher who took them alone. */
+export const FEWEST_TO_SHARE = 5;
+
+const stored = (row: typeof checkIn.$inferSelect): StoredCheckIn => ({
+	id: row.id,
+	version: row.version,
+	studentId: row.studentId,
+	on: row.takenOn,
+	checkIn: row.document
+});
+
+/** Counts of a whole group that this teacher may see, the oldest first. */
+export async function groupCheckIns(
+	db: Db,
+	{ studioId, teacherId }: Owner,
+	groupId: string
+): Promise<StoredCheckIn<GroupCheckIn>[]> {
+	const rows = await db
+		.select()
+		.from(checkIn)
+		.where(and(eq(checkIn.studioId, studioId), eq(checkIn.groupId, groupId), isNull(checkIn.studentId)))
+		.orderBy(asc(checkIn.takenOn), asc(checkIn.id));
+	return rows
+		.filter((row) => {
+			if (row.teacherId === teacherId) return true;
+			const { counts } = row.document as GroupCheckIn;
+			return Math.max(peopleIn(counts.left), peopleIn(counts.right)) >= FEWEST_TO_SHARE;
+		})
+		.map(stored) as StoredCheckIn<GroupCheckIn>[];
+}
+
+/** What this teacher measured of the people of a group, the oldest first: nobody else sees it. */
+export async function studentCheckIns(
+	db: Db,
+	{ studioId, teacherId }: Owner,
+	groupId: string
+): Promise<StoredCheckIn<StudentCheckIn>[]> {
+	const rows = await db
+		.select()
+		.from(checkIn)
+		.where(
+			and(
+				eq(checkIn.studioId, studioId),
+				eq(checkIn.groupId, groupId),
+				eq(checkIn.teacherId, teacherId),
+				isNotNull(checkIn.studentId)
+			)
+		)
+		.orderBy(asc(checkIn.takenOn), asc(checkIn.id));
+	return rows.map(stored) as StoredCheckIn<StudentCheckIn>[];
+}
+
+/**
+ * Keeps a check-in of a group of the studio (check that first), or of one of its people.
+ * @returns null where there is no such person of this teacher in it
+ */
+export async function addCheckIn(
+	tx: Db,
+	owner: Owner,
+	groupId: string,
+	studentId: string | null,
+	on: string,
+	document: CheckIn
+): Promise<string | null> {
+	if (studentId !== null) {
+		const mine = and(
+			eq(student.studioId, owner.studioId),
+			eq(student.teacherId, owner.teacherId),
+			eq(student.groupId, groupId),
+			eq(student.id, studentId)
+		);
+		const [known] = await tx.select({ id: student.id }).from(student).where(mine);
+		if (!known) return null;
+	}
+	const id = newId();
+	await holdQuota(tx, 'check-ins', checkIn, eq(checkIn.studioId, owner.studioId));
+	await tx.insert(checkIn).values({ id, ...owner, groupId, studentId, takenOn: on, document });
+	return id;
+}
+
+/** Takes a check-in of this teacher out, in the version that was looked at. */
+export async function removeCheckIn(db: Db, owner: Owner, id: string, fromVersion: number): Promise<Removal> {
+	const one = and(
+		eq(checkIn.studioId, owner.studioId),
+		eq(checkIn.teacherId, owner.teacherId),
+		eq(checkIn.id, id)
+	)!;
+	if (await deleteFrom(db, checkIn, one, fromVersion)) return 'removed';
+	const left = await db.select({ id: checkIn.id }).from(checkIn).where(one);
+	return left.length ? 'stale' : 'missing';
+}
+
+const YEAR_DAYS = 365;
+
+/** Takes out what is older than each studio keeps it: what was measured, and the steps of classes that were led. */
+export async function forgetMeasured(db: Db, now: Date): Promise<void> {
+	const studios = await db.select({ id: studio.id, keepYears: studio.keepYears }).from(studio);
+	for (const { id, keepYears } of studios) {
+		const before = new Date(now.getTime() - keepYears * YEAR_DAYS * 24 * 3600_000);
+		const day = before.toISOString().slice(0, 10);
+		await clearRows(db, checkIn, and(eq(checkIn.studioId, id), lt(checkIn.takenOn, day))!);
+		await clearRows(db, teaching, and(eq(teaching.studioId, id), lt(teaching.startedAt, before))!);
+	}
+}
+
+/** For how many years the studio keeps what was measured, with the version of that setting. */
+export async function keepsFor(db: Db, studioId: string): Promise<{ version: number; keepYears: number }> {
+	const [row] = await db
+		.select({ version: studio.version, keepYears: studio.keepYears })
+		.from(studio)
+		.where(eq(studio.id, studioId));
+	return row ?? { version: 0, keepYears: 2 };
+}
+
+/** Sets it; false where it was changed meanwhile. */
+export const setKeepYears = (
+	db: Db,
+	studioId: string,
+	fromVersion: number,
+	keepYears: number
+): Promise<boolean> => updateFrom(db, studio, eq(studio.id, studioId), fromVersion, { keepYears });

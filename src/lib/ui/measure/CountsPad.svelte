@@ -1,0 +1,104 @@
+<script lang="ts">
+	import { LEGS, type Leg } from '$lib/core/anatomy';
+	import {
+		GRADINGS,
+		GRADES,
+		HIP_TESTS,
+		NOBODY,
+		peopleIn,
+		withOne,
+		type GradeCounts,
+		type Sides,
+		type TestId
+	} from '$lib/core/measure';
+	import { Button } from 'carbon-components-svelte';
+
+	/** A group counted by taps while it stands in a test: how many reach which grade, left and right. */
+	interface Props {
+		test: TestId;
+		busy: boolean;
+		onkeep: (counts: Sides<GradeCounts>) => void;
+	}
+	let { test, busy, onkeep }: Props = $props();
+
+	let counts = $state.raw<Sides<GradeCounts>>({ left: NOBODY, right: NOBODY });
+	const sides = $derived<readonly Leg[]>(HIP_TESTS[test].sided ? LEGS : ['left']);
+	const tap = (leg: Leg, grade: number, by: 1 | -1) =>
+		(counts = { ...counts, [leg]: withOne(counts[leg], grade, by) });
+	const total = $derived(
+		sides.map((leg) => `${HIP_TESTS[test].sided ? `${leg} ` : ''}${peopleIn(counts[leg])}`)
+	);
+</script>
+
+<div class="pad" class:two={sides.length > 1}>
+	{#each sides as leg, i (i)}
+		<fieldset>
+			<legend>{sides.length > 1 ? leg : 'people'}</legend>
+			{#each GRADES as grade (grade)}
+				<div class="row">
+					<Button
+						kind="tertiary"
+						size="field"
+						aria-label="One more {sides.length > 1 ? `${leg}, ` : ''}grade {grade}: {GRADINGS[test].grades[
+							grade
+						]}"
+						on:click={() => tap(leg, grade, 1)}
+					>
+						<span class="count">{counts[leg][grade]}</span>
+						<span class="words">{grade}: {GRADINGS[test].grades[grade]}</span>
+					</Button>
+					<Button
+						kind="ghost"
+						size="field"
+						disabled={counts[leg][grade] === 0}
+						aria-label="One fewer {sides.length > 1 ? `${leg}, ` : ''}grade {grade}"
+						on:click={() => tap(leg, grade, -1)}>−</Button
+					>
+				</div>
+			{/each}
+		</fieldset>
+	{/each}
+</div>
+<p role="status" class="quiet">Counted: {total.join(', ')}</p>
+<p>
+	<Button size="field" disabled={busy || total.length === 0} on:click={() => onkeep(counts)}
+		>Keep these counts</Button
+	>
+</p>
+
+<style>
+	.pad {
+		display: grid;
+		gap: 1rem;
+	}
+	.pad.two {
+		grid-template-columns: repeat(auto-fit, minmax(18rem, 1fr));
+	}
+	fieldset {
+		display: grid;
+		gap: 0.3rem;
+		min-width: 0;
+	}
+	.row {
+		display: grid;
+		grid-template-columns: 1fr auto;
+		gap: 0.3rem;
+	}
+	.row :global(.bx--btn) {
+		max-width: none;
+		width: 100%;
+		justify-content: start;
+		gap: 0.75rem;
+		padding-right: 1rem;
+	}
+	.count {
+		min-width: 1.6rem;
+		font-size: var(--text-l);
+		font-weight: 650;
+		text-align: right;
+	}
+	.words {
+		text-align: left;
+		white-space: normal;
+	}
+</style>

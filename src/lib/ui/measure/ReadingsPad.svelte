@@ -1,0 +1,126 @@
+<script lang="ts">
+	import { LEGS } from '$lib/core/anatomy';
+	import {
+		GRADINGS,
+		HIP_TESTS,
+		MOST_READINGS,
+		type ReadingSource,
+		type Sides,
+		type TestId
+	} from '$lib/core/measure';
+	import { inclinometer, phone } from '$lib/client/measure/sources';
+	import { Taking } from '$lib/client/measure/taking.svelte';
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import { Button, ProgressBar } from 'carbon-components-svelte';
+	import { onDestroy, untrack } from 'svelte';
+
+	/** One person read up to three times on each side: by hand, by the phone laid on the limb, or by an inclinometer. */
+	interface Props {
+		test: TestId;
+		source: ReadingSource;
+		busy: boolean;
+		onkeep: (readings: Sides<number[]>) => void;
+	}
+	let { test, source, busy, onkeep }: Props = $props();
+
+	const taking = untrack(() => new Taking(test, source === 'phone' ? phone : inclinometer));
+	onDestroy(() => taking.end());
+
+	const { scale } = $derived(GRADINGS[test]);
+	const sides = $derived(HIP_TESTS[test].sided ? LEGS : (['left'] as const));
+	const unit = $derived(scale?.unit ?? 'grade');
+	const limits = $derived(scale ? { least: scale.least, most: scale.most } : { least: 0, most: 3 });
+	const some = $derived(taking.readings.left.length + taking.readings.right.length > 0);
+</script>
+
+{#if source !== 'by hand' && scale?.laidOn}
+	<p>
+		Lay it on {scale.laidOn} at rest, then begin: that is zero. Each time the limb is held still for a second and
+		a half, a reading is taken; {MOST_READINGS} of a side, then the other.
+	</p>
+	<p class="buttons">
+		{#if taking.leg === null}
+			<Button
+				size="field"
+				on:click={() => taking.begin(taking.readings.left.length < MOST_READINGS ? 'left' : 'right')}
+				>{some ? 'Go on' : 'Begin with the left'}</Button
+			>
+		{:else}
+			<Button size="field" kind="secondary" on:click={() => taking.end()}>Stop</Button>
+		{/if}
+	</p>
+	{#if taking.leg}
+		<div class="now">
+			<p class="hero">{taking.degrees === null ? '…' : `${Math.round(taking.degrees)}°`}</p>
+			<p><b>{taking.leg} leg</b></p>
+			<ProgressBar value={Math.round(taking.still * 100)} labelText="Held still" />
+		</div>
+	{/if}
+	<p role="status">
+		{#if taking.problem}{taking.problem}
+		{:else if taking.isLost && taking.leg}The connection is lost. Nothing that was read is gone; it goes on
+			when it is back.
+		{:else if taking.batteryPercent !== null && taking.leg}Battery {taking.batteryPercent} %{/if}
+	</p>
+{/if}
+<div class="sides">
+	{#each sides as leg, i (i)}
+		<fieldset>
+			<legend>{HIP_TESTS[test].sided ? leg : 'both'}, {unit}</legend>
+			<ul>
+				{#each taking.readings[leg] as reading, index (index)}
+					<li>
+						{reading}
+						<Button
+							kind="ghost"
+							size="small"
+							aria-label="Take out reading {index + 1} of the {leg}"
+							on:click={() => taking.drop(leg, index)}>×</Button
+						>
+					</li>
+				{:else}
+					<li class="quiet">nothing yet</li>
+				{/each}
+			</ul>
+			{#if source === 'by hand' && taking.readings[leg].length < MOST_READINGS}
+				{#key taking.readings[leg].length}
+					<NumberField
+						label="Reading {taking.readings[leg].length + 1} of the {leg}"
+						least={limits.least}
+						most={limits.most}
+						empty="none"
+						value={null}
+						onchange={(value) => value !== null && taking.type(leg, value)}
+					/>
+				{/key}
+			{/if}
+		</fieldset>
+	{/each}
+</div>
+<p>
+	<Button size="field" disabled={busy || !some} on:click={() => onkeep($state.snapshot(taking.readings))}
+		>Keep these readings</Button
+	>
+</p>
+
+<style>
+	.now {
+		display: grid;
+		gap: 0.25rem;
+		max-width: 22rem;
+	}
+	.hero {
+		font-size: var(--text-hero);
+		font-weight: 650;
+	}
+	.sides {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
+		gap: 1rem;
+	}
+	ul {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+	}
+</style>

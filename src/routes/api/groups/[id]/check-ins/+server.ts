@@ -1,0 +1,35 @@
+import { dayInZone, isIsoDay } from '$lib/core/calendar';
+import { checkInFaults, type CheckIn } from '$lib/core/measure';
+import { once } from '$lib/server/accepted';
+import { addCheckIn } from '$lib/server/check-ins';
+import { db } from '$lib/server/db';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { getGroup } from '$lib/server/groups';
+import { readJsonObject, tokenOf } from '$lib/server/requests';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/**
+ * Keeps a check-in of a group, or of one of its people (`student`), taken on a day (`on`; left out: today): 201 with an id,
+ * 422 with the faults, 404 where there is no such group or person.
+ */
+export const POST: RequestHandler = async ({ params, request, locals }) => {
+	const owner = ownerOfRequest(locals);
+	const group = found(await getGroup(db(), owner.studioId, params.id));
+	const token = tokenOf(request.headers.get('idempotency-key'));
+	const { document, student = null, on } = await readJsonObject(request);
+	const faults = checkInFaults(document);
+	const day = on ?? dayInZone(new Date(), studioOfRequest(locals).timeZone);
+	if (typeof day !== 'string' || !isIsoDay(day))
+		faults.push({ path: 'on', message: 'this is not a day of the calendar' });
+	if (student !== null && typeof student !== 'string')
+		faults.push({ path: 'student', message: 'a person is named by an id' });
+	const checkIn = document as CheckIn;
+	if (!faults.length && (checkIn.kind === 'readings') !== (student !== null))
+		faults.push({ path: 'student', message: 'readings are of one person, counts of a whole group' });
+	if (faults.length) return json({ faults }, { status: 422 });
+	const id = await once(db(), owner.studioId, token, (tx) =>
+		addCheckIn(tx, owner, group.id, student as string | null, day as string, checkIn)
+	);
+	return json({ id: found(id) }, { status: 201 });
+};

@@ -1,0 +1,39 @@
+import { dayInZone } from '$lib/core/calendar';
+import { groupResults, offersOf, studentResults, testToRepeat } from '$lib/core/measure';
+import { groupCheckIns, keepsFor, studentCheckIns } from '$lib/server/check-ins';
+import { db } from '$lib/server/db';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { getGroup } from '$lib/server/groups';
+import { listStudents } from '$lib/server/students';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, locals }) => {
+	const owner = ownerOfRequest(locals);
+	const { timeZone } = studioOfRequest(locals);
+	const stored = found(await getGroup(db(), owner.studioId, params.id));
+	const [counted, measured, students, keeps] = await Promise.all([
+		groupCheckIns(db(), owner, stored.id),
+		studentCheckIns(db(), owner, stored.id),
+		listStudents(db(), owner, stored.id),
+		keepsFor(db(), owner.studioId)
+	]);
+	const results = groupResults(counted);
+	return {
+		stored,
+		today: dayInZone(new Date(), timeZone),
+		results,
+		offers: offersOf(results, stored.group),
+		next: testToRepeat(results)?.test ?? null,
+		students: students.map(({ id, version, student: { name } }) => ({
+			id,
+			version,
+			name,
+			results: studentResults(measured.filter(({ studentId }) => studentId === id))
+		})),
+		last: [...counted, ...measured]
+			.sort((a, b) => b.on.localeCompare(a.on) || b.id.localeCompare(a.id))
+			.slice(0, 1)
+			.map(({ id, version }) => ({ id, version }))[0],
+		keeps
+	};
+};

@@ -1,0 +1,162 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { remove, save } from '$lib/client/api';
+	import { withVersion } from '$lib/core/validation';
+	import { GROUP } from '$lib/core/group';
+	import { KEEP_YEARS, withOffer, type Offer } from '$lib/core/measure';
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import Result from '$lib/ui/measure/Result.svelte';
+	import TakeCheckIn from '$lib/ui/measure/TakeCheckIn.svelte';
+	import { Button } from 'carbon-components-svelte';
+
+	let { data } = $props();
+
+	let said = $state('');
+	let isBusy = $state(false);
+
+	/** What an offer says is done, and no more than that. */
+	async function take(offer: Offer) {
+		isBusy = true;
+		const { id, version, group } = data.stored;
+		const answer = await save(`/api/groups/${id}`, version, withVersion(GROUP, withOffer(group, offer)));
+		said = answer.ok ? 'Taken over into the group' : 'That did not work; open the page again.';
+		await invalidateAll();
+		isBusy = false;
+	}
+
+	async function takeBack() {
+		if (!data.last) return;
+		const answer = await remove(`/api/check-ins/${data.last.id}`, data.last.version);
+		said = answer.ok ? 'The last check-in is taken back' : (answer.messages[0] ?? '');
+		await invalidateAll();
+	}
+
+	async function keepFor(years: number | null) {
+		if (years === null) return;
+		const answer = await save('/api/studio/keep', data.keeps.version, { years });
+		said = answer.ok ? 'Saved' : 'That did not work; open the page again.';
+		await invalidateAll();
+	}
+	const measured = $derived(data.students.filter(({ results }) => results.length > 0));
+</script>
+
+<svelte:head><title>Check-ins: {data.stored.group.name} · Humble Orbit</title></svelte:head>
+
+<p><a href="/group/{data.stored.id}">To the group</a></p>
+<h1>Check-ins: {data.stored.group.name}</h1>
+<p class="quiet lead">
+	How far hips go, left against right and over the weeks, against the error of measuring. This is not a
+	diagnosis: pain means stop, and what is unclear belongs to a doctor or physiotherapist.
+</p>
+
+<section class="sheet form-fields" aria-labelledby="take-title">
+	<h2 id="take-title">Take one</h2>
+	<TakeCheckIn
+		groupId={data.stored.id}
+		students={data.students}
+		test={data.next ?? 'figure-four-knee'}
+		onkept={() => invalidateAll()}
+	/>
+</section>
+
+{#if data.offers.length}
+	<section class="sheet" aria-labelledby="offers-title">
+		<h2 id="offers-title">What the results speak for</h2>
+		<ul class="offers">
+			{#each data.offers as offer, i (i)}
+				<li>
+					<span>{offer.words}</span>
+					<Button kind="tertiary" size="small" disabled={isBusy} on:click={() => take(offer)}
+						>Take it over</Button
+					>
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
+
+<section class="sheet results" aria-labelledby="group-title">
+	<h2 id="group-title">The group</h2>
+	{#each data.results as result, i (i)}
+		<Result {result} />
+	{:else}
+		<p>
+			Nothing is counted yet. One test takes under a minute: people stand in it, and you tap what you see.
+		</p>
+	{/each}
+	{#if data.last}
+		<p><Button kind="ghost" size="small" on:click={takeBack}>Take the last check-in back</Button></p>
+	{/if}
+</section>
+
+{#if data.students.length}
+	<section class="sheet results" aria-labelledby="people-title">
+		<h2 id="people-title">People, for your eyes only</h2>
+		{#each measured as { id, name, results } (id)}
+			{#each results as result, i (i)}
+				<Result whose="{name}: " {result} />
+			{/each}
+		{:else}
+			<p>Nobody is measured yet.</p>
+		{/each}
+		<h3>All that is kept of somebody</h3>
+		<ul class="offers">
+			{#each data.students as { id, name } (id)}
+				<li>
+					<a href="/api/students/{id}" download>{name}, as a file</a>
+				</li>
+			{/each}
+		</ul>
+		<p class="quiet">
+			To remove somebody for good, with everything that was measured and their name in your notes, remove them
+			from the list of <a href="/group/{data.stored.id}#students">the group</a>.
+		</p>
+	</section>
+{/if}
+
+<section class="sheet form-fields" aria-labelledby="keep-title">
+	<h2 id="keep-title">How long it is kept</h2>
+	<NumberField
+		label="Years, for the whole studio"
+		least={KEEP_YEARS.least}
+		most={KEEP_YEARS.most}
+		value={data.keeps.keepYears}
+		onchange={keepFor}
+	/>
+	<p class="quiet">
+		Older check-ins and the steps of classes that were led are taken out by themselves. Files and shared links
+		hold nothing of them. Counts of fewer than five people are shown to you alone.
+	</p>
+</section>
+<p role="status">{said}</p>
+
+<style>
+	section {
+		display: grid;
+		gap: 0.75rem;
+		margin: 1rem 0;
+	}
+	.results {
+		gap: 1.5rem;
+	}
+	.lead {
+		max-width: 68ch;
+	}
+	.offers {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+	}
+	.offers li {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		justify-content: space-between;
+		gap: 0.5rem 1rem;
+		padding: 0.4rem 0;
+		border-top: 1px solid var(--line);
+	}
+	.offers span {
+		max-width: 60ch;
+	}
+</style>
