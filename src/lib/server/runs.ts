@@ -1,4 +1,4 @@
-import { and, between, count, desc, eq, inArray, lt, max, type SQL } from 'drizzle-orm';
+import { and, between, count, desc, eq, gte, inArray, isNotNull, lt, max, type SQL } from 'drizzle-orm';
 import { slugsOf } from '../core/plan';
 import type { ClassRun, Known, RunNotes } from '../core/run';
 import { newId } from './db/ids';
@@ -135,6 +135,57 @@ export async function historyOfGroup(db: Db, studioId: string, groupId: string):
 		.orderBy(desc(classRun.taughtOn), desc(classRun.startsAt));
 	return rows.map((row) => ({ id: row.id, planId: row.planId, title: row.title, run: stored(row).run }));
 }
+
+/**
+ * The class of a group that was last written down from a plan before a day, and not long ago, of which nobody has asked yet
+ * how it sat; null where there is none.
+ */
+export async function lastUnasked(
+	db: Db,
+	studioId: string,
+	groupId: string,
+	before: string,
+	notBefore: string
+): Promise<StoredRun | null> {
+	const [row] = await db
+		.select()
+		.from(classRun)
+		.where(
+			and(
+				eq(classRun.studioId, studioId),
+				eq(classRun.groupId, groupId),
+				isNotNull(classRun.planId),
+				lt(classRun.taughtOn, before),
+				gte(classRun.taughtOn, notBefore)
+			)
+		)
+		.orderBy(desc(classRun.taughtOn), desc(classRun.startsAt))
+		.limit(1);
+	return row && row.document.there === undefined ? stored(row) : null;
+}
+
+/** Writes down a class that was taught without a plan. The group must belong to the studio: check that first. */
+export const addRunWithoutPlan = (
+	tx: Db,
+	{ studioId, teacherId }: Owner,
+	groupId: string,
+	place: { title: string; on: string; startsAt: string },
+	notes: RunNotes
+): Promise<string> =>
+	addRun(
+		tx,
+		{
+			studioId,
+			teacherId,
+			groupId,
+			planId: null,
+			title: place.title,
+			taughtOn: place.on,
+			startsAt: place.startsAt
+		},
+		notes,
+		[]
+	);
 
 /** Ids of the plans of a studio whose class was written down as taught. */
 export async function taughtPlans(db: Db, studioId: string): Promise<Set<string>> {

@@ -1,6 +1,6 @@
 import { and, desc, eq, gt, max } from 'drizzle-orm';
 import { learnKinds, type PaceModel } from '../core/pace';
-import { kindOfPlan, isTaught, timeOfMinutes, timeOfRun } from '../core/teach';
+import { kindOfPlan, isTaught, sidesTogether, timeOfMinutes, timeOfRun } from '../core/teach';
 import type { Db } from './db/open';
 import { plan, taughtTime } from './db/schema';
 import { clearRows } from './db/versioned';
@@ -70,8 +70,10 @@ export async function learnFromPlan(
 	const kind = kindOfPlan(taught, (await getStyle(db, teacherId)).style.pace);
 	const led = (await ledFromPlan(db, studioId, planId)).findLast(({ tally }) => isTaught(tally));
 	const { minutes, leftOut } = run.run;
-	const document =
+	const told =
 		(led && timeOfRun(led.stored, taught, find, kind)) ?? timeOfMinutes(taught, find, kind, minutes, leftOut);
+	const sides = led && sidesTogether(led.tally);
+	const document = told && (sides ? { ...told, sides } : told);
 	await clearRows(db, taughtTime, eq(taughtTime.runId, run.id));
 	if (document)
 		await db.insert(taughtTime).values({ runId: run.id, teacherId, taughtOn: run.run.on, document });

@@ -62,6 +62,7 @@ interface Reader<T extends CheckIn, V> {
 }
 
 const one = (value: number): string => String(Math.round(value * 10) / 10);
+const grades = (value: number): string => (one(value) === '1' ? 'one grade' : `${one(value)} grades`);
 
 const COUNTS: Reader<GroupCheckIn, GradeCounts> = {
 	of: ({ counts }) => counts,
@@ -69,7 +70,7 @@ const COUNTS: Reader<GroupCheckIn, GradeCounts> = {
 	value: meanGrade,
 	judge: (_test, before, after) => judgeCounts(before, after),
 	moreIsFreer: () => true,
-	inUnit: (value) => `${one(value)} of a grade`,
+	inUnit: grades,
 	unit: () => 'mean grade',
 	cell: (counts) => counts.join(' / '),
 	people: ({ counts }) => Math.max(peopleIn(counts.left), peopleIn(counts.right))
@@ -81,7 +82,7 @@ const READINGS: Reader<StudentCheckIn, number[]> = {
 	value: (readings) => mean(readings),
 	judge: (test, before, after) => judgeReadings(before, after, GRADINGS[test].scale?.sem ?? GRADE_SEM),
 	moreIsFreer: ({ test, unit }) => unit === 'grade' || (GRADINGS[test].scale?.moreIsFreer ?? true),
-	inUnit: (value, { unit }) => (unit === 'grade' ? `${one(value)} of a grade` : `${one(value)} ${unit}`),
+	inUnit: (value, { unit }) => (unit === 'grade' ? grades(value) : `${one(value)} ${unit}`),
 	unit: ({ unit }) => unit,
 	cell: (readings) => (readings.length ? `${one(mean(readings))} (${readings.map(one).join(', ')})` : ''),
 	people: () => 1
@@ -186,9 +187,13 @@ function sidesWords<T extends CheckIn, V>(test: TestId, { checkIn }: Dated<T>, r
 		};
 	const isLess = reader.moreIsFreer(checkIn) ? l < r : l > r;
 	const behind = isLess ? ('left' as const) : ('right' as const);
-	const share = Math.round(limbSymmetryPercent(l, r));
+	// grades are no amounts: only readings have a share
+	const share =
+		checkIn.kind === 'readings' && checkIn.unit !== 'grade'
+			? `; the weaker is ${Math.round(limbSymmetryPercent(l, r))} % of the stronger`
+			: '';
 	return {
-		words: `The ${behind} side is behind by ${reader.inUnit(Math.abs(judged.difference), checkIn)}, more than the ${one(judged.threshold)} that measuring is off; the weaker is ${share} % of the stronger.`,
+		words: `The ${behind} side is behind by ${reader.inUnit(Math.abs(judged.difference), checkIn)}, more than the ${one(judged.threshold)} that measuring is off${share}.`,
 		behind
 	};
 }

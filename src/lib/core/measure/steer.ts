@@ -80,7 +80,7 @@ export function offersOf(results: readonly TestResult[], group: Steered): Offer[
 		// the side that is behind says what people can do
 		const leg = result.behind ?? (peopleIn(checkIn.counts.left) > 0 ? 'left' : 'right');
 		const tiers = tiersOf(checkIn.counts[leg]);
-		const name = REGION_NAMES[region];
+		const name = capital(REGION_NAMES[region]);
 		if (JSON.stringify(group.regionTiers?.[region]) !== JSON.stringify(tiers))
 			offers.push({
 				kind: 'tiers',
@@ -122,6 +122,7 @@ export function offersOf(results: readonly TestResult[], group: Steered): Offer[
 }
 /** What aims higher than this already is not raised again. Judged. */
 const MOST_AIM_PERCENT = 18;
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 /** A few people say little of a whole group. */
 const FEWEST_FOR_BANDS = 3;
 

@@ -33,6 +33,8 @@ export interface TaughtTime {
 	realSeconds: number;
 	figures: Partial<Record<PaceFigure, Logs>>;
 	movements: Record<string, Logs>;
+	/** Work of what was planned alike on both sides, seconds; left out where it was not led. */
+	sides?: { first: number; second: number };
 }
 
 /** A residual beyond this, on the scale of logarithms, says no more than this: something came between. From the timings of 21 classes. */
@@ -162,7 +164,10 @@ const taughtTimeSchema = object({
 	figures: object(Object.fromEntries(FIGURES.map((figure) => [figure, logsSchema])))
 		.noUnknown()
 		.required(),
-	movements: object().required()
+	movements: object().required(),
+	sides: object({ first: number().min(0).required(), second: number().min(0).required() })
+		.noUnknown()
+		.default(undefined)
 })
 	.noUnknown()
 	.required();

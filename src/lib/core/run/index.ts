@@ -1,3 +1,4 @@
 export * from './known';
 export * from './run';
 export * from './history';
+export * from './weeks';

@@ -1,4 +1,4 @@
-import { array, number, object, string } from 'yup';
+import { array, mixed, number, object, string } from 'yup';
 import { SLUG } from '../movement';
 import { PLAN_LIMITS } from '../plan';
 import {
@@ -20,7 +20,15 @@ export interface RunNotes {
 	/** Slugs of what was left out. */
 	leftOut: string[];
 	note: string;
+	/** How many were sore the next day, asked before the next class; left out where nobody asked. */
+	sore?: HowMany;
+	/** Whether a movement was there for them, by its slug, asked at the same time. */
+	there?: Record<string, HowMany>;
 }
+
+/** How many of a group, as one sees it. */
+export const HOW_MANY = ['most', 'some', 'few'] as const;
+export type HowMany = (typeof HOW_MANY)[number];
 
 /** A class that was taught: by whom it was given and when stands beside it, where it is stored. */
 export interface ClassRun extends RunNotes {
@@ -38,6 +46,17 @@ export const RUN_LIMITS = { minutes: 600, attendance: 200, leftOut: 200 } as con
 
 const slug = string().matches(SLUG, '${path} must be a slug of the catalogue').required();
 
+const MOST_THERE = 20;
+function isThere(value: unknown): boolean {
+	if (value === undefined) return true;
+	if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+	const entries = Object.entries(value);
+	return (
+		entries.length <= MOST_THERE &&
+		entries.every(([key, said]) => SLUG.test(key) && HOW_MANY.includes(said as HowMany))
+	);
+}
+
 export const runNotesSchema = object({
 	effort: number().min(0).max(10).nullable().defined(),
 	minutes: number().min(0).max(RUN_LIMITS.minutes).required(),
@@ -50,7 +69,11 @@ export const runNotesSchema = object({
 			'once',
 			eachOnce((given) => given, 'this is left out already')
 		),
-	note: textOfLines(PLAN_LIMITS.noteCharacters)
+	note: textOfLines(PLAN_LIMITS.noteCharacters),
+	sore: string().oneOf(HOW_MANY).optional(),
+	there: mixed<Record<string, HowMany>>()
+		.optional()
+		.test('there', '${path} says of movements: most, some or few', isThere)
 }).noUnknown();
 
 /** How runs are kept: the notes as a document; day, time, plan and teacher are columns. */
@@ -76,11 +99,28 @@ export function notesAsPlanned(effort: number, minutes: number): RunNotes {
 	};
 }
 
+/** Harder or easier than it was planned is so much more or less of ten. Judged. */
+const HARDER = 2;
+
+/** The same, but harder or easier than it was planned. */
+export const feltOtherwise = (notes: RunNotes, how: 'harder' | 'easier'): RunNotes => ({
+	...notes,
+	effort: Math.max(0, Math.min(10, (notes.effort ?? 5) + (how === 'harder' ? HARDER : -HARDER)))
+});
+
 /** What the form begins with: what was written down before, with the effort filled in where nobody said it; else as it was planned. */
 export function draftNotes(run: RunNotes | null | undefined, asPlanned: RunNotes): RunNotes {
 	if (!run) return asPlanned;
-	const { minutes, attendance, leftOut, note } = run;
-	return { effort: run.effort ?? asPlanned.effort, minutes, attendance, leftOut, note };
+	const { minutes, attendance, leftOut, note, sore, there } = run;
+	return {
+		effort: run.effort ?? asPlanned.effort,
+		minutes,
+		attendance,
+		leftOut,
+		note,
+		...(sore ? { sore } : {}),
+		...(there ? { there } : {})
+	};
 }
 
 /** What is written down of runs, as it is sent and kept in files: where and when they were stands beside it there. */

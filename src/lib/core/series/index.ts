@@ -1,3 +1,4 @@
+export * from './account';
 export * from './checks/registry';
 export type { SeriesCheck, SeriesFinding } from './checks/types';
 export { WEEKLY_DOSE_SECONDS } from './checks/weekly-dose';

@@ -28,14 +28,17 @@ export const isRetest = ({ retest }: Series, week: number): boolean => retest.we
  * What became of a class, as far as it is known: taught, with what was left out; still ahead, where the plan is what
  * counts; or passed by, since a later one was taught and nobody wrote this one down: it was only planned.
  */
-type Fate = { kind: 'taught'; leftOut: readonly string[] } | { kind: 'ahead' } | { kind: 'passed by' };
+type Fate =
+	| { kind: 'taught'; leftOut: readonly string[]; there: Readonly<Record<string, string>> }
+	| { kind: 'ahead' }
+	| { kind: 'passed by' };
 
 function fatesOf({ series: { classes }, runs }: PlannedSeries): Map<string, Fate> {
 	const last = classes.findLastIndex(({ id }) => runs[id]);
 	return new Map(
 		classes.map(({ id }, i): [string, Fate] => {
 			const run = runs[id];
-			if (run) return [id, { kind: 'taught', leftOut: run.leftOut }];
+			if (run) return [id, { kind: 'taught', leftOut: run.leftOut, there: run.there ?? {} }];
 			return [id, { kind: i < last ? 'passed by' : 'ahead' }];
 		})
 	);
@@ -137,8 +140,10 @@ function climbedIn(
 		if (isNew(climb.at)) left -= 1;
 		given.push({ ladder, rung: climb.at, time: climb.given + 1, isNew: isNew(climb.at) });
 		if (!isGiven(rung, fate, plan)) continue;
-		climb.given += 1;
 		known.add(rung.movement);
+		// what was there for few comes again before it goes further
+		if (fate.kind === 'taught' && fate.there[rung.movement] === 'few') continue;
+		climb.given += 1;
 	}
 	return given;
 }

@@ -107,6 +107,15 @@ function sidesOf(state: RunState, steps: Steps): SidesTally[] {
 	});
 }
 
+/** Work of all items that were planned alike on both sides; null where none was given on both. */
+export function sidesTogether({ sides }: Tally): { first: number; second: number } | null {
+	if (sides.length === 0) return null;
+	return sides.reduce(
+		(sum, { first, second }) => ({ first: sum.first + first, second: sum.second + second }),
+		{ first: 0, second: 0 }
+	);
+}
+
 function leftOutItems(state: RunState, steps: Steps): string[] {
 	return itemIds(state, steps).filter((item) => {
 		const own = state.order.filter((id) => steps.get(id).itemId === item);

@@ -30,7 +30,7 @@
 <form
 	onsubmit={(event) => {
 		event.preventDefault();
-		onlog({ effort, minutes, attendance, leftOut, note });
+		onlog({ ...draft, effort, minutes, attendance, leftOut, note });
 	}}
 >
 	<fieldset>

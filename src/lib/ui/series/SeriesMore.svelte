@@ -27,6 +27,7 @@
 		<a href="/series/{id}/calendar" download>Calendar file</a>
 		<a href="/series/{id}/file" download>Series file</a>
 		<a href="/series/{id}/print">Page for the wall</a>
+		<a href="/series/{id}/results">What changed</a>
 	</p>
 	<fieldset>
 		<legend>A link to subscribe</legend>

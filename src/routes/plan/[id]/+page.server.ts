@@ -1,5 +1,6 @@
 import { dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
+import { lastTimeOf } from '$lib/server/last-time';
 import { loadPlanContext } from '$lib/server/plan-context';
 import { removePlan } from '$lib/server/plans';
 import { readForm, versionOf } from '$lib/server/requests';
@@ -45,6 +46,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			lately,
 			today: day
 		},
+		lastTime: await lastTimeOf(db(), studio.id, stored, today, day),
 		learnedSince: pace.learned ? await learnedSince(db(), ownerOfRequest(locals), params.id) : null,
 		usual: (await getStyle(db(), ownerOfRequest(locals).teacherId)).style
 	};

@@ -117,6 +117,7 @@
 <section class="sheet form-fields" aria-labelledby="keep-title">
 	<h2 id="keep-title">How long it is kept</h2>
 	<NumberField
+		narrow
 		label="Years, for the whole studio"
 		least={KEEP_YEARS.least}
 		most={KEEP_YEARS.most}

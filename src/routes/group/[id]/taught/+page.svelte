@@ -1,4 +1,9 @@
 <script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { weeksChart } from '$lib/client/weeks-chart';
+	import Chart from '$lib/ui/chart/Chart.svelte';
+	import Fold from '$lib/ui/fields/Fold.svelte';
+	import WithoutPlan from '$lib/ui/run/WithoutPlan.svelte';
 	import { Button, DataTable, TextInput } from 'carbon-components-svelte';
 
 	let { data } = $props();
@@ -31,6 +36,26 @@
 
 <p><a href="/group/{data.id}">To the group</a></p>
 <h1>Taught: {data.group}</h1>
+{#if data.words.length}
+	<section class="sheet" aria-labelledby="weeks-title">
+		<h2 id="weeks-title">Over the weeks</h2>
+		<ul>
+			{#each data.words as words, i (i)}<li>{words}</li>{/each}
+		</ul>
+		{#if data.weeks}
+			<Chart
+				title="Minutes, class after class"
+				label={data.words[0] ?? ''}
+				option={weeksChart(data.weeks)}
+				table={data.weeks.table}
+				height="12rem"
+			/>
+		{/if}
+	</section>
+{/if}
+<Fold title="Write down a class without a plan">
+	<WithoutPlan groupId={data.id} today={data.today} onkept={() => invalidateAll()} />
+</Fold>
 <form method="GET" role="search">
 	<TextInput name="q" labelText="Words of title, day, note or what was left out" value={data.asked} />
 	<Button type="submit" kind="tertiary" size="field">Search</Button>
@@ -63,6 +88,16 @@
 	}
 	form :global(.bx--form-item) {
 		max-width: 26rem;
+	}
+	section {
+		display: grid;
+		gap: 0.5rem;
+		margin: 0.75rem 0;
+	}
+	ul {
+		margin: 0;
+		padding-left: 1.1rem;
+		max-width: 72ch;
 	}
 	.table {
 		overflow-x: auto;

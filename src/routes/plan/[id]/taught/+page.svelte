@@ -2,7 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { writeDown } from '$lib/client/write-down';
 	import { momentWords } from '$lib/core/calendar';
-	import { draftNotes, type RunNotes } from '$lib/core/run';
+	import { draftNotes, feltOtherwise, type RunNotes } from '$lib/core/run';
 	import RunForm from '$lib/ui/run/RunForm.svelte';
 	import Tally from '$lib/ui/run/Tally.svelte';
 	import { Button } from 'carbon-components-svelte';
@@ -35,9 +35,21 @@
 <section class="sheet form-fields" aria-labelledby="written-title">
 	<h2 id="written-title">{data.run ? 'It is written down' : 'Not written down yet'}</h2>
 	{#if !data.run}
-		<p>
+		<p class="buttons">
 			<Button size="field" disabled={isBusy} on:click={() => log(draft)}
 				>{data.asLed ? 'Write it down as it was led' : 'It went as planned'}</Button
+			>
+			<Button
+				size="field"
+				kind="tertiary"
+				disabled={isBusy}
+				on:click={() => log(feltOtherwise(draft, 'harder'))}>It was harder</Button
+			>
+			<Button
+				size="field"
+				kind="tertiary"
+				disabled={isBusy}
+				on:click={() => log(feltOtherwise(draft, 'easier'))}>It was easier</Button
 			>
 		</p>
 	{/if}

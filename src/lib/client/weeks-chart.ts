@@ -1,0 +1,34 @@
+import type { weeksTable } from '$lib/core/run';
+import type { EChartsCoreOption } from 'echarts/core';
+
+/** Minutes planned and real of class after class; colours by the names of our tokens, which the chart looks up. */
+export function weeksChart({ days, planned, real }: ReturnType<typeof weeksTable>): EChartsCoreOption {
+	return {
+		animation: false,
+		textStyle: { fontFamily: 'var(--font)' },
+		grid: { left: 44, right: 24, top: 44, bottom: 28 },
+		legend: { top: 0, left: 0, textStyle: { color: 'var(--ink)' } },
+		tooltip: { trigger: 'axis' },
+		xAxis: { type: 'category', data: days, axisLabel: { color: 'var(--ink-soft)', hideOverlap: true } },
+		yAxis: {
+			type: 'value',
+			name: 'minutes',
+			scale: true,
+			nameTextStyle: { color: 'var(--ink-soft)', align: 'left' },
+			axisLabel: { color: 'var(--ink-soft)' },
+			splitLine: { lineStyle: { color: 'var(--line)' } }
+		},
+		series: [
+			{ type: 'bar', name: 'Real', data: real, color: 'var(--accent)', barMaxWidth: 28 },
+			{
+				type: 'line',
+				name: 'Planned',
+				data: planned,
+				step: 'middle',
+				symbol: 'diamond',
+				symbolSize: 8,
+				color: 'var(--mend)'
+			}
+		]
+	};
+}

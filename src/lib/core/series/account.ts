@@ -1,0 +1,35 @@
+import { addDays } from '../calendar';
+import type { Runs } from '../run';
+import type { Series } from './types';
+
+/** What became of the classes of a series, in figures. */
+export interface SeriesAccount {
+	/** First and last day that it is about. */
+	from: string;
+	to: string;
+	planned: number;
+	taught: number;
+	/** Of all that were taught. */
+	minutes: number;
+	/** Mean of those of which it was said; null where of none. */
+	effort: number | null;
+}
+
+const DAYS_PER_WEEK = 7;
+
+/** What was planned and what was taught of a series. */
+export function seriesAccount({ startsOn, weeks, classes }: Series, runs: Runs): SeriesAccount {
+	const taught = classes.flatMap(({ id }) => runs[id] ?? []);
+	const efforts = taught.flatMap(({ effort }) => effort ?? []);
+	const last = [...classes.map(({ on }) => on), ...taught.map(({ on }) => on)].sort().at(-1);
+	return {
+		from: startsOn,
+		to: last ?? addDays(startsOn, weeks * DAYS_PER_WEEK - 1),
+		planned: classes.length,
+		taught: taught.length,
+		minutes: taught.reduce((sum, { minutes }) => sum + minutes, 0),
+		effort: efforts.length
+			? Math.round((10 * efforts.reduce((sum, effort) => sum + effort, 0)) / efforts.length) / 10
+			: null
+	};
+}

@@ -1,0 +1,96 @@
+<script lang="ts">
+	import { writeDown } from '$lib/client/write-down';
+	import { HOW_MANY, type HowMany, type RunNotes } from '$lib/core/run';
+	import { Button, InlineNotification } from 'carbon-components-svelte';
+
+	/** Asks before the next class how the last one sat: who was sore, and whether what it led to was there. */
+	interface Props {
+		last: {
+			planId: string;
+			version: number;
+			/** "Tuesday 17 November". */
+			day: string;
+			notes: RunNotes;
+			/** What it led to. */
+			movements: { slug: string; english: string }[];
+		};
+	}
+	let { last }: Props = $props();
+
+	let sore = $state<HowMany | 'nobody' | null>(null);
+	let there = $state<Record<string, HowMany>>({});
+	let said = $state('');
+	let isDone = $state(false);
+
+	const isAnswered = $derived(sore !== null && last.movements.every(({ slug }) => there[slug]));
+
+	async function answer() {
+		if (!isAnswered) return;
+		const notes = { ...last.notes, ...(sore && sore !== 'nobody' ? { sore } : {}), there: { ...there } };
+		const written = await writeDown(last.planId, last.version, notes);
+		said = written.said;
+		isDone = written.ok;
+	}
+</script>
+
+{#snippet question(
+	ask: string,
+	options: readonly string[],
+	now: string | null,
+	onpick: (said: string) => void
+)}
+	<div class="question" role="group" aria-label={ask}>
+		<span>{ask}</span>
+		{#each options as option, i (i)}
+			<Button
+				size="small"
+				kind={now === option ? 'primary' : 'tertiary'}
+				aria-pressed={now === option}
+				on:click={() => {
+					onpick(option);
+					void answer();
+				}}>{option}</Button
+			>
+		{/each}
+	</div>
+{/snippet}
+
+{#if isDone}
+	<p role="status" class="quiet">{said}: how {last.day} sat.</p>
+{:else}
+	<section class="sheet" aria-label="After the class of {last.day}">
+		<p><b>After {last.day}</b></p>
+		{@render question(
+			'Sore the next day?',
+			['nobody', ...HOW_MANY],
+			sore,
+			(picked) => (sore = picked as HowMany)
+		)}
+		{#each last.movements as { slug, english } (slug)}
+			{@render question(
+				`${english}: was it there for them?`,
+				HOW_MANY,
+				there[slug] ?? null,
+				(picked) => (there[slug] = picked as HowMany)
+			)}
+		{/each}
+		{#if said}<InlineNotification kind="error" lowContrast hideCloseButton title={said} />{/if}
+	</section>
+{/if}
+
+<style>
+	section {
+		display: grid;
+		gap: 0.4rem;
+		margin-bottom: 1rem;
+	}
+	.question {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.4rem;
+	}
+	.question span {
+		min-width: 16rem;
+	}
+</style>

@@ -1,0 +1,54 @@
+<script lang="ts">
+	import { create } from '$lib/client/api';
+	import { notesAsPlanned, RUN_NOTES, type RunNotes } from '$lib/core/run';
+	import { withVersion } from '$lib/core/validation';
+	import DayField from '$lib/ui/fields/DayField.svelte';
+	import TimeField from '$lib/ui/fields/TimeField.svelte';
+	import Words from '$lib/ui/fields/Words.svelte';
+	import RunForm from './RunForm.svelte';
+	import { untrack } from 'svelte';
+
+	/** A class that was taught without a plan, on any day. */
+	interface Props {
+		groupId: string;
+		today: string;
+		onkept: () => Promise<void>;
+	}
+	let { groupId, today, onkept }: Props = $props();
+
+	let title = $state('');
+	let on = $state(untrack(() => today));
+	let startsAt = $state('18:00');
+	let said = $state('');
+	const draft = notesAsPlanned(5, 60);
+
+	async function keep(document: RunNotes | null) {
+		if (!document) return;
+		const body = { title: title.trim(), on, startsAt, document: withVersion(RUN_NOTES, document) };
+		const answer = await create<{ id: string }>(`/api/groups/${groupId}/runs`, body);
+		said = answer.ok ? 'Written down' : answer.messages.join(' ');
+		if (answer.ok) {
+			title = '';
+			await onkept();
+		}
+	}
+</script>
+
+<div class="form-fields">
+	<div class="row">
+		<Words label="What it was" most={120} value={title} oninput={(typed) => (title = typed)} />
+		<DayField label="Day" value={on} onpick={(picked) => (on = picked)} />
+		<TimeField label="Begins" value={startsAt} onpick={(typed) => (startsAt = typed)} />
+	</div>
+	<RunForm {draft} movements={[]} isWritten={false} onlog={keep} />
+	<p role="status">{said}</p>
+</div>
+
+<style>
+	.row {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
+		gap: 0.75rem;
+		margin-bottom: 0.75rem;
+	}
+</style>

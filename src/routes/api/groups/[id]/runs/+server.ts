@@ -1,0 +1,42 @@
+import { isIsoDay } from '$lib/core/calendar';
+import { RUN_NOTES, runNotesFaults, type RunNotes } from '$lib/core/run';
+import { oneLine, schemaFaults, timeOfDay, upTo } from '$lib/core/validation';
+import { once } from '$lib/server/accepted';
+import { db } from '$lib/server/db';
+import { found, ownerOfRequest } from '$lib/server/endpoint';
+import { getGroup } from '$lib/server/groups';
+import { readJsonObject, tokenOf } from '$lib/server/requests';
+import { addRunWithoutPlan } from '$lib/server/runs';
+import { json } from '@sveltejs/kit';
+import { object, string } from 'yup';
+import type { RequestHandler } from './$types';
+
+const placeSchema = object({
+	title: oneLine(120).required('the class needs a name'),
+	on: string()
+		.required()
+		.test('day', 'this is not a day of the calendar', (day) => isIsoDay(day)),
+	startsAt: timeOfDay()
+}).noUnknown();
+
+/** Writes down a class that was taught without a plan, on any day: 201 with an id, 422 with the faults, 404. */
+export const POST: RequestHandler = async ({ params, request, locals }) => {
+	const owner = ownerOfRequest(locals);
+	const group = found(await getGroup(db(), owner.studioId, params.id));
+	const token = tokenOf(request.headers.get('idempotency-key'));
+	const { document: sent, ...place } = await readJsonObject(request);
+	const read = upTo(RUN_NOTES)(sent);
+	const document = read.ok ? read.value : null;
+	const faults = [...schemaFaults(placeSchema, place), ...(read.ok ? runNotesFaults(document) : read.faults)];
+	if (faults.length) return json({ faults }, { status: 422 });
+	const id = await once(db(), owner.studioId, token, (tx) =>
+		addRunWithoutPlan(
+			tx,
+			owner,
+			group.id,
+			place as { title: string; on: string; startsAt: string },
+			document as RunNotes
+		)
+	);
+	return json({ id }, { status: 201 });
+};

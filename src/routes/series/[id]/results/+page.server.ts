@@ -1,0 +1,47 @@
+import { dayName } from '$lib/core/calendar';
+import { groupResults, studentResults, HIP_TESTS, type Dated } from '$lib/core/measure';
+import { seriesAccount } from '$lib/core/series';
+import { groupCheckIns, studentCheckIns } from '$lib/server/check-ins';
+import { db } from '$lib/server/db';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { getGroup } from '$lib/server/groups';
+import { getSeries } from '$lib/server/series';
+import { listStudents } from '$lib/server/students';
+import type { PageServerLoad } from './$types';
+
+/** What a series changed and what it did not, for the group to read; names only where the teacher asks for them (`?names`). */
+export const load: PageServerLoad = async ({ params, locals, url }) => {
+	const owner = ownerOfRequest(locals);
+	const stored = found(await getSeries(db(), studioOfRequest(locals).id, params.id));
+	const group = found(await getGroup(db(), owner.studioId, stored.groupId));
+	const { series, runs } = stored.planned;
+	const account = seriesAccount(series, runs);
+	const within = ({ on }: Dated) => on >= account.from && on <= account.to;
+	const withNames = url.searchParams.has('names');
+	const [counted, measured, students] = await Promise.all([
+		groupCheckIns(db(), owner, group.id),
+		withNames ? studentCheckIns(db(), owner, group.id) : [],
+		withNames ? listStudents(db(), owner, group.id) : []
+	]);
+	const results = groupResults(counted.filter(within));
+	return {
+		id: params.id,
+		title: series.title,
+		goal: series.goal,
+		group: group.group.name,
+		groupId: group.id,
+		test: HIP_TESTS[series.retest.test].name,
+		account: { ...account, from: dayName(account.from), to: dayName(account.to) },
+		changed: results.filter(({ change }) => change?.isTold),
+		unchanged: results.filter(({ change }) => change && !change.isTold),
+		once: results.filter(({ change }) => !change).map(({ name }) => name),
+		withNames,
+		people: students
+			.map(({ id, student: { name } }) => ({
+				id,
+				name,
+				results: studentResults(measured.filter((one) => one.studentId === id && within(one)))
+			}))
+			.filter(({ results: own }) => own.length > 0)
+	};
+};
