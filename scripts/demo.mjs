@@ -13,6 +13,7 @@ const app = await serve({
 	port,
 	dataDir: join(ROOT, '.data/demo'),
 	demo: true,
+	season: true,
 	quiet: true
 }).catch((error) => fail(`Humble Orbit could not start: ${error.message}`));
 console.log(`

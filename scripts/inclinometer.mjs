@@ -23,12 +23,12 @@ const BATTERY_PERCENT = 87;
 const BETWEEN_MOVEMENTS = [0, 1.2, -0.8];
 
 const begun = Date.now();
-/** When its radio is silent, milliseconds since somebody first asked to measure: from, for so long. */
+/** When its radio is silent, milliseconds since somebody asked to measure a left leg: from, for so long. */
 const silent = (process.env.INCLINOMETER_SILENT ?? '6500+1500')
 	.split(',')
 	.map((part) => part.split('+').map(Number));
 let asked = { reach: 0, at: begun };
-let first = 0;
+let lefts = 0;
 
 function angleAt(/** @type {number} */ now) {
 	const since = now - asked.at;
@@ -48,7 +48,7 @@ function angleAt(/** @type {number} */ now) {
 }
 
 const isSilent = (/** @type {number} */ now) =>
-	first > 0 && silent.some(([from = 0, ms = 0]) => now - first >= from && now - first < from + ms);
+	lefts > 0 && silent.some(([from = 0, ms = 0]) => now - lefts >= from && now - lefts < from + ms);
 
 const server = createServer((socket) => {
 	if (isSilent(Date.now())) return socket.destroy();
@@ -60,7 +60,7 @@ const server = createServer((socket) => {
 			if (word !== 'measure') continue;
 			const [left = 0, right = 0] = REACHES[/** @type {keyof typeof REACHES} */ (test)] ?? [];
 			asked = { reach: leg === 'right' ? right : left, at: Date.now() };
-			first ||= Date.now();
+			lefts = leg === 'left' ? asked.at : 0;
 		}
 	});
 	const timer = setInterval(() => {

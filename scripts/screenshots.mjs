@@ -120,7 +120,7 @@ async function teach(page, title) {
 }
 
 mkdirSync(folder, { recursive: true });
-const app = await serve({ port: 4399, demo: true, quiet: true });
+const app = await serve({ port: 4399, demo: true, season: true, quiet: true });
 const browser = await chromium.launch({
 	executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
 	args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']

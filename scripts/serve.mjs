@@ -10,12 +10,19 @@ import { dyingWithParent, freePort, keepMariadb, startMariadb } from './mariadb.
 import { ROOT } from './setup.mjs';
 
 /**
- * @param {{ port: number, dataDir?: string, demo?: boolean, quiet?: boolean,
+ * @param {{ port: number, dataDir?: string, demo?: boolean, season?: boolean, quiet?: boolean,
  *   database?: { url: string, stop: () => Promise<unknown> } }} options
  *   without dataDir the database is thrown away at the end; a taken port is exchanged for a free one;
  *   a database that is handed in is stopped with the rest
  */
-export async function serve({ port: wanted, dataDir, demo = false, quiet = false, database }) {
+export async function serve({
+	port: wanted,
+	dataDir,
+	demo = false,
+	season = false,
+	quiet = false,
+	database
+}) {
 	const port = (await isFree(wanted)) ? wanted : await freePort();
 	const origin = `http://127.0.0.1:${port}`;
 	const own =
@@ -38,6 +45,7 @@ export async function serve({ port: wanted, dataDir, demo = false, quiet = false
 			DATABASE_URL: own?.url ?? process.env.DATABASE_URL,
 			MIGRATIONS_DIR: join(ROOT, 'drizzle'),
 			...(demo ? { ORBIT_DEMO: '1' } : {}),
+			...(season ? { ORBIT_SEASON: '1' } : {}),
 			...(tilt ? { INCLINOMETER_PORT: String(tilt.port) } : {})
 		}
 	});
@@ -139,6 +147,7 @@ async function serveForTests() {
 	await serve({
 		port: Number(process.env.PORT ?? 4173),
 		demo: true,
+		season: process.env.E2E_SEASON === '1',
 		database: { url, stop: () => running.stop() }
 	});
 }

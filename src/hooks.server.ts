@@ -21,11 +21,11 @@ const DATABASE_AWAY = 'The database is not answering just now. Nothing is lost; 
 export const init: ServerInit = async () => {
 	assertCatalogue();
 	if (building) return;
-	const { databaseUrl, migrationsFolder, demo } = configured();
+	const { databaseUrl, migrationsFolder, demo, season } = configured();
 	if (migrationsFolder) await migrateDb(databaseUrl, migrationsFolder);
 	await whileAlone(databaseUrl, async () => {
 		await recordCatalogue(db());
-		if (demo) await seedDemo(db(), new Date());
+		if (demo) await seedDemo(db(), new Date(), season);
 	});
 	const stopTidying = tidyHourly(db(), (thrown) => logError('tidying', 'hourly', thrown));
 	// the server says this after the last request on SIGTERM or SIGINT

@@ -226,7 +226,8 @@ test('every view is valid HTML as the server sends it', async ({ page }) => {
 	const series = await page.locator('main a[href^="/series/"]').first().getAttribute('href');
 	const paths = [
 		...['/', '/begin', '/group', '/series', '/catalogue', '/catalogue/low-lunge', '/catalogue/own/new'],
-		...['/style', '/template', '/nowhere', group, series, `${series}/print`],
+		...['/style', '/template', '/nowhere', group, `${group}/check-in`, `${group}/taught`],
+		...[series, `${series}/print`, `${series}/results`],
 		...['', '/print', '/room', '/compare'].map((of) => plan + of)
 	];
 	for (const path of paths) {
@@ -264,10 +265,13 @@ test('everything that is used beside the mat fits a phone', async ({ page }) => 
 		'/series',
 		series,
 		`${series}/print`,
+		`${series}/results`,
 		...ofPlan(plan),
 		...ofPlan(long),
 		compared,
 		group,
+		`${group}/check-in`,
+		`${group}/taught`,
 		'/?week=2031-W01',
 		'/',
 		'/catalogue'

@@ -19,7 +19,7 @@ export function weeksChart({ days, planned, real }: ReturnType<typeof weeksTable
 			splitLine: { lineStyle: { color: 'var(--line)' } }
 		},
 		series: [
-			{ type: 'bar', name: 'Real', data: real, color: 'var(--accent)', barMaxWidth: 28 },
+			{ type: 'line', name: 'Real', data: real, symbol: 'circle', symbolSize: 9, color: 'var(--accent)' },
 			{
 				type: 'line',
 				name: 'Planned',

@@ -3,6 +3,8 @@ export interface Config {
 	databaseUrl: string;
 	migrationsFolder: string | null;
 	demo: boolean;
+	/** The demo also holds a season of classes that were taught. */
+	season: boolean;
 }
 
 const LEAST_SECRET = 32;
@@ -28,7 +30,8 @@ export function readConfig(env: Record<string, string | undefined>): Config {
 	return {
 		databaseUrl: env.DATABASE_URL as string,
 		migrationsFolder: env.MIGRATIONS_DIR || null,
-		demo: env.ORBIT_DEMO === '1'
+		demo: env.ORBIT_DEMO === '1',
+		season: env.ORBIT_SEASON === '1'
 	};
 }
 

@@ -46,6 +46,8 @@ export interface TestResult {
 
 const LEGS = ['left', 'right'] as const;
 
+const freer = (test: TestId): string => (GRADINGS[test].region === 'control' ? 'steadier' : 'freer');
+
 /** How two check-ins of a kind are compared, whatever they consist of. */
 interface Reader<T extends CheckIn, V> {
 	of: (checkIn: T) => Sides<V>;
@@ -227,7 +229,7 @@ function changeWords<T extends CheckIn, V>(
 		const who = sided ? `The ${leg} side since ${dayName(first.on)}` : `Since ${dayName(first.on)}`;
 		const by = reader.inUnit(Math.abs(difference), last.checkIn);
 		if (!isTold) return `${who}: no change that can be told (${by}, less than ${one(threshold)}).`;
-		return `${who}: ${by} ${difference > 0 === free ? 'freer' : 'less'}, more than the ${one(threshold)} that measuring is off.`;
+		return `${who}: ${by} ${difference > 0 === free ? freer(test) : 'less'}, more than the ${one(threshold)} that measuring is off.`;
 	});
 	const strongest = [...judged].sort((a, b) => Math.abs(b.difference) - Math.abs(a.difference))[0];
 	return {
@@ -279,5 +281,5 @@ function lineWords<T extends CheckIn>(
 	if (!line) return null;
 	if (!line.isTold) return `Over ${points.length} times: no direction that can be told.`;
 	const [from, to] = [line.from, line.to].map(Math.abs).sort((a, b) => a - b) as [number, number];
-	return `Over ${points.length} times it gets ${line.slope > 0 === free ? 'freer' : 'less'} by ${inUnit(Math.abs(line.slope), checkIn)} a week (${one(from)} to ${one(to)}).`;
+	return `Over ${points.length} times it gets ${line.slope > 0 === free ? freer(checkIn.test) : 'less'} by ${inUnit(Math.abs(line.slope), checkIn)} a week (${one(from)} to ${one(to)}).`;
 }

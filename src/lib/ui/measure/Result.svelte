@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { sidesChart } from '$lib/client/measure/measure-charts';
-	import { dayName } from '$lib/core/calendar';
+	import { shortDay } from '$lib/core/calendar';
 	import { GRADINGS, type TestResult } from '$lib/core/measure';
 	import Chart from '$lib/ui/chart/Chart.svelte';
 	import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from 'carbon-components-svelte';
@@ -28,7 +28,7 @@
 		<Chart
 			title="{whose}{result.name}, {result.moment}"
 			label="{result.unit} over {result.points.length} times: {result.words[0] ?? ''}"
-			option={sidesChart(result, dayName)}
+			option={sidesChart(result, shortDay)}
 			table={{
 				head: result.table.head,
 				rows: result.table.rows

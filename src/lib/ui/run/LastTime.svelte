@@ -17,6 +17,9 @@
 	}
 	let { last }: Props = $props();
 
+	/** From nobody on. */
+	const SORE = ['nobody', ...[...HOW_MANY].reverse()];
+
 	let sore = $state<HowMany | 'nobody' | null>(null);
 	let there = $state<Record<string, HowMany>>({});
 	let said = $state('');
@@ -60,12 +63,7 @@
 {:else}
 	<section class="sheet" aria-label="After the class of {last.day}">
 		<p><b>After {last.day}</b></p>
-		{@render question(
-			'Sore the next day?',
-			['nobody', ...HOW_MANY],
-			sore,
-			(picked) => (sore = picked as HowMany)
-		)}
+		{@render question('Sore the next day?', SORE, sore, (picked) => (sore = picked as HowMany))}
 		{#each last.movements as { slug, english } (slug)}
 			{@render question(
 				`${english}: was it there for them?`,
