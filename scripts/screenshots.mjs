@@ -40,7 +40,10 @@ const VIEWS = {
 		await page.goto(`${origin}/series`);
 		await page.getByRole('link', { name: 'Out of the chair for eight weeks' }).click();
 		await page.waitForURL(/series\/./);
-		await page.getByRole('button', { name: /^Fri \d/ }).nth(1).click();
+		await page
+			.getByRole('button', { name: /^Fri \d/ })
+			.nth(1)
+			.click();
 	},
 	'series-charts': async (page) => {
 		await page

@@ -51,7 +51,12 @@ describe('the environment', () => {
 	};
 
 	it('that is complete is taken', () => {
-		expect(readConfig(good)).toEqual({ databaseUrl: good.DATABASE_URL, migrationsFolder: null, demo: false });
+		expect(readConfig(good)).toEqual({
+			databaseUrl: good.DATABASE_URL,
+			migrationsFolder: null,
+			demo: false,
+			season: false
+		});
 	});
 
 	it.each([

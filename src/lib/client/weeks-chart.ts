@@ -1,4 +1,6 @@
 import type { weeksTable } from '$lib/core/run';
+import { formatDuration } from '$lib/core/clock';
+import type { Drift } from '$lib/core/teach';
 import type { EChartsCoreOption } from 'echarts/core';
 
 /** Minutes planned and real of class after class; colours by the names of our tokens, which the chart looks up. */
@@ -28,6 +30,36 @@ export function weeksChart({ days, planned, real }: ReturnType<typeof weeksTable
 				symbol: 'diamond',
 				symbolSize: 8,
 				color: 'var(--mend)'
+			}
+		]
+	};
+}
+
+/** How far behind a class was along its planned time. */
+export function driftChart(drift: readonly Drift[]): EChartsCoreOption {
+	const time = (name: string) => ({
+		type: 'value' as const,
+		name,
+		nameTextStyle: { color: 'var(--ink-soft)', align: 'left' as const },
+		axisLabel: { color: 'var(--ink-soft)', formatter: (seconds: number) => formatDuration(seconds) },
+		splitLine: { lineStyle: { color: 'var(--line)' } }
+	});
+	return {
+		animation: false,
+		textStyle: { fontFamily: 'var(--font)' },
+		grid: { left: 56, right: 24, top: 34, bottom: 28 },
+		xAxis: { ...time(''), min: 0, max: drift.at(-1)?.plannedTo ?? 0 },
+		yAxis: time('behind'),
+		series: [
+			{
+				type: 'line',
+				name: 'Behind',
+				step: 'end',
+				data: [[0, 0], ...drift.map(({ plannedTo, behind }) => [plannedTo, behind])],
+				symbol: 'circle',
+				symbolSize: 6,
+				color: 'var(--accent)',
+				areaStyle: { opacity: 0.15 }
 			}
 		]
 	};

@@ -27,7 +27,8 @@ export function sidesChart({ points, unit }: TestResult, dayOf: (on: string) => 
 		yAxis: {
 			type: 'value',
 			name: unit,
-			scale: true,
+			// grades end at 0 and 3: a little change shall look little
+			...(unit === 'mean grade' || unit === 'grade' ? { min: 0, max: 3 } : { scale: true }),
 			nameTextStyle: { color: 'var(--ink-soft)', align: 'left' },
 			axisLabel: { color: 'var(--ink-soft)' },
 			splitLine: { lineStyle: { color: 'var(--line)' } }

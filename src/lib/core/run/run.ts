@@ -1,4 +1,4 @@
-import { array, mixed, number, object, string } from 'yup';
+import { array, number, object, string } from 'yup';
 import { SLUG } from '../movement';
 import { PLAN_LIMITS } from '../plan';
 import {
@@ -71,9 +71,7 @@ export const runNotesSchema = object({
 		),
 	note: textOfLines(PLAN_LIMITS.noteCharacters),
 	sore: string().oneOf(HOW_MANY).optional(),
-	there: mixed<Record<string, HowMany>>()
-		.optional()
-		.test('there', '${path} says of movements: most, some or few', isThere)
+	there: object().default(undefined).test('there', '${path} says of movements: most, some or few', isThere)
 }).noUnknown();
 
 /** How runs are kept: the notes as a document; day, time, plan and teacher are columns. */

@@ -107,6 +107,24 @@ function sidesOf(state: RunState, steps: Steps): SidesTally[] {
 	});
 }
 
+/** How far behind (or, under 0, ahead) a class was after each of its lines, without its pauses. */
+export interface Drift {
+	title: string;
+	/** Seconds of the class as planned, at the end of the line. */
+	plannedTo: number;
+	behind: number;
+}
+
+/** Where a class fell behind and where it caught up, line after line. */
+export function driftOf({ lines }: Pick<Tally, 'lines'>): Drift[] {
+	let [plannedTo, realTo] = [0, 0];
+	return lines.map(({ title, planned, real }) => {
+		plannedTo += planned;
+		realTo += real;
+		return { title, plannedTo, behind: realTo - plannedTo };
+	});
+}
+
 /** Work of all items that were planned alike on both sides; null where none was given on both. */
 export function sidesTogether({ sides }: Tally): { first: number; second: number } | null {
 	if (sides.length === 0) return null;

@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { formatDuration } from '$lib/core/clock';
 	import { hereWords } from '$lib/core/people';
-	import { driftWords, KIND_WORDS, lateWords, type Tally } from '$lib/core/teach';
+	import { driftChart } from '$lib/client/weeks-chart';
+	import { driftOf, driftWords, KIND_WORDS, lateWords, type Tally } from '$lib/core/teach';
+	import Chart from '../chart/Chart.svelte';
 	import { DataTable } from 'carbon-components-svelte';
 
 	/** A class that was led: planned and real side by side, line by line, where the time went, and side against side. */
@@ -37,6 +39,7 @@
 			standing: standing === 'given' ? '' : standing
 		}))
 	);
+	const drift = $derived(driftOf(tally));
 	const kinds = $derived(
 		tally.kinds.map(({ kind, planned, real }) => ({
 			id: kind,
@@ -69,6 +72,22 @@
 		<DataTable size="compact" headers={KINDS} rows={kinds} />
 		{#if sides.length}<DataTable size="compact" headers={SIDES} rows={sides} />{/if}
 	</div>
+	{#if drift.length > 1}
+		<Chart
+			title="Behind and ahead, line after line"
+			label="How far behind its time the class was after each line; under the middle it was ahead"
+			option={driftChart(drift)}
+			table={{
+				head: ['After', 'Planned to', 'Behind'],
+				rows: drift.map(({ title: after, plannedTo, behind }) => [
+					after || 'words',
+					formatDuration(plannedTo),
+					formatDuration(behind)
+				])
+			}}
+			height="12rem"
+		/>
+	{/if}
 	<DataTable size="compact" headers={LINES} rows={lines} />
 </section>
 

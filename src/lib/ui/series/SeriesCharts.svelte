@@ -11,14 +11,26 @@
 		load: WeekLines;
 		balance: BalanceBars;
 		tissues: TissueCells;
+		/** What was counted in check-ins of these weeks, in words. */
+		tests: { id: string; name: string; words: string[] }[];
+		groupId: string;
 	}
-	let { ladders, load, balance, tissues }: Props = $props();
+	let { ladders, load, balance, tissues, tests, groupId }: Props = $props();
 
 	const narrow = new MediaQuery('(max-width: 40rem)');
 </script>
 
 <div class="charts">
 	{#if ladders.lines.some(({ steps }) => steps.length)}<SeriesLadders {ladders} />{/if}
+	<section class="sheet" aria-labelledby="tests-title">
+		<h3 id="tests-title">Check-ins of these weeks</h3>
+		{#each tests as { id, name, words } (id)}
+			<p><b>{name}</b> {words.join(' ')}</p>
+		{:else}
+			<p class="quiet">None yet.</p>
+		{/each}
+		<p><a href="/group/{groupId}/check-in">Take one</a></p>
+	</section>
 	<Chart
 		title="Load and strain of the weeks"
 		label="Load of each week as a bar, strain as a line"

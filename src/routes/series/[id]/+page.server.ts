@@ -17,6 +17,9 @@ import {
 import { loadSeriesContext } from '$lib/server/series-context';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { getStyle } from '$lib/server/styles';
+import { groupResults } from '$lib/core/measure';
+import { seriesAccount } from '$lib/core/series';
+import { groupCheckIns } from '$lib/server/check-ins';
 import { paceOfTeacher } from '$lib/server/teachers-pace';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
@@ -28,8 +31,17 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 	const { stored, group, today, moved, knownBefore } = found(
 		await loadSeriesContext(db(), studio.id, params.id, pace)
 	);
+	const { series, runs } = stored.planned;
+	const { from, to } = seriesAccount(series, runs);
+	const counted = await groupCheckIns(db(), ownerOfRequest(locals), group.id);
 	return {
 		stored,
+		/** What was counted in these weeks, to stand beside the ladders. */
+		tests: groupResults(counted.filter(({ on }) => on >= from && on <= to)).map(({ test, name, words }) => ({
+			id: test,
+			name,
+			words
+		})),
 		group: { id: group.id, name: group.group.name },
 		today: dayInZone(new Date(), studio.timeZone),
 		groups: await groupNames(db(), studio.id),
@@ -42,7 +54,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			leftOut: today.leftOut,
 			kept: moved.map(({ kept }) => kept),
 			knownBefore,
-			style
+			style: { ...style, pace }
 		}
 	};
 };

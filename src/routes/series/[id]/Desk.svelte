@@ -218,7 +218,9 @@
 								ladders: desk.ladders,
 								load: desk.load,
 								balance: desk.balance,
-								tissues: desk.tissues
+								tissues: desk.tissues,
+								tests: data.tests,
+								groupId: data.group.id
 							}}
 						/>
 					</Bounded>
