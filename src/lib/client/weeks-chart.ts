@@ -48,8 +48,8 @@ export function driftChart(drift: readonly Drift[]): EChartsCoreOption {
 		animation: false,
 		textStyle: { fontFamily: 'var(--font)' },
 		grid: { left: 56, right: 24, top: 34, bottom: 28 },
-		xAxis: { ...time(''), min: 0, max: drift.at(-1)?.plannedTo ?? 0 },
-		yAxis: time('behind'),
+		xAxis: { ...time(''), interval: 300, min: 0, max: drift.at(-1)?.plannedTo ?? 0 },
+		yAxis: { ...time('behind'), minInterval: 30 },
 		series: [
 			{
 				type: 'line',

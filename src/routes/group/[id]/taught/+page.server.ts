@@ -1,4 +1,4 @@
-import { dayInZone, dayName, shortDay } from '$lib/core/calendar';
+import { dayInZone, shortDay } from '$lib/core/calendar';
 import { foundInHistory, overWeeks, weeksTable, weeksWords } from '$lib/core/run';
 import { db } from '$lib/server/db';
 import { found, studioOfRequest } from '$lib/server/endpoint';
@@ -27,7 +27,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 			title,
 			run,
 			leftOut,
-			day: dayName(run.on)
+			day: shortDay(run.on)
 		})),
 		/** Over the last weeks, whatever is searched for. */
 		words: weeksWords(overWeeks(lately, today), nameOf),
