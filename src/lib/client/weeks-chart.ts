@@ -1,55 +1,49 @@
-import type { weeksTable } from '$lib/core/run';
 import { formatDuration } from '$lib/core/clock';
+import type { weeksTable } from '$lib/core/run';
 import type { Drift } from '$lib/core/teach';
 import type { EChartsCoreOption } from 'echarts/core';
+import { axis, figures, grid, legend, whole } from './chart-parts';
 
-/** Minutes planned and real of class after class; colours by the names of our tokens, which the chart looks up. */
+/** Minutes planned and real of class after class. */
 export function weeksChart({ days, planned, real }: ReturnType<typeof weeksTable>): EChartsCoreOption {
+	const line = (name: string, data: (number | null)[], symbol: string, color: string) => ({
+		type: 'line' as const,
+		name,
+		data,
+		symbol,
+		symbolSize: 9,
+		color
+	});
 	return {
-		animation: false,
-		textStyle: { fontFamily: 'var(--font)' },
-		grid: { left: 44, right: 24, top: 44, bottom: 28 },
-		legend: { top: 0, left: 0, textStyle: { color: 'var(--ink)' } },
+		...whole,
+		grid,
+		legend,
 		tooltip: { trigger: 'axis' },
-		xAxis: { type: 'category', data: days, axisLabel: { color: 'var(--ink-soft)', hideOverlap: true } },
-		yAxis: {
-			type: 'value',
-			name: 'minutes',
-			scale: true,
-			nameTextStyle: { color: 'var(--ink-soft)', align: 'left' },
-			axisLabel: { color: 'var(--ink-soft)' },
-			splitLine: { lineStyle: { color: 'var(--line)' } }
-		},
+		xAxis: axis(days),
+		yAxis: { ...figures('minutes'), scale: true },
 		series: [
-			{ type: 'line', name: 'Real', data: real, symbol: 'circle', symbolSize: 9, color: 'var(--accent)' },
-			{
-				type: 'line',
-				name: 'Planned',
-				data: planned,
-				step: 'middle',
-				symbol: 'diamond',
-				symbolSize: 8,
-				color: 'var(--mend)'
-			}
+			line('Real', real, 'circle', 'var(--accent)'),
+			line('Planned', planned, 'diamond', 'var(--mend)')
 		]
 	};
 }
 
+/** Between the marks of the axis of time. */
+const MARKS_SECONDS = 300;
+const LEAST_MARK_SECONDS = 30;
+
 /** How far behind a class was along its planned time. */
 export function driftChart(drift: readonly Drift[]): EChartsCoreOption {
-	const time = (name: string) => ({
-		type: 'value' as const,
-		name,
-		nameTextStyle: { color: 'var(--ink-soft)', align: 'left' as const },
-		axisLabel: { color: 'var(--ink-soft)', formatter: (seconds: number) => formatDuration(seconds) },
-		splitLine: { lineStyle: { color: 'var(--line)' } }
-	});
+	const time = (name: string) => {
+		const plain = figures(name);
+		const formatter = (seconds: number) => formatDuration(seconds);
+		return { ...plain, axisLabel: { ...plain.axisLabel, formatter } };
+	};
 	return {
-		animation: false,
-		textStyle: { fontFamily: 'var(--font)' },
-		grid: { left: 56, right: 24, top: 34, bottom: 28 },
-		xAxis: { ...time(''), interval: 300, min: 0, max: drift.at(-1)?.plannedTo ?? 0 },
-		yAxis: { ...time('behind'), minInterval: 30 },
+		...whole,
+		grid,
+		xAxis: { ...time(''), interval: MARKS_SECONDS, min: 0, max: drift.at(-1)?.plannedTo ?? 0 },
+		yAxis: { ...time('behind'), minInterval: LEAST_MARK_SECONDS },
 		series: [
 			{
 				type: 'line',

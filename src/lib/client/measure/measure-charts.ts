@@ -1,7 +1,8 @@
 import type { TestResult } from '$lib/core/measure';
 import type { EChartsCoreOption } from 'echarts/core';
+import { axis, figures, grid, legend, whole } from '../chart-parts';
 
-/** Both sides of a test over time; colours by the names of our tokens, which the chart looks up. */
+/** Both sides of a test over time. */
 export function sidesChart({ points, unit }: TestResult, dayOf: (on: string) => string): EChartsCoreOption {
 	const line = (name: string, leg: 'left' | 'right', symbol: string, color: string) => ({
 		type: 'line' as const,
@@ -13,26 +14,15 @@ export function sidesChart({ points, unit }: TestResult, dayOf: (on: string) => 
 		color
 	});
 	const hasSides = points.some(({ right }) => right !== null);
+	// grades end at 0 and 3: a little change shall look little
+	const ends = unit === 'mean grade' || unit === 'grade' ? { min: 0, max: 3 } : { scale: true };
 	return {
-		animation: false,
-		textStyle: { fontFamily: 'var(--font)' },
-		grid: { left: 44, right: 24, top: 44, bottom: 28 },
-		legend: { top: 0, left: 0, textStyle: { color: 'var(--ink)' } },
+		...whole,
+		grid,
+		legend,
 		tooltip: { trigger: 'axis' },
-		xAxis: {
-			type: 'category',
-			data: points.map(({ on }) => dayOf(on)),
-			axisLabel: { color: 'var(--ink-soft)', hideOverlap: true }
-		},
-		yAxis: {
-			type: 'value',
-			name: unit,
-			// grades end at 0 and 3: a little change shall look little
-			...(unit === 'mean grade' || unit === 'grade' ? { min: 0, max: 3 } : { scale: true }),
-			nameTextStyle: { color: 'var(--ink-soft)', align: 'left' },
-			axisLabel: { color: 'var(--ink-soft)' },
-			splitLine: { lineStyle: { color: 'var(--line)' } }
-		},
+		xAxis: axis(points.map(({ on }) => dayOf(on))),
+		yAxis: { ...figures(unit), ...ends },
 		series: [
 			line(hasSides ? 'Left' : 'Both', 'left', 'circle', 'var(--accent)'),
 			...(hasSides ? [line('Right', 'right', 'diamond', 'var(--mend)')] : [])

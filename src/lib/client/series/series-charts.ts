@@ -1,35 +1,12 @@
+import { axis, figures, legend, whole } from '../chart-parts';
 import { DIRECTION_SIGN } from '$lib/core/anatomy';
 import type { BalanceBars, TissueCells, WeekLines } from '$lib/core/view-models';
 import type { EChartsCoreOption } from 'echarts/core';
 
 /** Options of the charts; colours by the names of our tokens, which the chart looks up. */
 
-const axis = (data: string[]) => ({
-	type: 'category' as const,
-	data,
-	axisTick: { show: false },
-	axisLine: { lineStyle: { color: 'var(--line-strong)' } },
-	axisLabel: { color: 'var(--ink-soft)', hideOverlap: true }
-});
-const figures = (name: string) => ({
-	type: 'value' as const,
-	name,
-	nameTextStyle: { color: 'var(--ink-soft)', align: 'left' as const },
-	axisLabel: { color: 'var(--ink-soft)' },
-	splitLine: { lineStyle: { color: 'var(--line)' } }
-});
-const whole = { animation: false, textStyle: { fontFamily: 'var(--font)' } };
 /** The weeks of all charts stand in the same columns, one under the other; a narrow screen leaves less room at the left. */
 const gridFrom = (narrow: boolean) => ({ left: narrow ? 44 : 140, right: 48, top: 58, bottom: 28 });
-const legend = {
-	top: 0,
-	left: 0,
-	itemHeight: 10,
-	itemWidth: 18,
-	itemGap: 12,
-	textStyle: { color: 'var(--ink)' }
-};
-
 export function loadChart({ weeks, load, easier, strain }: WeekLines, narrow: boolean): EChartsCoreOption {
 	return {
 		...whole,

@@ -67,6 +67,18 @@ const degrees = (how: string, laidOn: string, most: number, sem: number, icc: nu
 	laidOn
 });
 
+/** One shin, turning in or out, lying on the front. */
+const SHIN_ON_THE_FRONT: Omit<Grading, 'region'> = {
+	grades: [
+		'shin hardly leaves upright',
+		'under a third of the way down',
+		'about half way down',
+		'more than half way down'
+	],
+	scale: degrees('the shin from upright', 'the shin', 80, 3, 0.9),
+	caution: 'Not with a sore knee; a folded blanket under the belly.'
+};
+
 export const GRADINGS: Record<TestId, Grading> = {
 	'low-lunge-upright': {
 		region: 'front',
@@ -167,28 +179,8 @@ export const GRADINGS: Record<TestId, Grading> = {
 		scale: null,
 		caution: 'Sore knees leave it out.'
 	},
-	'turning-in-prone': {
-		region: 'turning in',
-		grades: [
-			'shin hardly leaves upright',
-			'under a third of the way down',
-			'about half way down',
-			'more than half way down'
-		],
-		scale: degrees('the shin from upright', 'the shin', 80, 3, 0.9),
-		caution: 'Not with a sore knee; a folded blanket under the belly.'
-	},
-	'turning-out-prone': {
-		region: 'turning out',
-		grades: [
-			'shin hardly leaves upright',
-			'under a third of the way down',
-			'about half way down',
-			'more than half way down'
-		],
-		scale: degrees('the shin from upright', 'the shin', 80, 3, 0.9),
-		caution: 'Not with a sore knee; a folded blanket under the belly.'
-	},
+	'turning-in-prone': { ...SHIN_ON_THE_FRONT, region: 'turning in' },
+	'turning-out-prone': { ...SHIN_ON_THE_FRONT, region: 'turning out' },
 	'straight-leg-raise': {
 		region: 'back',
 		grades: ['under half way', 'about 60 degrees', 'nearly upright', 'upright or past it'],

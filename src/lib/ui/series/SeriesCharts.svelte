@@ -14,8 +14,10 @@
 		/** What was counted in check-ins of these weeks, in words. */
 		tests: { id: string; name: string; words: string[] }[];
 		groupId: string;
+		/** The test of the series. */
+		test: string;
 	}
-	let { ladders, load, balance, tissues, tests, groupId }: Props = $props();
+	let { ladders, load, balance, tissues, tests, groupId, test }: Props = $props();
 
 	const narrow = new MediaQuery('(max-width: 40rem)');
 </script>
@@ -29,7 +31,7 @@
 		{:else}
 			<p class="quiet">None yet.</p>
 		{/each}
-		<p><a href="/group/{groupId}/check-in">Take one</a></p>
+		<p><a href="/group/{groupId}/check-in?test={test}">Count the group in the test of this series</a></p>
 	</section>
 	<Chart
 		title="Load and strain of the weeks"

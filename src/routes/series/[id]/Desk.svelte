@@ -220,7 +220,8 @@
 								balance: desk.balance,
 								tissues: desk.tissues,
 								tests: data.tests,
-								groupId: data.group.id
+								groupId: data.group.id,
+								test: desk.series.retest.test
 							}}
 						/>
 					</Bounded>

@@ -1,5 +1,5 @@
 import { dayInZone } from '$lib/core/calendar';
-import { groupResults, offersOf, studentResults, testToRepeat } from '$lib/core/measure';
+import { groupResults, offersOf, studentResults, TEST_IDS, testToRepeat } from '$lib/core/measure';
 import { groupCheckIns, keepsFor, studentCheckIns } from '$lib/server/check-ins';
 import { db } from '$lib/server/db';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
@@ -7,7 +7,7 @@ import { getGroup } from '$lib/server/groups';
 import { listStudents } from '$lib/server/students';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, locals }) => {
+export const load: PageServerLoad = async ({ params, locals, url }) => {
 	const owner = ownerOfRequest(locals);
 	const { timeZone } = studioOfRequest(locals);
 	const stored = found(await getGroup(db(), owner.studioId, params.id));
@@ -23,7 +23,8 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		today: dayInZone(new Date(), timeZone),
 		results,
 		offers: offersOf(results, stored.group),
-		next: testToRepeat(results)?.test ?? null,
+		/** The test to begin with: the one that is asked for, else where the group stands lowest. */
+		next: TEST_IDS.find((id) => id === url.searchParams.get('test')) ?? testToRepeat(results)?.test ?? null,
 		students: students.map(({ id, version, student: { name } }) => ({
 			id,
 			version,

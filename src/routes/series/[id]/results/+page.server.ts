@@ -31,6 +31,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 		group: group.group.name,
 		groupId: group.id,
 		test: HIP_TESTS[series.retest.test].name,
+		testId: series.retest.test,
 		account: { ...account, from: dayName(account.from), to: dayName(account.to) },
 		changed: results.filter(({ change }) => change?.isTold),
 		unchanged: results.filter(({ change }) => change && !change.isTold),

@@ -47,7 +47,7 @@
 		{#if !data.changed.length && !data.unchanged.length}
 			<p>
 				Nothing was tested twice in these weeks. The test of this series is {data.test}:
-				<a href="/group/{data.groupId}/check-in">count the group in it</a>.
+				<a href="/group/{data.groupId}/check-in?test={data.testId}">count the group in it</a>.
 			</p>
 		{/if}
 		{#if data.withNames}
