@@ -2,6 +2,7 @@
 import { CATALOGUE } from '../../src/lib/catalogue';
 import { seeded } from '../reference/seeded';
 import { routesOfTree } from './routes';
+import { notesAsPlanned } from '../../src/lib/core/run';
 import { counted, ledFrom, pathOf, type Attacked } from './setting';
 import type { Script } from '../../src/lib/core/teach';
 
@@ -139,6 +140,20 @@ export async function hostileDocuments(at: Attacked, count: number, seed: number
 			})
 		],
 		['POST', `/api/groups/${ids.group}/check-ins`, (r) => ({ document: damaged(counted, r) })],
+		[
+			'POST',
+			`/api/groups/${ids.group}/runs`,
+			(r) =>
+				damaged(
+					{
+						title: 'On the slipway',
+						on: '2026-11-24',
+						startsAt: '18:00',
+						document: { ...notesAsPlanned(5, 60), there: { clam: 'few' } }
+					},
+					r
+				)
+		],
 		['PUT', '/api/studio/keep', (r) => ({ version: 1, document: damaged({ years: 3 }, r) })],
 		[
 			'PUT',

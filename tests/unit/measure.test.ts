@@ -204,7 +204,10 @@ describe('check-ins from outside', () => {
 		const faulty: [unknown, RegExp][] = [
 			[null, /object/],
 			[{ ...fine, kind: 'guess' }, /counts or readings/],
-			[{ ...fine, test: 'constructor' }, /no such test/],
+			[{ ...fine, test: 'constructor' }, /test/],
+			[{ ...fine, counts: true }, /counts/],
+			[{ ...fine, counts: null }, /counts/],
+			[{ ...fine, counts: { left: [1, 2], right: null } }, /counts/],
 			[{ ...fine, counts: { left: [0, 0, 0, 0], right: [0, 0, 0, 0] } }, /nobody/],
 			[{ ...fine, test: 'seat-switch' }, /no sides/],
 			[{ ...fine, name: 'Oda F.' }, /name/],

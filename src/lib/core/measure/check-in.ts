@@ -12,6 +12,9 @@ export type MomentOfTest = (typeof MOMENTS_OF_TEST)[number];
 export const SOURCES = ['by hand', 'phone', 'inclinometer'] as const;
 export type ReadingSource = (typeof SOURCES)[number];
 
+export const UNITS = ['degrees', 'centimetres', 'seconds', 'grade'] as const;
+export type ReadingUnit = (typeof UNITS)[number];
+
 /** Of each side; a test without sides has all in `left`. */
 export interface Sides<T> {
 	left: T;
@@ -31,7 +34,7 @@ export interface StudentCheckIn {
 	kind: 'readings';
 	test: TestId;
 	moment: MomentOfTest;
-	unit: 'degrees' | 'centimetres' | 'seconds' | 'grade';
+	unit: ReadingUnit;
 	source: ReadingSource;
 	readings: Sides<number[]>;
 }
@@ -54,33 +57,33 @@ const countsSchema = object({
 	kind: string().oneOf(['counts']).required(),
 	...common,
 	counts: object({ left: counts, right: counts }).noUnknown().required()
-})
-	.noUnknown()
-	.test('somebody', 'nobody is counted', ({ counts: of }) => [...of.left, ...of.right].some((n) => n! > 0))
-	.test(
-		'sides',
-		'this test has no sides: all people are counted once',
-		({ test, counts: of }) => HIP_TESTS[test].sided || of.right.every((n) => n === 0)
-	);
+}).noUnknown();
 
 const readingsSchema = object({
 	kind: string().oneOf(['readings']).required(),
 	...common,
-	unit: string().oneOf(['degrees', 'centimetres', 'seconds', 'grade']).required(),
+	unit: string().oneOf(UNITS).required(),
 	source: string().oneOf(SOURCES).required(),
 	readings: object({ left: readings, right: readings }).noUnknown().required()
-})
-	.noUnknown()
-	.test('some', 'nothing is read yet', ({ readings: of }) => of.left.length + of.right.length > 0)
-	.test('unit', 'this test is not read in that unit', ({ test, unit }) =>
-		unit === 'grade' ? true : GRADINGS[test].scale?.unit === unit
-	)
-	.test('limits', ({ test, unit, readings: of }, context) => {
-		const { scale } = GRADINGS[test];
-		const [least, most] = unit === 'grade' ? [0, 3] : [scale?.least ?? 0, scale?.most ?? 0];
-		const fine = [...of.left, ...of.right].every((value) => value! >= least && value! <= most);
-		return fine || context.createError({ message: `readings are ${least} to ${most}`, path: 'readings' });
-	});
+}).noUnknown();
+
+/** What the shape does not say: whether it fits the test. */
+function faultsOfCounts({ test, counts: { left, right } }: GroupCheckIn): Fault[] {
+	if (![...left, ...right].some((n) => n > 0)) return [{ path: 'counts', message: 'nobody is counted' }];
+	if (HIP_TESTS[test].sided || right.every((n) => n === 0)) return [];
+	return [{ path: 'counts.right', message: 'this test has no sides: all people are counted once' }];
+}
+
+function faultsOfReadings({ test, unit, readings: { left, right } }: StudentCheckIn): Fault[] {
+	const values = [...left, ...right];
+	if (values.length === 0) return [{ path: 'readings', message: 'nothing is read yet' }];
+	const { scale } = GRADINGS[test];
+	if (unit !== 'grade' && scale?.unit !== unit)
+		return [{ path: 'unit', message: 'this test is not read in that unit' }];
+	const [least, most] = unit === 'grade' ? [0, 3] : [scale!.least, scale!.most];
+	if (values.every((value) => value >= least && value <= most)) return [];
+	return [{ path: 'readings', message: `readings are ${least} to ${most}` }];
+}
 
 /** Either of the two, by its kind. */
 const checkInSchema = mixed<CheckIn>().required();
@@ -92,10 +95,10 @@ export function checkInFaults(value: unknown): Fault[] {
 	const { kind } = value as { kind?: unknown };
 	if (kind !== 'counts' && kind !== 'readings')
 		return [{ path: 'kind', message: 'kind must be counts or readings' }];
-	// a test that is not known is said first: the other rules look it up
-	const { test } = value as { test?: unknown };
-	if (!TEST_IDS.includes(test as TestId)) return [{ path: 'test', message: 'there is no such test' }];
-	return schemaFaults(kind === 'counts' ? countsSchema : readingsSchema, value);
+	const faults = schemaFaults(kind === 'counts' ? countsSchema : readingsSchema, value);
+	if (faults.length) return faults;
+	const checkIn = value as CheckIn;
+	return checkIn.kind === 'counts' ? faultsOfCounts(checkIn) : faultsOfReadings(checkIn);
 }
 
 /** As it is kept; it was checked when it came. */
