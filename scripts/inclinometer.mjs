@@ -24,7 +24,7 @@ const BETWEEN_MOVEMENTS = [0, 1.2, -0.8];
 
 const begun = Date.now();
 /** When its radio is silent, milliseconds since somebody asked to measure a left leg: from, for so long. */
-const silent = (process.env.INCLINOMETER_SILENT ?? '6500+1500')
+const silent = (process.env.INCLINOMETER_SILENT ?? '6500+3000')
 	.split(',')
 	.map((part) => part.split('+').map(Number));
 let asked = { reach: 0, at: begun };
