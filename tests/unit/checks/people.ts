@@ -18,6 +18,18 @@ export const PEOPLE: Tables = {
 				(w) => w.add('release', w.item('supine-figure-four')),
 				'outer hips: the left side is behind, and nothing here gives it more',
 				{ group: leftBehind }
+			],
+			[
+				'by a teacher who gives another set',
+				(w) => w.add('release', w.item('supine-figure-four')),
+				'outer hips: the left side is behind, and nothing here gives it more',
+				{ group: leftBehind, style: { sides: 'more sets' } }
+			],
+			[
+				'by a teacher who gives another prop',
+				(w) => w.add('release', w.item('supine-figure-four')),
+				'outer hips: the left side is behind, and nothing here gives it more',
+				{ group: leftBehind, style: { sides: 'more props' } }
 			]
 		]
 	},

@@ -1,9 +1,19 @@
+import type { Leg } from '../anatomy';
+import type { Item } from '../plan';
 import { regionOf, REGION_NAMES, type Region } from '../measure';
 import { at, isSided } from './help';
 import type { Check } from './types';
 
 /** How much more of its dose the side that is behind gets. Judged. */
 const MORE_TIME_SHARE = 1 / 3;
+
+/** What props a side that is behind, whatever the shape. Judged. */
+const PROP = 'blanket' as const;
+const SIDE = { left: 'the left side', right: 'the right side' } as const;
+
+/** Whether an item gives a side more already, or a prop of its own. */
+const getsMore = ({ dose, oneSided, kit }: Item, leg: Leg): boolean =>
+	dose.moreOn?.leg === leg || oneSided !== undefined || (kit ?? []).some((use) => use.for === SIDE[leg]);
 
 export const tighterSide: Check = {
 	meta: {
@@ -18,7 +28,7 @@ export const tighterSide: Check = {
 		return (group?.moreOn ?? []).flatMap(({ leg, region }) => {
 			const there = items.filter((taught) => isSided(taught) && regionOf(taught.movement) === region);
 			const [first] = there;
-			if (!first || there.some(({ item }) => item.dose.moreOn?.leg === leg || item.oneSided)) return [];
+			if (!first || there.some(({ item }) => getsMore(item, leg))) return [];
 			// where it is longest it is meant most
 			const main = there.reduce((a, b) => (b.workSeconds > a.workSeconds ? b : a));
 			return [
@@ -31,10 +41,15 @@ export const tighterSide: Check = {
 			];
 		});
 	},
-	/** As the teacher's style has it: as much again, or a third more. */
-	repair({ where: { itemId }, data }, { style }) {
-		if (!itemId) return null;
+	/** As the teacher's style has it: another prop, as much again, or a third more. */
+	repair({ where: { itemId }, data }, { style, items }) {
+		const taught = items.find(({ item }) => item.id === itemId);
+		if (!itemId || !taught) return null;
 		const leg = data.leg === 'left' ? 'left' : 'right';
+		if (style.sides === 'more props') {
+			const kit = [...(taught.item.kit ?? []), { kit: PROP, for: SIDE[leg] }];
+			return { label: `A ${PROP} on the ${leg}`, edits: [{ do: 'setItem', itemId, change: { kit } }] };
+		}
 		const again = style.sides === 'more sets';
 		const amount = Math.max(1, Math.round(Number(data.amount) * (again ? 1 : MORE_TIME_SHARE)));
 		return {
