@@ -4,7 +4,6 @@ import { clock } from '../../src/lib/core/clock';
 import { fit } from '../../src/lib/core/fit';
 import {
 	classLogSd,
-	eightOfTen,
 	figureRows,
 	HALF_LIFE_CLASSES,
 	learnedWords,
@@ -77,12 +76,6 @@ describe('the normal-inverse-gamma distribution', () => {
 		expect(tenthFromTop(10)).toBeCloseTo(1.372, 3);
 		expect(tenthFromTop(30)).toBeCloseTo(1.31, 3);
 		expect(tenthFromTop(Infinity)).toBeCloseTo(1.282, 3);
-	});
-
-	it('says between what eight of ten of the next times lie', () => {
-		const { from, to } = eightOfTen(updated(priorOf(PRIORS.moveSeconds), logsOf([0.5, 0.5, 0.5])));
-		expect(to - from).toBeGreaterThan(2 * 1.28 * 0.4);
-		expect((from + to) / 2).toBeCloseTo((12 * -0.125 + 1.5) / 15, 6);
 	});
 });
 

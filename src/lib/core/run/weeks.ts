@@ -1,4 +1,3 @@
-import { mean } from 'simple-statistics';
 import { daysBetween } from '../calendar';
 import type { ClassRun } from './run';
 
@@ -32,7 +31,7 @@ const MOST = 5;
 const FORGOTTEN_WEEKS = 5;
 const DAYS_PER_WEEK = 7;
 
-export const isOnTime = (minutes: number, planned: number): boolean =>
+const isOnTime = (minutes: number, planned: number): boolean =>
 	Math.abs(minutes - planned) <= ON_TIME_MINUTES;
 
 /** What the classes of a group show together. */
@@ -110,16 +109,13 @@ export function weeksWords(over: OverWeeks, nameOf: (slug: string) => string): s
 	];
 }
 
-/** Classes one after another as a chart and a table: minutes planned and real, and effort. */
+/** Classes one after another: minutes planned and real for a chart, with their effort as a table. */
 export function weeksTable(classes: readonly TaughtBefore[], dayOf: (on: string) => string) {
 	const rows = [...classes].sort((a, b) => a.run.on.localeCompare(b.run.on));
-	const efforts = rows.flatMap(({ run }) => run.effort ?? []);
 	return {
 		days: rows.map(({ run }) => dayOf(run.on)),
 		planned: rows.map(({ plannedMinutes }) => plannedMinutes),
 		real: rows.map(({ run }) => run.minutes),
-		effort: rows.map(({ run }) => run.effort),
-		meanEffort: efforts.length ? Math.round(10 * mean(efforts)) / 10 : null,
 		table: {
 			head: ['Day', 'Minutes planned', 'Minutes real', 'Effort, 0 to 10'],
 			rows: rows.map(({ run, plannedMinutes }) => [

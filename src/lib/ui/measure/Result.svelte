@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { sidesChart } from '$lib/client/measure/measure-charts';
 	import { shortDay } from '$lib/core/calendar';
-	import { GRADINGS, type TestResult } from '$lib/core/measure';
+	import { GRADINGS, minimalDetectableChange, type TestResult } from '$lib/core/measure';
 	import Chart from '$lib/ui/chart/Chart.svelte';
 	import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from 'carbon-components-svelte';
 	import Fold from '$lib/ui/fields/Fold.svelte';
@@ -56,7 +56,8 @@
 	{#if scale && result.unit !== 'mean grade'}
 		<p class="quiet">
 			One reading is off by {scale.sem}
-			{scale.unit} (standard error; {scale.source}).
+			{scale.unit} (standard error; {scale.source}): of one reading against another, less than
+			{minimalDetectableChange(scale.sem).toFixed(1)} tells nothing.
 		</p>
 	{/if}
 </article>
