@@ -2,6 +2,7 @@ import { findMovement } from '../../src/lib/catalogue';
 import { clock, spread } from '../../src/lib/core/clock';
 import {
 	classLogSd,
+	EIGHT_OF_TEN,
 	EVENING_LOG_SD,
 	learnKinds,
 	PRIORS,
@@ -133,7 +134,7 @@ export function simulated(teachers: number, classes: number, seed: number, minut
 				error: Math.log(taken / predicted),
 				oracleError: Math.log(taken / expected),
 				inRange: taken >= range.likelyFromSeconds && taken <= range.likelyToSeconds,
-				halfWidth: 1.2816 * range.logSd
+				halfWidth: EIGHT_OF_TEN * range.logSd
 			}));
 		}).flat();
 	}).flat();

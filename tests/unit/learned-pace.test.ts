@@ -4,13 +4,13 @@ import { clock } from '../../src/lib/core/clock';
 import { fit } from '../../src/lib/core/fit';
 import {
 	classLogSd,
-	figureRows,
 	HALF_LIFE_CLASSES,
 	learnedWords,
 	learnKinds,
 	learnPace,
 	ownMovements,
 	paceOf,
+	provenanceWords,
 	priorOf,
 	PRIORS,
 	taughtTime,
@@ -191,15 +191,12 @@ describe('a learned pace', () => {
 	const model: PaceModel = { classKind: 'ordinary', figures: {}, learned };
 
 	it('says where each figure comes from, and can be put back', () => {
-		const held = figureRows(model).find(({ figure }) => figure === 'heldBreathSeconds')!;
-		expect(held.from).toBe('from 135 of yours; usual 7');
-		expect(held.seconds).toBeGreaterThan(8);
-		expect(figureRows(model).find(({ figure }) => figure === 'moveSeconds')!.from).toBe(
-			'with your pace as a whole; usual 8'
-		);
+		expect(provenanceWords(model).heldBreathSeconds).toBe('from 135 of yours; usual 7');
+		expect(paceOf(model).heldBreathSeconds).toBeGreaterThan(8);
+		expect(provenanceWords(model).moveSeconds).toBe('with your pace as a whole; usual 8');
 		const back = withPaceSaid(model, { heldBreathSeconds: 7 });
 		expect(paceOf({ ...back, learned }).heldBreathSeconds).toBe(7);
-		expect(figureRows({ ...back, learned })[0]!.from).toBe('said by you; usual 7');
+		expect(provenanceWords({ ...back, learned }).heldBreathSeconds).toBe('said by you; usual 7');
 		expect(learnedWords(model)).toMatch(
 			/^Learned from 3 classes, that you led with Teach: yours take 1\d % longer than usual\./
 		);

@@ -2,13 +2,12 @@
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { styleForm } from '$lib/client/documents';
 	import {
-		figureRows,
 		learnedWords,
 		paceChangesOf,
 		paceOf,
+		provenanceWords,
 		withLearning,
-		withPaceSaid,
-		type PaceFigure
+		withPaceSaid
 	} from '$lib/core/pace';
 	import type { TeacherStyle } from '$lib/core/style';
 	import LetterKeysToggle from '$lib/ui/fields/LetterKeysToggle.svelte';
@@ -40,9 +39,8 @@
 		data.learned && style.pace.learns !== false ? { ...style.pace, learned: data.learned } : style.pace
 	);
 	const learned = $derived(learnedWords(pace));
-	const rows = $derived(new Map(figureRows(pace).map((row) => [row.figure, row])));
+	const whence = $derived(provenanceWords(pace));
 	const movements = $derived(style.pace.learns === false ? [] : data.movements);
-	const whence = (figure: PaceFigure) => rows.get(figure)?.from ?? '';
 	const inShort = (s: TeacherStyle) => [
 		`${Object.keys(s.choices).length} questions answered`,
 		`${Object.keys(paceChangesOf(s.pace)).length} figures of your own`

@@ -1,4 +1,4 @@
-import { CHANCE_SECONDS } from '../pace';
+import { CHANCE_SECONDS, EIGHT_OF_TEN } from '../pace';
 
 /** When a class is likely to end: log-normal about what is planned. */
 export interface Spread {
@@ -12,9 +12,6 @@ export interface Spread {
 	/** Chance (0-1) that the class ends within its length. */
 	onTime: number;
 }
-
-/** Between minus and plus so many standard deviations lie eight of ten of a normal distribution. */
-const EIGHT_OF_TEN = 1.2816;
 
 /**
  * When a class is likely to end. Its length differs from the planned one by a factor that is the same for the whole

@@ -79,6 +79,9 @@ export const KINDS: Record<ClassKind, KindOfClass> = {
 /** The same where nobody has said which kind of class it is. */
 export const UNKNOWN_KIND_LOG_SD = 0.2;
 
+/** Between minus and plus so many standard deviations lie eight of ten of a normal distribution. */
+export const EIGHT_OF_TEN = 1.2815516;
+
 /** Chance of a sum of visits: its variance is so many seconds times the sum. */
 export const CHANCE_SECONDS = 8;
 

@@ -1,4 +1,12 @@
-import { CHANCE_SECONDS, CLASS_KINDS, KINDS, UNKNOWN_KIND_LOG_SD, USUAL_KIND, type ClassKind } from './kinds';
+import {
+	CHANCE_SECONDS,
+	CLASS_KINDS,
+	EIGHT_OF_TEN,
+	KINDS,
+	UNKNOWN_KIND_LOG_SD,
+	USUAL_KIND,
+	type ClassKind
+} from './kinds';
 import type { PaceFigure } from './pace';
 import type { Logs, TaughtTime } from './taught-time';
 
@@ -102,7 +110,7 @@ export function updated(prior: NormalInverseGamma, { times, sum, squares }: Logs
  * 26.7.5: within 0.001 from six degrees of freedom on (from memory).
  */
 export function tenthFromTop(degrees: number): number {
-	const z = 1.2815516;
+	const z = EIGHT_OF_TEN;
 	const g1 = (z ** 3 + z) / 4;
 	const g2 = (5 * z ** 5 + 16 * z ** 3 + 3 * z) / 96;
 	const g3 = (3 * z ** 7 + 19 * z ** 5 + 17 * z ** 3 - 15 * z) / 384;
@@ -148,6 +156,7 @@ export function learnPace(
 		const sd = Math.sqrt(before + noise);
 		const surprise = clip(Math.log(time.realSeconds / expected) - factor.mean, MOST_SURPRISE * sd);
 		const weight = before / (before + noise);
+		// how large surprises are against what was expected of them
 		evenings = {
 			weight: evenings.weight * KEEPS + 1,
 			sum: evenings.sum * KEEPS + (surprise ** 2 / (before + noise)) * scale

@@ -88,7 +88,6 @@ function withLearned(usual: Pace, learned: LearnedPace | undefined): Pace {
 /** Where a figure comes from: said by hand, learned from so many times, or what is usual. */
 export interface Provenance {
 	from: 'said' | 'learned' | 'usual';
-	seconds: number;
 	usualSeconds: number;
 	/** How many of the teacher's own it was learned from; 0 where it moved with the pace as a whole. */
 	times: number;
@@ -96,16 +95,14 @@ export interface Provenance {
 
 /** Where each figure of a teacher's pace comes from, in the kind of class that they usually give. */
 export function provenances(model: PaceModel): Record<PaceFigure, Provenance> {
-	const now = paceOf(model);
 	const { learned: _learned, ...said } = model;
 	const usual = paceOf({ ...said, figures: {} });
-	const learned = model.learned?.[now.classKind];
+	const learned = model.learned?.[usual.classKind];
 	return Object.fromEntries(
 		(Object.keys(PACE_LIMITS) as PaceFigure[]).map((figure) => [
 			figure,
 			{
 				from: model.figures[figure] ? 'said' : learned ? 'learned' : 'usual',
-				seconds: now[figure],
 				usualSeconds: usual[figure],
 				times: learned?.figures[figure]?.times ?? 0
 			}

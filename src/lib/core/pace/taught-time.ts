@@ -43,7 +43,7 @@ export const CLIPPED_AT = 1.3;
 const INTERRUPTED = { over: Math.exp(CLIPPED_AT), bySeconds: 60 } as const;
 /** A step tells of a figure when so much of it depends on that figure. Judged. */
 const MOSTLY = 0.6;
-/** Steps under this are told to the second only in proportion too coarse to learn from. */
+/** A tap is a second early or late: shorter steps are too coarse to learn from. */
 const SHORTEST_SECONDS = 2;
 
 /** What the steps of a class say. Null where the pace had a part in nothing of it. */
@@ -109,10 +109,13 @@ function movementsOf(
 	);
 }
 
+/** As many times without any difference are added to those of one class. Judged. */
+const DRAWN_TO_NONE = 4;
+
 /** A figure's mean in one class, drawn towards none the fewer times it was seen. */
 function meanOf(by: TimedBy, figures: TaughtTime['figures']): number {
 	const logs = by === 'nothing' || by === 'whole pace' ? undefined : figures[by];
-	return logs ? logs.sum / (logs.times + 4) : 0;
+	return logs ? logs.sum / (logs.times + DRAWN_TO_NONE) : 0;
 }
 
 const residual = (real: number, expected: number): number =>
@@ -139,10 +142,12 @@ export function taughtTimeOfMinutes(
 	for (const { by, usualSeconds: seconds } of usual)
 		if (by === 'nothing') fixed += seconds;
 		else usualSeconds[by] = (usualSeconds[by] ?? 0) + seconds;
-	const realSeconds = minutes * 60 - fixed;
+	const realSeconds = minutes * SECONDS_PER_MINUTE - fixed;
 	if (realSeconds <= 0 || Object.keys(usualSeconds).length === 0) return null;
 	return { kind, known: 'minutes', usualSeconds, realSeconds, figures: {}, movements: {} };
 }
+
+const SECONDS_PER_MINUTE = 60;
 
 const logsSchema = object({
 	times: number().integer().min(1).required(),

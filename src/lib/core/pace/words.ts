@@ -1,5 +1,6 @@
-import { classLogSd, paceOf, provenances, type PaceModel } from './model';
-import { PACE_LIMITS, type PaceFigure } from './pace';
+import { EIGHT_OF_TEN } from './kinds';
+import { classLogSd, paceOf, provenances, type PaceModel, type Provenance } from './model';
+import type { PaceFigure } from './pace';
 
 export const FIGURE_NAMES: Record<PaceFigure, string> = {
 	heldBreathSeconds: 'A slow held breath',
@@ -16,36 +17,16 @@ export const FIGURE_NAMES: Record<PaceFigure, string> = {
 const rounded = (seconds: number): number =>
 	seconds < 10 ? Math.round(seconds * 10) / 10 : Math.round(seconds);
 
-/** A figure of a teacher's pace and where it comes from. */
-export interface FigureRow {
-	figure: PaceFigure;
-	name: string;
-	seconds: number;
-	usualSeconds: number;
-	/** "from 23 of yours; usual 12". */
-	from: string;
-	isSaid: boolean;
-}
-
-/** All figures, each with where it comes from. */
-export function figureRows(model: PaceModel): FigureRow[] {
-	const of = provenances(model);
-	return (Object.keys(PACE_LIMITS) as PaceFigure[]).map((figure) => {
-		const { from, seconds, usualSeconds, times } = of[figure];
+/** Where each figure comes from: "from 23 of yours; usual 12". */
+export function provenanceWords(model: PaceModel): Record<PaceFigure, string> {
+	const words = ({ from, times, usualSeconds }: Provenance) => {
+		if (from === 'usual') return 'usual';
 		const learned = times > 0 ? `from ${times} of yours` : 'with your pace as a whole';
-		return {
-			figure,
-			name: FIGURE_NAMES[figure],
-			seconds: rounded(seconds),
-			usualSeconds: rounded(usualSeconds),
-			isSaid: from === 'said',
-			from: {
-				said: `said by you; usual ${rounded(usualSeconds)}`,
-				learned: `${learned}; usual ${rounded(usualSeconds)}`,
-				usual: 'usual'
-			}[from]
-		};
-	});
+		return `${from === 'said' ? 'said by you' : learned}; usual ${rounded(usualSeconds)}`;
+	};
+	return Object.fromEntries(
+		Object.entries(provenances(model)).map(([figure, of]) => [figure, words(of)])
+	) as Record<PaceFigure, string>;
 }
 
 const percent = (share: number): number => Math.round(share * 100);
@@ -64,7 +45,7 @@ export function learnedWords(model: PaceModel): string | null {
 			: led === classes
 				? 'that you led with Teach'
 				: `${led} of them led with Teach, of the others only the minutes are known`;
-	const half = percent(Math.exp(1.2816 * classLogSd(model)) - 1);
+	const half = percent(Math.exp(EIGHT_OF_TEN * classLogSd(model)) - 1);
 	return `Learned from ${from}, ${known}: yours take ${said}. Beside chance, four of five end within ${half} % of what is planned.`;
 }
 

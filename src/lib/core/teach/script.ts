@@ -1,5 +1,12 @@
 import { isSymmetrical, otherLeg } from '../anatomy';
-import { clock, secondsOfEach, timedItems, type TimedItem, type TimelineEntry } from '../clock';
+import {
+	clock,
+	secondsOfEach,
+	timedItems,
+	type TimedItem,
+	type Timeline,
+	type TimelineEntry
+} from '../clock';
 import { CLOSING_WEIGHT, PEAK_WEIGHT } from '../fit';
 import type { Group } from '../group';
 import { HIP_TESTS } from '../measure';
@@ -49,9 +56,7 @@ export function scriptAndRoom(
 	const timeline = clock(plan, find, paceModel);
 	const items = timedItems(plan, find, timeline);
 	const room = roomSheet(items, group, find, styleOf(plan.style));
-	const writer = new ScriptWriter(plan, find, paceOf(paceModel, plan.pinnedPace), items, room);
-	for (const entry of timeline.entries) writer.add(entry);
-	writer.end();
+	const writer = cut(plan, find, paceModel, timeline, items, room);
 	const script = {
 		title: plan.title,
 		startsAt: plan.startsAt,
@@ -70,11 +75,22 @@ export function entriesOfSteps(
 ): ReadonlyMap<string, readonly TimelineEntry[]> {
 	const timeline = clock(plan, find, paceModel);
 	const items = timedItems(plan, find, timeline);
-	const nobody: Pick<RoomSheet, 'rows'> = { rows: [] };
-	const writer = new ScriptWriter(plan, find, paceOf(paceModel, plan.pinnedPace), items, nobody);
+	return cut(plan, find, paceModel, timeline, items, { rows: [] }).entries;
+}
+
+/** Cuts a timeline into steps. */
+function cut(
+	plan: ClassPlan,
+	find: FindMovement,
+	paceModel: PaceModel,
+	timeline: Timeline,
+	items: readonly TimedItem[],
+	room: Pick<RoomSheet, 'rows'>
+): ScriptWriter {
+	const writer = new ScriptWriter(plan, find, paceOf(paceModel, plan.pinnedPace), items, room);
 	for (const entry of timeline.entries) writer.add(entry);
 	writer.end();
-	return writer.entries;
+	return writer;
 }
 
 class ScriptWriter {

@@ -22,7 +22,7 @@
 		/** Whose the other figures are, as in "observed median". */
 		usualWords: string;
 		/** Where a figure comes from, where more is to be said of it. */
-		whence?: (figure: PaceFigure) => string;
+		whence?: Record<PaceFigure, string>;
 		/** A figure left undefined is taken back. */
 		onchange: (change: PaceSaid) => void;
 	}
@@ -78,7 +78,7 @@
 			max={PACE_LIMITS[key].max}
 			{step}
 			value={shown(key)}
-			helperText={whence?.(key) ?? (own[key] === undefined ? usualWords : `${usualWords} ${usual[key]}`)}
+			helperText={whence?.[key] ?? (own[key] === undefined ? usualWords : `${usualWords} ${usual[key]}`)}
 			on:change={(event) => set(key, event.detail)}
 		/>
 	{/each}
