@@ -211,6 +211,13 @@ describe('check-ins from outside', () => {
 			[{ ...fine, counts: { left: [0, 0, 0, 0], right: [0, 0, 0, 0] } }, /nobody/],
 			[{ ...fine, test: 'seat-switch' }, /no sides/],
 			[{ ...fine, name: 'Oda F.' }, /name/],
+			[
+				{
+					...read('', [31], [31]).checkIn,
+					test: 'wide-stance-fold'
+				},
+				/no sides/
+			],
 			[{ ...read('', [31], []).checkIn, unit: 'seconds' }, /unit/],
 			[{ ...read('', [31], []).checkIn, readings: { left: [], right: [] } }, /nothing is read/],
 			[{ ...read('', [31], []).checkIn, readings: { left: [400], right: [] } }, /0 to 80/],
@@ -279,6 +286,19 @@ describe('results', () => {
 	});
 });
 
+describe('grades of one person', () => {
+	it('differ only by a whole grade, also where the test has a scale of its own', () => {
+		const graded = (on: string, grade: number): Dated<StudentCheckIn> => ({
+			on,
+			checkIn: { ...read(on, [grade], [grade]).checkIn, unit: 'grade' }
+		});
+		const [same] = studentResults([graded('2026-09-01', 2), graded('2026-11-01', 2)]);
+		expect(same!.change!.isTold).toBe(false);
+		const [up] = studentResults([graded('2026-09-01', 1), graded('2026-11-01', 2)]);
+		expect(up!.change).toEqual(expect.objectContaining({ difference: 1, isTold: true }));
+	});
+});
+
 describe('what results speak for', () => {
 	const results = groupResults([counts('2026-11-24', [8, 3, 1, 0], [0, 2, 6, 4])]);
 	const { targets } = preset('runners');
@@ -326,6 +346,24 @@ describe('what results speak for', () => {
 		expect(CATALOGUE.filter((movement) => regionOf(movement) !== null).length).toBeGreaterThan(
 			CATALOGUE.length / 2
 		);
+	});
+
+	it('follow the test of a region that was taken last', () => {
+		const older = counts('2026-10-01', [8, 3, 1, 0], [8, 3, 1, 0]);
+		const roll = (on: string): Dated<GroupCheckIn> => ({
+			on,
+			checkIn: { ...older.checkIn, test: 'leg-roll', counts: { left: [0, 0, 2, 9], right: [0, 0, 0, 0] } }
+		});
+		const seat = (on: string): Dated<GroupCheckIn> => ({
+			on,
+			checkIn: { ...older.checkIn, test: 'ninety-ninety-seat' }
+		});
+		const open = (of: Dated<GroupCheckIn>[]) => {
+			const [offer] = offersOf(groupResults(of), group);
+			return offer?.kind === 'tiers' ? offer.tiers.open : null;
+		};
+		expect(open([seat('2026-10-01'), roll('2026-11-01')])).toBe(9);
+		expect(open([roll('2026-10-01'), seat('2026-11-01')])).toBe(0);
 	});
 
 	it('grade the mean of a group', () => {

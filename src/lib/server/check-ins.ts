@@ -1,4 +1,4 @@
-import { and, asc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
 import { peopleIn, type CheckIn, type Dated, type GroupCheckIn, type StudentCheckIn } from '../core/measure';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
@@ -39,7 +39,7 @@ export async function groupCheckIns(
 		.select()
 		.from(checkIn)
 		.where(and(eq(checkIn.studioId, studioId), eq(checkIn.groupId, groupId), isNull(checkIn.studentId)))
-		.orderBy(asc(checkIn.takenOn), asc(checkIn.id));
+		.orderBy(asc(checkIn.takenOn), asc(checkIn.updatedAt));
 	return rows
 		.filter((row) => {
 			if (row.teacherId === teacherId) return true;
@@ -66,7 +66,7 @@ export async function studentCheckIns(
 				isNotNull(checkIn.studentId)
 			)
 		)
-		.orderBy(asc(checkIn.takenOn), asc(checkIn.id));
+		.orderBy(asc(checkIn.takenOn), asc(checkIn.updatedAt));
 	return rows.map(stored) as StoredCheckIn<StudentCheckIn>[];
 }
 
@@ -96,6 +96,23 @@ export async function addCheckIn(
 	await holdQuota(tx, 'check-ins', checkIn, eq(checkIn.studioId, owner.studioId));
 	await tx.insert(checkIn).values({ id, ...owner, groupId, studentId, takenOn: on, document });
 	return id;
+}
+
+/** The check-in of a group or its people that this teacher kept last; null where there is none. */
+export async function lastKept(
+	db: Db,
+	{ studioId, teacherId }: Owner,
+	groupId: string
+): Promise<{ id: string; version: number } | null> {
+	const [row] = await db
+		.select({ id: checkIn.id, version: checkIn.version })
+		.from(checkIn)
+		.where(
+			and(eq(checkIn.studioId, studioId), eq(checkIn.groupId, groupId), eq(checkIn.teacherId, teacherId))
+		)
+		.orderBy(desc(checkIn.updatedAt))
+		.limit(1);
+	return row ?? null;
 }
 
 /** Takes a check-in of this teacher out, in the version that was looked at. */

@@ -16,6 +16,10 @@ export type TiltSource = (of: { test: TestId; leg: Leg }, listener: TiltListener
 /** With no event for so long the phone lies flat asleep, or the page was in the background. */
 const SILENT_MS = 1000;
 
+/** A device that has told nothing for so long has no sense of it. */
+const NEVER_HEARD_MS = 4000;
+const NO_TILT = 'This device does not tell how it is tilted; type the figures instead.';
+
 interface AsksFirst {
 	requestPermission?: () => Promise<'granted' | 'denied'>;
 }
@@ -36,15 +40,17 @@ export const phone: TiltSource = (_of, { tilt, lost, none }) => {
 		if (!over) window.addEventListener('deviceorientation', listen);
 	};
 	const asks = (globalThis.DeviceOrientationEvent ?? {}) as AsksFirst;
-	if (!('DeviceOrientationEvent' in globalThis)) none('This device does not tell how it is tilted.');
+	if (!('DeviceOrientationEvent' in globalThis)) none(NO_TILT);
 	else if (asks.requestPermission)
 		void asks.requestPermission().then((answer) => {
 			if (answer === 'granted') begin();
 			else none('This page may not read how the phone is tilted; type the figures instead.');
 		});
 	else begin();
+	const began = performance.now();
 	const watch = setInterval(() => {
-		if (performance.now() - heard > SILENT_MS) lost();
+		if (heard === 0 && performance.now() - began > NEVER_HEARD_MS) none(NO_TILT);
+		else if (heard > 0 && performance.now() - heard > SILENT_MS) lost();
 	}, SILENT_MS);
 	return () => {
 		over = true;

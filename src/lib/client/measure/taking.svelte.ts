@@ -1,5 +1,5 @@
 import { LEGS, type Leg } from '$lib/core/anatomy';
-import { MOST_READINGS, STILL_MS, Stillness, type Sides, type TestId } from '$lib/core/measure';
+import { HIP_TESTS, MOST_READINGS, STILL_MS, Stillness, type Sides, type TestId } from '$lib/core/measure';
 import type { TiltSource } from './sources';
 
 /** Takes readings of both legs from an instrument, one leg after the other, each when the limb is held still. */
@@ -15,11 +15,15 @@ export class Taking {
 	/** Why the instrument cannot be had. */
 	problem = $state('');
 	private stop = () => {};
+	/** A test without sides is read once, as left. */
+	private readonly legs: readonly Leg[];
 
 	constructor(
 		private readonly test: TestId,
 		private readonly source: TiltSource
-	) {}
+	) {
+		this.legs = HIP_TESTS[test].sided ? LEGS : ['left'];
+	}
 
 	/** Begins with a leg, or goes on to the other one. */
 	begin(leg: Leg): void {
@@ -53,11 +57,16 @@ export class Taking {
 		);
 	}
 
+	/** The leg that has not all of its readings; undefined where both have. */
+	get nextLeg(): Leg | undefined {
+		return this.legs.find((leg) => this.readings[leg].length < MOST_READINGS);
+	}
+
 	private took(leg: Leg, degrees: number): void {
 		const rounded = Math.round(degrees * 10) / 10;
 		this.readings = { ...this.readings, [leg]: [...this.readings[leg], rounded] };
 		if (this.readings[leg].length < MOST_READINGS) return;
-		const other = LEGS.find((one) => this.readings[one].length < MOST_READINGS);
+		const other = this.nextLeg;
 		if (other) this.begin(other);
 		else this.end();
 	}

@@ -77,6 +77,8 @@ function faultsOfCounts({ test, counts: { left, right } }: GroupCheckIn): Fault[
 function faultsOfReadings({ test, unit, readings: { left, right } }: StudentCheckIn): Fault[] {
 	const values = [...left, ...right];
 	if (values.length === 0) return [{ path: 'readings', message: 'nothing is read yet' }];
+	if (right.length > 0 && !HIP_TESTS[test].sided)
+		return [{ path: 'readings.right', message: 'this test has no sides: all readings are in left' }];
 	const { scale } = GRADINGS[test];
 	if (unit !== 'grade' && scale?.unit !== unit)
 		return [{ path: 'unit', message: 'this test is not read in that unit' }];

@@ -35,6 +35,10 @@ export function judgeReadings(before: readonly number[], after: readonly number[
 	return judged(mean([...after]) - mean([...before]), TWO_SIDED_95 * Math.hypot(a, b));
 }
 
+/** Two sets of grades by eye of one person: they differ only by a whole grade. */
+export const judgeGrades = (before: readonly number[], after: readonly number[]): Judgement =>
+	judged(mean([...after]) - mean([...before]), 1);
+
 /** How many people reach each grade, from 0 to 3. */
 export type GradeCounts = readonly [number, number, number, number];
 

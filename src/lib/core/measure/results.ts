@@ -3,14 +3,14 @@ import { dayName, daysBetween } from '../calendar';
 import type { CheckIn, GroupCheckIn, MomentOfTest, Sides, StudentCheckIn } from './check-in';
 import {
 	judgeCounts,
+	judgeGrades,
 	judgeReadings,
 	limbSymmetryPercent,
 	meanGrade,
 	peopleIn,
 	trend,
 	type GradeCounts,
-	type Judgement,
-	type Trend
+	type Judgement
 } from './error';
 import { GRADINGS, REGION_NAMES } from './scales';
 import { HIP_TESTS, TEST_IDS, type TestId } from './tests';
@@ -37,7 +37,7 @@ export interface TestResult {
 	table: { head: string[]; rows: string[][] };
 	/** Whether one side is behind, by more than the error of measuring; null where it has no sides or cannot be told. */
 	behind: 'left' | 'right' | null;
-	/** Change of both sides together from the first to the last of that moment; null with fewer than two. */
+	/** Change of the side that changed most, from the first to the last of that moment; null with fewer than two. */
 	change: Judgement | null;
 	/** People counted last. */
 	people: number;
@@ -53,7 +53,8 @@ interface Reader<T extends CheckIn, V> {
 	of: (checkIn: T) => Sides<V>;
 	isEmpty: (value: V) => boolean;
 	value: (value: V) => number;
-	judge: (test: TestId, before: V, after: V) => Judgement | null;
+	/** Two of the same test and unit as `checkIn`. */
+	judge: (checkIn: T, before: V, after: V) => Judgement | null;
 	/** Whether more is freer, or steadier. */
 	moreIsFreer: (checkIn: T) => boolean;
 	/** With its unit: "8 degrees". */
@@ -70,7 +71,7 @@ const COUNTS: Reader<GroupCheckIn, GradeCounts> = {
 	of: ({ counts }) => counts,
 	isEmpty: (counts) => peopleIn(counts) === 0,
 	value: meanGrade,
-	judge: (_test, before, after) => judgeCounts(before, after),
+	judge: (_checkIn, before, after) => judgeCounts(before, after),
 	moreIsFreer: () => true,
 	inUnit: grades,
 	unit: () => 'mean grade',
@@ -82,15 +83,16 @@ const READINGS: Reader<StudentCheckIn, number[]> = {
 	of: ({ readings }) => readings,
 	isEmpty: (readings) => readings.length === 0,
 	value: (readings) => mean(readings),
-	judge: (test, before, after) => judgeReadings(before, after, GRADINGS[test].scale?.sem ?? GRADE_SEM),
+	judge: ({ test, unit }, before, after) => {
+		const { scale } = GRADINGS[test];
+		return scale && unit !== 'grade' ? judgeReadings(before, after, scale.sem) : judgeGrades(before, after);
+	},
 	moreIsFreer: ({ test, unit }) => unit === 'grade' || (GRADINGS[test].scale?.moreIsFreer ?? true),
 	inUnit: (value, { unit }) => (unit === 'grade' ? grades(value) : `${one(value)} ${unit}`),
 	unit: ({ unit }) => unit,
 	cell: (readings) => (readings.length ? `${one(mean(readings))} (${readings.map(one).join(', ')})` : ''),
 	people: () => 1
 };
-/** A grade by eye changes only by a whole one. */
-const GRADE_SEM = 1 / (1.96 * Math.SQRT2);
 
 /** The results of a whole group, by test. */
 export const groupResults = (checkIns: readonly Dated<GroupCheckIn>[]): TestResult[] =>
@@ -138,7 +140,7 @@ function resultOf<T extends CheckIn, V>(
 		return { on, left: value('left'), right: value('right') };
 	});
 	const free = reader.moreIsFreer(last.checkIn);
-	const sides = sided ? sidesWords(test, last, reader) : null;
+	const sides = sided ? sidesWords(last, reader) : null;
 	const overTime = alike.length > 1 ? changeWords(test, alike[0]!, alike.at(-1)!, sided, reader) : null;
 	const line = lineWords(points, free, reader.inUnit, last.checkIn);
 	return {
@@ -149,7 +151,7 @@ function resultOf<T extends CheckIn, V>(
 			...(sides ? [sides.words] : []),
 			...(overTime ? overTime.words : []),
 			...(line ? [line] : []),
-			...warmthWords(test, own, sided, reader)
+			...warmthWords(own, sided, reader)
 		],
 		points,
 		unit: reader.unit(last.checkIn),
@@ -176,10 +178,10 @@ function momentOfMost(own: readonly Dated[]): MomentOfTest {
 	return 2 * before >= own.length ? 'before the class' : 'after the class';
 }
 
-function sidesWords<T extends CheckIn, V>(test: TestId, { checkIn }: Dated<T>, reader: Reader<T, V>) {
+function sidesWords<T extends CheckIn, V>({ checkIn }: Dated<T>, reader: Reader<T, V>) {
 	const { left, right } = reader.of(checkIn);
 	if (reader.isEmpty(left) || reader.isEmpty(right)) return null;
-	const judged = reader.judge(test, left, right);
+	const judged = reader.judge(checkIn, left, right);
 	if (!judged) return null;
 	const [l, r] = [reader.value(left), reader.value(right)];
 	if (!judged.isTold)
@@ -200,9 +202,8 @@ function sidesWords<T extends CheckIn, V>(test: TestId, { checkIn }: Dated<T>, r
 	};
 }
 
-/** Both sides together, from one check-in to another. */
-function together<T extends CheckIn, V>(
-	test: TestId,
+/** Each side by itself, from one check-in to another. */
+function bySide<T extends CheckIn, V>(
 	first: T,
 	last: T,
 	sided: boolean,
@@ -211,7 +212,7 @@ function together<T extends CheckIn, V>(
 	return (sided ? LEGS : (['left'] as const)).flatMap((leg) => {
 		const [before, after] = [reader.of(first)[leg], reader.of(last)[leg]];
 		if (reader.isEmpty(before) || reader.isEmpty(after)) return [];
-		const judged = reader.judge(test, before, after);
+		const judged = reader.judge(last, before, after);
 		return judged ? [{ ...judged, leg }] : [];
 	});
 }
@@ -223,7 +224,7 @@ function changeWords<T extends CheckIn, V>(
 	sided: boolean,
 	reader: Reader<T, V>
 ): { words: string[]; judgement: Judgement | null } {
-	const judged = together(test, first.checkIn, last.checkIn, sided, reader);
+	const judged = bySide(first.checkIn, last.checkIn, sided, reader);
 	const free = reader.moreIsFreer(last.checkIn);
 	const words = judged.map(({ difference, threshold, isTold, leg }) => {
 		const who = sided ? `The ${leg} side since ${dayName(first.on)}` : `Since ${dayName(first.on)}`;
@@ -242,7 +243,6 @@ function changeWords<T extends CheckIn, V>(
 
 /** Before and after one class shows mostly warmth. */
 function warmthWords<T extends CheckIn, V>(
-	test: TestId,
 	own: readonly Dated<T>[],
 	sided: boolean,
 	reader: Reader<T, V>
@@ -252,7 +252,7 @@ function warmthWords<T extends CheckIn, V>(
 		after && own.findLast(({ on, checkIn }) => on === after.on && checkIn.moment !== after.checkIn.moment);
 	if (!after || !before) return [];
 	const free = reader.moreIsFreer(after.checkIn);
-	const judged = together(test, before.checkIn, after.checkIn, sided, reader);
+	const judged = bySide(before.checkIn, after.checkIn, sided, reader);
 	const told = judged.filter(({ isTold }) => isTold);
 	if (!judged.length) return [];
 	if (!told.length)
@@ -277,7 +277,7 @@ function lineWords<T extends CheckIn>(
 		const values = [left, right].filter((value) => value !== null);
 		return { x: daysBetween(first, on) / DAYS_PER_WEEK, y: mean(values) };
 	});
-	const line: Trend | null = trend(both);
+	const line = trend(both);
 	if (!line) return null;
 	if (!line.isTold) return `Over ${points.length} times: no direction that can be told.`;
 	const [from, to] = [line.from, line.to].map(Math.abs).sort((a, b) => a - b) as [number, number];

@@ -1,6 +1,6 @@
 import type { Direction, Tissue } from '../anatomy';
 import { isSymmetrical, type ActionProfile, type Leg } from '../anatomy';
-import type { Tier } from '../people';
+import { TIERS, type Tier } from '../people';
 import { peopleIn, type GradeCounts } from './error';
 import { GRADINGS, REGIONS, REGION_NAMES, type Region } from './scales';
 import type { TestResult } from './results';
@@ -74,14 +74,15 @@ const BAND_STEP_PERCENT = 3;
 export function offersOf(results: readonly TestResult[], group: Steered): Offer[] {
 	const offers: Offer[] = [];
 	for (const region of REGIONS) {
-		const result = results.findLast(({ test }) => GRADINGS[test].region === region);
+		const result = lastOf(results.filter(({ test }) => GRADINGS[test].region === region));
 		const checkIn = result?.last.checkIn;
 		if (!result || checkIn?.kind !== 'counts') continue;
 		// the side that is behind says what people can do
 		const leg = result.behind ?? (peopleIn(checkIn.counts.left) > 0 ? 'left' : 'right');
 		const tiers = tiersOf(checkIn.counts[leg]);
 		const name = capital(REGION_NAMES[region]);
-		if (JSON.stringify(group.regionTiers?.[region]) !== JSON.stringify(tiers))
+		const known = group.regionTiers?.[region];
+		if (!known || TIERS.some((tier) => known[tier] !== tiers[tier]))
 			offers.push({
 				kind: 'tiers',
 				region,
@@ -125,6 +126,10 @@ const MOST_AIM_PERCENT = 18;
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 /** A few people say little of a whole group. */
 const FEWEST_FOR_BANDS = 3;
+
+/** The one that was tested last. */
+const lastOf = (results: readonly TestResult[]): TestResult | undefined =>
+	[...results].sort((a, b) => a.last.on.localeCompare(b.last.on)).at(-1);
 
 const lowerMean = ({ points }: TestResult): number => {
 	const { left, right } = points.at(-1) ?? { left: null, right: null };

@@ -61,8 +61,10 @@
 </div>
 <p role="status" class="quiet">Counted: {total.join(', ')}</p>
 <p>
-	<Button size="field" disabled={busy || total.length === 0} on:click={() => onkeep(counts)}
-		>Keep these counts</Button
+	<Button
+		size="field"
+		disabled={busy || sides.every((leg) => peopleIn(counts[leg]) === 0)}
+		on:click={() => onkeep(counts)}>Keep these counts</Button
 	>
 </p>
 

@@ -42,8 +42,9 @@
 		{#if taking.leg === null}
 			<Button
 				size="field"
-				on:click={() => taking.begin(taking.readings.left.length < MOST_READINGS ? 'left' : 'right')}
-				>{some ? 'Go on' : 'Begin with the left'}</Button
+				disabled={!taking.nextLeg}
+				on:click={() => taking.nextLeg && taking.begin(taking.nextLeg)}
+				>{some ? 'Go on' : sides.length > 1 ? 'Begin with the left' : 'Begin'}</Button
 			>
 		{:else}
 			<Button size="field" kind="secondary" on:click={() => taking.end()}>Stop</Button>

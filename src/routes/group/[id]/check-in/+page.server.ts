@@ -1,6 +1,6 @@
 import { dayInZone } from '$lib/core/calendar';
 import { groupResults, offersOf, studentResults, TEST_IDS, testToRepeat } from '$lib/core/measure';
-import { groupCheckIns, keepsFor, studentCheckIns } from '$lib/server/check-ins';
+import { groupCheckIns, keepsFor, lastKept, studentCheckIns } from '$lib/server/check-ins';
 import { db } from '$lib/server/db';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { getGroup } from '$lib/server/groups';
@@ -11,11 +11,12 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 	const owner = ownerOfRequest(locals);
 	const { timeZone } = studioOfRequest(locals);
 	const stored = found(await getGroup(db(), owner.studioId, params.id));
-	const [counted, measured, students, keeps] = await Promise.all([
+	const [counted, measured, students, keeps, last] = await Promise.all([
 		groupCheckIns(db(), owner, stored.id),
 		studentCheckIns(db(), owner, stored.id),
 		listStudents(db(), owner, stored.id),
-		keepsFor(db(), owner.studioId)
+		keepsFor(db(), owner.studioId),
+		lastKept(db(), owner, stored.id)
 	]);
 	const results = groupResults(counted);
 	return {
@@ -31,10 +32,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 			name,
 			results: studentResults(measured.filter(({ studentId }) => studentId === id))
 		})),
-		last: [...counted, ...measured]
-			.sort((a, b) => b.on.localeCompare(a.on) || b.id.localeCompare(a.id))
-			.slice(0, 1)
-			.map(({ id, version }) => ({ id, version }))[0],
+		last,
 		keeps
 	};
 };
