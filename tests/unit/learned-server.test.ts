@@ -11,7 +11,14 @@ import {
 	type Tilt
 } from '../../src/lib/core/measure';
 import { learnedWords } from '../../src/lib/core/pace';
-import { notesAsPlanned, overWeeks, weeksTable, weeksWords, type TaughtBefore } from '../../src/lib/core/run';
+import {
+	notesAsPlanned,
+	overWeeks,
+	satWords,
+	weeksTable,
+	weeksWords,
+	type TaughtBefore
+} from '../../src/lib/core/run';
 import { DEMO_PLANS } from '../../src/lib/demo/plans';
 import { SEASON_WEEKS } from '../../src/lib/demo/season';
 import {
@@ -20,6 +27,7 @@ import {
 	forgetMeasured,
 	groupCheckIns,
 	keepsFor,
+	lastKept,
 	removeCheckIn,
 	setKeepYears,
 	studentCheckIns
@@ -177,6 +185,8 @@ describe('what was measured', () => {
 		const id = (await addCheckIn(db, imke, group, nell, '2026-11-20', reading))!;
 		expect(await studentCheckIns(db, tamsin, group)).toEqual([]);
 		expect(studentResults(await studentCheckIns(db, imke, group))).toHaveLength(1);
+		expect(await lastKept(db, imke, group)).toEqual({ id, version: 1 });
+		expect(await lastKept(db, tamsin, group)).toBeNull();
 		expect(await removeCheckIn(db, tamsin, id, 1)).toBe('missing');
 		expect(await removeCheckIn(db, imke, id, 2)).toBe('stale');
 		expect(await removeCheckIn(db, imke, id, 1)).toBe('removed');
@@ -236,6 +246,13 @@ describe('before the next class', () => {
 		expect(await asked('2027-03-11', '2027-02-18')).toBeNull();
 		await saveRunOfPlan(db, imke, id, 1, { ...notesAsPlanned(4, 45), there: { clam: 'few' } }, '2027-02-04');
 		expect(await asked('2027-02-11', '2027-01-21')).toBeNull();
+		expect(satWords((await runOfPlan(db, imke.studioId, id))!.run, (slug) => slug.toUpperCase())).toEqual([
+			'CLAM was there for few of them.'
+		]);
+		expect(satWords({ ...notesAsPlanned(4, 45), sore: 'nobody' }, String)).toEqual([
+			'The next day nobody was sore.'
+		]);
+		expect(satWords(notesAsPlanned(4, 45), String)).toEqual([]);
 		expect((await runOfPlan(db, imke.studioId, id))!.run.there).toEqual({ clam: 'few' });
 		expect((await getPlan(db, imke.studioId, id))!.plannedOn).toBe('2027-02-04');
 	});

@@ -1,4 +1,5 @@
 import { deleteDB } from 'idb';
+import { PACE_SAID } from './pace-said';
 import { OUTBOX_STORE } from './outbox';
 import { DeviceStore, leave, TEACH_STORE } from './teach/device-store';
 import { forgetPages } from './teach/kept-pages';
@@ -19,6 +20,7 @@ export async function forgetDevice(): Promise<void> {
 	// pages that have them open let go of them
 	for (const name of [TEACH_STORE, OUTBOX_STORE]) await deleteDB(name).catch(() => undefined);
 	await forgetPages();
+	localStorage.removeItem(PACE_SAID);
 	for (const key of Object.keys(localStorage))
 		if (key.startsWith('orbit:draft:')) localStorage.removeItem(key);
 }

@@ -21,7 +21,7 @@ export interface RunNotes {
 	leftOut: string[];
 	note: string;
 	/** How many were sore the next day, asked before the next class; left out where nobody asked. */
-	sore?: HowMany;
+	sore?: Sore;
 	/** Whether a movement was there for them, by its slug, asked at the same time. */
 	there?: Record<string, HowMany>;
 }
@@ -29,6 +29,8 @@ export interface RunNotes {
 /** How many of a group, as one sees it. */
 export const HOW_MANY = ['most', 'some', 'few'] as const;
 export type HowMany = (typeof HOW_MANY)[number];
+export const SORE = ['nobody', 'few', 'some', 'most'] as const;
+export type Sore = (typeof SORE)[number];
 
 /** A class that was taught: by whom it was given and when stands beside it, where it is stored. */
 export interface ClassRun extends RunNotes {
@@ -70,7 +72,7 @@ export const runNotesSchema = object({
 			eachOnce((given) => given, 'this is left out already')
 		),
 	note: textOfLines(PLAN_LIMITS.noteCharacters),
-	sore: string().oneOf(HOW_MANY).optional(),
+	sore: string().oneOf(SORE).optional(),
 	there: object().default(undefined).test('there', '${path} says of movements: most, some or few', isThere)
 }).noUnknown();
 
@@ -105,6 +107,15 @@ export const feltOtherwise = (notes: RunNotes, how: 'harder' | 'easier'): RunNot
 	...notes,
 	effort: Math.max(0, Math.min(10, (notes.effort ?? 5) + (how === 'harder' ? HARDER : -HARDER)))
 });
+
+/** How a class sat, in sentences, as it was answered before the next one; empty where nobody asked. */
+export function satWords({ sore, there }: RunNotes, nameOf: (slug: string) => string): string[] {
+	const of = { most: 'most of them', some: 'some of them', few: 'few of them' };
+	return [
+		...(sore ? [`The next day ${sore === 'nobody' ? 'nobody was' : `${of[sore]} were`} sore.`] : []),
+		...Object.entries(there ?? {}).map(([slug, many]) => `${nameOf(slug)} was there for ${of[many]}.`)
+	];
+}
 
 /** What the form begins with: what was written down before, with the effort filled in where nobody said it; else as it was planned. */
 export function draftNotes(run: RunNotes | null | undefined, asPlanned: RunNotes): RunNotes {

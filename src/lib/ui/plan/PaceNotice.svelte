@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { markSaid, wasSaid } from '$lib/client/pace-said';
 	import { formatDuration } from '$lib/core/clock';
 	import { onMount } from 'svelte';
 	import { Button, InlineNotification } from 'carbon-components-svelte';
@@ -15,28 +16,15 @@
 	}
 	let { planId, at, totalSeconds, lengthSeconds, busy, onfit }: Props = $props();
 
-	const KEPT_AS = 'orbit:pace-said';
-	/** Plans by id, with the moment of what was last said of each. */
-	const kept = (): Record<string, string> => {
-		try {
-			return JSON.parse(localStorage.getItem(KEPT_AS) ?? '{}') as Record<string, string>;
-		} catch {
-			return {};
-		}
-	};
 	// only the browser knows
 	let isSaid = $state(true);
 	onMount(() => {
-		isSaid = (kept()[planId] ?? '') >= at;
+		isSaid = wasSaid(planId, at);
 	});
 
 	function said() {
 		isSaid = true;
-		try {
-			localStorage.setItem(KEPT_AS, JSON.stringify({ ...kept(), [planId]: at }));
-		} catch {
-			// it is said again next time
-		}
+		markSaid(planId, at);
 	}
 </script>
 

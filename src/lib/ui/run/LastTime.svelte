@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { writeDown } from '$lib/client/write-down';
-	import { HOW_MANY, type HowMany, type RunNotes } from '$lib/core/run';
-	import { Button, InlineNotification } from 'carbon-components-svelte';
+	import { HOW_MANY, SORE, type HowMany, type RunNotes, type Sore } from '$lib/core/run';
+	import { Button } from 'carbon-components-svelte';
 
 	/** Asks before the next class how the last one sat: who was sore, and whether what it led to was there. */
 	interface Props {
@@ -17,10 +17,7 @@
 	}
 	let { last }: Props = $props();
 
-	/** From nobody on. */
-	const SORE = ['nobody', ...[...HOW_MANY].reverse()];
-
-	let sore = $state<HowMany | 'nobody' | null>(null);
+	let sore = $state<Sore | null>(null);
 	let there = $state<Record<string, HowMany>>({});
 	let said = $state('');
 	let isDone = $state(false);
@@ -28,8 +25,8 @@
 	const isAnswered = $derived(sore !== null && last.movements.every(({ slug }) => there[slug]));
 
 	async function answer() {
-		if (!isAnswered) return;
-		const notes = { ...last.notes, ...(sore && sore !== 'nobody' ? { sore } : {}), there: { ...there } };
+		if (!isAnswered || sore === null) return;
+		const notes = { ...last.notes, sore, there: { ...there } };
 		const written = await writeDown(last.planId, last.version, notes);
 		said = written.said;
 		isDone = written.ok;
@@ -63,7 +60,7 @@
 {:else}
 	<section class="sheet" aria-label="After the class of {last.day}">
 		<p><b>After {last.day}</b></p>
-		{@render question('Sore the next day?', SORE, sore, (picked) => (sore = picked as HowMany))}
+		{@render question('Sore the next day?', SORE, sore, (picked) => (sore = picked as Sore))}
 		{#each last.movements as { slug, english } (slug)}
 			{@render question(
 				`${english}: was it there for them?`,
@@ -72,7 +69,7 @@
 				(picked) => (there[slug] = picked as HowMany)
 			)}
 		{/each}
-		{#if said}<InlineNotification kind="error" lowContrast hideCloseButton title={said} />{/if}
+		<p role="alert">{said}</p>
 	</section>
 {/if}
 

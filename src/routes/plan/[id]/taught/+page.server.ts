@@ -1,4 +1,5 @@
 import { dayInZone, dayName } from '$lib/core/calendar';
+import { satWords } from '$lib/core/run';
 import { isTaught, notesOfTally } from '$lib/core/teach';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
@@ -28,6 +29,7 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 		startsAt: stored.plan.startsAt,
 		timeZone: studio.timeZone,
 		run: run && { version: run.version, notes: run.run },
+		sat: run ? satWords(run.run, (slug) => movements.find((one) => one.slug === slug)?.english ?? slug) : [],
 		asPlanned,
 		/** Filled in from what was led, where it was. */
 		asLed: last ? { ...notesOfTally(last.tally, stored.plan), effort: asPlanned.effort } : null,

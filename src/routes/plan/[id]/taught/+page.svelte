@@ -53,6 +53,7 @@
 			>
 		</p>
 	{/if}
+	{#each data.sat as words, i (i)}<p>{words}</p>{/each}
 	<RunForm {draft} movements={data.movements} isWritten={data.run !== null} onlog={log} />
 	<p role="status">{said}</p>
 </section>
