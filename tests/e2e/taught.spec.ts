@@ -25,7 +25,7 @@ test('a class that nobody led is written down in two taps, found in the history,
 	await page.getByRole('link', { name: /^All classes of/ }).click();
 	await page.getByRole('textbox', { name: /^Words of title/ }).fill('sea loud');
 	await page.getByRole('button', { name: 'Search' }).click();
-	await expect(page.getByText(/^1 of \d+ class/)).toBeVisible();
+	await expect(page.getByText(/^1 of \d+ classes$/)).toBeVisible();
 	expect(await axeInBoth(page), 'history').toEqual([]);
 	const file = await page.request.get(
 		(await page.getByRole('link', { name: 'All as a table' }).getAttribute('href'))!

@@ -37,7 +37,7 @@ export function driftChart(drift: readonly Drift[]): EChartsCoreOption {
 	const time = (name: string) => {
 		const plain = figures(name);
 		const formatter = (seconds: number) => formatDuration(seconds);
-		return { ...plain, axisLabel: { ...plain.axisLabel, formatter } };
+		return { ...plain, axisLabel: { ...plain.axisLabel, formatter, hideOverlap: true } };
 	};
 	return {
 		...whole,
