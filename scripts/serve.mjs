@@ -125,7 +125,7 @@ async function answering(origin, ended) {
 	throw new Error(over ? 'the server ended at once' : 'the server did not answer within a minute');
 }
 
-/** Where the browser tests look for the number of this process. */
+/** Where the browser tests look for the number of this process, and for the database. */
 const RESULTS = join(ROOT, process.env.E2E_RESULTS ?? 'test-results/1');
 
 /**
@@ -144,6 +144,7 @@ async function serveForTests() {
 		running = await startMariadb({ dataDir, port });
 	});
 	writeFileSync(join(RESULTS, 'serve.pid'), String(process.pid));
+	writeFileSync(join(RESULTS, 'database.url'), url);
 	await serve({
 		port: Number(process.env.PORT ?? 4173),
 		demo: true,

@@ -1,16 +1,21 @@
 import { randomUUID } from 'node:crypto';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Browser, type Page } from '@playwright/test';
+import { backToFirstState } from './first-state';
 
 interface Watch {
 	/** What a test brings about on purpose. */
 	allow: RegExp[];
 }
 
-/** Fails a test on any console warning or error, page error, or request that leaves the app's own origin. */
+/**
+ * Fails a test on any console warning or error, page error, or request that leaves the app's own origin. A second try
+ * begins with the demo as it was; with E2E_AFRESH=1 every test does.
+ */
 export const test = base.extend<{ watch: Watch }>({
 	watch: [
-		async ({ page, baseURL }, use) => {
+		async ({ page, baseURL }, use, { retry }) => {
+			if (retry > 0 || process.env.E2E_AFRESH === '1') await backToFirstState();
 			const seen: string[] = [];
 			const state: Watch = { allow: [] };
 			await slowDown(page);

@@ -29,6 +29,27 @@ test('a class from the demo: add by keyboard, see the clock and the ring follow,
 	await expect(page.getByRole('group', { name: /^Knee drop inward/ })).toBeVisible();
 });
 
+test('what is typed while the finder is still on its way is not lost, and no key of the desk', async ({
+	page
+}) => {
+	await newPlan(page);
+	// the page is there; what comes after it waits
+	let release = () => {};
+	const released = new Promise<void>((done) => (release = done));
+	await page.route('**/_app/immutable/**', async (route) => {
+		await released;
+		await route.continue();
+	});
+	await page.keyboard.press('a');
+	await page.keyboard.type('butter');
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('dialog', { name: 'Add a movement' })).toBeHidden();
+	release();
+	await expect(page.getByRole('group', { name: /^Butterfly/ })).toBeFocused();
+	await expect(page.locator('.row')).toHaveCount(1);
+	await page.unroute('**/_app/immutable/**');
+});
+
 test('everything at the desk by keys, and back again step by step', async ({ page }) => {
 	await newPlan(page);
 	await addByKey(page, 'cat and cow');

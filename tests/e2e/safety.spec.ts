@@ -1,8 +1,6 @@
-import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { addByKey, arrive, expect, newPlan, open, reload, saved, test, total } from './base';
-
-const servePid = () => Number(readFileSync(`${process.env.E2E_RESULTS}/serve.pid`, 'utf8'));
+import { servePid } from './first-state';
 
 test('two windows on one plan cannot lose an edit', async ({ page, context, watch }) => {
 	watch.allow.push(/409/);

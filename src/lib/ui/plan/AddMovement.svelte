@@ -1,10 +1,12 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import { findInCatalogue, type Filters } from '$lib/core/substitution';
 	import { movementRing } from '$lib/core/view-models';
 	import type { Group } from '$lib/core/group';
 	import { POSITION_NAME, type Movement } from '$lib/core/movement';
 	import type { Known } from '$lib/core/run';
+	import type { TypedAhead } from '$lib/client/plan/typed-ahead';
 	import Figure from '../movement/Figure.svelte';
 	import FinderFilters from '../movement/FinderFilters.svelte';
 	import Ring from '../chart/Ring.svelte';
@@ -14,10 +16,12 @@
 		movements: readonly Movement[];
 		group: Group;
 		usedLately: Known;
+		/** What was typed before this was there. */
+		typedAhead: TypedAhead;
 		onadd: (movement: Movement) => void;
 		onleave: () => void;
 	}
-	let { movements, group, usedLately, onadd, onleave }: Props = $props();
+	let { movements, group, usedLately, typedAhead, onadd, onleave }: Props = $props();
 
 	let filters = $state.raw<Filters>({});
 	let at = $state(0);
@@ -26,7 +30,12 @@
 	const current = $derived(found.movements[at]);
 	const id = $props.id();
 
-	$effect(() => input?.focus());
+	onMount(() => {
+		input?.focus();
+		const { text, entered } = typedAhead.release();
+		if (text) look({ search: text });
+		if (entered && current) onadd(current);
+	});
 	$effect(() => {
 		if (current) document.getElementById(`${id}-${current.slug}`)?.scrollIntoView({ block: 'nearest' });
 	});

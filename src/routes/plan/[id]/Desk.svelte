@@ -8,6 +8,7 @@
 	import { fetchAtRest } from '$lib/client/at-rest';
 	import { deskKey } from '$lib/client/plan/desk-keys';
 	import { PlanDesk } from '$lib/client/plan/plan-desk';
+	import { TypedAhead } from '$lib/client/plan/typed-ahead';
 	import { dayName } from '$lib/core/calendar';
 	import { formatDuration } from '$lib/core/clock';
 	import { directionParts, phaseParts, strengthParts } from '$lib/core/view-models';
@@ -59,6 +60,7 @@
 	} = desk;
 
 	let adding = $state(false);
+	const typedAhead = new TypedAhead();
 	let keys = $state(false);
 	let scoreSheet = $state<HTMLElement>();
 	/** The room sheet leads here. */
@@ -78,8 +80,15 @@
 	beforeNavigate(() => autosave.flush());
 
 	function openAdd() {
+		if (adding) return void closeAdd();
+		typedAhead.begin();
 		adding = true;
 	}
+	const finder = () =>
+		PANELS.add().catch((error) => {
+			typedAhead.release();
+			throw error;
+		});
 
 	async function toSelected() {
 		await tick();
@@ -92,11 +101,16 @@
 	}
 
 	async function closeAdd() {
+		typedAhead.release();
 		adding = false;
 		await toSelected();
 	}
 
 	function onkeydown(event: KeyboardEvent) {
+		if (typedAhead.hold(event)) {
+			event.preventDefault();
+			return;
+		}
 		const act = deskKey(event, desk, {
 			add: openAdd,
 			propose: () => (asking = true),
@@ -307,11 +321,12 @@
 			{/if}
 			{#if adding}
 				<Lazy
-					load={PANELS.add}
+					load={finder}
 					props={{
 						movements: doc.catalogue.offered,
 						group: setting.group,
 						usedLately,
+						typedAhead,
 						onadd: (movement: Movement) => {
 							items.add(movement);
 							void closeAdd();
