@@ -58,6 +58,11 @@ test('a class that was led stands planned and real side by side, and is written 
 	await expect(
 		page.getByRole('row', { name: new RegExp(`^${second.title} .*second \\d+ % shorter`) })
 	).toBeVisible();
+	// the one score over the other, on one scale of time
+	const scores = page.getByRole('img', { name: /^Score of the class/ });
+	await expect(scores).toHaveCount(2);
+	await expect(scores.first()).toHaveAccessibleName(/^Score of the class as planned: \d+ items over /);
+	await expect(scores.last()).toHaveAccessibleName(/^Score of the class as it went: \d+ items over /);
 	await expect(page.getByLabel('Minutes')).toHaveValue(/^\d+$/);
 	await page.getByRole('button', { name: 'Take it back' }).click();
 	await expect(page.getByText('Taken back', { exact: true })).toBeVisible();

@@ -5,6 +5,8 @@ import { isSymmetrical } from '../../src/lib/core/anatomy';
 import type { FormId } from '../../src/lib/core/movement';
 import { suits } from '../../src/lib/core/substitution';
 import { clock } from '../../src/lib/core/clock';
+import { analysePlan } from '../../src/lib/core/checks';
+import { ledScores, score } from '../../src/lib/core/view-models';
 import { groupToday } from '../../src/lib/core/group';
 import { USUAL_PACE } from '../../src/lib/core/pace';
 import { runNotesFaults } from '../../src/lib/core/run';
@@ -637,6 +639,75 @@ describe('what became of a class', () => {
 				.filter((slug) => !elsewhere.some(({ movement }) => movement === slug))
 		);
 		expect(runNotesFaults(notes)).toEqual([]);
+	});
+
+	it('led as planned, is drawn as the desk drew it, twice', () => {
+		const { planned, real } = ledScores(DEMO, led((_run, id) => asPlanned(id)).events, findMovement);
+		expect(real).toEqual(planned);
+		expect(planned.marks).toEqual([]);
+		const { targets } = STRIDERS;
+		const desk = score(
+			analysePlan(
+				demo,
+				{ catalogue: CATALOGUE, find: findMovement, targets, pace: USUAL_PACE },
+				new Set<never>()
+			)
+		);
+		expect(planned.totalSeconds).toBe(desk.totalSeconds);
+		expect(planned.blocks.flatMap(({ work }) => work)).toEqual(desk.blocks.flatMap(({ work }) => work));
+		expect(planned.blocks.map(({ name }) => name)).toEqual(desk.blocks.map(({ name }) => name));
+		expect(planned.intensity).toEqual(desk.intensity);
+		// coming out of the last shape of a part is one step with getting into the next
+		expect(planned.sections.map(({ name }) => name)).toEqual(desk.sections.map(({ name }) => name));
+	});
+
+	it('is drawn with what was left out in the one score, and where it was paused in the other', () => {
+		const out = DEMO.blocks.find(({ keptFor, section }) => keptFor === null && section === 'release')!;
+		const steps = DEMO.steps.filter(({ blockId }) => blockId === out.id).map(({ id }) => id);
+		const held = DEMO.steps.find(({ kind }) => kind === 'work')!;
+		const run = led((device, id) => {
+			if (id !== held.id) return asPlanned(id);
+			device.does({ do: 'leave out', steps });
+			device.after(5).does({ do: 'pause' }).after(90).does({ do: 'resume' });
+			return asPlanned(id) - 5;
+		});
+		const { planned, real } = ledScores(DEMO, run.events, findMovement);
+		expect(planned.blocks.some(({ blockId }) => blockId === out.id)).toBe(true);
+		expect(real.blocks.some(({ blockId }) => blockId === out.id)).toBe(false);
+		const missed = DEMO.steps.filter(({ id, kind }) => steps.includes(id) && kind === 'work');
+		expect(planned.marks.map(({ message }) => message)).toEqual(
+			missed.map(({ title, leg }) => `Left out: ${[title, leg].filter(Boolean).join(', ')}`)
+		);
+		expect(real.marks.map(({ message }) => message)).toEqual(['Paused for 1:30']);
+		const less = DEMO.steps
+			.filter(({ id }) => steps.includes(id))
+			.reduce((sum, { seconds }) => sum + seconds, 0);
+		expect(real.totalSeconds).toBe(DEMO.lengthSeconds - less + 90);
+		expect(real.spanSeconds).toBe(planned.spanSeconds);
+	});
+
+	it('is drawn without gap or overlap, whatever happened', () => {
+		fc.assert(
+			fc.property(anyRun(DEMO), (run) => {
+				const { planned, real } = ledScores(DEMO, run.events, findMovement);
+				let end = 0;
+				for (const { x, width, key } of real.blocks) {
+					expect(x).toBeGreaterThanOrEqual(end);
+					end = x + width;
+					expect(real.blocks.filter((other) => other.key === key)).toHaveLength(1);
+				}
+				expect(end).toBeLessThanOrEqual(real.totalSeconds);
+				expect(real.spanSeconds).toBeGreaterThanOrEqual(real.totalSeconds);
+				const work = (blocks: typeof real.blocks) =>
+					blocks.flatMap((block) => block.work).reduce((sum, { width }) => sum + width, 0);
+				const { kinds } = tally(DEMO, run.events);
+				const given = kinds.find(({ kind }) => kind === 'work')?.real ?? 0;
+				// each stay is rounded by itself
+				expect(Math.abs(work(real.blocks) - given)).toBeLessThanOrEqual(run.events.length + 1);
+				expect(planned.totalSeconds).toBe(DEMO.lengthSeconds);
+			}),
+			{ numRuns: 100 }
+		);
 	});
 
 	it('is no class where it was a false start or was not ended', () => {

@@ -9,3 +9,4 @@ export * from './series-view';
 export * from './keyed';
 export * from './score-drawing';
 export * from './together';
+export * from './led-score';

@@ -8,20 +8,31 @@
 	import { POSITION_NAME } from '$lib/core/movement';
 
 	/**
-	 * The class along time, one line per body position: standing at the top, lying at the bottom. A block is dragged to
-	 * another place, its right edge to another dose; the keys of the desk do the same on the selected row.
+	 * The class along time, one line per body position: standing at the top, lying at the bottom. At the desk a block is
+	 * dragged to another place, its right edge to another dose; the keys do the same on the selected row.
 	 */
 	interface Props {
 		score: Score;
+		/** What it is the score of. */
+		name?: string;
 		selected?: string | null;
 		marked?: readonly string[];
+		/** Where it is absent the score is only looked at. */
 		onselect?: (itemId: string, event: PointerEvent) => void;
 		/** Dropped at a second of the class. */
 		ondrop?: (itemId: string, second: number) => void;
 		/** The right edge dragged by so many seconds. */
 		onstretch?: (itemId: string, seconds: number) => void;
 	}
-	let { score, selected = null, marked = [], onselect, ondrop, onstretch }: Props = $props();
+	let {
+		score,
+		name: ofWhat = 'the class',
+		selected = null,
+		marked = [],
+		onselect,
+		ondrop,
+		onstretch
+	}: Props = $props();
 
 	const MOST_ZOOM = 8;
 	/** Pixels: less than this is a click, not a drag. */
@@ -37,8 +48,8 @@
 	const stretch = (block: ScoreBlock) => (drag?.edge && drag.block === block ? drag.by : 0);
 
 	function down(event: PointerEvent, block: ScoreBlock) {
-		if (event.button !== 0) return;
-		onselect?.(block.itemId, event);
+		if (event.button !== 0 || !onselect) return;
+		onselect(block.itemId, event);
 		const target = event.currentTarget as SVGGElement;
 		const { right } = target.querySelector('.frame')!.getBoundingClientRect();
 		target.setPointerCapture(event.pointerId);
@@ -57,7 +68,7 @@
 	}
 </script>
 
-<div class="zoom" role="group" aria-label="Zoom of the score">
+<div class="zoom" role="group" aria-label="Zoom of the score of {ofWhat}">
 	<IconButton label="Zoom out" icon={ZoomOut} disabled={zoom === 1} onpress={() => (zoom /= 2)} />
 	<IconButton label="Zoom in" icon={ZoomIn} disabled={zoom === MOST_ZOOM} onpress={() => (zoom *= 2)} />
 </div>
@@ -68,7 +79,7 @@
 		width={drawing.width}
 		height={drawing.height}
 		role="img"
-		aria-label="Score of the class: {score.blocks.length} {score.blocks.length === 1
+		aria-label="Score of {ofWhat}: {score.blocks.length} {score.blocks.length === 1
 			? 'item'
 			: 'items'} over {formatDuration(score.totalSeconds)}"
 	>
@@ -86,6 +97,7 @@
 			<!-- svelte-ignore a11y_no_static_element_interactions -->
 			<g
 				class="block"
+				class:still={!onselect}
 				class:selected={block.itemId === selected}
 				class:marked={marked.includes(block.itemId)}
 				class:dragged={drag?.block.itemId === block.itemId && Math.abs(drag.by) >= DRAG}
@@ -212,6 +224,10 @@
 	.block {
 		cursor: grab;
 		touch-action: pan-x;
+	}
+	.still,
+	.still .edge {
+		cursor: default;
 	}
 	.frame {
 		fill: var(--sheet);

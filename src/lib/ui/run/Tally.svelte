@@ -3,6 +3,8 @@
 	import { hereWords } from '$lib/core/people';
 	import { driftChart } from '$lib/client/weeks-chart';
 	import { driftOf, driftWords, KIND_WORDS, lateWords, type Tally } from '$lib/core/teach';
+	import type { LedScores } from '$lib/core/view-models';
+	import ScoreView from '../plan/ScoreView.svelte';
 	import Chart from '../chart/Chart.svelte';
 	import { DataTable } from 'carbon-components-svelte';
 
@@ -11,9 +13,14 @@
 		/** "Tuesday 24 November, 19:16". */
 		title: string;
 		tally: Tally;
+		scores: LedScores;
 	}
-	let { title, tally }: Props = $props();
+	let { title, tally, scores }: Props = $props();
 
+	const SCORES = [
+		{ of: 'planned', name: 'As planned' },
+		{ of: 'real', name: 'As it went' }
+	] as const;
 	const PLANNED_AND_REAL = [
 		{ key: 'planned', value: 'Planned' },
 		{ key: 'real', value: 'Real' }
@@ -68,6 +75,12 @@
 	</p>
 	{#if tally.here}<p>{hereWords(tally.here)}</p>{/if}
 	{#each tally.notes as { title: at, words }, index (index)}<p><b>{at}</b> {words}</p>{/each}
+	{#each SCORES as { of, name } (of)}
+		<div class="score">
+			<h3>{name}</h3>
+			<ScoreView score={scores[of]} name="the class {name.toLowerCase()}" />
+		</div>
+	{/each}
 	<div class="tables">
 		<DataTable size="compact" headers={KINDS} rows={kinds} />
 		{#if sides.length}<DataTable size="compact" headers={SIDES} rows={sides} />{/if}
@@ -94,11 +107,19 @@
 <style>
 	section {
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		gap: 0.75rem;
 		overflow-x: auto;
 	}
 	.took b {
 		font-size: var(--text-xl);
+	}
+	.score {
+		position: relative;
+	}
+	.score h3 {
+		/* its zoom stands beside it */
+		min-height: 2.25rem;
 	}
 	.tables {
 		display: grid;

@@ -1,6 +1,7 @@
 import { dayInZone, dayName } from '$lib/core/calendar';
 import { satWords } from '$lib/core/run';
 import { isTaught, notesOfTally } from '$lib/core/teach';
+import { ledScores } from '$lib/core/view-models';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
@@ -34,6 +35,10 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 		/** Filled in from what was led, where it was. */
 		asLed: last ? { ...notesOfTally(last.tally, stored.plan), effort: asPlanned.effort } : null,
 		movements,
-		led: led.map(({ stored: { id }, tally }) => ({ id, tally }))
+		led: led.map(({ stored: { id, script, events }, tally }) => ({
+			id,
+			tally,
+			scores: ledScores(script, events, setting.catalogue.find)
+		}))
 	};
 };

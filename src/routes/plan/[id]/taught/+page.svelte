@@ -57,8 +57,8 @@
 	<RunForm {draft} movements={data.movements} isWritten={data.run !== null} onlog={log} />
 	<p role="status">{said}</p>
 </section>
-{#each data.led as { id, tally } (id)}
-	<Tally title={momentWords(new Date(tally.startedAt), data.timeZone)} {tally} />
+{#each data.led as { id, tally, scores } (id)}
+	<Tally title={momentWords(new Date(tally.startedAt), data.timeZone)} {tally} {scores} />
 {:else}
 	<p class="quiet">
 		This class was not led with <a href="/teach?plan={data.id}">Teach</a>: there are no times of it.
