@@ -239,6 +239,45 @@ test('a series ends with what changed and what did not, without names unless the
 	await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
 });
 
+test('a ladder begins where the group was counted to be, once the teacher takes it so', async ({ page }) => {
+	const group = await groupPath(page, 'Lamp Room');
+	const kept = await page.request.post(checkInsOf(group), {
+		data: {
+			document: {
+				kind: 'counts',
+				test: 'low-lunge-upright',
+				moment: 'before the class',
+				counts: { left: [0, 0, 1, 9], right: [0, 0, 1, 9] }
+			},
+			on: await page.evaluate(() => new Date().toISOString().slice(0, 10))
+		},
+		...fromPage(page)
+	});
+	expect(kept.status()).toBe(201);
+	await open(page, `${group}/check-in`);
+	const tiers = page.getByRole('listitem').filter({ hasText: 'Front of the hips: 0 tight' });
+	await tiers.getByRole('button', { name: 'Take it over' }).click();
+	await expect(tiers).toBeHidden();
+
+	await open(page, '/series');
+	await page
+		.getByRole('link', { name: /Out of the chair/ })
+		.first()
+		.click();
+	await arrive(page, '/series/');
+	await page.mouse.wheel(0, 4000);
+	const checkIns = page.getByRole('region', { name: 'Check-ins of these weeks' });
+	const offer = checkIns.getByText(
+		/Front of the hips, as counted: 0 tight, 1 middling, 9 open\. Go past .*supported/
+	);
+	await expect(offer).toBeVisible();
+	expect(await axeInBoth(page), 'series').toEqual([]);
+	await offer.getByRole('button', { name: /^Change the ladder so/ }).click();
+	await expect(offer).toBeHidden();
+	await page.keyboard.press('Control+z');
+	await expect(offer).toBeVisible();
+});
+
 test('before the next class it is asked how the last one sat', async ({ page }) => {
 	await open(page, '/group');
 	const first = await newPlan(page, 'Skiff Crew', '2031-02-06');

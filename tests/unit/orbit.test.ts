@@ -1,12 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { DIRECTIONS, LEGS, type Direction } from '../../src/lib/core/anatomy';
+import { DIRECTIONS, LEGS, mainDirection, type Direction } from '../../src/lib/core/anatomy';
 import { analysePlan } from '../../src/lib/core/checks';
 import {
 	classRing,
 	directionParts,
-	mainDirection,
 	movementRing,
 	runningOrder,
 	score,
@@ -217,7 +216,7 @@ describe('what is drawn', () => {
 		['supine-inward-knee-drop', 'internalRotation'],
 		['warrior-2', 'abduction']
 	])('the main direction of %s is %s', (slug, direction) => {
-		expect(mainDirection(movement(slug))).toBe(direction);
+		expect(mainDirection(movement(slug).action)).toBe(direction);
 	});
 
 	it('the score covers the class: blocks in order, body levels, halves for the sides', () => {

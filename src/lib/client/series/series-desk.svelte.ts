@@ -16,9 +16,11 @@ import type { RunNotes, Runs } from '$lib/core/run';
 import { slugsOf, type ClassPlan } from '$lib/core/plan';
 import {
 	fallsOut,
+	ladderOffers,
 	ladderTo,
 	withGoals,
 	type Ladder,
+	type LadderOffer,
 	movedTo,
 	analyseSeries,
 	renewable,
@@ -85,6 +87,8 @@ export class SeriesDesk {
 	readonly weeks = $derived(weekCards(this.analysis));
 	readonly ring = $derived(classRing(this.analysis.orbit, this.analysis.balance));
 	readonly ladders = $derived(ladderLines(this.analysis));
+	/** What was counted of the group speaks for other rungs. */
+	readonly ladderOffers = $derived.by(() => ladderOffers(this.analysis, styleOf(this.setting.style.choices)));
 	readonly load = $derived(loadLines(this.analysis));
 	readonly balance = $derived(balanceBars(this.analysis));
 	readonly tissues = $derived(tissueCells(this.analysis));
@@ -206,6 +210,14 @@ export class SeriesDesk {
 		this.settings(
 			{ ladders: this.series.ladders.with(ladder, { rungs: rungs.toSpliced(rung, 1) }) },
 			'The rung is taken out'
+		);
+	}
+
+	/** A ladder as a check-in speaks for it. */
+	takeOffer({ ladder, rungs }: LadderOffer): void {
+		this.settings(
+			{ ladders: this.series.ladders.with(ladder, { rungs }) },
+			'The ladder follows the check-in'
 		);
 	}
 

@@ -152,3 +152,26 @@ export function directionShares(action: LegAction): Record<Direction, number> {
 	}
 	return shares;
 }
+
+/** The direction that a movement serves most, both legs added; null when it serves none. Ties go to the rarer rotation. */
+export function mainDirection(action: ActionProfile): Direction | null {
+	const parts = isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+	const preferred: Direction[] = [
+		'internalRotation',
+		'adduction',
+		'extension',
+		'externalRotation',
+		'flexion',
+		'abduction'
+	];
+	let best: Direction | null = null;
+	let most = 0;
+	for (const direction of preferred) {
+		const share = parts.reduce((sum, part) => sum + directionShares(part)[direction], 0);
+		if (share > most) {
+			most = share;
+			best = direction;
+		}
+	}
+	return best;
+}

@@ -1,5 +1,5 @@
 import type { Direction, Tissue } from '../anatomy';
-import { isSymmetrical, type ActionProfile, type Leg } from '../anatomy';
+import { isSymmetrical, mainDirection, type ActionProfile, type Leg } from '../anatomy';
 import { TIERS, type Tier } from '../people';
 import { peopleIn, type GradeCounts } from './error';
 import { GRADINGS, REGIONS, REGION_NAMES, type Region } from './scales';
@@ -38,6 +38,15 @@ const DIRECTION_OF_REGION: Partial<Record<Region, Direction>> = {
 	'turning in': 'internalRotation',
 	'turning out': 'externalRotation'
 };
+
+const regionOfDirection = (direction: Direction): Region | null =>
+	REGIONS.find((region) => DIRECTION_OF_REGION[region] === direction) ?? null;
+
+/** The region on which it depends how far people come with a movement: what it lengthens, else where it goes. */
+export function regionToward(movement: { action: ActionProfile }): Region | null {
+	const direction = mainDirection(movement.action);
+	return regionOf(movement) ?? (direction && regionOfDirection(direction));
+}
 
 /** More for one leg, where it was measured to be behind. */
 export interface MoreOn {

@@ -5,6 +5,7 @@ export { WEEKLY_DOSE_SECONDS } from './checks/weekly-dose';
 export * from './dates';
 export * from './edit';
 export * from './ladder';
+export * from './ladder-offers';
 export * from './sections-hash';
 export * from './load';
 export * from './neglect';

@@ -1,5 +1,6 @@
 import { formForTier, mostIntensity, refusal } from '../substitution';
 import { peopleByTier, TIERS, type Group, type Tier } from '../group';
+import { regionToward } from '../measure';
 import {
 	FORM_IDS,
 	formOf,
@@ -45,7 +46,7 @@ export function ladderTo(
 		.find(({ form }) => form && form.intensity <= last.intensity);
 	if (preparation?.form) rungs.push(rungOf(preparation.m, preparation.form, style, 'usual'));
 	for (const form of upTo(movement, goal.form)) {
-		if (form.id !== goal.form && isBehind(form, group)) continue;
+		if (form.id !== goal.form && isBehind(movement, form, group)) continue;
 		if (!suitsRoom(movement, form, group, find)) continue;
 		rungs.push(rungOf(movement, form, style, 'usual'));
 		const more = rungOf(movement, form, style, 'more');
@@ -86,10 +87,11 @@ export function goalForPurpose(
 	return null;
 }
 
-/** A room of mostly open people stands beyond supported forms: its ladders begin at the full one. */
-function isBehind(form: Form, group: Group | null): boolean {
+/** A room of people who are mostly open where a movement works stands beyond supported forms: its ladders begin at the full one. */
+function isBehind(movement: Movement, form: Form, group: Group | null): boolean {
 	if (!group || form.id !== 'supported') return false;
-	return 2 * peopleByTier(group).open > group.size;
+	const people = peopleByTier(group, regionToward(movement));
+	return 2 * people.open > TIERS.reduce((sum, tier) => sum + people[tier], 0);
 }
 
 const upTo = ({ forms }: Movement, last: FormId): Form[] =>
@@ -108,7 +110,7 @@ function rungOf(movement: Movement, form: Form, style: TeachingStyle, amount: 'u
 export function tierForms(rung: Rung, group: Group, find: FindMovement): { tier: Tier; form: FormId }[] {
 	const movement = find(rung.movement);
 	if (!movement) return [];
-	const people = peopleByTier(group);
+	const people = peopleByTier(group, regionToward(movement));
 	return TIERS.filter((tier) => people[tier] > 0).map((tier) => {
 		const most = mostIntensity(tier, group);
 		const usual = formForTier(movement, rung.form, tier);

@@ -1,3 +1,4 @@
+import { mainDirection } from '../anatomy';
 import { formatDuration } from '../clock';
 import type { FindMovement, Form, Movement } from '../movement';
 import { SECTION_NAME } from '../plan';
@@ -11,7 +12,6 @@ import {
 	type Script,
 	type Step
 } from '../teach';
-import { mainDirection } from './ring';
 import { LEVELS, type Score, type ScoreBlock } from './score';
 
 /** A class that was led, as planned and as given, on one scale of time. */
@@ -119,7 +119,7 @@ function scoreOfStays(
 		const width = to - from - paused;
 		const half = step.leg === null ? 'whole' : step.leg === 'left' ? 'upper' : 'lower';
 		const { movement, form } = drawn(step, find);
-		open.work.push({ x: from, width, half, direction: movement ? mainDirection(movement) : null });
+		open.work.push({ x: from, width, half, direction: movement ? mainDirection(movement.action) : null });
 		if (form) intensity.push({ x: from, width, value: form.intensity });
 	}
 	const last = stays.at(-1);

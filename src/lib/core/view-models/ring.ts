@@ -139,27 +139,3 @@ function ringOf(movement: Movement, leads: Leg): RingSector[] {
 		);
 	});
 }
-
-/** The direction that a movement serves most, both legs added; null when it serves none. Ties go to the rarer rotation. */
-export function mainDirection(movement: Movement): Direction | null {
-	const { action } = movement;
-	const parts = isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
-	const preferred: Direction[] = [
-		'internalRotation',
-		'adduction',
-		'extension',
-		'externalRotation',
-		'flexion',
-		'abduction'
-	];
-	let best: Direction | null = null;
-	let most = 0;
-	for (const direction of preferred) {
-		const share = parts.reduce((sum, part) => sum + directionShares(part)[direction], 0);
-		if (share > most) {
-			most = share;
-			best = direction;
-		}
-	}
-	return best;
-}

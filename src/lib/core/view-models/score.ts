@@ -1,10 +1,9 @@
-import type { Direction } from '../anatomy';
+import { mainDirection, type Direction } from '../anatomy';
 import type { Analysis, Severity } from '../checks';
 import { peakOf, type Peak, type TimelineEntry } from '../clock';
 import { POSITIONS, type Position } from '../movement';
 import { HIP_TESTS } from '../measure';
 import { findBlock, SECTION_NAME, type SectionKind } from '../plan';
-import { mainDirection } from './ring';
 
 /** The lines of the score from the top: standing first, lying last. */
 export const LEVELS: readonly Position[] = [...POSITIONS].reverse();
@@ -104,7 +103,7 @@ export function score({ timeline, context, findings }: Analysis): Score {
 			open.fetch = { x: entry.fromSeconds, width, kit: taught.form.props.map((p) => p.kit).join(', ') };
 		if (entry.phase !== 'work') continue;
 		const half = entry.leads === null ? 'whole' : entry.leads === 'left' ? 'upper' : 'lower';
-		open.work.push({ x: entry.fromSeconds, width, half, direction: mainDirection(taught.movement) });
+		open.work.push({ x: entry.fromSeconds, width, half, direction: mainDirection(taught.movement.action) });
 		intensity.push({ x: entry.fromSeconds, width, value: taught.form.intensity });
 	}
 	body.push([timeline.totalSeconds, body.at(-1)?.[1] ?? 0]);

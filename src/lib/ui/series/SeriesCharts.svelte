@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { balanceChart, loadChart, monotonyChart, tissueChart } from '$lib/client/series/series-charts';
 	import type { BalanceBars, LadderLines, TissueCells, WeekLines } from '$lib/core/view-models';
+	import type { LadderOffer } from '$lib/core/series';
+	import { Button } from 'carbon-components-svelte';
 	import { MediaQuery } from 'svelte/reactivity';
 	import SeriesLadders from './SeriesLadders.svelte';
 	import Chart from '../chart/Chart.svelte';
@@ -13,11 +15,14 @@
 		tissues: TissueCells;
 		/** What was counted in check-ins of these weeks, in words. */
 		tests: { id: string; name: string; words: string[] }[];
+		/** What they speak for. */
+		offers: readonly LadderOffer[];
+		ontake: (offer: LadderOffer) => void;
 		groupId: string;
 		/** The test of the series. */
 		test: string;
 	}
-	let { ladders, load, balance, tissues, tests, groupId, test }: Props = $props();
+	let { ladders, load, balance, tissues, tests, offers, ontake, groupId, test }: Props = $props();
 
 	const narrow = new MediaQuery('(max-width: 40rem)');
 </script>
@@ -30,6 +35,16 @@
 			<p><b>{name}</b> {words.join(' ')}</p>
 		{:else}
 			<p class="quiet">None yet.</p>
+		{/each}
+		{#each offers as offer, index (index)}
+			<p class="offer">
+				<b>{ladders.lines[offer.ladder]?.name}</b>
+				{offer.words}
+				<Button kind="tertiary" size="small" on:click={() => ontake(offer)}
+					>Change the ladder so<span class="visually-hidden">: {ladders.lines[offer.ladder]?.name}</span
+					></Button
+				>
+			</p>
 		{/each}
 		<p><a href="/group/{groupId}/check-in?test={test}">Count the group in the test of this series</a></p>
 	</section>

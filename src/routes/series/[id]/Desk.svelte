@@ -6,7 +6,7 @@
 	import { SeriesDesk } from '$lib/client/series/series-desk.svelte';
 	import { dayName } from '$lib/core/calendar';
 	import { seriesForm } from '$lib/client/documents';
-	import { seriesAsSent, withNewIds, type SeriesDocument } from '$lib/core/series';
+	import { seriesAsSent, withNewIds, type LadderOffer, type SeriesDocument } from '$lib/core/series';
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import Ring from '$lib/ui/chart/Ring.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
@@ -220,6 +220,8 @@
 								balance: desk.balance,
 								tissues: desk.tissues,
 								tests: data.tests,
+								offers: desk.ladderOffers,
+								ontake: (offer: LadderOffer) => desk.takeOffer(offer),
 								groupId: data.group.id,
 								test: desk.series.retest.test
 							}}

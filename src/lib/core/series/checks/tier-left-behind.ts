@@ -1,5 +1,6 @@
 import { FORM_IDS } from '../../movement';
 import { peopleByTier } from '../../group';
+import { regionToward } from '../../measure';
 import { tierForms } from '../ladder';
 import type { SeriesCheck } from './types';
 
@@ -15,16 +16,17 @@ export const tierLeftBehind: SeriesCheck = {
 		source: 'common practice'
 	},
 	check({ planned, setting }) {
-		const people = peopleByTier(setting.group);
-		const all = Object.values(people).reduce((sum, n) => sum + n, 0);
 		return planned.series.ladders.flatMap(({ rungs }, ladder) => {
 			const goal = rungs.at(-1)!;
+			const movement = setting.find(goal.movement);
+			const people = peopleByTier(setting.group, movement ? regionToward(movement) : null);
+			const all = Object.values(people).reduce((sum, n) => sum + n, 0);
 			const behind = tierForms(goal, setting.group, setting.find).filter(
 				({ form }) => FORM_IDS.indexOf(goal.form) - FORM_IDS.indexOf(form) >= 2
 			);
 			const count = behind.reduce((sum, { tier }) => sum + people[tier], 0);
 			if (all === 0 || count / all < MANY) return [];
-			const english = setting.find(goal.movement)?.english ?? goal.movement;
+			const english = movement?.english ?? goal.movement;
 			return [
 				{
 					message: `the ${behind.map(({ tier }) => tier).join(' and ')} people (${count}) stay at ${behind[0]!.form} in ${english} while the goal is ${goal.form}`,
