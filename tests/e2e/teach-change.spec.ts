@@ -1,5 +1,15 @@
-import { axeInBoth, expect, open, test, enteredAnew } from './base';
-import { begin, next, now, onDevice, plannedStart, readyOffline, toTeach, withSettings } from './teaching';
+import { axeInBoth, expect, open, openPlan, test, enteredAnew } from './base';
+import {
+	begin,
+	goOffline,
+	next,
+	now,
+	onDevice,
+	plannedStart,
+	readyOffline,
+	toTeach,
+	withSettings
+} from './teaching';
 
 interface SentStep {
 	id: string;
@@ -164,4 +174,42 @@ test('a session that ran out stops nothing: the class is taught on, and goes up 
 	const stored = await (await page.request.get(`/api/teach/runs/${run!.id}`)).json();
 	expect(stored.events).toEqual(run!.events);
 	await page.context().close();
+});
+
+test('the group is counted on a phone while it stands in a test, without a network, and stands among its check-ins', async ({
+	context,
+	page,
+	watch
+}) => {
+	watch.allow.push(/ERR_INTERNET_DISCONNECTED|Failed to load/);
+	await page.setViewportSize({ width: 390, height: 844 });
+	await openPlan(page, 'Lamp Room', 'A wave at noon');
+	const path = (await page.locator('a[href^="/teach?plan="]').first().getAttribute('href'))!;
+	await begin(page, path);
+	await goOffline(page, context);
+	const counting = page.getByRole('button', { name: 'Count the group' });
+	for (let i = 0; i < 12 && !(await counting.isVisible()); i++) await page.keyboard.press('PageDown');
+	await counting.click();
+	const dialog = page.getByRole('dialog');
+	const tap = async (grade: number, times: number) => {
+		for (let i = 0; i < times; i++)
+			await dialog.getByRole('button', { name: `One more grade ${grade}` }).click();
+	};
+	await tap(1, 4);
+	await tap(2, 2);
+	expect(await axeInBoth(page), 'count').toEqual([]);
+	await dialog.getByRole('button', { name: 'Keep these counts' }).click();
+	await expect(dialog).toBeHidden();
+	// one was miscounted
+	await counting.click();
+	await dialog.getByRole('button', { name: 'One fewer grade 1' }).click();
+	await dialog.getByRole('button', { name: 'Keep these counts' }).click();
+	await context.setOffline(false);
+	await expect.poll(async () => (await onDevice(page)).at(-1)!.unsent).toBe(0);
+	await open(page, '/group');
+	const group = (await page.getByRole('link', { name: 'Lamp Room' }).first().getAttribute('href'))!;
+	await open(page, `${group}/check-in`);
+	const result = page.getByRole('article', { name: /^Rolling straight legs/ });
+	await result.getByText('What was counted').click();
+	await expect(result.getByRole('cell', { name: '0 / 3 / 2 / 0' })).toBeVisible();
 });

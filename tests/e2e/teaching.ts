@@ -61,6 +61,11 @@ export const onDevice = (page: Page): Promise<{ id: string; events: RunEvent[]; 
 /** The pages that teaching needs are kept, and the classes of the next days lie on the device. */
 export async function readyOffline(page: Page, context: BrowserContext): Promise<void> {
 	await expect(page.getByText('on this device').first()).toBeVisible();
+	await goOffline(page, context);
+}
+
+/** Takes the network away once the pages that teaching needs are kept. */
+export async function goOffline(page: Page, context: BrowserContext): Promise<void> {
 	await page.evaluate(async () => {
 		await navigator.serviceWorker.ready;
 		while (!(await caches.match('/teach/__data.json'))) await new Promise((wait) => setTimeout(wait, 100));

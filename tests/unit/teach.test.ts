@@ -7,6 +7,7 @@ import { suits } from '../../src/lib/core/substitution';
 import { clock } from '../../src/lib/core/clock';
 import { analysePlan } from '../../src/lib/core/checks';
 import { ledScores, score } from '../../src/lib/core/view-models';
+import { MOMENTS_OF_TEST, type MomentOfTest } from '../../src/lib/core/measure';
 import { groupToday } from '../../src/lib/core/group';
 import { USUAL_PACE } from '../../src/lib/core/pace';
 import { runNotesFaults } from '../../src/lib/core/run';
@@ -20,6 +21,9 @@ import {
 	driftWords,
 	elapse,
 	isTaught,
+	mayBeShown,
+	momentOfTest,
+	scriptFaults,
 	listOf,
 	nextIndex,
 	notesOfTally,
@@ -374,6 +378,14 @@ const anyAct = (of: Script): fc.Arbitrary<RunAct> => {
 			.map(([seconds, leftOut]): RunAct => ({ do: 'adjust', seconds, leftOut })),
 		fc.nat(40).map((n): RunAct => ({ do: 'take back', event: `event-${String(n).padStart(4, '0')}` })),
 		fc.constant<RunAct>({ do: 'note', words: 'said' }),
+		fc
+			.tuple(fc.constantFrom(...MOMENTS_OF_TEST), fc.integer({ min: 1, max: 9 }))
+			.map(([moment, n]): RunAct => ({
+				do: 'count',
+				test: 'leg-roll',
+				moment,
+				counts: { left: [0, n, 0, 0], right: [0, 0, 0, 0] }
+			})),
 		fc.constant<RunAct>({ do: 'end' })
 	);
 };
@@ -565,6 +577,65 @@ describe('a class made ready on a device', () => {
 			expect(eventFaults({ ...event, do: 'swap', item: sided.itemId, to })).toEqual([]);
 		}
 		expect(swapsFor(source, here, 'no such item', CATALOGUE)).toEqual([]);
+	});
+});
+
+describe('a group that is counted in the tests of a class', () => {
+	const wave = DEMO_PLANS.find(({ plan }) => plan.title === 'A wave at noon')!.plan;
+	const WAVE = scriptOf(wave, DEMO_GROUPS.lamp, findMovement, USUAL_PACE);
+	const tests = WAVE.steps.filter(({ kind }) => kind === 'test');
+	const count = (n: number, moment: MomentOfTest): RunAct => ({
+		do: 'count',
+		test: 'leg-roll',
+		moment,
+		counts: { left: [n, 3, 0, 0], right: [0, 0, 0, 0] }
+	});
+
+	it('knows which test a step is, and whether people are cold or warm', () => {
+		expect(tests.map(({ test }) => test)).toEqual(['leg-roll', 'leg-roll']);
+		expect(tests.map(({ id }) => momentOfTest(WAVE, id))).toEqual(['before the class', 'after the class']);
+		expect(WAVE.steps.filter(({ test }) => test)).toEqual(tests);
+		expect(scriptFaults(WAVE)).toEqual([]);
+	});
+
+	it('each test at each moment is told once, as it was counted last', () => {
+		const run = begun(WAVE)
+			.after(60)
+			.does(count(4, 'before the class'))
+			.after(5)
+			.does(count(5, 'before the class'))
+			.after(900)
+			.does(count(2, 'after the class'));
+		expect(run.state.counts).toEqual([
+			{
+				kind: 'counts',
+				test: 'leg-roll',
+				moment: 'before the class',
+				counts: { left: [5, 3, 0, 0], right: [0, 0, 0, 0] }
+			},
+			{
+				kind: 'counts',
+				test: 'leg-roll',
+				moment: 'after the class',
+				counts: { left: [2, 3, 0, 0], right: [0, 0, 0, 0] }
+			}
+		]);
+		expect(tally(WAVE, run.events).counted).toEqual([
+			'Rolling straight legs in and out, before the class: 5, 3, 0 and 0 people of grades 0 to 3',
+			'Rolling straight legs in and out, after the class: 2, 3, 0 and 0 people of grades 0 to 3'
+		]);
+		expect(new Device(WAVE).does(count(1, 'before the class')).state.counts).toEqual([]);
+	});
+
+	it('no second device hears of it, and nobody is no count', () => {
+		const [, counted] = begun(WAVE).does(count(1, 'before the class')).events;
+		expect(mayBeShown(counted!)).toBe(false);
+		expect(eventFaults(counted)).toEqual([]);
+		const nobody = { left: [0, 0, 0, 0], right: [0, 0, 0, 0] };
+		expect(eventFaults({ ...counted, counts: nobody })[0]!.message).toBe('nobody is counted');
+		const sides = { left: [1, 0, 0, 0], right: [1, 0, 0, 0] };
+		expect(eventFaults({ ...counted, counts: sides })[0]!.path).toBe('counts.right');
+		expect(eventFaults({ ...counted, moment: 'now' })[0]!.path).toBe('moment');
 	});
 });
 

@@ -14,6 +14,8 @@ import { createPlan } from '../../src/lib/server/plans';
 import { createStudio } from '../../src/lib/server/studios';
 import { newListener, roomNews } from '../../src/lib/server/room-feed';
 import { groupHistory } from '../../src/lib/server/history';
+import { groupCheckIns } from '../../src/lib/server/check-ins';
+import { keepCountsOfClass } from '../../src/lib/server/counts-of-class';
 import { runOfPlan } from '../../src/lib/server/runs';
 import {
 	addToTeaching,
@@ -111,6 +113,56 @@ describe('a class that a device led', () => {
 		expect(await addToTeaching(db, other, id, sent([event(1, { do: 'end' })]))).toBe('no plan');
 		expect(await addToTeaching(db, other, 'run-of-nobody-001', sent([START_EVENT]))).toBe('no plan');
 		expect((await getTeaching(db, owner.studioId, id))!.events).toHaveLength(1);
+	});
+});
+
+describe('a group that was counted while its class was led', () => {
+	const count = (n: number) => ({
+		do: 'count',
+		test: 'leg-roll',
+		moment: 'before the class',
+		counts: { left: [n, 6, 2, 0], right: [0, 0, 0, 0] }
+	});
+	const kept = async () => {
+		const { groupId } = (await getTeaching(db, owner.studioId, 'run-counted-00001'))!;
+		return groupCheckIns(db, owner, groupId);
+	};
+
+	it('is a check-in of the day of the class; counted anew, it takes the place of that', async () => {
+		const id = 'run-counted-00001';
+		await addToTeaching(db, owner, id, sent([START_EVENT, event(1, count(3))]));
+		for (let times = 0; times < 2; times++) await keepCountsOfClass(db, owner, id, 'Europe/London');
+		const [first, ...others] = await kept();
+		expect(others).toEqual([]);
+		expect(first).toMatchObject({
+			on: '2026-11-24',
+			version: 1,
+			studentId: null,
+			checkIn: {
+				kind: 'counts',
+				test: 'leg-roll',
+				moment: 'before the class',
+				counts: { left: [3, 6, 2, 0], right: [0, 0, 0, 0] }
+			}
+		});
+		// what was counted before comes after it, as from a device that was long without a network
+		await addToTeaching(db, owner, id, sent([event(3, count(1))], false));
+		await keepCountsOfClass(db, owner, id, 'Europe/London');
+		await addToTeaching(db, owner, id, sent([event(2, count(9))], false));
+		await keepCountsOfClass(db, owner, id, 'Europe/London');
+		const [again, ...more] = await kept();
+		expect(more).toEqual([]);
+		expect(again).toMatchObject({
+			id: first!.id,
+			version: 2,
+			checkIn: { counts: { left: [1, 6, 2, 0] } }
+		});
+	});
+
+	it('is none of another studio', async () => {
+		await keepCountsOfClass(db, other, 'run-counted-00001', 'Europe/London');
+		const { groupId } = (await getTeaching(db, owner.studioId, 'run-counted-00001'))!;
+		expect(await groupCheckIns(db, other, groupId)).toEqual([]);
 	});
 });
 

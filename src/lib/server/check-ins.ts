@@ -80,7 +80,8 @@ export async function addCheckIn(
 	groupId: string,
 	studentId: string | null,
 	on: string,
-	document: CheckIn
+	document: CheckIn,
+	id = newId()
 ): Promise<string | null> {
 	if (studentId !== null) {
 		const mine = and(
@@ -92,7 +93,6 @@ export async function addCheckIn(
 		const [known] = await tx.select({ id: student.id }).from(student).where(mine);
 		if (!known) return null;
 	}
-	const id = newId();
 	await holdQuota(tx, 'check-ins', checkIn, eq(checkIn.studioId, owner.studioId));
 	await tx.insert(checkIn).values({ id, ...owner, groupId, studentId, takenOn: on, document });
 	return id;

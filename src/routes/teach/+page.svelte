@@ -22,6 +22,7 @@
 	import TeachTop from '$lib/ui/teach/TeachTop.svelte';
 	import type { Here } from '$lib/core/people';
 	import { toggleWholeScreen } from '$lib/client/teach/whole-screen';
+	import { Button } from 'carbon-components-svelte';
 	import { onMount } from 'svelte';
 
 	let { data } = $props();
@@ -39,7 +40,7 @@
 	let run = $state.raw<ClassRun | null>(null);
 	let isReady = $state(false);
 	let isLooking = $state(true);
-	let panel = $state<'' | 'list' | 'late' | 'change' | 'settings' | 'keys'>('');
+	let panel = $state<'' | 'list' | 'late' | 'change' | 'count' | 'settings' | 'keys'>('');
 	let speed = $state(1);
 	/** Counted on this page; null: as the plan has it. */
 	let here = $state.raw<Here | null>(null);
@@ -180,6 +181,11 @@
 		/>
 		<div class="middle">
 			<TeachStage now={run.now} figures={run.pack.figures} isFacing={settings.now.isFacing} {isPaused} />
+			{#if run.now.step.test && !run.isRehearsal}
+				<div class="count">
+					<Button kind="tertiary" size="field" on:click={() => (panel = 'count')}>Count the group</Button>
+				</div>
+			{/if}
 			{#if !run.kept}
 				<p class="warn" role="alert">This device cannot write down what happens: do not close the page.</p>
 			{/if}
@@ -215,6 +221,8 @@
 			<Lazy load={PANELS.list} props={{ run, onclose: () => (panel = '') }} />
 		{:else if panel === 'change'}
 			<Lazy load={PANELS.change} props={{ run, onclose: () => (panel = '') }} />
+		{:else if panel === 'count'}
+			<Lazy load={PANELS.count} props={{ run, onclose: () => (panel = '') }} />
 		{:else if panel === 'late'}
 			<Lazy load={PANELS.late} props={{ run, ways: settings.ways, onclose: () => (panel = '') }} />
 		{:else if panel === 'settings' || panel === 'keys'}
@@ -282,6 +290,11 @@
 		display: grid;
 		align-content: start;
 		gap: 0.5rem;
+	}
+	@media (min-width: 48rem) {
+		.count {
+			justify-self: center;
+		}
 	}
 	.warn {
 		color: var(--stop);

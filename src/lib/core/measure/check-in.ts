@@ -53,10 +53,14 @@ const common = {
 	moment: string().oneOf(MOMENTS_OF_TEST).required()
 };
 
-const countsSchema = object({
-	kind: string().oneOf(['counts']).required(),
+/** What a check-in of a group consists of, besides its kind. */
+export const groupCheckInFields = {
 	...common,
 	counts: object({ left: counts, right: counts }).noUnknown().required()
+};
+const countsSchema = object({
+	kind: string().oneOf(['counts']).required(),
+	...groupCheckInFields
 }).noUnknown();
 
 const readingsSchema = object({
@@ -111,6 +115,14 @@ export const KEEP_YEARS = { least: 1, most: 10, usual: 2 } as const;
 export const keepYearsSchema = object({
 	years: number().integer().min(KEEP_YEARS.least).max(KEEP_YEARS.most).required()
 }).noUnknown();
+
+/** "Butterfly, how low the knees are, before the class: 1, 4, 4 and 1 people of grades 0 to 3". */
+export function countsWords({ test, moment, counts: { left, right } }: GroupCheckIn): string {
+	const { name, sided } = HIP_TESTS[test];
+	const of = ([a, b, c, d]: GradeCounts) => `${a}, ${b}, ${c} and ${d}`;
+	const people = sided ? `left ${of(left)}, right ${of(right)}` : of(left);
+	return `${name}, ${moment}: ${people} people of grades 0 to 3`;
+}
 
 export const NOBODY: GradeCounts = [0, 0, 0, 0];
 

@@ -133,7 +133,7 @@ export const GRADINGS: Record<TestId, Grading> = {
 			'feet near the floor both ways'
 		],
 		scale: null,
-		caution: 'None that is usual.'
+		caution: 'No caution that is usual.'
 	},
 	'ninety-ninety-seat': {
 		region: 'turning in',

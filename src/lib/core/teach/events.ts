@@ -1,7 +1,9 @@
 import { array, boolean, number, object, string, type ObjectShape } from 'yup';
 import { FORM_IDS, DOSE_UNITS, POSITIONS } from '../movement';
+import { checkInFaults, groupCheckInFields, type GroupCheckIn } from '../measure';
 import { hereSchema, type Here } from '../people';
 import { schemaFaults, type Fault } from '../validation';
+import { groupCheckInOf } from './counts';
 import { line, lines, MOST, sayings } from './parts';
 import { LEADS, STEP_KINDS, type Lead, type Replacement, type StepKind } from './types';
 
@@ -25,6 +27,7 @@ export type RunAct =
 	| { do: 'take back'; event: string }
 	| { do: 'reopened'; alive: EventTime }
 	| { do: 'note'; words: string }
+	| ({ do: 'count' } & Omit<GroupCheckIn, 'kind'>)
 	| { do: 'end' };
 export type RunActName = RunAct['do'];
 
@@ -103,6 +106,7 @@ const acts: Record<RunActName, ObjectShape> = {
 	'take back': { event: string().min(1).max(40).required() },
 	reopened: { alive: object(time).noUnknown().required() },
 	note: { words: string().min(1).max(EVENT_LIMITS.noteCharacters).required() },
+	count: groupCheckInFields,
 	end: {}
 };
 const schemas = Object.fromEntries(
@@ -123,7 +127,9 @@ const schemas = Object.fromEntries(
 export function eventFaults(value: unknown): Fault[] {
 	const name = typeof value === 'object' && value !== null && 'do' in value ? String(value.do) : '';
 	const schema = Object.hasOwn(schemas, name) ? schemas[name] : undefined;
-	return schema
-		? schemaFaults(schema, value)
-		: [{ path: 'do', message: `an event is one of ${Object.keys(acts).join(', ')}` }];
+	if (!schema) return [{ path: 'do', message: `an event is one of ${Object.keys(acts).join(', ')}` }];
+	const faults = schemaFaults(schema, value);
+	const event = value as RunEvent;
+	if (faults.length || event.do !== 'count') return faults;
+	return checkInFaults(groupCheckInOf(event));
 }

@@ -1,4 +1,5 @@
 export * from './catch-up';
+export * from './counts';
 export * from './events';
 export * from './now';
 export * from './pack';

@@ -1,3 +1,4 @@
+import { groupCheckInOf } from './counts';
 import type { EventTime, RunAct, RunEvent } from './events';
 import { READY, Steps, type RunState, type Visit } from './state';
 import type { Script, Step } from './types';
@@ -200,6 +201,12 @@ function act(state: RunState, steps: Steps, event: RunEvent): RunState {
 			if (state.mode === 'ready') return state;
 			const note = { step: presentId(state), atMs: state.elapsedMs, words: does.words };
 			return { ...state, notes: [...state.notes, note] };
+		}
+		case 'count': {
+			if (state.mode === 'ready') return state;
+			const counted = groupCheckInOf(does);
+			const others = state.counts.filter((one) => one.test !== does.test || one.moment !== does.moment);
+			return { ...state, counts: [...others, counted] };
 		}
 		case 'end':
 			return isOn ? { ...state, mode: 'ended', done: new Set(state.done).add(presentId(state)) } : state;

@@ -65,5 +65,6 @@ export interface RoomNews {
 /** A device that was not heard for so long, while it says each ten seconds that it is there, is lost. */
 export const LOST_AFTER_MS = 25_000;
 
-/** An event as a second device may have it: not what the teacher wrote down, nor who came. */
-export const mayBeShown = ({ do: act }: RunEvent): boolean => act !== 'note' && act !== 'here';
+/** An event as a second device may have it: not what the teacher wrote down or counted, nor who came. */
+export const mayBeShown = ({ do: act }: RunEvent): boolean =>
+	act !== 'note' && act !== 'here' && act !== 'count';

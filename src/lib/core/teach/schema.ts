@@ -1,5 +1,6 @@
 import { array, number, object, string } from 'yup';
 import { LEGS } from '../anatomy';
+import { TEST_IDS } from '../measure';
 import { DOSE_UNITS, POSITIONS } from '../movement';
 import { SECTION_KINDS } from '../plan';
 import { schemaFaults, type Fault } from '../validation';
@@ -18,6 +19,7 @@ const stepSchema = object({
 	blockId: id,
 	itemId: string().max(120).nullable().defined(),
 	title: line,
+	test: string().oneOf(TEST_IDS),
 	position: string().oneOf(POSITIONS).required(),
 	side: number().oneOf([1, 2]).nullable().defined(),
 	leg,

@@ -153,6 +153,7 @@ class ScriptWriter {
 			const { name, how, look } = HIP_TESTS[block.test];
 			this.push('test', entry, seconds + this.takeBefore(), {
 				title: `Test: ${name}`,
+				test: block.test,
 				say: [
 					{ about: 'set-up', words: how },
 					{ about: 'watch', words: look }

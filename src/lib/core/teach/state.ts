@@ -1,4 +1,5 @@
 import type { Leg } from '../anatomy';
+import type { GroupCheckIn } from '../measure';
 import type { Here } from '../people';
 import type { Lead, Replacement, Script, Step, StepKind } from './types';
 
@@ -47,6 +48,8 @@ export interface RunState {
 	/** Seconds that were added to steps by hand. */
 	more: Readonly<Record<string, number>>;
 	notes: readonly { step: string; atMs: number; words: string }[];
+	/** Of the group in tests, each test at each moment once: the last count. */
+	counts: readonly GroupCheckIn[];
 	/** Since the class began, all in all. */
 	elapsedMs: number;
 	pausedMs: number;
@@ -75,6 +78,7 @@ export const READY: RunState = {
 	adjustments: [],
 	more: {},
 	notes: [],
+	counts: [],
 	elapsedMs: 0,
 	pausedMs: 0,
 	awayMs: 0,

@@ -1,4 +1,5 @@
 import type { Leg } from '../anatomy';
+import { countsWords } from '../measure';
 import { sizeOf, type Here } from '../people';
 import { itemsOf, PLAN_LIMITS, type ClassPlan } from '../plan';
 import { RUN_LIMITS, type RunNotes } from '../run';
@@ -46,6 +47,8 @@ export interface Tally {
 	leftOut: string[];
 	here: Here | null;
 	notes: { title: string; words: string }[];
+	/** What was counted in tests, a sentence each. */
+	counted: string[];
 }
 
 const whole = (ms: number): number => Math.round(ms / 1000);
@@ -78,7 +81,8 @@ export function tally(script: Script, events: readonly RunEvent[]): Tally {
 		sides: sidesOf(state, steps),
 		leftOut: leftOutItems(state, steps),
 		here: state.here,
-		notes: state.notes.map(({ step, words }) => ({ title: steps.shown(state, step).title, words }))
+		notes: state.notes.map(({ step, words }) => ({ title: steps.shown(state, step).title, words })),
+		counted: state.counts.map(countsWords)
 	};
 }
 

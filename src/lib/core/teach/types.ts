@@ -1,4 +1,5 @@
 import type { Leg } from '../anatomy';
+import type { TestId } from '../measure';
 import type { DoseUnit, Position } from '../movement';
 import type { SectionKind } from '../plan';
 
@@ -66,6 +67,8 @@ export interface Step {
 	/** Null for words, tests and rounds of a flow. */
 	itemId: string | null;
 	title: string;
+	/** In a test: which. Absent in scripts of earlier versions. */
+	test?: TestId;
 	position: Position;
 	side: 1 | 2 | null;
 	/** The group's leg that leads; null where nothing has a side. */

@@ -12,16 +12,19 @@
 		type TestId
 	} from '$lib/core/measure';
 	import { Button } from 'carbon-components-svelte';
+	import { untrack } from 'svelte';
 
 	/** A group counted by taps while it stands in a test: how many reach which grade, left and right. */
 	interface Props {
 		test: TestId;
 		busy: boolean;
+		/** What was counted before, to go on from. */
+		from?: Sides<GradeCounts>;
 		onkeep: (counts: Sides<GradeCounts>) => void;
 	}
-	let { test, busy, onkeep }: Props = $props();
+	let { test, busy, from = { left: NOBODY, right: NOBODY }, onkeep }: Props = $props();
 
-	let counts = $state.raw<Sides<GradeCounts>>({ left: NOBODY, right: NOBODY });
+	let counts = $state.raw<Sides<GradeCounts>>(untrack(() => from));
 	const sides = $derived<readonly Leg[]>(HIP_TESTS[test].sided ? LEGS : ['left']);
 	const tap = (leg: Leg, grade: number, by: 1 | -1) =>
 		(counts = { ...counts, [leg]: withOne(counts[leg], grade, by) });

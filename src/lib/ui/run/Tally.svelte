@@ -74,6 +74,7 @@
 			: '; it was not ended'}{tally.paused ? `; paused for ${formatDuration(tally.paused)}` : ''}
 	</p>
 	{#if tally.here}<p>{hereWords(tally.here)}</p>{/if}
+	{#each tally.counted as words, index (index)}<p>{words}</p>{/each}
 	{#each tally.notes as { title: at, words }, index (index)}<p><b>{at}</b> {words}</p>{/each}
 	{#each SCORES as { of, name } (of)}
 		<div class="score">

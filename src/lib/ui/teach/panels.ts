@@ -3,6 +3,7 @@ export const PANELS = {
 	after: () => import('./TeachAfter.svelte'),
 	list: () => import('./TeachList.svelte'),
 	late: () => import('./TeachLate.svelte'),
+	count: () => import('./TeachCount.svelte'),
 	change: () => import('./TeachChange.svelte'),
 	here: () => import('./TeachHere.svelte'),
 	settings: () => import('./TeachSettingsPanel.svelte')

@@ -2,6 +2,7 @@ import { dayInZone } from '$lib/core/calendar';
 import { EVENT_LIMITS, eventFaults, scriptFaults, type Script } from '$lib/core/teach';
 import type { Fault } from '$lib/core/validation';
 import { TOKEN } from '$lib/server/accepted';
+import { keepCountsOfClass } from '$lib/server/counts-of-class';
 import { db } from '$lib/server/db';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { readJsonObject } from '$lib/server/requests';
@@ -59,8 +60,10 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	});
 	if (added === 'no class') error(409, 'This class is not known yet: its script must come along.');
 	found(added === 'no plan' ? null : added);
+	const { timeZone } = studioOfRequest(locals);
+	if ((sent.events as PlacedEvent[]).some(({ event }) => event.do === 'count'))
+		await keepCountsOfClass(db(), owner, params.run, timeZone);
 	if (sent.over) {
-		const { timeZone } = studioOfRequest(locals);
 		const planId = await writeDownEnded(db(), owner, params.run, dayInZone(new Date(), timeZone));
 		if (planId) await learnFromPlan(db(), owner, planId);
 	}

@@ -1,0 +1,40 @@
+import { createHash } from 'node:crypto';
+import { and, eq } from 'drizzle-orm';
+import { dayInZone } from '../core/calendar';
+import type { GroupCheckIn } from '../core/measure';
+import { replay } from '../core/teach';
+import { addCheckIn } from './check-ins';
+import type { Db } from './db/open';
+import { checkIn } from './db/schema';
+import { updateFrom } from './db/versioned';
+import { getTeaching } from './teachings';
+
+/** The same each time for one test at one moment of one class: what is counted again takes its place. */
+const idOf = (teaching: string, { test, moment }: GroupCheckIn): string =>
+	createHash('sha256').update([teaching, test, moment].join('/')).digest('base64url').slice(0, 16);
+
+/** Keeps what was counted while a class was led, on the day of the class; what is kept of it already follows it. */
+export async function keepCountsOfClass(
+	db: Db,
+	owner: { studioId: string; teacherId: string },
+	teachingId: string,
+	timeZone: string
+): Promise<void> {
+	const led = await getTeaching(db, owner.studioId, teachingId);
+	if (!led) return;
+	const on = dayInZone(led.startedAt, timeZone);
+	for (const counted of replay(led.script, led.events).counts) {
+		const id = idOf(teachingId, counted);
+		await db.transaction(async (tx) => {
+			const one = and(eq(checkIn.id, id), eq(checkIn.studioId, owner.studioId))!;
+			const [kept] = await tx
+				.select({ version: checkIn.version, document: checkIn.document })
+				.from(checkIn)
+				.where(one)
+				.for('update');
+			if (!kept) await addCheckIn(tx, owner, led.groupId, null, on, counted, id);
+			else if (JSON.stringify(kept.document) !== JSON.stringify(counted))
+				await updateFrom(tx, checkIn, one, kept.version, { document: counted });
+		});
+	}
+}
