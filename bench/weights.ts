@@ -50,7 +50,8 @@ export async function pageWeights(): Promise<PageWeight[]> {
 			class: await linkIn(origin, cookie, '/', /href="(\/plan\/[\w-]+)"/),
 			series: await linkIn(origin, cookie, '/series', /href="(\/series\/[\w-]+)"/),
 			catalogue: '/catalogue',
-			group: await linkIn(origin, cookie, '/group', /href="(\/group\/[\w-]+)"/)
+			group: await linkIn(origin, cookie, '/group', /href="(\/group\/[\w-]+)"/),
+			teach: await linkIn(origin, cookie, '/', /href="(\/teach\?plan=[\w-]+)"/)
 		};
 		const sum = async (paths: string[]) => {
 			const answers = await Promise.all(paths.map((path) => asked(origin + path, cookie)));

@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { parseArgs, type ParseArgsConfig } from 'node:util';
 import { findMovement } from '../lib/catalogue';
-import { faultLines, readGroupFile, readPlanFile, type PlanFile } from '../lib/core/formats';
+import { readGroupFile, readPlanFile, type PlanFile } from '../lib/core/formats';
+import { faultLines } from '../lib/core/validation';
 import type { Group } from '../lib/core/group';
 
 /** A message for the person at the terminal; anything else that is thrown is a bug. */

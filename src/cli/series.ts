@@ -1,6 +1,7 @@
 import { CATALOGUE, findMovement } from '../lib/catalogue';
 import { STATE_WORDS } from '../lib/core/view-models';
-import { faultLines, readSeriesFile } from '../lib/core/formats';
+import { readSeriesFile } from '../lib/core/formats';
+import { faultLines } from '../lib/core/validation';
 import { catalogueView } from '../lib/core/movement';
 import {
 	analyseSeries,

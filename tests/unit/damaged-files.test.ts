@@ -2,12 +2,11 @@
  * Files that were damaged on their way: cut short, with letters changed, fields gone, doubled or of another kind.
  * None may crash a reader, none may be taken half; every refusal says what is wrong.
  */
-import { type Read } from '../../src/lib/core/validation';
+import { faultLines, type Read } from '../../src/lib/core/validation';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import {
-	faultLines,
 	readBlocks,
 	readGroupFile,
 	readMovements,

@@ -1,6 +1,5 @@
-import { faultLines } from '$lib/core/formats';
 import type { TeachPack } from '$lib/core/teach';
-import type { Fault } from '$lib/core/validation';
+import { faultLines, type Fault } from '$lib/core/validation';
 import { newId } from './ids';
 
 /** What became of a request: what the server answered, or a sentence for each thing that stood in its way. */

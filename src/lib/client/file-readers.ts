@@ -1,9 +1,9 @@
 import { findMovement } from '$lib/catalogue';
-import { faultLines, readPlanFile, readSeriesFile, writeMovements } from '$lib/core/formats';
+import { readPlanFile, readSeriesFile, writeMovements } from '$lib/core/formats';
 import { PLAN } from '$lib/core/plan';
 import { notesOf } from '$lib/core/run';
 import { seriesAsSent, withNewIds } from '$lib/core/series';
-import { withVersion, type Fault } from '$lib/core/validation';
+import { faultLines, withVersion, type Fault } from '$lib/core/validation';
 import type { FileKind, Reading } from './open-file';
 import { newId } from './ids';
 

@@ -2,7 +2,8 @@ import chalk from '../../../examples/dropped-knee-in-eight-weeks.series.json';
 import lamp from '../../../examples/out-of-the-chair-for-eight-weeks.series.json';
 import { findMovement } from '../catalogue';
 import { daysBetween } from '../core/calendar';
-import { faultLines, readSeriesFile } from '../core/formats';
+import { readSeriesFile } from '../core/formats';
+import { faultLines } from '../core/validation';
 import { shiftedBy, type PlannedSeries } from '../core/series';
 import type { DemoGroupKey } from './groups';
 

@@ -74,13 +74,6 @@ function whereInText(text: string, error: SyntaxError): string {
 	return `line ${line}, column ${column}`;
 }
 
-/** Faults as lines for a person: `plan.sections[0].id: what is wrong`. */
-export function faultLines(faults: readonly Fault[]): string[] {
-	return faults.map(({ path, message }) =>
-		path && !message.startsWith(path) ? `${path}: ${message}` : message
-	);
-}
-
 /** A part of a file, with its faults named by where it stands in the file. */
 export function part<T>(root: string, read: Read<T>): Read<T> {
 	if (read.ok) return read;

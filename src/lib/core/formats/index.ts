@@ -1,5 +1,4 @@
 export * from './blocks-file';
-export { faultLines } from './envelope';
 export { groupFileSchema, readGroupFile, writeGroupFile } from './group-file';
 export { readMovements, writeMovements } from './movements';
 export { planFileSchema, readPlanFile, writePlanFile, type PlanFile } from './plan-file';

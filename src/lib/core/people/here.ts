@@ -1,6 +1,4 @@
-import { array, number, object, string } from 'yup';
 import { CAUTIONS, type Caution } from '../movement';
-import { eachOnce } from '../validation';
 
 /** How open people are; three tiers are enough. */
 export const TIERS = ['tight', 'middling', 'open'] as const;
@@ -20,22 +18,6 @@ export interface Here {
 
 /** More than any room holds. */
 export const MOST_PEOPLE = 200;
-const people = number().integer().min(0).max(MOST_PEOPLE).required();
-
-export const hereSchema = object({
-	tiers: object(Object.fromEntries(TIERS.map((tier) => [tier, people])))
-		.noUnknown()
-		.required(),
-	cautions: array()
-		.of(object({ caution: string().oneOf(CAUTIONS).required(), people: people.min(1) }).noUnknown())
-		.max(CAUTIONS.length)
-		.defined()
-		.test(
-			'once',
-			eachOnce(({ caution }) => caution, 'this caution is there already')
-		)
-}).noUnknown();
-
 /** How many people are counted. */
 export const sizeOf = ({ tiers }: Here): number => TIERS.reduce((sum, tier) => sum + tiers[tier], 0);
 

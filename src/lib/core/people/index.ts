@@ -1,2 +1,3 @@
 export * from './account';
 export * from './here';
+export * from './here-schema';

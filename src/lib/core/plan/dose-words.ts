@@ -2,19 +2,7 @@ import { isSymmetrical } from '../anatomy';
 import { formOf, type DoseUnit, type FindMovement } from '../movement';
 import { goesByTurns, rangeOf, type Dose, type Hold } from './dose';
 import type { Item } from './types';
-
-const UNIT_WORDS: Record<DoseUnit, [one: string, many: string]> = {
-	breaths: ['breath', 'breaths'],
-	seconds: ['second', 'seconds'],
-	repetitions: ['repetition', 'repetitions'],
-	rounds: ['round', 'rounds'],
-	counts: ['count', 'counts']
-};
-
-/** "1 breath", "5 breaths": the unit in the right number. */
-export function unitWord(unit: DoseUnit, amount: number): string {
-	return UNIT_WORDS[unit][amount === 1 ? 0 : 1];
-}
+import { unitWord } from './unit-word';
 
 /** "5 counts". */
 const holdWords = ({ amount, unit }: Hold): string => `${amount} ${unitWord(unit, amount)}`;

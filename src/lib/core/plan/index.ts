@@ -2,6 +2,7 @@ export * from './compare';
 export * from './content';
 export * from './dose';
 export * from './dose-words';
+export * from './unit-word';
 export { asStep, breathsJoined, breathsToEach } from './linking';
 export * from './edit';
 export * from './history';

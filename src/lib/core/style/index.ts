@@ -1,3 +1,4 @@
 export * from './questions';
+export * from './schema';
 export * from './style';
 export * from './teacher-style';

@@ -1,4 +1,3 @@
-import { object, string } from 'yup';
 import {
 	doseRange,
 	amountTaking,
@@ -12,17 +11,11 @@ import {
 	type Movement
 } from '../movement';
 import { isDeep, LONGEST_HOLD_SECONDS } from '../rules';
-import { QUESTION_IDS, questionOf, QUESTIONS, type QuestionId, type SchoolId } from './questions';
+import { QUESTION_IDS, QUESTIONS, type QuestionId, type SchoolId } from './questions';
 
 /** What a teacher chose; a question left out has its first school. */
 export type StyleChoices = { [Q in QuestionId]?: SchoolId<Q> };
 export type TeachingStyle = { [Q in QuestionId]: SchoolId<Q> };
-
-export const styleSchema = object(
-	Object.fromEntries(
-		QUESTION_IDS.map((id) => [id, string().oneOf(questionOf(id).schools.map((school) => school.id))])
-	)
-).noUnknown();
 
 /** The first school of every question. */
 const FIRST_SCHOOLS = Object.fromEntries(

@@ -1,7 +1,8 @@
 import { object } from 'yup';
 import { PACE_MODEL, paceModelSchema, USUAL_PACE, type PaceModel } from '../pace';
 import { isObject, schemaFaults, type DocumentKind, type Fault } from '../validation';
-import { styleSchema, type StyleChoices } from './style';
+import { styleSchema } from './schema';
+import type { StyleChoices } from './style';
 
 /** How a teacher teaches: the schools they follow and the pace they have. */
 export interface TeacherStyle {
