@@ -9,15 +9,17 @@ await ensureChromium();
 
 const bin = (name) => `node_modules/.bin/${name}`;
 const production = { ...process.env, NODE_ENV: 'production' };
-/** Browser tests run in so many parts beside each other, each with its own server, database and browser. */
-const PARTS = Math.min(2, availableParallelism());
+/** So many parts of the browser tests run beside each other, each with its own server, database and browser. */
+const AT_ONCE = Math.min(2, availableParallelism());
+/** More parts than that: who is done early takes another. */
+const PARTS = 2 * AT_ONCE;
 const parts = Array.from({ length: PARTS }, (_, i) => ({
 	name: `browser tests ${i + 1}/${PARTS}`,
 	command: bin('playwright'),
 	args: ['test', `--shard=${i + 1}/${PARTS}`],
 	env: { ...process.env, E2E_RESULTS: `test-results/${i + 1}` }
 }));
-/** What stands in one row runs beside each other; the next row waits for it. */
+/** What stands in one row runs beside each other, the last row so many at once; the next row waits for it. */
 const ROWS = [
 	[{ name: 'sync', command: bin('svelte-kit'), args: ['sync'] }],
 	[
@@ -47,7 +49,7 @@ let passed = 0;
 let failed = 0;
 let flaky = 0;
 for (const row of ROWS) {
-	const codes = await Promise.all(row.map(done));
+	const codes = await inTurn(row, row === parts ? AT_ONCE : row.length);
 	if (codes.every((code) => code === 0)) continue;
 	failed = Math.max(1, failed);
 	break;
@@ -55,6 +57,17 @@ for (const row of ROWS) {
 console.log(`\n${took.join(', ')}; in all ${Math.round((Date.now() - begun) / 1000)} s`);
 console.log(`${passed + flaky} passed, ${failed} failed${flaky ? `, ${flaky} only at the second try` : ''}`);
 process.exit(failed ? 1 : 0);
+
+/** Runs steps, so many at once; what each ended with. */
+async function inTurn(steps, atOnce) {
+	const left = [...steps];
+	const codes = [];
+	const take = async () => {
+		for (let step; (step = left.shift());) codes.push(await done(step));
+	};
+	await Promise.all(Array.from({ length: atOnce }, take));
+	return codes;
+}
 
 /** Runs a step to its end and counts what it tested. */
 async function done({ name, command, args, env = process.env }) {

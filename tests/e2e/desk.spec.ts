@@ -1,5 +1,17 @@
 import { readFileSync } from 'node:fs';
-import { addByKey, expect, newPlan, open, openPlan, reload, saved, test, total, fromPage } from './base';
+import {
+	addByKey,
+	expect,
+	groupPath,
+	newPlan,
+	open,
+	openPlan,
+	reload,
+	saved,
+	test,
+	total,
+	fromPage
+} from './base';
 
 test('a class from the demo: add by keyboard, see the clock and the ring follow, fit, reload', async ({
 	page
@@ -233,11 +245,10 @@ test('a class of 280 blocks stays usable', async ({ page }) => {
 		lead: 'left'
 	};
 	example.plan.sections[2].blocks = Array.from({ length: 280 }, (_, i) => ({ ...clam, id: `c${i}` }));
-	await open(page, '/group');
-	const href = await page.getByRole('link', { name: 'Chalk Tuesdays' }).getAttribute('href');
+	const group = await groupPath(page, 'Chalk Tuesdays');
 	const made = await page.request.post('/api/plans', {
-		data: { groupId: href?.split('/').at(-1), plannedOn: null, plan: example.plan },
-		...fromPage(page)
+		data: { groupId: group.split('/').at(-1), plannedOn: null, plan: example.plan },
+		...fromPage()
 	});
 	expect(made.status()).toBe(201);
 	await open(page, `/plan/${(await made.json()).id}`);

@@ -1,7 +1,19 @@
 /** Pages stay alive: with what once ended them, with a part that fails, and with what another window removed. */
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { addByKey, arrive, expect, fromPage, newPlan, open, saved, test, total, enteredAnew } from './base';
+import {
+	addByKey,
+	arrive,
+	expect,
+	fromPage,
+	groupPath,
+	newPlan,
+	open,
+	saved,
+	test,
+	total,
+	enteredAnew
+} from './base';
 
 /** A series of the demo's file, with its ladders changed, as the page of a group would bring it in. */
 async function seriesWith(page: Page, change: (ladders: { rungs: object[] }[]) => unknown[]) {
@@ -11,11 +23,10 @@ async function seriesWith(page: Page, change: (ladders: { rungs: object[] }[]) =
 	// under a name of its own: the other tests open the demo's by its title
 	const title = 'Goals that share a step';
 	const series = { ...known, title, ladders: change(known.ladders), classes: [] };
-	await open(page, '/group');
-	const href = await page.getByRole('link', { name: 'Lamp Room' }).getAttribute('href');
+	const group = await groupPath(page, 'Lamp Room');
 	return page.request.post('/api/series', {
-		data: { groupId: href?.split('/').at(-1), planned: { series, plans: {} } },
-		...fromPage(page)
+		data: { groupId: group.split('/').at(-1), planned: { series, plans: {} } },
+		...fromPage()
 	});
 }
 
@@ -103,8 +114,7 @@ test('a form sent twice makes one group', async ({ page }) => {
 	const fields = Object.fromEntries(
 		await form.evaluate((node) => [...new FormData(node as HTMLFormElement)].map(([k, v]) => [k, String(v)]))
 	) as Record<string, string>;
-	const send = () =>
-		page.request.post('/group?/create', { form: fields, ...fromPage(page), maxRedirects: 0 });
+	const send = () => page.request.post('/group?/create', { form: fields, ...fromPage(), maxRedirects: 0 });
 	const answers = await Promise.all([send(), send(), send()]);
 	const places = await Promise.all(answers.map(async (a) => (await a.json()).location as string));
 	expect(new Set(places).size).toBe(1);

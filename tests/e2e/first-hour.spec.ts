@@ -151,7 +151,7 @@ test('what is wrong with a first group is said with its place, and nothing of it
 	const group = withVersion(GROUP, newGroup('runners', 'Half made'));
 	const send = (change: object) =>
 		page.request.post('/api/groups', {
-			...fromPage(page),
+			...fromPage(),
 			data: { group, kit: { block: 4 }, kitVersion: 1, plannedOn: '2031-01-07', ...change }
 		});
 	const wrong: [object, string][] = [

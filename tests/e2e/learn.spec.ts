@@ -1,13 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { addDays } from '../../src/lib/core/calendar';
-import type { Page } from '@playwright/test';
-import { arrive, axeInBoth, expect, fromPage, newPlan, open, test, total } from './base';
-
-/** The path of a group of the demo. */
-async function groupPath(page: Page, name: string): Promise<string> {
-	await open(page, '/group');
-	return (await page.getByRole('link', { name }).first().getAttribute('href'))!;
-}
+import { arrive, axeInBoth, expect, fromPage, groupPath, newPlan, open, test, total } from './base';
 
 const checkInsOf = (group: string) => `/api${group.replace('/group/', '/groups/')}/check-ins`;
 
@@ -37,7 +30,7 @@ test.describe('a teacher of whom nothing is known', () => {
 			const path = await newPlan(page, 'Breakwater Striders', day);
 			const saved = await page.request.put(`/api${path.replace('/plan/', '/plans/')}`, {
 				data: { version: 1, document: example.plan },
-				...fromPage(page)
+				...fromPage()
 			});
 			expect(saved.ok(), await saved.text()).toBe(true);
 			return path;
@@ -121,7 +114,7 @@ test('an even group is told no difference', async ({ page }) => {
 	] as const) {
 		const kept = await page.request.post(checkInsOf(group), {
 			data: { document: { ...document, counts: { ...document.counts, left } }, on },
-			...fromPage(page)
+			...fromPage()
 		});
 		expect(kept.status()).toBe(201);
 	}
@@ -138,7 +131,7 @@ test('somebody is measured with the inclinometer, which drops out half way; remo
 	const students = `/api${group.replace('/group/', '/groups/')}/students`;
 	const made = await page.request.post(students, {
 		data: { document: { name: 'Nell K.', tier: 'middling', cautions: [], tighterSide: null } },
-		...fromPage(page)
+		...fromPage()
 	});
 	const { id } = await made.json();
 	await open(page, `${group}/check-in`);
@@ -175,7 +168,7 @@ test('somebody is measured with the inclinometer, which drops out half way; remo
 			startsAt: '09:30',
 			document: { effort: 4, minutes: 60, attendance: 12, leftOut: [], note: 'Nell K. rested her knee.' }
 		},
-		...fromPage(page)
+		...fromPage()
 	});
 	expect(noted.status(), await noted.text()).toBe(201);
 	const data = await (await page.request.get(`/api/students/${id}`)).json();
@@ -223,7 +216,7 @@ test('a series ends with what changed and what did not, without names unless the
 					},
 					on: addDays(monday, -daysAgo)
 				},
-				...fromPage(page)
+				...fromPage()
 			});
 			expect(kept.status()).toBe(201);
 		}
@@ -251,7 +244,7 @@ test('a ladder begins where the group was counted to be, once the teacher takes 
 			},
 			on: await page.evaluate(() => new Date().toISOString().slice(0, 10))
 		},
-		...fromPage(page)
+		...fromPage()
 	});
 	expect(kept.status()).toBe(201);
 	await open(page, `${group}/check-in`);
@@ -283,7 +276,7 @@ test('before the next class it is asked how the last one sat', async ({ page }) 
 	const first = await newPlan(page, 'Skiff Crew', '2031-02-06');
 	const written = await page.request.put(`/api${first.replace('/plan/', '/plans/')}/run`, {
 		data: { version: 0, document: { effort: 4, minutes: 20, attendance: null, leftOut: [], note: '' } },
-		...fromPage(page)
+		...fromPage()
 	});
 	expect(written.ok()).toBe(true);
 	await newPlan(page, 'Skiff Crew', '2031-02-13');

@@ -1,4 +1,4 @@
-import { axeInBoth, expect, open, openPlan, test, enteredAnew } from './base';
+import { axeInBoth, expect, groupPath, open, openPlan, test, enteredAnew } from './base';
 import {
 	begin,
 	goOffline,
@@ -206,9 +206,7 @@ test('the group is counted on a phone while it stands in a test, without a netwo
 	await dialog.getByRole('button', { name: 'Keep these counts' }).click();
 	await context.setOffline(false);
 	await expect.poll(async () => (await onDevice(page)).at(-1)!.unsent).toBe(0);
-	await open(page, '/group');
-	const group = (await page.getByRole('link', { name: 'Lamp Room' }).first().getAttribute('href'))!;
-	await open(page, `${group}/check-in`);
+	await open(page, `${await groupPath(page, 'Lamp Room')}/check-in`);
 	const result = page.getByRole('article', { name: /^Rolling straight legs/ });
 	await result.getByText('What was counted').click();
 	await expect(result.getByRole('cell', { name: '0 / 3 / 2 / 0' })).toBeVisible();
