@@ -16,7 +16,7 @@ import { newListener, roomNews } from '../../src/lib/server/room-feed';
 import { groupHistory } from '../../src/lib/server/history';
 import { groupCheckIns } from '../../src/lib/server/check-ins';
 import { keepCountsOfClass } from '../../src/lib/server/counts-of-class';
-import { runOfPlan } from '../../src/lib/server/runs';
+import { runOfPlan, saveRunOfPlan } from '../../src/lib/server/runs';
 import {
 	addToTeaching,
 	getTeaching,
@@ -256,5 +256,35 @@ describe('a class that was led to its end', () => {
 		expect(history!.rows).toMatchObject([{ title: plan.title, planId }]);
 		expect(await groupHistory(db, other.studioId, run!.groupId)).toBeNull();
 		expect(await ledFromPlan(db, other.studioId, planId)).toEqual([]);
+	});
+
+	it('follows the class when its end was taken back and it went on, but not over what somebody wrote', async () => {
+		const today = '2026-11-30';
+		const { groupId } = (await getTeaching(db, owner.studioId, 'run-to-the-end-01'))!;
+		const plans = [];
+		for (const id of ['run-ended-twice-1', 'run-ended-twice-2']) {
+			const made = await createPlan(db, owner.studioId, groupId, '2026-12-01', plan);
+			plans.push(made);
+			await addToTeaching(db, owner, id, { ...sent([START_EVENT, endedAfter(2640)]), planId: made });
+			expect(await writeDownEnded(db, owner, id, today)).toBe(made);
+			expect(await writeDownEnded(db, owner, id, today)).toBeNull();
+		}
+		const [first, second] = plans;
+		const written = (await runOfPlan(db, owner.studioId, second!))!;
+		const { planId: _plan, on: _on, startsAt: _at, ...notes } = written.run;
+		await saveRunOfPlan(db, owner, second!, written.version, { ...notes, note: 'A fire alarm' }, today);
+		const goesOn = [event(2641, { do: 'back' }), endedAfter(3000)];
+		for (const [id, made] of [
+			['run-ended-twice-1', first!],
+			['run-ended-twice-2', second!]
+		] as const)
+			await addToTeaching(db, owner, id, { ...sent(goesOn, false), planId: made });
+		expect(await writeDownEnded(db, owner, 'run-ended-twice-1', today)).toBe(first);
+		expect(await writeDownEnded(db, owner, 'run-ended-twice-2', today)).toBeNull();
+		expect((await runOfPlan(db, owner.studioId, first!))!.run.minutes).toBe(50);
+		expect((await runOfPlan(db, owner.studioId, second!))!.run).toMatchObject({
+			minutes: 44,
+			note: 'A fire alarm'
+		});
 	});
 });

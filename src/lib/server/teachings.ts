@@ -1,5 +1,14 @@
 import { and, asc, count, eq } from 'drizzle-orm';
-import { isTaught, notesOfTally, tally, type RunEvent, type Script, type Tally } from '../core/teach';
+import { sameNotes } from '../core/run';
+import {
+	isTaught,
+	notesAtEarlierEnds,
+	notesOfTally,
+	tally,
+	type RunEvent,
+	type Script,
+	type Tally
+} from '../core/teach';
 import type { Db } from './db/open';
 import { teaching, teachingEvent } from './db/schema';
 import { runOfPlan, saveRunOfPlan } from './runs';
@@ -115,7 +124,8 @@ export async function ledFromPlan(
 }
 
 /**
- * Writes down as taught what was led to its end, where nothing is written down of that class yet.
+ * Writes down as taught what was led to its end, where nothing is written down of that class yet, or only what was by
+ * itself when it seemed to have ended before.
  * @returns the plan of what was written down
  */
 export async function writeDownEnded(
@@ -126,10 +136,23 @@ export async function writeDownEnded(
 ): Promise<string | null> {
 	const stored = await getTeaching(db, owner.studioId, id);
 	const plan = stored && (await getPlan(db, owner.studioId, stored.planId));
-	if (!stored || !plan || (await runOfPlan(db, owner.studioId, plan.id))) return null;
+	if (!stored || !plan) return null;
 	const became = tally(stored.script, stored.events);
 	if (!isTaught(became)) return null;
-	const saved = await saveRunOfPlan(db, owner, plan.id, 0, notesOfTally(became, plan.plan), today);
+	const notes = notesOfTally(became, plan.plan);
+	const written = await runOfPlan(db, owner.studioId, plan.id);
+	const isOwn = () =>
+		written &&
+		!sameNotes(written.run, notes) &&
+		notesAtEarlierEnds(stored.script, stored.events, plan.plan).some((early) =>
+			sameNotes(early, written.run)
+		);
+	if (written && !isOwn()) return null;
+	// what was asked about it since then stays
+	const { sore, there } = written?.run ?? {};
+	const asked = { ...(sore ? { sore } : {}), ...(there ? { there } : {}) };
+	const whole = { ...notes, ...asked };
+	const saved = await saveRunOfPlan(db, owner, plan.id, written?.version ?? 0, whole, today);
 	return saved.kind === 'saved' ? plan.id : null;
 }
 

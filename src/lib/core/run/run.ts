@@ -142,6 +142,14 @@ export function notesOf(runs: Runs): Record<string, RunNotes & { version: number
 	);
 }
 
+/** Whether two say the same of how a class went, but for what is asked before the next one. */
+export const sameNotes = (a: RunNotes, b: RunNotes): boolean =>
+	a.effort === b.effort &&
+	a.minutes === b.minutes &&
+	a.attendance === b.attendance &&
+	a.note === b.note &&
+	a.leftOut.join() === b.leftOut.join();
+
 /** Efforts from 0 to 10 in half points, as people say them, and the one that was worked out. */
 export function effortsToSay(workedOut: number | null): number[] {
 	const halves = Array.from({ length: 21 }, (_, half) => half / 2);

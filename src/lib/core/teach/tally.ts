@@ -154,6 +154,14 @@ const LEAST_CLASS_SECONDS = 300;
 /** Whether a class was led to its end, so that it can be written down as taught. */
 export const isTaught = ({ isOver, real }: Tally): boolean => isOver && real >= LEAST_CLASS_SECONDS;
 
+/** What was written down by itself each time the class had ended before, as when its end was taken back and it went on. */
+export function notesAtEarlierEnds(script: Script, events: readonly RunEvent[], plan: ClassPlan): RunNotes[] {
+	const last = events.findLastIndex(({ do: act }) => act === 'end');
+	return events.flatMap(({ do: act }, i) =>
+		act === 'end' && i < last ? [notesOfTally(tally(script, events.slice(0, i + 1)), plan)] : []
+	);
+}
+
 /** What is written down of a class that was led; how hard it was is asked for. A movement is left out where no item gave it. */
 export function notesOfTally({ real, leftOut, here, notes }: Tally, plan: ClassPlan): RunNotes {
 	const items = itemsOf(plan);
