@@ -267,28 +267,23 @@ async function audits(): Promise<void> {
 	}
 }
 
-if (process.argv.includes('teaching')) {
-	await teaching();
-	process.exit(0);
-}
-if (process.argv.includes('pace')) {
-	paceCurve();
-	process.exit(0);
-}
-if (process.argv.includes('drift')) {
-	await drift(Number(process.argv[process.argv.indexOf('drift') + 1] ?? 60));
-	process.exit(0);
-}
-if (process.argv.includes('audits')) {
-	await audits();
-	process.exit(0);
-}
-if (process.argv.includes('weights')) {
-	await weights();
-	process.exit(0);
-}
-if (process.argv.includes('pages')) {
-	await pages();
+const [asked, number] = process.argv.slice(2);
+/** What can be measured by itself; without a name all of it but these. */
+const ALONE: Record<string, () => Promise<void> | void> = {
+	teaching,
+	pace: paceCurve,
+	drift: () => drift(Number(number ?? 60)),
+	audits,
+	weights,
+	pages
+};
+if (asked !== undefined && asked !== 'quick') {
+	const measure = Object.hasOwn(ALONE, asked) ? ALONE[asked] : undefined;
+	if (!measure) {
+		console.error(`There is no ${asked} to measure. Say one of: quick, ${Object.keys(ALONE).join(', ')}.`);
+		process.exit(2);
+	}
+	await measure();
 	process.exit(0);
 }
 recomputing();
@@ -300,7 +295,7 @@ await typing();
 await weights();
 await pages();
 // what a page or a key needs is measured; `quick` leaves the searches out, which take half an hour
-if (process.argv.includes('quick')) process.exit(0);
+if (asked === 'quick') process.exit(0);
 knowsAClass(line);
 readsLikeAClass(line);
 searchesEnough(line);
