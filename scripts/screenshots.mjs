@@ -7,7 +7,6 @@ const folder = process.argv[2] ?? 'docs/screenshots';
 const only = process.argv[3];
 const VIEWS = {
 	week: async (page, origin) => enter(page, origin),
-	groups: async (page, origin) => page.goto(`${origin}/group`),
 	begin: async (page, origin) => {
 		await page.goto(`${origin}/begin`);
 		await page.waitForSelector('body[data-hydrated]');
@@ -33,6 +32,16 @@ const VIEWS = {
 		await page.waitForSelector('.chart[data-ready]');
 		await page.locator('#group-title').evaluate((title) => title.scrollIntoView());
 		await page.evaluate(() => scrollBy(0, -80));
+	},
+	'how-it-went': async (page, origin) => {
+		await page.goto(`${origin}/group`);
+		await page.getByRole('link', { name: 'Breakwater Striders' }).click();
+		await page.getByRole('link', { name: 'What was taught, and how it went' }).click();
+		await page.locator('a[href^="/plan/"][href$="/taught"]').nth(1).click();
+		await page.waitForURL(/plan\/.*taught$/);
+		await page.getByRole('heading', { name: 'As planned' }).waitFor();
+		await page.locator('.took').evaluate((took) => took.scrollIntoView());
+		await page.evaluate(() => scrollBy(0, -120));
 	},
 	catalogue: async (page, origin) => page.goto(`${origin}/catalogue`),
 	movement: async (page, origin) => page.goto(`${origin}/catalogue/pigeon-fold`),
