@@ -598,6 +598,11 @@ describe('a group that is counted in the tests of a class', () => {
 		expect(scriptFaults(WAVE)).toEqual([]);
 	});
 
+	it('stand on the score of a class that was led, by their names', () => {
+		const { planned } = ledScores(WAVE, begun(WAVE).events, findMovement);
+		expect(planned.tests.map(({ name }) => name)).toEqual(Array(2).fill('Rolling straight legs in and out'));
+	});
+
 	it('each test at each moment is told once, as it was counted last', () => {
 		const run = begun(WAVE)
 			.after(60)

@@ -1,5 +1,6 @@
 import { mainDirection } from '../anatomy';
 import { formatDuration } from '../clock';
+import { HIP_TESTS } from '../measure';
 import type { FindMovement, Form, Movement } from '../movement';
 import { SECTION_NAME } from '../plan';
 import {
@@ -91,7 +92,13 @@ function scoreOfStays(
 		const level = LEVELS.indexOf(step.position);
 		if (body.at(-1)?.[1] !== level) body.push([from, level]);
 		if (step.kind === 'test')
-			tests.push({ blockId: `${step.blockId}.${from}`, name: step.title, level, x: from, width: to - from });
+			tests.push({
+				blockId: `${step.blockId}.${from}`,
+				name: testName(step),
+				level,
+				x: from,
+				width: to - from
+			});
 		const id = step.itemId ?? (step.kind === 'round' ? step.blockId : null);
 		if (id === null || step.kind === 'out') {
 			open = null;
@@ -126,6 +133,10 @@ function scoreOfStays(
 	if (last) body.push([last.to, body.at(-1)![1]]);
 	return { blocks, sections, body, intensity, peak: null, tests };
 }
+
+/** Scripts of earlier versions have a test only in the title of its step. */
+const testName = ({ test, title }: Step): string =>
+	test ? HIP_TESTS[test].name : title.replace(/^Test: /, '');
 
 /** What a step shows is named by the key of its drawing. */
 function drawn(

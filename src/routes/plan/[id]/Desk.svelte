@@ -107,7 +107,7 @@
 	}
 
 	function onkeydown(event: KeyboardEvent) {
-		if (typedAhead.hold(event)) {
+		if (!inField(event.target) && typedAhead.hold(event)) {
 			event.preventDefault();
 			return;
 		}
