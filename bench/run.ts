@@ -267,12 +267,12 @@ async function audits(): Promise<void> {
 	}
 }
 
-const [asked, number] = process.argv.slice(2);
-/** What can be measured by itself; without a name all of it but these. */
+const [asked, minutes] = process.argv.slice(2);
+/** What can be measured by itself. Without a name comes what is below, weights and pages among it. */
 const ALONE: Record<string, () => Promise<void> | void> = {
 	teaching,
 	pace: paceCurve,
-	drift: () => drift(Number(number ?? 60)),
+	drift: () => drift(Number(minutes ?? 60)),
 	audits,
 	weights,
 	pages

@@ -28,15 +28,6 @@ describe('keys that are pressed before their field is there', () => {
 		expect(ahead.release()).toEqual({ text: '', entered: false });
 	});
 
-	it('go on when the finder is asked for once more', () => {
-		const ahead = new TypedAhead();
-		ahead.begin();
-		ahead.hold(press('b'));
-		ahead.begin();
-		ahead.hold(press('u'));
-		expect(ahead.release().text).toBe('bu');
-	});
-
 	it('leave commands, arrows and Escape alone', () => {
 		const ahead = new TypedAhead();
 		ahead.begin();

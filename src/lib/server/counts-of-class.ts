@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { and, eq } from 'drizzle-orm';
 import { dayInZone } from '../core/calendar';
 import type { GroupCheckIn } from '../core/measure';
+import { contentText } from '../core/plan';
 import { replay } from '../core/teach';
 import { addCheckIn } from './check-ins';
 import type { Db } from './db/open';
@@ -33,7 +34,7 @@ export async function keepCountsOfClass(
 				.where(one)
 				.for('update');
 			if (!kept) await addCheckIn(tx, owner, led.groupId, null, on, counted, id);
-			else if (JSON.stringify(kept.document) !== JSON.stringify(counted))
+			else if (contentText(kept.document) !== contentText(counted))
 				await updateFrom(tx, checkIn, one, kept.version, { document: counted });
 		});
 	}

@@ -141,13 +141,9 @@ export async function writeDownEnded(
 	if (!isTaught(became)) return null;
 	const notes = notesOfTally(became, plan.plan);
 	const written = await runOfPlan(db, owner.studioId, plan.id);
-	const isOwn = () =>
-		written &&
-		!sameNotes(written.run, notes) &&
-		notesAtEarlierEnds(stored.script, stored.events, plan.plan).some((early) =>
-			sameNotes(early, written.run)
-		);
-	if (written && !isOwn()) return null;
+	if (written && sameNotes(written.run, notes)) return null;
+	const before = notesAtEarlierEnds(stored.script, stored.events, plan.plan);
+	if (written && !before.some((early) => sameNotes(early, written.run))) return null;
 	// what was asked about it since then stays
 	const { sore, there } = written?.run ?? {};
 	const asked = { ...(sore ? { sore } : {}), ...(there ? { there } : {}) };

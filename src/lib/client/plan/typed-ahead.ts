@@ -14,7 +14,7 @@ export class TypedAhead {
 
 	/** From now on keys are meant for a field that is not there yet. */
 	begin(): void {
-		this.typed ??= { text: '', entered: false };
+		this.typed = { text: '', entered: false };
 	}
 
 	/** Keeps a key; false when no field is waited for, or the key is no part of typing. */

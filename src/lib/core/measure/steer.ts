@@ -1,6 +1,6 @@
 import type { Direction, Tissue } from '../anatomy';
 import { isSymmetrical, mainDirection, type ActionProfile, type Leg } from '../anatomy';
-import { TIERS, type Tier } from '../people';
+import { TIERS, tierWords, type Tier } from '../people';
 import { peopleIn, type GradeCounts } from './error';
 import { GRADINGS, REGIONS, REGION_NAMES, type Region } from './scales';
 import type { TestResult } from './results';
@@ -43,7 +43,7 @@ const regionOfDirection = (direction: Direction): Region | null =>
 	REGIONS.find((region) => DIRECTION_OF_REGION[region] === direction) ?? null;
 
 /** The region on which it depends how far people come with a movement: what it lengthens, else where it goes. */
-export function regionToward(movement: { action: ActionProfile }): Region | null {
+export function limitingRegion(movement: { action: ActionProfile }): Region | null {
 	const direction = mainDirection(movement.action);
 	return regionOf(movement) ?? (direction && regionOfDirection(direction));
 }
@@ -96,7 +96,7 @@ export function offersOf(results: readonly TestResult[], group: Steered): Offer[
 				kind: 'tiers',
 				region,
 				tiers,
-				words: `${name}: ${tiers.tight} tight, ${tiers.middling} middling, ${tiers.open} open. Use this for movements there, in place of one word for all of each person.`
+				words: `${name}: ${tierWords(tiers)}. Use this for movements there, in place of one word for all of each person.`
 			});
 		const has = group.moreOn?.find((more) => more.region === region);
 		if (has && result.behind !== has.leg)

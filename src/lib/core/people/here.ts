@@ -18,8 +18,14 @@ export interface Here {
 
 /** More than any room holds. */
 export const MOST_PEOPLE = 200;
+
 /** How many people are counted. */
-export const sizeOf = ({ tiers }: Here): number => TIERS.reduce((sum, tier) => sum + tiers[tier], 0);
+export const sizeOf = ({ tiers }: Pick<Here, 'tiers'>): number =>
+	TIERS.reduce((sum, tier) => sum + tiers[tier], 0);
+
+/** "4 tight, 0 middling, 2 open". */
+export const tierWords = (tiers: Record<Tier, number>): string =>
+	TIERS.map((tier) => `${tiers[tier]} ${tier}`).join(', ');
 
 /** "12 people: 4 tight, 6 middling, 2 open; sore knee 2". */
 export function hereWords(here: Here): string {

@@ -1,5 +1,7 @@
-import { peopleByTier, TIERS } from '../group';
-import { regionToward, REGION_NAMES } from '../measure';
+import { peopleByTier } from '../group';
+import { limitingRegion, REGION_NAMES } from '../measure';
+import { sizeOf, tierWords } from '../people';
+import { sentence } from '../propose';
 import type { TeachingStyle } from '../style';
 import type { SeriesAnalysis } from './analysis';
 import { ladderTo, rungWords, sameRung } from './ladder';
@@ -26,13 +28,11 @@ export function ladderOffers(analysis: SeriesAnalysis, style: TeachingStyle): La
 		const { group, find } = analysis.setting;
 		const goal = rungs.at(-1)!;
 		const movement = find(goal.movement);
-		const region = movement ? regionToward(movement) : null;
+		const region = movement ? limitingRegion(movement) : null;
 		const wanted = region && group.regionTiers?.[region] ? ladderTo(goal, find, group, style) : null;
 		if (!region || !wanted) return [];
 		const people = peopleByTier(group, region);
-		const all = TIERS.reduce((sum, tier) => sum + people[tier], 0);
-		const name = REGION_NAMES[region];
-		const counted = `${name.charAt(0).toUpperCase()}${name.slice(1)}, as counted: ${people.tight} tight, ${people.middling} middling, ${people.open} open.`;
+		const counted = `${sentence(REGION_NAMES[region])}, as counted: ${tierWords(people)}.`;
 		const words = (some: readonly Rung[]) => some.map((rung) => rungWords(rung, find)).join('; ');
 
 		const from = reached(analysis, ladder) + 1;
@@ -49,7 +49,7 @@ export function ladderOffers(analysis: SeriesAnalysis, style: TeachingStyle): La
 				}
 			];
 		}
-		if (people.tight < MANY_TIGHT * all) return [];
+		if (people.tight < MANY_TIGHT * sizeOf({ tiers: people })) return [];
 		const missing = missingIn(wanted.rungs, past, ahead);
 		if (missing.length === 0) return [];
 		const left = [...missing, ...ahead].sort((a, b) => placeIn(wanted.rungs, a) - placeIn(wanted.rungs, b));

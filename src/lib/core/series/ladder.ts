@@ -1,6 +1,7 @@
 import { formForTier, mostIntensity, refusal } from '../substitution';
 import { peopleByTier, TIERS, type Group, type Tier } from '../group';
-import { regionToward } from '../measure';
+import { limitingRegion } from '../measure';
+import { sizeOf } from '../people';
 import {
 	FORM_IDS,
 	formOf,
@@ -90,8 +91,8 @@ export function goalForPurpose(
 /** A room of people who are mostly open where a movement works stands beyond supported forms: its ladders begin at the full one. */
 function isBehind(movement: Movement, form: Form, group: Group | null): boolean {
 	if (!group || form.id !== 'supported') return false;
-	const people = peopleByTier(group, regionToward(movement));
-	return 2 * people.open > TIERS.reduce((sum, tier) => sum + people[tier], 0);
+	const people = peopleByTier(group, limitingRegion(movement));
+	return 2 * people.open > sizeOf({ tiers: people });
 }
 
 const upTo = ({ forms }: Movement, last: FormId): Form[] =>
@@ -110,7 +111,7 @@ function rungOf(movement: Movement, form: Form, style: TeachingStyle, amount: 'u
 export function tierForms(rung: Rung, group: Group, find: FindMovement): { tier: Tier; form: FormId }[] {
 	const movement = find(rung.movement);
 	if (!movement) return [];
-	const people = peopleByTier(group, regionToward(movement));
+	const people = peopleByTier(group, limitingRegion(movement));
 	return TIERS.filter((tier) => people[tier] > 0).map((tier) => {
 		const most = mostIntensity(tier, group);
 		const usual = formForTier(movement, rung.form, tier);

@@ -37,7 +37,7 @@
 			<p class="quiet">None yet.</p>
 		{/each}
 		{#each offers as offer, index (index)}
-			<p class="offer">
+			<p>
 				<b>{ladders.lines[offer.ladder]?.name}</b>
 				{offer.words}
 				<Button kind="tertiary" size="small" on:click={() => ontake(offer)}

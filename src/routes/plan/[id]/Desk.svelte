@@ -79,7 +79,7 @@
 	});
 	beforeNavigate(() => autosave.flush());
 
-	function openAdd() {
+	function toggleAdd() {
 		if (adding) return void closeAdd();
 		typedAhead.begin();
 		adding = true;
@@ -112,7 +112,7 @@
 			return;
 		}
 		const act = deskKey(event, desk, {
-			add: openAdd,
+			add: toggleAdd,
 			propose: () => (asking = true),
 			change: () => (changing = doc.analysis.context.items.length > 0),
 			keys: () => (keys = true)
@@ -291,7 +291,7 @@
 		<header>
 			<h2 id="order-title">Running order</h2>
 			<div class="actions">
-				<Button kind="tertiary" size="small" on:click={openAdd}>Add a movement <kbd>A</kbd></Button>
+				<Button kind="tertiary" size="small" on:click={toggleAdd}>Add a movement <kbd>A</kbd></Button>
 				<Button kind="tertiary" size="small" on:click={() => (asking = true)}>Propose <kbd>G</kbd></Button>
 				{#if doc.analysis.context.items.length}
 					<Button size="small" kind="tertiary" on:click={() => (changing = true)}
@@ -338,7 +338,8 @@
 		</Bounded>
 		{#if doc.analysis.context.items.length === 0 && !adding}
 			<p class="start">
-				An empty class. <Button kind="tertiary" size="small" on:click={openAdd}>Add the first movement</Button
+				An empty class. <Button kind="tertiary" size="small" on:click={toggleAdd}
+					>Add the first movement</Button
 				>: press A, type a few letters, press Enter. Or let one be
 				<Button kind="tertiary" size="small" on:click={() => (asking = true)}>proposed</Button>.
 			</p>

@@ -1,6 +1,7 @@
 import { FORM_IDS } from '../../movement';
 import { peopleByTier } from '../../group';
-import { regionToward } from '../../measure';
+import { limitingRegion } from '../../measure';
+import { sizeOf } from '../../people';
 import { tierForms } from '../ladder';
 import type { SeriesCheck } from './types';
 
@@ -19,8 +20,8 @@ export const tierLeftBehind: SeriesCheck = {
 		return planned.series.ladders.flatMap(({ rungs }, ladder) => {
 			const goal = rungs.at(-1)!;
 			const movement = setting.find(goal.movement);
-			const people = peopleByTier(setting.group, movement ? regionToward(movement) : null);
-			const all = Object.values(people).reduce((sum, n) => sum + n, 0);
+			const people = peopleByTier(setting.group, movement ? limitingRegion(movement) : null);
+			const all = sizeOf({ tiers: people });
 			const behind = tierForms(goal, setting.group, setting.find).filter(
 				({ form }) => FORM_IDS.indexOf(goal.form) - FORM_IDS.indexOf(form) >= 2
 			);
