@@ -4,6 +4,7 @@ import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { preset } from '../../src/lib/core/group';
 import {
 	checkInFaults,
+	countsWords,
 	errorOfMean,
 	GRADINGS,
 	groupResults,
@@ -50,6 +51,20 @@ const read = (on: string, left: number[], right: number[]): Dated<StudentCheckIn
 		source: 'by hand',
 		readings: { left, right }
 	}
+});
+
+describe('a count in words', () => {
+	it('says each side of a test that has sides, and who was not counted', () =>
+		expect(
+			countsWords({
+				kind: 'counts',
+				test: 'figure-four-knee',
+				moment: 'after the class',
+				counts: { left: [0, 4, 0, 2], right: [0, 0, 0, 0] }
+			})
+		).toBe(
+			'Figure four, how low the knee is, after the class: left 4 at grade 1, 2 at grade 3; right nobody'
+		));
 });
 
 describe('the error of measuring', () => {

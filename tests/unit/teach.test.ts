@@ -626,8 +626,8 @@ describe('a group that is counted in the tests of a class', () => {
 			}
 		]);
 		expect(tally(WAVE, run.events).counted).toEqual([
-			'Rolling straight legs in and out, before the class: 5, 3, 0 and 0 people of grades 0 to 3',
-			'Rolling straight legs in and out, after the class: 2, 3, 0 and 0 people of grades 0 to 3'
+			'Rolling straight legs in and out, before the class: 5 at grade 0, 3 at grade 1',
+			'Rolling straight legs in and out, after the class: 2 at grade 0, 3 at grade 1'
 		]);
 		expect(new Device(WAVE).does(count(1, 'before the class')).state.counts).toEqual([]);
 	});

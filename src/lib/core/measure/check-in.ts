@@ -116,12 +116,13 @@ export const keepYearsSchema = object({
 	years: number().integer().min(KEEP_YEARS.least).max(KEEP_YEARS.most).required()
 }).noUnknown();
 
-/** "Butterfly, how low the knees are, before the class: 1, 4, 4 and 1 people of grades 0 to 3". */
+/** "Butterfly, how low the knees are, before the class: 4 at grade 1, 1 at grade 3". */
 export function countsWords({ test, moment, counts: { left, right } }: GroupCheckIn): string {
 	const { name, sided } = HIP_TESTS[test];
-	const of = ([a, b, c, d]: GradeCounts) => `${a}, ${b}, ${c} and ${d}`;
-	const people = sided ? `left ${of(left)}, right ${of(right)}` : of(left);
-	return `${name}, ${moment}: ${people} people of grades 0 to 3`;
+	const of = (counts: GradeCounts) =>
+		counts.flatMap((people, grade) => (people > 0 ? [`${people} at grade ${grade}`] : [])).join(', ') ||
+		'nobody';
+	return `${name}, ${moment}: ${sided ? `left ${of(left)}; right ${of(right)}` : of(left)}`;
 }
 
 export const NOBODY: GradeCounts = [0, 0, 0, 0];
