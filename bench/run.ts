@@ -23,8 +23,6 @@ import { wholeByHighs } from '../tests/reference/fit-by-highs';
 import { seeded } from '../tests/reference/seeded';
 import { knowsAClass, readsLikeAClass, searchesEnough } from './planner/worth';
 import { paceCurve } from './pace';
-import { pageLoad } from './pages';
-import { auditPages } from './audit';
 import { pageWeights } from './weights';
 import { planOfBlocks } from './plans';
 import { seriesProposal, seriesSpeed } from './series';
@@ -221,7 +219,7 @@ async function typing(): Promise<void> {
 /** Pages of one process of the server under load, beside an empty page of it; with `pages`, only these. */
 async function pages(): Promise<void> {
 	const aims: Record<string, string> = { class: 'at most 6', catalogue: 'at most 4' };
-	for (const { page, perSecond, emptyOverIt } of await pageLoad())
+	for (const { page, perSecond, emptyOverIt } of await (await import('./pages')).pageLoad())
 		line(
 			`an empty page a second / ${page}, which has ${perSecond.toFixed(0)} a second`,
 			emptyOverIt,
@@ -259,7 +257,7 @@ async function drift(minutes: number): Promise<void> {
 }
 
 async function audits(): Promise<void> {
-	for (const { page, profile, ...points } of await auditPages()) {
+	for (const { page, profile, ...points } of await (await import('./audit')).auditPages()) {
 		const { performance: speed, accessibility, bestPractices, layoutShift, blockedMs, failed } = points;
 		console.log(
 			`${page.padEnd(10)} ${profile.padEnd(8)} performance ${speed}, accessibility ${accessibility}, best practices ${bestPractices}; layout shift ${layoutShift.toFixed(3)}, blocked ${blockedMs} ms${failed.length ? `; fails ${failed.join(', ')}` : ''}`

@@ -31,14 +31,15 @@ export function carbonCss() {
 	const parts = new Map();
 	/** Classes of one thing, in the order of the stylesheet. @type {string[]} */
 	let order = [];
-	let isBuild = false;
+	/** Only the build for the browser has stylesheets that are served; the one for the server needs none of this. */
+	let isBrowserBuild = false;
 	return [
 		{
 			name: 'carbon-css-in-parts',
 			enforce: 'pre',
-			configResolved: ({ command }) => void (isBuild = command === 'build'),
+			configResolved: ({ command, build }) => void (isBrowserBuild = command === 'build' && !build.ssr),
 			buildStart() {
-				if (!isBuild) return;
+				if (!isBrowserBuild) return;
 				const file = new URL('../node_modules/carbon-components-svelte/css/all.css', import.meta.url);
 				for (const [family, css] of inParts(withoutHosts(readFileSync(file, 'utf8')))) parts.set(family, css);
 				order = [...parts.keys()];
@@ -51,7 +52,7 @@ export function carbonCss() {
 			transform: {
 				filter: { id: SHEET },
 				handler(code) {
-					const css = isBuild ? (parts.get('') ?? '') : withoutHosts(code);
+					const css = isBrowserBuild ? (parts.get('') ?? '') : withoutHosts(code);
 					if (/https?:\/\//.test(css)) this.error('Carbon CSS still names an outside host');
 					return { code: css, map: null };
 				}
@@ -62,7 +63,7 @@ export function carbonCss() {
 			apply: 'build',
 			enforce: 'post',
 			transform(code, id) {
-				if (!COMPONENT.test(id)) return;
+				if (!isBrowserBuild || !COMPONENT.test(id)) return;
 				const named = new Set([...readFileSync(id, 'utf8').matchAll(NAMED)].map(([, name]) => name));
 				if (/DatePicker\.svelte/.test(id)) named.add('calendar');
 				const own = order.filter((family) => named.has(family));
@@ -70,7 +71,14 @@ export function carbonCss() {
 				return { code: own.map((f) => `import '${PART}${f}.css';`).join('') + code, map: null };
 			}
 		},
-		{ name: 'used-carbon-css', apply: 'build', enforce: 'post', generateBundle: keepWhatIsUsed }
+		{
+			name: 'used-carbon-css',
+			apply: 'build',
+			enforce: 'post',
+			generateBundle(_options, bundle) {
+				return isBrowserBuild ? keepWhatIsUsed.call(this, bundle) : undefined;
+			}
+		}
 	];
 }
 
@@ -139,30 +147,29 @@ function ruleInParts(rule) {
  * Of Carbon's CSS keeps what the components that are bundled can name, and stops a build whose stylesheet grows too large.
  * Names that are put together (`bx--btn--${kind}`) keep all that begin so.
  * @this {import('vite').Rollup.PluginContext}
- * @param {unknown} _options
  * @param {import('vite').Rollup.OutputBundle} bundle
  */
-async function keepWhatIsUsed(_options, bundle) {
+async function keepWhatIsUsed(bundle) {
 	const sources = [...this.getModuleIds()]
 		.map((id) => String(id.split('?')[0]))
 		.filter((file) => SOURCES.test(file));
 	const code = [...new Set(sources)].map((file) => readFileSync(file, 'utf8')).join('\n');
 	const begins = [...new Set(code.match(/bx--[\w-]*(?=\$\{)/g))].filter((prefix) => prefix.length > 4);
-	const sheets = [];
-	for (const file of Object.values(bundle)) {
-		if (file.type !== 'asset' || !file.fileName.endsWith('.css')) continue;
-		const purged = await new PurgeCSS().purge({
-			content: [{ raw: code, extension: 'svelte' }],
-			css: [{ raw: String(file.source) }],
-			defaultExtractor: (text) => text.match(/[\w-]+/g) ?? [],
-			safelist: { standard: [OURS, ...begins.map((prefix) => new RegExp(`^${prefix}`))] },
-			fontFace: false,
-			keyframes: false,
-			variables: false
-		});
-		file.source = purged.map((sheet) => sheet.css).join('');
-		sheets.push(file);
-	}
+	const sheets = Object.values(bundle).flatMap((file) =>
+		file.type === 'asset' && file.fileName.endsWith('.css') ? file : []
+	);
+	// all sheets in one go: the sources are taken apart once
+	const purged = await new PurgeCSS().purge({
+		content: [{ raw: [...new Set(code.match(/[\w-]+/g))].join(' '), extension: 'svelte' }],
+		css: sheets.map(({ source }) => ({ raw: String(source) })),
+		defaultExtractor: (text) => text.split(' '),
+		safelist: { standard: [OURS, ...begins.map((prefix) => new RegExp(`^${prefix}`))] },
+		fontFace: false,
+		keyframes: false,
+		variables: false
+	});
+	if (purged.length !== sheets.length) this.error('not every stylesheet was purged');
+	sheets.forEach((sheet, i) => (sheet.source = purged[i]?.css ?? ''));
 	const read = new Set(sheets.flatMap(({ source }) => String(source).match(/var\(\s*--cds-[\w-]+/g) ?? []));
 	const isRead = (/** @type {string} */ token) => read.has(`var(${token}`);
 	for (const file of sheets) {

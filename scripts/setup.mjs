@@ -18,14 +18,24 @@ export function run(command, args, options = {}) {
 	});
 }
 
-/** Installs the packages from the lock file when they are missing or older than it. */
+/**
+ * Whether the packages of a folder are those of its lock file.
+ * @param {string} folder ends with a slash
+ */
+export function packagesAreInstalled(folder) {
+	const installed = `${folder}node_modules/.package-lock.json`;
+	return (
+		existsSync(installed) && statSync(installed).mtimeMs >= statSync(`${folder}package-lock.json`).mtimeMs
+	);
+}
+
+/** Installs the packages from the lock file when they are missing or older than it; npm's cache is asked first. */
 export async function ensurePackages() {
-	const installed = `${ROOT}node_modules/.package-lock.json`;
-	if (existsSync(installed) && statSync(installed).mtimeMs >= statSync(`${ROOT}package-lock.json`).mtimeMs)
-		return;
+	if (packagesAreInstalled(ROOT)) return;
 	console.log('Installing the npm packages of the lock file ...');
 	const env = { ...process.env, IBM_TELEMETRY_DISABLED: 'true' };
-	if ((await run('npm', ['ci', '--no-progress'], { env })) !== 0) fail('npm ci did not succeed.');
+	if ((await run('npm', ['ci', '--no-progress', '--prefer-offline'], { env })) !== 0)
+		fail('npm ci did not succeed.');
 }
 
 export async function ensureMariadb() {

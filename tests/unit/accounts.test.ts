@@ -1,7 +1,6 @@
 /** Accounts: what signing up and signing in promise, apart from the library that keeps them. */
 import { count, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { startMariadb } from '../../scripts/mariadb.mjs';
 import { newGroup } from '../../src/lib/core/group';
 import { signUpSchema } from '../../src/lib/server/account-schema';
 import { once, saveOnce } from '../../src/lib/server/accepted';
@@ -19,16 +18,17 @@ import { formErrors } from '../../src/lib/core/validation';
 import { createGroup, getGroup, saveGroup } from '../../src/lib/server/groups';
 import { nextPath } from '../../src/lib/server/next-path';
 import { holdQuota, QUOTAS } from '../../src/lib/server/quotas';
-import { claimTry, clearTries, waitSeconds } from '../../src/lib/server/sign-in-guard';
+import { claimTry, clearTries, forgetPlaces, waitSeconds } from '../../src/lib/server/sign-in-guard';
 import { studioFor, studioNameOf } from '../../src/lib/server/studios';
 import { tidy } from '../../src/lib/server/upkeep';
+import { freshDatabase } from './database';
 
-let server: Awaited<ReturnType<typeof startMariadb>>;
+let server: Awaited<ReturnType<typeof freshDatabase>>;
 let handle: ReturnType<typeof openDb>;
 let db: Db;
 
 beforeAll(async () => {
-	server = await startMariadb();
+	server = await freshDatabase();
 	await migrateDb(server.url, 'drizzle');
 	handle = openDb(server.url);
 	db = handle.db;
@@ -95,6 +95,9 @@ describe('a new account', () => {
 	});
 });
 
+/** A browser that keeps nothing of an earlier sign-in. */
+const ELSEWHERE = { device: null, address: '203.0.113.7' };
+
 describe('tries to sign in', () => {
 	it('cost nothing at first, then twice the time at each', () => {
 		expect([0, 4, 5, 6, 8, 30].map(waitSeconds)).toEqual([0, 0, 1, 2, 8, 300]);
@@ -102,19 +105,41 @@ describe('tries to sign in', () => {
 
 	it('slow down for one account, from wherever they come, and for no other', async () => {
 		const at = (seconds: number) => new Date(Date.UTC(2026, 10, 28, 12, 0, seconds));
-		for (let i = 0; i < 5; i++) expect(await claimTry(db, 'Ada@wick-hollow.example', at(0))).toBe(0);
-		expect(await claimTry(db, ' ada@wick-hollow.example', at(0))).toBe(1);
-		expect(await claimTry(db, 'oda@wick-hollow.example', at(0))).toBe(0);
-		expect(await claimTry(db, 'ada@wick-hollow.example', at(1))).toBe(0);
-		expect(await claimTry(db, 'ada@wick-hollow.example', at(1))).toBe(2);
-		await clearTries(db, 'ada@wick-hollow.example');
-		expect(await claimTry(db, 'ada@wick-hollow.example', at(1))).toBe(0);
+		for (let i = 0; i < 5; i++)
+			expect(await claimTry(db, 'Ada@wick-hollow.example', ELSEWHERE, at(0))).toBe(0);
+		expect(await claimTry(db, ' ada@wick-hollow.example', ELSEWHERE, at(0))).toBe(1);
+		expect(await claimTry(db, 'oda@wick-hollow.example', ELSEWHERE, at(0))).toBe(0);
+		expect(await claimTry(db, 'ada@wick-hollow.example', ELSEWHERE, at(1))).toBe(0);
+		expect(await claimTry(db, 'ada@wick-hollow.example', ELSEWHERE, at(1))).toBe(2);
+		await clearTries(db, 'ada@wick-hollow.example', ELSEWHERE, at(1));
+		expect(await claimTry(db, 'ada@wick-hollow.example', ELSEWHERE, at(1))).toBe(0);
+	});
+
+	it('elsewhere lock nobody out who was signed in from this device or this address, where guessing is as slow', async () => {
+		const now = new Date(Date.UTC(2026, 11, 1, 12));
+		const email = 'imke@saltmarsh-loft.example';
+		const own = { device: 'device-of-imke-01', address: '198.51.100.4' };
+		await clearTries(db, email, own, now);
+		for (let i = 0; i < 5; i++) await claimTry(db, email, ELSEWHERE, now);
+		expect(await claimTry(db, email, ELSEWHERE, now)).toBeGreaterThan(0);
+		// on the way, at home, and with another browser at home
+		for (const from of [own, { ...own, address: '192.0.2.9' }, { ...own, device: null }])
+			expect(await claimTry(db, email, from, now)).toBe(0);
+		expect(await claimTry(db, email, { ...own, device: 'device-of-somebody' }, now)).toBe(0);
+		for (let i = 0; i < 5; i++) await claimTry(db, email, own, now);
+		expect(await claimTry(db, email, own, now)).toBeGreaterThan(0);
+		// a device that another account was used from is a stranger's
+		expect(await claimTry(db, 'oda.f@saltmarsh-loft.example', own, now)).toBe(0);
+		for (let i = 0; i < 5; i++) await claimTry(db, 'oda.f@saltmarsh-loft.example', ELSEWHERE, now);
+		expect(await claimTry(db, 'oda.f@saltmarsh-loft.example', own, now)).toBeGreaterThan(0);
+		await forgetPlaces(db, new Date(now.getTime() + 181 * 24 * 3600_000));
+		expect(await claimTry(db, email, { ...own, address: '192.0.2.9' }, now)).toBeGreaterThan(0);
 	});
 
 	it('that come all at once do not slip through together', async () => {
 		const now = new Date(Date.UTC(2026, 10, 28, 12));
 		const needsAttention = await Promise.all(
-			Array.from({ length: 20 }, () => claimTry(db, 'per@wick-hollow.example', now))
+			Array.from({ length: 20 }, () => claimTry(db, 'per@wick-hollow.example', ELSEWHERE, now))
 		);
 		expect(needsAttention.filter((wait) => wait === 0)).toHaveLength(5);
 	});

@@ -1,7 +1,8 @@
 /** What classes teach of a teacher's pace, what was measured of people, and how long both are kept: over a database. */
 import { spawn, type ChildProcess } from 'node:child_process';
+import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { freePort, startMariadb } from '../../scripts/mariadb.mjs';
+import { freePort } from '../../scripts/mariadb.mjs';
 import { addDays } from '../../src/lib/core/calendar';
 import {
 	groupResults,
@@ -35,19 +36,31 @@ import {
 import { readConfig } from '../../src/lib/server/config';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
-import { membership, teacher, teaching } from '../../src/lib/server/db/schema';
+import { checkIn, membership, teacher, teaching } from '../../src/lib/server/db/schema';
 import { listGroups } from '../../src/lib/server/groups';
-import { groupHistory } from '../../src/lib/server/history';
+import { groupHistory, lastTaught } from '../../src/lib/server/history';
 import { inclinometer } from '../../src/lib/server/inclinometer';
 import { createPlan, getPlan, plansOfGroup } from '../../src/lib/server/plans';
 import { addRunWithoutPlan, lastUnasked, runOfPlan, saveRunOfPlan } from '../../src/lib/server/runs';
 import { seedDemo } from '../../src/lib/server/seed';
-import { createStudent, dataOfStudent, deleteStudent, listStudents } from '../../src/lib/server/students';
+import { workHere } from '../../src/lib/server/compute/tasks';
+import {
+	createStudent,
+	dataOfStudent,
+	forgetStudents,
+	listStudents,
+	notesThatName,
+	removedStudents,
+	removeStudent,
+	restoreStudent,
+	takeNameOut
+} from '../../src/lib/server/students';
 import { studioOf } from '../../src/lib/server/studios';
 import { learnedSince, learnFromPlan, paceOfTeacher } from '../../src/lib/server/teachers-pace';
+import { freshDatabase } from './database';
 
 const NOW = new Date('2026-12-01T12:00:00Z');
-let server: Awaited<ReturnType<typeof startMariadb>>;
+let server: Awaited<ReturnType<typeof freshDatabase>>;
 let handle: ReturnType<typeof openDb>;
 let db: Db;
 let imke: { studioId: string; teacherId: string };
@@ -56,7 +69,7 @@ const groupIds = new Map<string, string>();
 const groupOf = (name: string) => groupIds.get(name)!;
 
 beforeAll(async () => {
-	server = await startMariadb();
+	server = await freshDatabase();
 	await migrateDb(server.url, 'drizzle');
 	handle = openDb(server.url);
 	db = handle.db;
@@ -77,9 +90,10 @@ afterAll(async () => {
 
 describe('the season of the demo', () => {
 	it('tells of a group that is on time and gets steadier', async () => {
-		const history = (await groupHistory(db, imke.studioId, groupOf('Breakwater Striders')))!;
+		const history = (await groupHistory(db, imke, groupOf('Breakwater Striders')))!;
+		const lately = await lastTaught(db, imke.studioId, groupOf('Breakwater Striders'), 30);
 		expect(history.rows).toHaveLength(SEASON_WEEKS);
-		const over = overWeeks(history.rows, '2026-12-01');
+		const over = overWeeks(lately, '2026-12-01');
 		expect(over.onTime.times).toBeGreaterThanOrEqual(SEASON_WEEKS - 1);
 		expect(over.favourites[0]!.times).toBe(SEASON_WEEKS);
 		const results = groupResults(await groupCheckIns(db, imke, groupOf('Breakwater Striders')));
@@ -107,7 +121,7 @@ describe('the season of the demo', () => {
 	});
 
 	it('is left out where it is not asked for, and nothing is learned then', async () => {
-		const other = await startMariadb();
+		const other = await freshDatabase();
 		await migrateDb(other.url, 'drizzle');
 		const own = openDb(other.url);
 		await seedDemo(own.db, NOW);
@@ -133,13 +147,13 @@ describe('a pace', () => {
 		const plan = DEMO_PLANS[0]!.plan;
 		const id = await createPlan(db, imke.studioId, groupOf('Skiff Crew'), '2026-11-26', plan);
 		await saveRunOfPlan(db, tamsin, id, 0, notesAsPlanned(4, 54), '2026-11-26');
-		await learnFromPlan(db, tamsin, id);
+		await learnFromPlan(db, tamsin, id, workHere);
 		const learned = async () => (await paceOfTeacher(db, 'tamsin')).learned?.ordinary;
 		const first = (await learned())!;
 		expect(first).toMatchObject({ classes: 1, led: 0 });
 		expect(first.factor).toBeGreaterThan(1.05);
 		await saveRunOfPlan(db, tamsin, id, 1, notesAsPlanned(4, 45), '2026-11-26');
-		await learnFromPlan(db, tamsin, id);
+		await learnFromPlan(db, tamsin, id, workHere);
 		expect((await learned())!.factor).toBeLessThan(first.factor);
 		expect(await learnedSince(db, tamsin, id)).not.toBeNull();
 		expect(await learnedSince(db, tamsin, 'no-such-plan')).toBeNull();
@@ -162,6 +176,8 @@ const reading = {
 	source: 'by hand' as const,
 	readings: { left: [30], right: [31] }
 };
+
+const personCalled = (name: string) => ({ name, tier: 'open' as const, cautions: [], tighterSide: null });
 
 describe('what was measured', () => {
 	it('of fewer than five people is shown to the teacher alone', async () => {
@@ -192,30 +208,67 @@ describe('what was measured', () => {
 		expect(await removeCheckIn(db, imke, id, 1)).toBe('removed');
 	});
 
-	it('goes with the person, and their name from the notes of their teacher', async () => {
+	it('goes with the person after a week, and until then they can be brought back with all of it', async () => {
 		const group = groupOf('Lamp Room');
-		const person = { name: 'Per L.', tier: 'open' as const, cautions: [], tighterSide: null };
-		const id = await createStudent(db, imke, group, person);
+		const id = await createStudent(db, imke, group, personCalled('Per L.'));
 		await addCheckIn(db, imke, group, id, '2026-11-20', reading);
-		const place = { title: 'At noon', on: '2026-11-20', startsAt: '12:20' };
-		const note = 'Per L. sat on a chair; Per Lo did not.';
-		await addRunWithoutPlan(db, imke, group, place, { ...notesAsPlanned(3, 30), note });
-		expect(await dataOfStudent(db, tamsin, id)).toBeNull();
-		expect(await dataOfStudent(db, imke, id)).toMatchObject({
-			writtenDown: { name: 'Per L.' },
-			measured: [{ on: '2026-11-20', test: 'turning-in-prone' }],
-			namedIn: [{ class: 'At noon' }]
-		});
-		expect(await deleteStudent(db, imke, id, 1)).toBe('removed');
+		expect(await removeStudent(db, imke, id, 1)).toBe('removed');
 		expect(await dataOfStudent(db, imke, id)).toBeNull();
 		expect(await studentCheckIns(db, imke, group)).toEqual([]);
-		expect((await listStudents(db, imke, group)).map(({ student: { name } }) => name)).not.toContain(
-			'Per L.'
-		);
-		const history = (await groupHistory(db, imke.studioId, group))!;
-		expect(history.rows.find(({ title }) => title === 'At noon')!.run.note).toBe(
-			'(removed) sat on a chair; Per Lo did not.'
-		);
+		expect(await addCheckIn(db, imke, group, id, '2026-11-21', reading)).toBeNull();
+		expect(await listStudents(db, imke, group)).toEqual([]);
+		expect(await removedStudents(db, imke, group)).toEqual([{ id, name: 'Per L.' }]);
+		expect(await removedStudents(db, tamsin, group)).toEqual([]);
+		expect(await restoreStudent(db, tamsin, id)).toBeNull();
+		const inDays = (days: number) => new Date(Date.now() + days * 24 * 3600_000);
+		await forgetStudents(db, inDays(6));
+		expect(await restoreStudent(db, imke, id)).toMatchObject({ id, version: 2 });
+		expect(await restoreStudent(db, imke, id)).toBeNull();
+		expect(studentResults(await studentCheckIns(db, imke, group))).toHaveLength(1);
+		await removeStudent(db, imke, id, 2);
+		await forgetStudents(db, inDays(8));
+		expect(await restoreStudent(db, imke, id)).toBeNull();
+		expect(await db.select().from(checkIn).where(eq(checkIn.studentId, id))).toEqual([]);
+	});
+
+	it('changes nobody else’s notes when they go: a name is a word that the teacher decides about, note by note', async () => {
+		const group = groupOf('Lamp Room');
+		const id = await createStudent(db, imke, group, personCalled('An'));
+		const other = await createStudent(db, imke, group, personCalled('Ana'));
+		const written = async (title: string, note: string) =>
+			addRunWithoutPlan(
+				db,
+				imke,
+				group,
+				{ title, on: '2026-11-20', startsAt: '12:20' },
+				{ ...notesAsPlanned(3, 30), note }
+			);
+		const others = 'Ana and Annika held an anterior tilt; Anan counted.';
+		await written('Of others', others);
+		await written('Of all', `An sat. @{${id}} stood.\n@{${other}} and @{${id}} spoke.\n${'x'.repeat(900)}`);
+		const notes = async () =>
+			Object.fromEntries(
+				(await groupHistory(db, imke, group))!.rows.map(({ title, run }) => [title, run.note])
+			);
+		const before = await notes();
+		expect(before['Of all']!.split('\n').slice(0, 2)).toEqual(['An sat. @An stood.', '@Ana and @An spoke.']);
+		expect(await dataOfStudent(db, tamsin, id)).toBeNull();
+		expect((await dataOfStudent(db, imke, id))!.mentionedIn).toEqual([
+			{ on: '2026-11-20', class: 'Of all', note: 'An sat. @An stood.\n@somebody and @An spoke.' }
+		]);
+		expect(await removeStudent(db, imke, id, 1)).toBe('removed');
+		expect((await notes())['Of others']).toBe(others);
+		expect((await notes())['Of all']).toBe(before['Of all']!.replaceAll('@An ', '@somebody '));
+		expect(await notesThatName(db, tamsin, id)).toBeNull();
+		const { notes: named } = (await notesThatName(db, imke, id))!;
+		expect(named.map(({ title }) => title)).toEqual(['Of all']);
+		const [first] = named;
+		expect(await takeNameOut(db, tamsin, id, first!.runId, first!.version)).toBe('missing');
+		expect(await takeNameOut(db, imke, id, first!.runId, first!.version + 1)).toBe('stale');
+		expect(await takeNameOut(db, imke, id, first!.runId, first!.version)).toBe('removed');
+		expect((await notes())['Of all']!.startsWith('… sat. @somebody stood.\n@Ana and')).toBe(true);
+		expect((await notes())['Of others']).toBe(others);
+		expect((await notesThatName(db, imke, id))!.notes).toEqual([]);
 	});
 
 	it('is kept as long as the studio says', async () => {
@@ -228,9 +281,15 @@ describe('what was measured', () => {
 		const before = await led();
 		await forgetMeasured(db, NOW);
 		const days = (await groupCheckIns(db, imke, groupOf('First Tide'))).map(({ on }) => on);
-		expect(days).not.toContain('2025-11-20');
+		expect(days).toContain('2025-11-20');
 		expect(await led()).toBe(before);
-		await forgetMeasured(db, new Date(`${addDays('2026-12-01', 400)}T00:00:00Z`));
+		// kept from when it came, whatever day the device's clock showed
+		await addCheckIn(db, imke, groupOf('First Tide'), null, '1970-01-01', counts([5, 1, 1, 1]));
+		await forgetMeasured(db, NOW);
+		expect((await groupCheckIns(db, imke, groupOf('First Tide'))).map(({ on }) => on)).toContain(
+			'1970-01-01'
+		);
+		await forgetMeasured(db, new Date(`${addDays(new Date().toISOString().slice(0, 10), 400)}T00:00:00Z`));
 		expect(await led()).toBe(0);
 		expect(await groupCheckIns(db, imke, groupOf('First Tide'))).toEqual([]);
 	});

@@ -1,7 +1,6 @@
 /** How often a page asks the database: each thing once, and no more for a group with many classes. */
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { startMariadb } from '../../scripts/mariadb.mjs';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import { teacher } from '../../src/lib/server/db/schema';
@@ -15,8 +14,9 @@ import { createStudio } from '../../src/lib/server/studios';
 import { withNewIds } from '../../src/lib/core/series';
 import { newId } from '../../src/lib/server/db/ids';
 import { classWith, CLIMBERS, filled, seriesOf } from './series-built';
+import { freshDatabase } from './database';
 
-let server: Awaited<ReturnType<typeof startMariadb>>;
+let server: Awaited<ReturnType<typeof freshDatabase>>;
 let handle: ReturnType<typeof openDb>;
 let db: Db;
 let studioId: string;
@@ -24,7 +24,7 @@ let owner: { studioId: string; teacherId: string };
 let groupId: string;
 
 beforeAll(async () => {
-	server = await startMariadb();
+	server = await freshDatabase();
 	await migrateDb(server.url, 'drizzle');
 	// one connection, so that its own count of questions counts them all
 	handle = openDb(server.url, 1);

@@ -1,7 +1,6 @@
 /** Series in MariaDB: kept with their plans as one, and nothing lost when two windows change them. */
 import ICAL from 'ical.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { startMariadb } from '../../scripts/mariadb.mjs';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { catalogueView } from '../../src/lib/core/movement';
 import { itemsOf } from '../../src/lib/core/plan';
@@ -44,8 +43,9 @@ import {
 import { recordCatalogue } from '../../src/lib/server/studio-catalogue';
 import { createStudio } from '../../src/lib/server/studios';
 import { classWith, CLIMBERS, filled, ladder, seriesOf } from './series-built';
+import { freshDatabase } from './database';
 
-let server: Awaited<ReturnType<typeof startMariadb>>;
+let server: Awaited<ReturnType<typeof freshDatabase>>;
 let handle: ReturnType<typeof openDb>;
 let db: Db;
 let loft: string;
@@ -54,7 +54,7 @@ let group: string;
 const imke = { studioId: '', teacherId: 'imke' };
 
 beforeAll(async () => {
-	server = await startMariadb();
+	server = await freshDatabase();
 	await migrateDb(server.url, 'drizzle');
 	handle = openDb(server.url);
 	db = handle.db;

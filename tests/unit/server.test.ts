@@ -1,9 +1,9 @@
+import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { upTo } from '../../src/lib/core/validation';
 import { notesAsPlanned } from '../../src/lib/core/run';
 import { metBefore, usedBetween, saveRunOfPlan, runOfPlan, removeRunOfPlan } from '../../src/lib/server/runs';
 import { USUAL_PACE, withPaceSaid } from '../../src/lib/core/pace';
-import { startMariadb } from '../../scripts/mariadb.mjs';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { newGroup, USUAL_KIT, type Group } from '../../src/lib/core/group';
 import type { Movement } from '../../src/lib/core/movement';
@@ -11,13 +11,26 @@ import type { Student } from '../../src/lib/core/group';
 import { applyEdit, type ClassPlan, emptyPlan, itemsOf, newItem, PLAN } from '../../src/lib/core/plan';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
-import { teacher } from '../../src/lib/server/db/schema';
+import { classGroup, teacher } from '../../src/lib/server/db/schema';
 import { contentHash, sameContent } from '../../src/lib/server/content-hash';
-import { createGroup, getGroup, listGroups, removeGroup, saveGroup } from '../../src/lib/server/groups';
+import { isConnectionError, mayBeTriedAgain } from '../../src/lib/server/db/errors';
+import {
+	createGroup,
+	forgetGroups,
+	getGroup,
+	listGroups,
+	removedGroups,
+	removeGroup,
+	restoreGroup,
+	saveGroup
+} from '../../src/lib/server/groups';
+import { addCheckIn, groupCheckIns } from '../../src/lib/server/check-ins';
+import type { GroupCheckIn } from '../../src/lib/core/measure';
 import { ownFaults } from '../../src/lib/server/own-movements';
 import { loadPlanContext, planInput } from '../../src/lib/server/plan-context';
 import {
 	createPlan,
+	removedPlan,
 	removePlan,
 	restorePlan,
 	getPlan,
@@ -49,14 +62,23 @@ import {
 	listTemplates,
 	saveTemplate
 } from '../../src/lib/server/templates';
-import { createStudent, deleteStudent, listStudents, saveStudent } from '../../src/lib/server/students';
+import { createStudent, removeStudent, listStudents, saveStudent } from '../../src/lib/server/students';
 import { silenceable, silenceFaults } from '../../src/lib/core/checks';
 import { askAgain, silenceCheck, silencedChecks } from '../../src/lib/server/silenced-checks';
 import { getStudioKit, saveStudioKit } from '../../src/lib/server/studio-kit';
 import { createStudio, studioOf } from '../../src/lib/server/studios';
 import { getStyle, saveStyle } from '../../src/lib/server/styles';
+import { freshDatabase } from './database';
 
-let server: Awaited<ReturnType<typeof startMariadb>>;
+const per: Student = { name: 'Per L.', tier: 'open', cautions: ['low back'], tighterSide: 'left' };
+const COUNTED: GroupCheckIn = {
+	kind: 'counts',
+	test: 'figure-four-knee',
+	moment: 'before the class',
+	counts: { left: [1, 4, 2, 0], right: [0, 4, 3, 0] }
+};
+
+let server: Awaited<ReturnType<typeof freshDatabase>>;
 let handle: ReturnType<typeof openDb>;
 let db: Db;
 /** Two studios with a teacher each: what is one's must never be the other's. */
@@ -66,7 +88,7 @@ let imke: { studioId: string; teacherId: string };
 let tamsin: typeof imke;
 
 beforeAll(async () => {
-	server = await startMariadb();
+	server = await freshDatabase();
 	await migrateDb(server.url, 'drizzle');
 	handle = openDb(server.url);
 	db = handle.db;
@@ -168,8 +190,72 @@ describe('groups', () => {
 		await removePlan(db, loft, planId, 1);
 		expect(await removeGroup(db, loft, id, 1)).toBe('removed');
 		expect(await getGroup(db, loft, id)).toBeNull();
-		// a class that was removed before it has no group to come back to
+		// a class that was removed before it brings its group back
+		expect(await restorePlan(db, loft, planId)).toBe(planId);
+		expect((await getGroup(db, loft, id))?.group.name).toBeDefined();
+	});
+
+	it('come back with their people, kit and check-ins, and are gone for good after their weeks', async () => {
+		const id = await createGroup(db, loft, { ...group('Comes back'), sharesKit: false, kit: { block: 7 } });
+		const mine = { studioId: loft, teacherId: 'imke' };
+		const person = await createStudent(db, mine, id, per);
+		await addCheckIn(db, mine, id, null, '2026-11-24', COUNTED);
+		const names = async () => (await listGroups(db, loft)).map((stored) => stored.group.name);
+		expect(await removeGroup(db, loft, id, 1)).toBe('removed');
+		expect(await names()).not.toContain('Comes back');
+		expect(await saveGroup(db, loft, id, 2, group('Changed'))).toEqual({ kind: 'missing' });
+		expect(await removedGroups(db, shed)).toEqual([]);
+		expect(await restoreGroup(db, shed, id)).toBeNull();
+		expect(await removedGroups(db, loft)).toContainEqual({ id, name: 'Comes back' });
+		expect(await restoreGroup(db, loft, id)).toBe('Comes back');
+		expect(await restoreGroup(db, loft, id)).toBeNull();
+		expect((await getGroup(db, loft, id))!.group.kit).toEqual({ block: 7 });
+		expect((await listStudents(db, mine, id)).map((s) => s.id)).toEqual([person]);
+		expect(await groupCheckIns(db, mine, id)).toHaveLength(1);
+		await removeGroup(db, loft, id, 2);
+		const inDays = (days: number) => new Date(Date.now() + days * 24 * 3600_000);
+		await forgetGroups(db, inDays(29));
+		expect(await removedGroups(db, loft)).toContainEqual({ id, name: 'Comes back' });
+		await forgetGroups(db, inDays(31));
+		expect(await removedGroups(db, loft)).not.toContainEqual({ id, name: 'Comes back' });
+	});
+
+	it('a class whose group is gone for good keeps its copy when it cannot be brought back', async () => {
+		const id = await createGroup(db, loft, group('Gone for good'));
+		const planId = await createPlan(db, loft, id, null, planOf('clam'));
+		await removePlan(db, loft, planId, 1);
+		await removeGroup(db, loft, id, 1);
+		await forgetGroups(db, new Date(Date.now() + 31 * 24 * 3600_000));
 		expect(await restorePlan(db, loft, planId)).toBeNull();
+		expect(await removedPlan(db, loft, planId)).toMatchObject({ id: planId, groupId: id });
+	});
+
+	it('a transaction is begun anew where two stood in each other’s way', async () => {
+		const [a, b] = [await createGroup(db, loft, group('A')), await createGroup(db, loft, group('B'))];
+		let tries = 0;
+		const rename = (first: string, second: string) =>
+			db.transaction(async (tx) => {
+				tries += 1;
+				for (const id of [first, second]) {
+					await tx
+						.update(classGroup)
+						.set({ name: `Renamed ${first}` })
+						.where(eq(classGroup.id, id));
+					await new Promise((done) => setTimeout(done, 60));
+				}
+			});
+		await Promise.all([rename(a, b), rename(b, a)]);
+		expect(tries).toBeGreaterThan(2);
+	});
+
+	it('what the database says of a connection that died is no fault of ours', () => {
+		const dead = Object.assign(new Error('Can’t add new command when connection is in closed state'), {
+			fatal: true
+		});
+		expect(isConnectionError(new Error('failed query', { cause: dead }))).toBe(true);
+		expect(isConnectionError(Object.assign(new Error(), { code: 'ER_DUP_ENTRY' }))).toBe(false);
+		expect(mayBeTriedAgain(Object.assign(new Error(), { code: 'ER_LOCK_DEADLOCK' }))).toBe(true);
+		expect(mayBeTriedAgain(Object.assign(new Error(), { code: 'ER_DUP_ENTRY' }))).toBe(false);
 	});
 });
 
@@ -351,8 +437,6 @@ describe('own movements', () => {
 });
 
 describe('the teacher’s own', () => {
-	const per: Student = { name: 'Per L.', tier: 'open', cautions: ['low back'], tighterSide: 'left' };
-
 	it('students are seen, changed and removed by their teacher alone', async () => {
 		const groupId = await createGroup(db, loft, group('People'));
 		const mine = { studioId: loft, teacherId: 'imke' };
@@ -366,13 +450,13 @@ describe('the teacher’s own', () => {
 		for (const other of others) {
 			expect(await listStudents(db, other, groupId)).toEqual([]);
 			expect(await saveStudent(db, other, id, 1, per)).toEqual({ kind: 'missing' });
-			expect(await deleteStudent(db, other, id, 1)).toBe('missing');
+			expect(await removeStudent(db, other, id, 1)).toBe('missing');
 		}
 		const open = { ...per, tier: 'tight' as const };
 		expect(await saveStudent(db, mine, id, 1, open)).toEqual({ kind: 'saved', version: 2 });
 		expect((await saveStudent(db, mine, id, 1, per)).kind).toBe('stale');
-		expect(await deleteStudent(db, mine, id, 1)).toBe('stale');
-		expect(await deleteStudent(db, mine, id, 2)).toBe('removed');
+		expect(await removeStudent(db, mine, id, 1)).toBe('stale');
+		expect(await removeStudent(db, mine, id, 2)).toBe('removed');
 		expect((await listStudents(db, mine, groupId)).map((s) => s.student.name)).toEqual(['Ada K.']);
 	});
 

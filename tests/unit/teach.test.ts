@@ -292,6 +292,68 @@ describe('a run by hand', () => {
 		expect(nowOf(run.state, steps).step.title).toBe(second.title);
 	});
 
+	it('a substitute on the second side leaves the first as it was given, and is owed to the other leg', () => {
+		const steps = new Steps(DEMO);
+		const second = DEMO.steps.find(({ equals }) => equals !== null)!;
+		const planned = steps.get(second.equals!);
+		const run = begun();
+		while (presentId(run.state) !== second.id) run.after(3).does({ do: 'next' });
+		run.does({ do: 'swap', item: second.itemId!, to: CLAM });
+		const { state } = run.after(4).does({ do: 'next' });
+		const lines = listOf(state, steps).filter(({ id }) => steps.get(id).itemId === second.itemId);
+		expect(lines.map(({ title, leg }) => [title, leg])).toEqual([
+			[planned.title, planned.leg],
+			['Clam', second.leg]
+		]);
+		const owed = owedSides(state, steps).filter(({ itemId }) => itemId === second.itemId);
+		expect(owed.map(({ title, leg, ms, steps: ids, comes }) => [title, leg, ms, ids, comes])).toEqual([
+			[planned.title, second.leg, 3000, [], false],
+			['Clam', planned.leg, 4000, [], false]
+		]);
+	});
+
+	it('a set that is added to a substitute is one of the substitute, on both sides', () => {
+		const steps = new Steps(DEMO);
+		const second = DEMO.steps.find(({ equals }) => equals !== null)!;
+		const run = begun();
+		while (presentId(run.state) !== second.equals) run.after(1).does({ do: 'next' });
+		run.does({ do: 'swap', item: second.itemId!, to: CLAM });
+		const { state } = run.does({ do: 'one more set' });
+		for (const id of [`${second.equals}+1`, `${second.id}+1`])
+			expect([id, steps.shown(state, id).title]).toEqual([id, 'Clam']);
+	});
+
+	it('a device that slept gives its time to the class where it was taught on, and to a pause where nobody was there', () => {
+		const slept = (taught: boolean) => {
+			const run = begun().after(30).does({ do: 'slept', ms: 120_000, taught }).after(10);
+			return run.does({ do: 'next' }).state;
+		};
+		const [taught, gone] = [slept(true), slept(false)];
+		expect([taught.elapsedMs, taught.pausedMs, givenMs(taught, DEMO.steps[0]!.id)]).toEqual([
+			160_000, 0, 160_000
+		]);
+		expect([gone.elapsedMs, gone.pausedMs, gone.awayMs, givenMs(gone, DEMO.steps[0]!.id)]).toEqual([
+			160_000, 120_000, 120_000, 40_000
+		]);
+	});
+
+	it('a jump ahead passes by what lies between, which is then not given and does not come by itself', () => {
+		const steps = new Steps(DEMO);
+		const target = DEMO.steps[6]!.id;
+		const run = begun().after(5).does({ do: 'jump', step: target });
+		const passed = DEMO.steps.slice(1, 6).map(({ id }) => id);
+		expect([...run.state.done]).toEqual([DEMO.steps[0]!.id]);
+		expect(presentId(run.after(5).does({ do: 'next' }).state)).toBe(DEMO.steps[7]!.id);
+		expect(passed.filter((id) => run.state.done.has(id))).toEqual([]);
+		run.does({ do: 'jump', step: DEMO.steps[2]!.id });
+		// what a jump leaves was given, and is not come back to
+		expect(run.state.done.has(DEMO.steps[7]!.id)).toBe(true);
+		expect(listOf(run.state, steps).find(({ id }) => id === target)).not.toMatchObject({
+			standing: 'passed by'
+		});
+		expect(run.state.order[nextIndex(run.state)]).toBe(DEMO.steps[3]!.id);
+	});
+
 	it('is read the same however the clock of the wall is changed, and goes on after a crash with the pause known', () => {
 		const run = begun().after(30).does({ do: 'next' });
 		const put = run.events.map((event, i) => (i ? { ...event, at: event.at + 3_600_000 } : event));
@@ -386,6 +448,7 @@ const anyAct = (of: Script): fc.Arbitrary<RunAct> => {
 				moment,
 				counts: { left: [0, n, 0, 0], right: [0, 0, 0, 0] }
 			})),
+		fc.tuple(fc.nat(600_000), fc.boolean()).map(([ms, taught]): RunAct => ({ do: 'slept', ms, taught })),
 		fc.constant<RunAct>({ do: 'end' })
 	);
 };
@@ -405,7 +468,8 @@ describe('any run', () => {
 				expect(replay(DEMO, structuredClone(run.events))).toEqual(state);
 				const given = state.visits.reduce((sum, visit) => sum + visit.givenMs, 0);
 				expect(given + state.pausedMs).toBe(state.elapsedMs);
-				const passed = run.events.at(-1)!.monoMs - run.events[0]!.monoMs;
+				const slept = run.events.reduce((sum, event) => sum + (event.do === 'slept' ? event.ms : 0), 0);
+				const passed = run.events.at(-1)!.monoMs - run.events[0]!.monoMs + slept;
 				expect(state.elapsedMs + state.sinceEndMs).toBe(passed);
 				expect(state.at).toBeLessThan(state.order.length);
 				for (const { id } of DEMO.steps) expect(state.order.filter((other) => other === id)).toEqual([id]);
@@ -418,6 +482,23 @@ describe('any run', () => {
 			}),
 			{ numRuns: 1000 }
 		);
+	});
+
+	it('costs the same for each event, however many came before: ten thousand of any kind are read', () => {
+		const endAndBack = Array.from({ length: 10_000 }, (_, i): RunAct => ({ do: i % 2 ? 'back' : 'end' }));
+		const mixed = fc.sample(anyAct(DEMO), { numRuns: 10_000, seed: 20261201 });
+		for (const acts of [endAndBack, mixed]) {
+			const run = begun();
+			const events = acts.map((act, i) => ({
+				...run.events[0]!,
+				...act,
+				id: `many-${String(i).padStart(5, '0')}`,
+				monoMs: 1000 * (i + 1)
+			})) as RunEvent[];
+			const became = tally(DEMO, [...run.events, ...events]);
+			const given = became.lines.reduce((sum, { real }) => sum + real, 0);
+			expect(Math.abs(given + became.paused - became.real)).toBeLessThan(became.lines.length);
+		}
 	});
 
 	it('going back undoes moving on', () => {

@@ -20,12 +20,12 @@ import { getStudioKit } from '../../src/lib/server/studio-kit';
 import { getOwn } from '../../src/lib/server/studio-catalogue';
 import { getStyle } from '../../src/lib/server/styles';
 import { getTemplate } from '../../src/lib/server/templates';
-import { startMariadb } from '../../scripts/mariadb.mjs';
+import { freshDatabase } from './database';
 
 const LAST_OF_VERSION_1 = 5;
 const file = (name: string) => JSON.parse(readFileSync(`tests/fixtures/version-1/${name}`, 'utf8'));
 
-let server: Awaited<ReturnType<typeof startMariadb>>;
+let server: Awaited<ReturnType<typeof freshDatabase>>;
 let handle: ReturnType<typeof openDb>;
 let db: Db;
 let connection: mysql.Connection;
@@ -38,7 +38,7 @@ const own = {
 };
 
 beforeAll(async () => {
-	server = await startMariadb();
+	server = await freshDatabase();
 	const folder = mkdtempSync(join(tmpdir(), 'migrations-'));
 	cpSync('drizzle', folder, { recursive: true });
 	const journal = join(folder, 'meta', '_journal.json');

@@ -1,16 +1,16 @@
 /** Two and three windows on the same documents, in the short form; `npm run attack` runs ten thousand of each. */
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { startMariadb } from '../../scripts/mariadb.mjs';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb } from '../../src/lib/server/db/open';
 import { teacher } from '../../src/lib/server/db/schema';
 import { windowsOnDocuments, windowsOnSeries } from '../attack/windows';
+import { freshDatabase } from './database';
 
-let server: Awaited<ReturnType<typeof startMariadb>>;
+let server: Awaited<ReturnType<typeof freshDatabase>>;
 let handle: ReturnType<typeof openDb>;
 
 beforeAll(async () => {
-	server = await startMariadb();
+	server = await freshDatabase();
 	await migrateDb(server.url, 'drizzle');
 	handle = openDb(server.url);
 	await handle.db.insert(teacher).values({ id: 'imke', name: 'Imke', email: 'imke@wick-hollow.example' });

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, lt } from 'drizzle-orm';
 import { peopleIn, type CheckIn, type Dated, type GroupCheckIn, type StudentCheckIn } from '../core/measure';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
@@ -56,18 +56,19 @@ export async function studentCheckIns(
 	groupId: string
 ): Promise<StoredCheckIn<StudentCheckIn>[]> {
 	const rows = await db
-		.select()
+		.select({ checkIn })
 		.from(checkIn)
+		.innerJoin(student, eq(student.id, checkIn.studentId))
 		.where(
 			and(
 				eq(checkIn.studioId, studioId),
 				eq(checkIn.groupId, groupId),
 				eq(checkIn.teacherId, teacherId),
-				isNotNull(checkIn.studentId)
+				isNull(student.removedAt)
 			)
 		)
 		.orderBy(asc(checkIn.takenOn), asc(checkIn.updatedAt));
-	return rows.map(stored) as StoredCheckIn<StudentCheckIn>[];
+	return rows.map((row) => stored(row.checkIn)) as StoredCheckIn<StudentCheckIn>[];
 }
 
 /**
@@ -81,20 +82,22 @@ export async function addCheckIn(
 	studentId: string | null,
 	on: string,
 	document: CheckIn,
-	id = newId()
+	id = newId(),
+	deviceOn: string | null = null
 ): Promise<string | null> {
 	if (studentId !== null) {
 		const mine = and(
 			eq(student.studioId, owner.studioId),
 			eq(student.teacherId, owner.teacherId),
 			eq(student.groupId, groupId),
-			eq(student.id, studentId)
+			eq(student.id, studentId),
+			isNull(student.removedAt)
 		);
 		const [known] = await tx.select({ id: student.id }).from(student).where(mine);
 		if (!known) return null;
 	}
 	await holdQuota(tx, 'check-ins', checkIn, eq(checkIn.studioId, owner.studioId));
-	await tx.insert(checkIn).values({ id, ...owner, groupId, studentId, takenOn: on, document });
+	await tx.insert(checkIn).values({ id, ...owner, groupId, studentId, takenOn: on, deviceOn, document });
 	return id;
 }
 
@@ -129,14 +132,16 @@ export async function removeCheckIn(db: Db, owner: Owner, id: string, fromVersio
 
 const YEAR_DAYS = 365;
 
-/** Takes out what is older than each studio keeps it: what was measured, and the steps of classes that were led. */
+/**
+ * Takes out what each studio has kept for its years: what was measured, and the steps of classes that were led. The years
+ * count from when the server received it, for the clock of a device may stand in another year.
+ */
 export async function forgetMeasured(db: Db, now: Date): Promise<void> {
 	const studios = await db.select({ id: studio.id, keepYears: studio.keepYears }).from(studio);
 	for (const { id, keepYears } of studios) {
 		const before = new Date(now.getTime() - keepYears * YEAR_DAYS * 24 * 3600_000);
-		const day = before.toISOString().slice(0, 10);
-		await clearRows(db, checkIn, and(eq(checkIn.studioId, id), lt(checkIn.takenOn, day))!);
-		await clearRows(db, teaching, and(eq(teaching.studioId, id), lt(teaching.startedAt, before))!);
+		await clearRows(db, checkIn, and(eq(checkIn.studioId, id), lt(checkIn.receivedAt, before))!);
+		await clearRows(db, teaching, and(eq(teaching.studioId, id), lt(teaching.receivedAt, before))!);
 	}
 }
 

@@ -3,8 +3,8 @@ import { and, eq } from 'drizzle-orm';
 import { dayInZone } from '../core/calendar';
 import type { GroupCheckIn } from '../core/measure';
 import { contentText } from '../core/plan';
-import { replay } from '../core/teach';
 import { addCheckIn } from './check-ins';
+import type { Work } from './compute/tasks';
 import type { Db } from './db/open';
 import { checkIn } from './db/schema';
 import { updateFrom } from './db/versioned';
@@ -19,12 +19,14 @@ export async function keepCountsOfClass(
 	db: Db,
 	owner: { studioId: string; teacherId: string },
 	teachingId: string,
-	timeZone: string
+	timeZone: string,
+	work: Work
 ): Promise<void> {
 	const led = await getTeaching(db, owner.studioId, teachingId);
 	if (!led) return;
 	const on = dayInZone(led.startedAt, timeZone);
-	for (const counted of replay(led.script, led.events).counts) {
+	const counts = await work('countsOfLed', { script: led.script, events: led.events });
+	for (const counted of counts) {
 		const id = idOf(teachingId, counted);
 		await db.transaction(async (tx) => {
 			const one = and(eq(checkIn.id, id), eq(checkIn.studioId, owner.studioId))!;

@@ -1,10 +1,11 @@
-import { and, asc, eq, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, lt, type SQL } from 'drizzle-orm';
 import type { Group, Kit } from '../core/group';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
 import { classGroup, classRun, groupKit, plan, series } from './db/schema';
-import { clearRows, deleteFrom, updateFrom } from './db/versioned';
+import { clearRows, setSwitch, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
+import { KEPT_DAYS } from './removed';
 import type { Removal, Saved } from './saved';
 import { kitRows, sharedKit } from './studio-kit';
 
@@ -21,7 +22,7 @@ export async function listGroups(db: Db, studioId: string): Promise<StoredGroup[
 	const rows = await db
 		.select()
 		.from(classGroup)
-		.where(eq(classGroup.studioId, studioId))
+		.where(there(studioId))
 		.orderBy(asc(classGroup.weekday), asc(classGroup.startsAt));
 	const kit = await kitOf(db, studioId, rows);
 	return rows.map((row) => stored(row, kit));
@@ -32,7 +33,7 @@ export function groupNames(db: Db, studioId: string): Promise<{ id: string; name
 	return db
 		.select({ id: classGroup.id, name: classGroup.name })
 		.from(classGroup)
-		.where(eq(classGroup.studioId, studioId))
+		.where(there(studioId))
 		.orderBy(asc(classGroup.weekday), asc(classGroup.startsAt));
 }
 
@@ -41,14 +42,14 @@ export async function getGroup(db: Db, studioId: string, id: string): Promise<St
 	const [row] = await db
 		.select()
 		.from(classGroup)
-		.where(and(eq(classGroup.id, id), eq(classGroup.studioId, studioId)));
+		.where(and(eq(classGroup.id, id), there(studioId)));
 	return row ? stored(row, await kitOf(db, studioId, [row])) : null;
 }
 
 export async function createGroup(db: Db, studioId: string, group: Group): Promise<string> {
 	const id = newId();
 	await db.transaction(async (tx) => {
-		await holdQuota(tx, 'groups', classGroup, eq(classGroup.studioId, studioId));
+		await holdQuota(tx, 'groups', classGroup, there(studioId));
 		await tx.insert(classGroup).values({ id, studioId, ...columns(group) });
 		await writeKit(tx, id, group);
 	});
@@ -64,7 +65,7 @@ export async function saveGroup(
 	group: Group
 ): Promise<Saved<StoredGroup>> {
 	const done = await db.transaction(async (tx) => {
-		const row = and(eq(classGroup.id, id), eq(classGroup.studioId, studioId))!;
+		const row = and(eq(classGroup.id, id), there(studioId))!;
 		if (!(await updateFrom(tx, classGroup, row, fromVersion, columns(group)))) return false;
 		await clearRows(tx, groupKit, eq(groupKit.groupId, id));
 		await writeKit(tx, id, group);
@@ -76,7 +77,8 @@ export async function saveGroup(
 }
 
 /**
- * Removes a group that has neither classes nor series, as it was looked at. `used`: it has some, which would go with it.
+ * Removes a group that has neither classes nor series, as it was looked at. `used`: it has some, which would go with it. Its
+ * people, kit and check-ins stay with it, and for some weeks it can be brought back with all of them.
  */
 export async function removeGroup(
 	db: Db,
@@ -85,16 +87,57 @@ export async function removeGroup(
 	version: number
 ): Promise<Removal | 'used'> {
 	return db.transaction(async (tx) => {
-		const mine = and(eq(classGroup.id, id), eq(classGroup.studioId, studioId))!;
+		const mine = and(eq(classGroup.id, id), there(studioId))!;
 		const [row] = await tx.select({ id: classGroup.id }).from(classGroup).where(mine).for('update');
 		if (!row) return 'missing';
 		for (const table of [plan, series, classRun]) {
 			const [used] = await tx.select({ id: table.id }).from(table).where(eq(table.groupId, id)).limit(1);
 			if (used) return 'used';
 		}
-		return (await deleteFrom(tx, classGroup, mine, version)) ? 'removed' : 'stale';
+		const isGone = await updateFrom(tx, classGroup, mine, version, { removedAt: new Date() });
+		return isGone ? 'removed' : 'stale';
 	});
 }
+
+/** Brings a removed group back with all that hangs on it; its name, or null where there is none to bring back. */
+export function restoreGroup(db: Db, studioId: string, id: string): Promise<string | null> {
+	return db.transaction(async (tx) => {
+		const gone = and(
+			eq(classGroup.id, id),
+			eq(classGroup.studioId, studioId),
+			isNotNull(classGroup.removedAt)
+		)!;
+		const [row] = await tx.select({ name: classGroup.name }).from(classGroup).where(gone).for('update');
+		if (!row) return null;
+		await holdQuota(tx, 'groups', classGroup, there(studioId));
+		await setSwitch(tx, classGroup, gone, { removedAt: null });
+		return row.name;
+	});
+}
+
+/** Whether the group of something that is brought back is there, or comes back with it. */
+export async function groupComesBack(tx: Db, studioId: string, id: string): Promise<boolean> {
+	const mine = and(eq(classGroup.id, id), eq(classGroup.studioId, studioId));
+	const [row] = await tx.select({ removedAt: classGroup.removedAt }).from(classGroup).where(mine);
+	return row !== undefined && (row.removedAt === null || (await restoreGroup(tx, studioId, id)) !== null);
+}
+
+/** The groups of a studio that were removed and can be brought back, the last one first. */
+export async function removedGroups(db: Db, studioId: string): Promise<{ id: string; name: string }[]> {
+	return db
+		.select({ id: classGroup.id, name: classGroup.name })
+		.from(classGroup)
+		.where(and(eq(classGroup.studioId, studioId), isNotNull(classGroup.removedAt)))
+		.orderBy(desc(classGroup.removedAt));
+}
+
+/** Takes out for good what was removed so long ago that it is not brought back any more. */
+export const forgetGroups = (db: Db, now: Date): Promise<number> =>
+	clearRows(db, classGroup, lt(classGroup.removedAt, new Date(now.getTime() - KEPT_DAYS * 24 * 3600_000)));
+
+/** The groups of a studio that are not removed. */
+const there = (studioId: string): SQL =>
+	and(eq(classGroup.studioId, studioId), isNull(classGroup.removedAt))!;
 
 /** A group that shares the studio's kit has none of its own. */
 async function writeKit(tx: Db, groupId: string, { sharesKit, kit }: Group): Promise<void> {

@@ -1,38 +1,96 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import type { HistoryRow, TaughtBefore } from '../core/run';
+import { foundInHistory, type HistoryRow, type TaughtBefore } from '../core/run';
 import type { Db } from './db/open';
 import { plan, planMovement, taughtTime } from './db/schema';
 import { getGroup } from './groups';
-import { historyOfGroup } from './runs';
+import { historyOfGroup, taughtCount } from './runs';
+import { mentionable, readable } from './students';
 import { studioCatalogue } from './studio-catalogue';
 
-/** A class of a group as its history lists it, with what is known of it beside. */
-export interface HistoryOfClass extends HistoryRow, TaughtBefore {
+/** The history of a group as a page shows it. */
+export interface GroupHistory {
+	group: string;
+	/** Of all classes, or of those that were found. */
+	rows: HistoryRowOfClass[];
+	/** How many there are: of the group, and of those that were found. */
+	all: number;
+	found: number;
+	nameOf: (slug: string) => string;
+}
+
+/** A class of a group as its history lists it. */
+export interface HistoryRowOfClass extends HistoryRow {
 	id: string;
+	/** Null where it had no plan, or the plan is not there any more. */
 	planId: string | null;
 	leftOut: readonly string[];
 }
 
-/** The history of a group, and what movements are called; null for another studio's group. */
+/**
+ * The history of a group, the newest class first, with names as this teacher may read them: all of it, or a page of so many
+ * of the classes in which all words stand that are asked for. Null for another studio's group.
+ */
 export async function groupHistory(
 	db: Db,
-	studioId: string,
-	groupId: string
-): Promise<{ group: string; rows: HistoryOfClass[]; nameOf: (slug: string) => string } | null> {
+	owner: { studioId: string; teacherId: string },
+	groupId: string,
+	page?: { from: number; size: number; asked: string }
+): Promise<GroupHistory | null> {
+	const { studioId } = owner;
 	const group = await getGroup(db, studioId, groupId);
 	if (!group) return null;
-	const [classes, { catalogue }] = await Promise.all([
-		historyOfGroup(db, studioId, groupId),
-		studioCatalogue(db, studioId)
+	const isSearch = Boolean(page?.asked.trim());
+	const [all, classes, { catalogue }, people] = await Promise.all([
+		taughtCount(db, studioId, groupId),
+		historyOfGroup(db, studioId, groupId, isSearch ? undefined : page),
+		studioCatalogue(db, studioId),
+		mentionable(db, owner, groupId)
 	]);
 	const nameOf = (slug: string) => catalogue.find(slug)?.english ?? slug;
-	const beside = await besideOf(db, studioId, classes);
 	const rows = classes.map((taught) => ({
 		...taught,
-		...beside(taught),
+		run: readable(taught.run, people),
 		leftOut: taught.run.leftOut.map(nameOf)
 	}));
-	return { group: group.group.name, rows, nameOf };
+	const found = isSearch ? foundInHistory(rows, page!.asked) : rows;
+	const shown = isSearch ? found.slice(page!.from, page!.from + page!.size) : found;
+	const there = await plansThere(
+		db,
+		studioId,
+		shown.flatMap(({ planId }) => planId ?? [])
+	);
+	return {
+		group: group.group.name,
+		rows: shown.map((row) => ({
+			...row,
+			planId: row.planId !== null && there.has(row.planId) ? row.planId : null
+		})),
+		all,
+		found: isSearch ? found.length : all,
+		nameOf
+	};
+}
+
+/** Those of some plans that are there. */
+async function plansThere(db: Db, studioId: string, ids: readonly string[]): Promise<ReadonlySet<string>> {
+	if (ids.length === 0) return new Set();
+	const rows = await db
+		.select({ id: plan.id })
+		.from(plan)
+		.where(and(eq(plan.studioId, studioId), inArray(plan.id, [...ids])));
+	return new Set(rows.map(({ id }) => id));
+}
+
+/** The last classes of a group with what is said of them over the weeks, the newest first. */
+export async function lastTaught(
+	db: Db,
+	studioId: string,
+	groupId: string,
+	most: number
+): Promise<TaughtBefore[]> {
+	const classes = await historyOfGroup(db, studioId, groupId, { from: 0, size: most });
+	const beside = await besideOf(db, studioId, classes);
+	return classes.map((taught) => ({ ...taught, ...beside(taught) }));
 }
 
 const SECONDS_PER_MINUTE = 60;

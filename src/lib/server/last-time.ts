@@ -4,6 +4,7 @@ import type { Db } from './db/open';
 import { getPlan, type StoredPlan } from './plans';
 import { lastUnasked } from './runs';
 import { getSeries } from './series';
+import { mentionable, readable } from './students';
 import type { StudioCatalogue } from './studio-catalogue';
 
 /** What lies longer back is not remembered. */
@@ -16,11 +17,12 @@ const MOST_MOVEMENTS = 3;
  */
 export async function lastTimeOf(
 	db: Db,
-	studioId: string,
+	owner: { studioId: string; teacherId: string },
 	next: StoredPlan,
 	today: StudioCatalogue,
 	day: string
 ) {
+	const { studioId } = owner;
 	const before = next.plannedOn ?? day;
 	const run = await lastUnasked(db, studioId, next.groupId, before, addDays(before, -ASKED_FOR_DAYS));
 	const plan = run?.run.planId ? await getPlan(db, studioId, run.run.planId) : null;
@@ -37,7 +39,7 @@ export async function lastTimeOf(
 		planId: plan.id,
 		version: run.version,
 		day: dayName(on),
-		notes,
+		notes: readable(notes, await mentionable(db, owner, plan.groupId)),
 		movements: [...new Set(asked)]
 			.filter((slug) => !notes.leftOut.includes(slug))
 			.slice(0, MOST_MOVEMENTS)

@@ -8,7 +8,8 @@ import { classGroup, plan, planMovement, series } from './db/schema';
 import { deleteFrom, raiseVersion } from './db/versioned';
 import { addPlanRow, changePlanRow, onePlan } from './plan-rows';
 import { holdQuota, QUOTAS } from './quotas';
-import { keepRemoved, takeRemoved } from './removed';
+import { groupComesBack } from './groups';
+import { forgetOneRemoved, keepRemoved, lookAtRemoved } from './removed';
 import type { Removal, Saved } from './saved';
 
 export interface StoredPlan {
@@ -166,15 +167,14 @@ export function removePlan(db: Db, studioId: string, id: string, fromVersion: nu
 }
 
 /**
- * Puts a removed plan back where it was: into its series too, if that is still there and has made no other in its place.
- * Its id, or null when there is nothing to bring back, or no group to bring it back to.
+ * Puts a removed plan back where it was: into its series too, if that is still there and has made no other in its place. A
+ * group that was removed meanwhile comes back with it. Its id, or null when there is nothing to bring back, or no group to
+ * bring it back to; the kept copy stays then.
  */
 export function restorePlan(db: Db, studioId: string, id: string): Promise<string | null> {
 	return db.transaction(async (tx) => {
-		const row = await takeRemoved<typeof plan.$inferSelect>(tx, studioId, 'plan', id);
-		if (!row) return null;
-		const groups = and(eq(classGroup.id, row.groupId), eq(classGroup.studioId, studioId));
-		if ((await tx.select({ id: classGroup.id }).from(classGroup).where(groups)).length === 0) return null;
+		const row = await lookAtRemoved<typeof plan.$inferSelect>(tx, studioId, 'plan', id);
+		if (!row || !(await groupComesBack(tx, studioId, row.groupId))) return null;
 		const { groupId, plannedOn, version } = row;
 		const document = keptDocument<ClassPlan>(PLAN, row.document);
 		const kept = row.seriesId === null ? null : await lockSeries(tx, studioId, row.seriesId);
@@ -190,8 +190,21 @@ export function restorePlan(db: Db, studioId: string, id: string): Promise<strin
 		await holdQuota(tx, 'classes', plan, eq(plan.studioId, studioId));
 		await addPlanRow(tx, back, document);
 		await touchSeries(tx, back.seriesId);
+		await forgetOneRemoved(tx, studioId, 'plan', id);
 		return back.id;
 	});
+}
+
+/** A plan that was removed and can still be brought back, with its group; null where there is none. */
+export async function removedPlan(
+	db: Db,
+	studioId: string,
+	id: string
+): Promise<{ id: string; groupId: string; plan: ClassPlan; plannedOn: string | null } | null> {
+	const row = await lookAtRemoved<typeof plan.$inferSelect>(db, studioId, 'plan', id);
+	if (!row) return null;
+	const { groupId, plannedOn } = row;
+	return { id, groupId, plannedOn, plan: keptDocument<ClassPlan>(PLAN, row.document) };
 }
 
 /**

@@ -18,8 +18,8 @@ export async function keepRemoved(
 	await tx.insert(removed).values({ studioId, kind, id, document });
 }
 
-/** Takes back what was removed, in the same transaction in which it is put where it was; null when it is not there. */
-export async function takeRemoved<T>(
+/** What was removed, held until the end of the transaction in which it is put where it was; null when it is not there. */
+export async function lookAtRemoved<T>(
 	tx: Db,
 	studioId: string,
 	kind: RemovedKind,
@@ -30,10 +30,12 @@ export async function takeRemoved<T>(
 		.from(removed)
 		.where(one(studioId, kind, id))
 		.for('update');
-	if (!row) return null;
-	await clearRows(tx, removed, one(studioId, kind, id));
-	return row.document as T;
+	return row ? (row.document as T) : null;
 }
+
+/** Lets go of the kept copy, once what it holds is where it was. */
+export const forgetOneRemoved = (tx: Db, studioId: string, kind: RemovedKind, id: string): Promise<number> =>
+	clearRows(tx, removed, one(studioId, kind, id));
 
 /** What a removed thing is called, to offer it back; null when it is not there. */
 export async function removedTitle(

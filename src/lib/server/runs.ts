@@ -1,18 +1,20 @@
-import { and, between, count, desc, eq, gte, inArray, isNotNull, lt, max, type SQL } from 'drizzle-orm';
-import { slugsOf } from '../core/plan';
-import type { ClassRun, Known, RunNotes } from '../core/run';
+import { and, asc, between, count, desc, eq, gte, inArray, isNotNull, lt, max, type SQL } from 'drizzle-orm';
+import { slugsOf, type ClassPlan } from '../core/plan';
+import { sameNotes, type ClassRun, type Known, type RunNotes } from '../core/run';
 import { newId } from './db/ids';
 import type { Db } from './db/open';
 import { classRun, runMovement } from './db/schema';
 import { clearRows, deleteFrom, updateFrom } from './db/versioned';
-import { getPlan, lockPlan, plannedBefore, plannedBetween } from './plans';
-import { holdQuota } from './quotas';
+import { getPlan, lockPlan, plannedBefore, plannedBetween, removedPlan } from './plans';
+import { holdQuota, QUOTAS } from './quotas';
 import type { Removal, Saved } from './saved';
 
 export interface StoredRun {
 	id: string;
 	version: number;
 	groupId: string;
+	/** The class that it was written down from by itself; null where nobody led it, or somebody wrote since. */
+	ledBy: string | null;
 	run: ClassRun;
 }
 
@@ -33,11 +35,14 @@ export async function addRun(
 	tx: Db,
 	place: NewRun,
 	notes: RunNotes,
-	slugs: readonly string[]
+	slugs: readonly string[],
+	ledBy: string | null = null
 ): Promise<string> {
 	const id = newId();
 	await holdQuota(tx, 'runs', classRun, eq(classRun.studioId, place.studioId));
-	await tx.insert(classRun).values({ id, ...place, document: notes });
+	await tx
+		.insert(classRun)
+		.values({ id, ...place, document: notes, ledBy, ledVersion: ledBy === null ? null : 1 });
 	await indexMovements(tx, id, notes, slugs);
 	return id;
 }
@@ -73,8 +78,11 @@ export function saveRunOfPlan(
 			await addRun(tx, { studioId, groupId, teacherId, planId, title, taughtOn, startsAt }, notes, slugs);
 			return { kind: 'saved', version: 1 };
 		}
+		// an answer about the day after changes nothing of how it went
+		const ledVersion = before.ledBy && sameNotes(before.run, notes) ? fromVersion + 1 : null;
 		const changed = await updateFrom(tx, classRun, one(studioId, before.id), fromVersion, {
-			document: notes
+			document: notes,
+			ledVersion
 		});
 		if (!changed) return { kind: 'stale', current: before };
 		// of a plan that is gone, what was given stays as it was written down
@@ -84,6 +92,43 @@ export function saveRunOfPlan(
 		}
 		return { kind: 'saved', version: fromVersion + 1 };
 	});
+}
+
+/**
+ * Writes down by itself what a device led to its end: for the first time (from version 0), or over what was written so
+ * before. False where somebody wrote it down meanwhile.
+ * @param plan null where it is not known any more: then the movements are not listed
+ */
+export function writeLedRun(
+	db: Db,
+	{ studioId, teacherId }: Owner,
+	ledBy: string,
+	place: { groupId: string; planId: string; title: string; taughtOn: string; startsAt: string },
+	fromVersion: number,
+	notes: RunNotes,
+	plan: ClassPlan | null
+): Promise<boolean> {
+	return db.transaction(async (tx) => {
+		await lockPlan(tx, studioId, place.planId);
+		const before = await runOfPlan(tx, studioId, place.planId);
+		if ((before?.version ?? 0) !== fromVersion) return false;
+		const slugs = plan ? slugsOf(plan) : [];
+		if (!before) {
+			await addRun(tx, { studioId, teacherId, ...place }, notes, slugs, ledBy);
+			return true;
+		}
+		const changes = { document: notes, ledBy, ledVersion: fromVersion + 1 };
+		if (!(await updateFrom(tx, classRun, one(studioId, before.id), fromVersion, changes))) return false;
+		await clearRows(tx, runMovement, eq(runMovement.runId, before.id));
+		await indexMovements(tx, before.id, notes, slugs);
+		return true;
+	});
+}
+
+/** The group of a plan's class, also of one that was removed and of one that was written down; null where there is none. */
+export async function groupOfTaught(db: Db, studioId: string, planId: string): Promise<string | null> {
+	const plan = (await getPlan(db, studioId, planId)) ?? (await removedPlan(db, studioId, planId));
+	return plan?.groupId ?? (await runOfPlan(db, studioId, planId))?.groupId ?? null;
 }
 
 /** Takes back what was written down of a plan's class, in the version that was looked at. */
@@ -126,14 +171,45 @@ export interface TaughtClass {
 	run: ClassRun;
 }
 
-/** Every class of a group that was written down, the newest first. */
-export async function historyOfGroup(db: Db, studioId: string, groupId: string): Promise<TaughtClass[]> {
+/** The classes of a group that were written down, the newest first: all of them, or a page of so many. */
+export async function historyOfGroup(
+	db: Db,
+	studioId: string,
+	groupId: string,
+	page?: { from: number; size: number }
+): Promise<TaughtClass[]> {
 	const rows = await db
 		.select()
 		.from(classRun)
 		.where(and(eq(classRun.studioId, studioId), eq(classRun.groupId, groupId)))
-		.orderBy(desc(classRun.taughtOn), desc(classRun.startsAt));
+		.orderBy(desc(classRun.taughtOn), desc(classRun.startsAt), asc(classRun.id))
+		.limit(page?.size ?? QUOTAS.runs)
+		.offset(page?.from ?? 0);
 	return rows.map((row) => ({ id: row.id, planId: row.planId, title: row.title, run: stored(row).run }));
+}
+
+/** How many classes of a group were written down. */
+export async function taughtCount(db: Db, studioId: string, groupId: string): Promise<number> {
+	const [row] = await db
+		.select({ n: count() })
+		.from(classRun)
+		.where(and(eq(classRun.studioId, studioId), eq(classRun.groupId, groupId)));
+	return row?.n ?? 0;
+}
+
+/** Sets the day on which the class of a plan was really taught, in the version that was looked at. */
+export async function setTaughtDay(
+	db: Db,
+	studioId: string,
+	planId: string,
+	fromVersion: number,
+	on: string
+): Promise<Removal> {
+	const run = await runOfPlan(db, studioId, planId);
+	if (!run) return 'missing';
+	const ledVersion = run.ledBy ? fromVersion + 1 : null;
+	const changes = { taughtOn: on, ledVersion };
+	return (await updateFrom(db, classRun, one(studioId, run.id), fromVersion, changes)) ? 'removed' : 'stale';
 }
 
 /**
@@ -262,6 +338,7 @@ async function slugsIn(db: Db, runs: SQL): Promise<string[]> {
 }
 
 function stored(row: typeof classRun.$inferSelect): StoredRun {
-	const { id, version, groupId, planId, taughtOn, startsAt, document } = row;
-	return { id, version, groupId, run: { ...document, planId, on: taughtOn, startsAt } };
+	const { id, version, groupId, planId, taughtOn, startsAt, ledVersion, document } = row;
+	const ledBy = ledVersion === version ? row.ledBy : null;
+	return { id, version, groupId, ledBy, run: { ...document, planId, on: taughtOn, startsAt } };
 }

@@ -8,6 +8,7 @@ import { DEMO_GROUPS, type DemoGroupKey } from '../demo/groups';
 import { DEMO_PLANS } from '../demo/plans';
 import { ledEvents, SEASON_CHECK_INS, SEASON_NOTES, SEASON_STUDENT, SEASON_WEEKS } from '../demo/season';
 import { addCheckIn } from './check-ins';
+import { workHere } from './compute/tasks';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
 import { createPlan } from './plans';
@@ -43,16 +44,17 @@ export async function seedSeason(
 		const id = newId();
 		await addToTeaching(db, owner, id, {
 			planId,
+			groupId: ids.striders,
 			startedAt,
 			script,
 			events: events.map((event, place) => ({ place, event })),
-			at: events.at(-1)!.at
+			at: Date.now()
 		});
-		await writeDownEnded(db, owner, id, day);
+		await writeDownEnded(db, owner, id, day, workHere);
 		const run = await runOfPlan(db, owner.studioId, planId);
 		const { planId: _plan, on: _on, startsAt: _at, ...written } = run!.run;
 		await saveRunOfPlan(db, owner, planId, run!.version, { ...written, ...notes }, day);
-		await learnFromPlan(db, owner, planId);
+		await learnFromPlan(db, owner, planId, workHere);
 	}
 	for (const { group, week, checkIn } of SEASON_CHECK_INS)
 		await addCheckIn(db, owner, ids[group], null, dayOf(group, week), checkIn);

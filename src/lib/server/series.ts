@@ -22,7 +22,8 @@ import { sameContent } from './content-hash';
 import { addPlanRow, changePlanRow, onePlan } from './plan-rows';
 import { holdQuota } from './quotas';
 import { addRun, runsOfPlans, taughtPlans } from './runs';
-import { keepRemoved, takeRemoved } from './removed';
+import { groupComesBack } from './groups';
+import { forgetOneRemoved, keepRemoved, lookAtRemoved } from './removed';
 import type { Removal, Saved } from './saved';
 
 export interface StoredSeries {
@@ -333,18 +334,17 @@ export function removeSeries(db: Db, studioId: string, id: string, fromVersion: 
 /** Puts a removed series back, with those of its classes that are still there and in no other series. */
 export function restoreSeries(db: Db, studioId: string, id: string): Promise<boolean> {
 	return db.transaction(async (tx) => {
-		const kept = await takeRemoved<RemovedSeries>(tx, studioId, 'series', id);
-		if (!kept) return false;
+		const kept = await lookAtRemoved<RemovedSeries>(tx, studioId, 'series', id);
+		if (!kept || !(await groupComesBack(tx, studioId, kept.row.groupId))) return false;
 		const { groupId, version } = kept.row;
 		const document = keptDocument<Series>(SERIES, kept.row.document);
-		const groups = and(eq(classGroup.id, groupId), eq(classGroup.studioId, studioId));
-		if ((await tx.select({ id: classGroup.id }).from(classGroup).where(groups)).length === 0) return false;
 		await holdQuota(tx, 'series', series, eq(series.studioId, studioId));
 		await tx.insert(series).values({ id, studioId, groupId, ...columns(document), version: version + 1 });
 		for (const row of await plansById(tx, studioId, kept.planIds)) {
 			if (row.seriesId !== null) continue;
 			await moveFrom(tx, plan, onePlan(studioId, row.id), row.version, { seriesId: id });
 		}
+		await forgetOneRemoved(tx, studioId, 'series', id);
 		return true;
 	});
 }

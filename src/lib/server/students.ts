@@ -1,9 +1,10 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
 import type { Student } from '../core/group';
+import { linesAbout, mentions, namesAsWord, withNames, withoutName, type Mentionable } from '../core/people';
 import type { Db } from './db/open';
 import { newId } from './db/ids';
-import { checkIn, classRun, student, teaching, teachingEvent } from './db/schema';
-import { deleteFrom, setSwitch, updateFrom } from './db/versioned';
+import { checkIn, classRun, student } from './db/schema';
+import { clearRows, setSwitch, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
 import type { Removal, Saved } from './saved';
 
@@ -19,8 +20,12 @@ export interface Owner {
 	teacherId: string;
 }
 
-const mine = ({ studioId, teacherId }: Owner) =>
+/** For how long somebody who was removed can be brought back: then nothing of them is left. */
+export const KEPT_STUDENT_DAYS = 7;
+
+const whose = ({ studioId, teacherId }: Owner) =>
 	and(eq(student.studioId, studioId), eq(student.teacherId, teacherId))!;
+const mine = (owner: Owner) => and(whose(owner), isNull(student.removedAt))!;
 
 export async function listStudents(db: Db, owner: Owner, groupId: string): Promise<StoredStudent[]> {
 	const rows = await db
@@ -32,6 +37,16 @@ export async function listStudents(db: Db, owner: Owner, groupId: string): Promi
 		.map(({ id, version, document }) => ({ id, version, student: document }))
 		.sort((a, b) => a.student.name.localeCompare(b.student.name, 'en'));
 }
+
+/** Whom this teacher may mention in notes on a group. */
+export const mentionable = async (db: Db, owner: Owner, groupId: string): Promise<Mentionable[]> =>
+	(await listStudents(db, owner, groupId)).map(({ id, student: { name } }) => ({ id, name }));
+
+/** Notes as their teacher reads them: with the names of those whom they mention. */
+export const readable = <N extends { note: string }>(notes: N, people: readonly Mentionable[]): N => ({
+	...notes,
+	note: withNames(notes.note, people)
+});
 
 /** The group must belong to the studio: check that first. */
 export async function createStudent(
@@ -63,56 +78,113 @@ export async function saveStudent(
 }
 
 /**
- * Removes somebody for good, in the version that was looked at: nothing of them is left, neither what was measured nor
- * their name in what this teacher wrote down of classes.
+ * Removes somebody, in the version that was looked at, with what was measured of them. For a week they can be brought back;
+ * then nothing of them is left. What was written down of classes stays as it is: see {@link notesThatName}.
  */
-export function deleteStudent(db: Db, owner: Owner, id: string, fromVersion: number): Promise<Removal> {
+export async function removeStudent(db: Db, owner: Owner, id: string, fromVersion: number): Promise<Removal> {
 	const one = and(mine(owner), eq(student.id, id))!;
-	return db.transaction(async (tx): Promise<Removal> => {
-		const [known] = await tx.select().from(student).where(one);
-		if (!known) return 'missing';
-		if (!(await deleteFrom(tx, student, one, fromVersion))) return 'stale';
-		await forgetName(tx, owner, known.document.name);
-		return 'removed';
+	if (await updateFrom(db, student, one, fromVersion, { removedAt: new Date() })) return 'removed';
+	const left = await db.select({ id: student.id }).from(student).where(one);
+	return left.length ? 'stale' : 'missing';
+}
+
+/** Brings somebody back who was removed, with what was measured of them; null where there is nobody to bring back. */
+export async function restoreStudent(db: Db, owner: Owner, id: string): Promise<StoredStudent | null> {
+	return db.transaction(async (tx) => {
+		const gone = and(whose(owner), eq(student.id, id), isNotNull(student.removedAt))!;
+		const [row] = await tx.select().from(student).where(gone).for('update');
+		if (!row) return null;
+		await holdQuota(tx, 'students', student, and(mine(owner), eq(student.groupId, row.groupId))!);
+		await setSwitch(tx, student, gone, { removedAt: null });
+		return { id, version: row.version, student: row.document };
 	});
 }
 
-/** Stands where a name stood. */
-const NO_NAME = '(removed)';
+/** The people of a group that this teacher removed and can bring back, the last one first. */
+export async function removedStudents(
+	db: Db,
+	owner: Owner,
+	groupId: string
+): Promise<{ id: string; name: string }[]> {
+	const rows = await db
+		.select({ id: student.id, document: student.document })
+		.from(student)
+		.where(and(whose(owner), eq(student.groupId, groupId), isNotNull(student.removedAt)))
+		.orderBy(desc(student.removedAt));
+	return rows.map(({ id, document }) => ({ id, name: document.name }));
+}
 
-async function forgetName(tx: Db, { studioId, teacherId }: Owner, name: string): Promise<void> {
-	const has = (words: string | undefined): words is string => words?.includes(name) === true;
-	const without = (words: string) => words.split(name).join(NO_NAME);
-	const runs = await tx
+/** Takes out for good, with what was measured of them, whom nobody brought back within the week. */
+export const forgetStudents = (db: Db, now: Date): Promise<number> =>
+	clearRows(db, student, lt(student.removedAt, new Date(now.getTime() - KEPT_STUDENT_DAYS * 24 * 3600_000)));
+
+/** A note that this teacher wrote down of a class of the group, in which a name stands as a word. */
+export interface NoteWithName {
+	runId: string;
+	version: number;
+	on: string;
+	title: string;
+	note: string;
+}
+
+/**
+ * The notes of a group's classes in which the name of one of its people stands as a word: whose name it is only the
+ * teacher knows, who decides for each. Null where there is no such person of this teacher.
+ */
+export async function notesThatName(
+	db: Db,
+	owner: Owner,
+	id: string
+): Promise<{ groupId: string; notes: NoteWithName[] } | null> {
+	const [known] = await db
+		.select()
+		.from(student)
+		.where(and(whose(owner), eq(student.id, id)));
+	if (!known) return null;
+	const runs = await db
 		.select()
 		.from(classRun)
-		.where(and(eq(classRun.studioId, studioId), eq(classRun.teacherId, teacherId)));
-	for (const { id, version, document } of runs) {
-		if (!has(document.note)) continue;
-		await updateFrom(tx, classRun, eq(classRun.id, id), version, {
-			document: { ...document, note: without(document.note) }
-		});
-	}
-	const notes = await tx
-		.select({
-			teachingId: teachingEvent.teachingId,
-			eventId: teachingEvent.eventId,
-			event: teachingEvent.event
-		})
-		.from(teachingEvent)
-		.innerJoin(teaching, eq(teaching.id, teachingEvent.teachingId))
 		.where(
 			and(
-				eq(teaching.studioId, studioId),
-				eq(teaching.teacherId, teacherId),
-				eq(sql`json_value(${teachingEvent.event}, '$.do')`, 'note')
+				eq(classRun.studioId, owner.studioId),
+				eq(classRun.groupId, known.groupId),
+				eq(classRun.teacherId, owner.teacherId)
 			)
-		);
-	for (const { teachingId, eventId, event } of notes) {
-		if (event.do !== 'note' || !has(event.words)) continue;
-		const row = and(eq(teachingEvent.teachingId, teachingId), eq(teachingEvent.eventId, eventId))!;
-		await setSwitch(tx, teachingEvent, row, { event: { ...event, words: without(event.words) } });
-	}
+		)
+		.orderBy(desc(classRun.taughtOn));
+	const notes = runs
+		.filter(({ document }) => namesAsWord(document.note, known.document.name))
+		.map(({ id: runId, version, taughtOn, title, document }) => ({
+			runId,
+			version,
+			on: taughtOn,
+			title,
+			note: document.note
+		}));
+	return { groupId: known.groupId, notes };
+}
+
+/** Takes a name out of one note, in the version that was looked at, because its teacher said so. */
+export function takeNameOut(
+	db: Db,
+	owner: Owner,
+	id: string,
+	runId: string,
+	fromVersion: number
+): Promise<Removal> {
+	return db.transaction(async (tx): Promise<Removal> => {
+		const note = (await notesThatName(tx, owner, id))?.notes.find((one) => one.runId === runId);
+		if (!note) return 'missing';
+		const one = and(eq(classRun.studioId, owner.studioId), eq(classRun.id, runId))!;
+		const [row] = await tx.select().from(classRun).where(one);
+		const [known] = await tx
+			.select()
+			.from(student)
+			.where(and(whose(owner), eq(student.id, id)));
+		if (!row || !known) return 'missing';
+		const document = { ...row.document, note: withoutName(row.document.note, known.document.name) };
+		return (await updateFrom(tx, classRun, one, fromVersion, { document })) ? 'removed' : 'stale';
+	});
 }
 
 /** All that is kept of somebody, to be handed to them; null where there is no such person of this teacher. */
@@ -130,12 +202,17 @@ export async function dataOfStudent(db: Db, owner: Owner, id: string) {
 	const runs = await db
 		.select()
 		.from(classRun)
-		.where(and(eq(classRun.studioId, owner.studioId), eq(classRun.teacherId, owner.teacherId)));
+		.where(and(eq(classRun.studioId, owner.studioId), eq(classRun.groupId, row.groupId)));
 	return {
 		writtenDown: row.document,
 		measured: taken.map(({ takenOn, document }) => ({ on: takenOn, ...document })),
-		namedIn: runs
-			.filter(({ document }) => document.note.includes(row.document.name))
-			.map(({ taughtOn, title, document }) => ({ on: taughtOn, class: title, note: document.note }))
+		// what is said of others in the same note is not theirs
+		mentionedIn: runs
+			.filter(({ document }) => mentions(document.note).includes(id))
+			.map(({ taughtOn, title, document }) => ({
+				on: taughtOn,
+				class: title,
+				note: linesAbout(document.note, id, row.document.name)
+			}))
 	};
 }

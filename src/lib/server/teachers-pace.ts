@@ -1,14 +1,15 @@
 import { and, desc, eq, gt, max } from 'drizzle-orm';
 import { learnKinds, type PaceModel } from '../core/pace';
-import { kindOfPlan, isTaught, sidesTogether, timeOfMinutes, timeOfRun } from '../core/teach';
+import { kindOfPlan, isTaught, sidesTogether, timeOfMinutes } from '../core/teach';
+import type { Work } from './compute/tasks';
 import type { Db } from './db/open';
 import { plan, taughtTime } from './db/schema';
 import { clearRows } from './db/versioned';
 import { getPlan } from './plans';
 import { runOfPlan } from './runs';
-import { catalogueWith, outdatedMovements, studioCatalogue } from './studio-catalogue';
+import { catalogueWith, movementsFor, outdatedMovements, studioCatalogue } from './studio-catalogue';
 import { getStyle } from './styles';
-import { ledFromPlan } from './teachings';
+import { ledFromPlan, type StoredTeaching } from './teachings';
 
 /** What is learned fades: classes before so many would say next to nothing. */
 const MOST_CLASSES = 120;
@@ -58,7 +59,8 @@ export async function learnedSince(
 export async function learnFromPlan(
 	db: Db,
 	{ studioId, teacherId }: { studioId: string; teacherId: string },
-	planId: string
+	planId: string,
+	work: Work
 ): Promise<void> {
 	const run = await runOfPlan(db, studioId, planId);
 	const stored = run && (await getPlan(db, studioId, planId));
@@ -67,14 +69,18 @@ export async function learnFromPlan(
 	const today = await studioCatalogue(db, studioId);
 	const [moved = []] = await outdatedMovements(db, studioId, today, [taught]);
 	const { find } = catalogueWith(today, moved);
+	const movements = movementsFor(today, moved);
 	const kind = kindOfPlan(taught, (await getStyle(db, teacherId)).style.pace);
-	const led = (await ledFromPlan(db, studioId, planId)).findLast(({ tally }) => isTaught(tally));
+	const led = (await ledFromPlan(db, studioId, planId, work)).findLast(({ tally }) => isTaught(tally));
 	const { minutes, leftOut } = run.run;
 	const told =
-		(led && timeOfRun(led.stored, taught, find, kind)) ?? timeOfMinutes(taught, find, kind, minutes, leftOut);
+		(led && (await work('timeOfLed', { ...stepsOf(led.stored), plan: taught, kind, movements }))) ??
+		timeOfMinutes(taught, find, kind, minutes, leftOut);
 	const sides = led && sidesTogether(led.tally);
 	const document = told && (sides ? { ...told, sides } : told);
 	await clearRows(db, taughtTime, eq(taughtTime.runId, run.id));
 	if (document)
 		await db.insert(taughtTime).values({ runId: run.id, teacherId, taughtOn: run.run.on, document });
 }
+
+const stepsOf = ({ script, events }: StoredTeaching) => ({ script, events });

@@ -7,7 +7,7 @@ import type { Db } from './db/open';
 import { template } from './db/schema';
 import { deleteFrom, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
-import { keepRemoved, takeRemoved } from './removed';
+import { forgetOneRemoved, keepRemoved, lookAtRemoved } from './removed';
 import type { Removal, Saved } from './saved';
 
 export interface StoredTemplate {
@@ -72,12 +72,13 @@ export function removeTemplate(db: Db, studioId: string, id: string, fromVersion
 /** Puts a removed template back under its id; its title, or null when there is nothing to bring back. */
 export function restoreTemplate(db: Db, studioId: string, id: string): Promise<string | null> {
 	return db.transaction(async (tx) => {
-		const row = await takeRemoved<typeof template.$inferSelect>(tx, studioId, 'template', id);
+		const row = await lookAtRemoved<typeof template.$inferSelect>(tx, studioId, 'template', id);
 		if (!row) return null;
 		await holdQuota(tx, 'templates', template, eq(template.studioId, studioId));
 		const { title, version } = row;
 		const document = keptDocument<ClassPlan>(PLAN, row.document);
 		await tx.insert(template).values({ id, studioId, title, document, version: version + 1 });
+		await forgetOneRemoved(tx, studioId, 'template', id);
 		return title;
 	});
 }

@@ -5,7 +5,9 @@ import type { Db } from './db/open';
 import { rateLimit, session } from './db/schema';
 import { clearRows } from './db/versioned';
 import { forgetRemoved } from './removed';
-import { forgetTries } from './sign-in-guard';
+import { forgetGroups } from './groups';
+import { forgetPlaces, forgetTries } from './sign-in-guard';
+import { forgetStudents } from './students';
 
 const EVERY_MS = 3600_000;
 
@@ -16,6 +18,9 @@ export async function tidy(db: Db, now: Date): Promise<void> {
 	await forgetTries(db, now);
 	await forgetAccepted(db, now);
 	await forgetRemoved(db, now);
+	await forgetStudents(db, now);
+	await forgetGroups(db, now);
+	await forgetPlaces(db, now);
 	await forgetMeasured(db, now);
 }
 

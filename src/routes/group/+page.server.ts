@@ -1,7 +1,8 @@
 import { newGroup, newGroupSchema, PRESETS, preset, type PresetId } from '$lib/core/group';
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
-import { createGroup, listGroups } from '$lib/server/groups';
+import { createGroup, listGroups, removedGroups, restoreGroup } from '$lib/server/groups';
+import { KEPT_DAYS } from '$lib/server/removed';
 import { formErrors } from '$lib/core/validation';
 import { readForm, tokenOf } from '$lib/server/requests';
 import { studioOfRequest } from '$lib/server/endpoint';
@@ -12,6 +13,10 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals }) => ({
 	kit: await getStudioKit(db(), studioOfRequest(locals).id),
 	groups: await listGroups(db(), studioOfRequest(locals).id),
+	removed: (await removedGroups(db(), studioOfRequest(locals).id)).map((group) => ({
+		...group,
+		days: KEPT_DAYS
+	})),
 	presets: PRESETS.map((id) => ({ id, label: preset(id).label }))
 });
 
@@ -24,6 +29,17 @@ export const actions: Actions = {
 		if (errors) return fail(400, { errors, name: values.name ?? '' });
 		const group = { ...newGroup(values.preset as PresetId, values.name!.trim()), sharesKit: true };
 		const id = await once(db(), studio.id, token, (tx) => createGroup(tx, studio.id, group));
+		redirect(303, `/group/${id}`);
+	},
+	/** Brings a removed group back, with its people and check-ins. */
+	restore: async ({ request, locals }) => {
+		const { id = '' } = await readForm(request);
+		const name = await restoreGroup(db(), studioOfRequest(locals).id, id);
+		if (name === null)
+			return fail(404, {
+				errors: { gone: 'It can no longer be brought back.' } as Record<string, string>,
+				name: ''
+			});
 		redirect(303, `/group/${id}`);
 	}
 };

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import OnceToken from '$lib/ui/saving/OnceToken.svelte';
+	import BringBack from '$lib/ui/saving/BringBack.svelte';
 	import { enhance } from '$app/forms';
 	import { CheckedForm } from '$lib/client/checked-form.svelte';
 	import { meetingWords, newGroupSchema } from '$lib/core/group';
@@ -14,6 +15,8 @@
 <svelte:head><title>Groups · Humble Orbit</title></svelte:head>
 
 <h1>Groups</h1>
+{#each data.removed as { id, name, days } (id)}<BringBack what={name} {id} {days} />{/each}
+{#if form?.errors?.gone}<p role="alert">{form.errors.gone}</p>{/if}
 <div class="columns">
 	<ul>
 		{#each data.groups as { id, group } (id)}

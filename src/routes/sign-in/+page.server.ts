@@ -1,12 +1,14 @@
 import { env } from '$env/dynamic/private';
 import { signInSchema } from '$lib/core/people';
+import { TOKEN } from '$lib/server/accepted';
 import { postAuth } from '$lib/server/auth';
 import { db } from '$lib/server/db';
+import { newId } from '$lib/server/db/ids';
 import { formErrors } from '$lib/core/validation';
 import { nextPath } from '$lib/server/next-path';
 import { readForm } from '$lib/server/requests';
 import { DEMO_SIGN_IN } from '$lib/server/seed';
-import { claimTry, clearTries } from '$lib/server/sign-in-guard';
+import { claimTry, clearTries, type Place } from '$lib/server/sign-in-guard';
 import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -23,10 +25,29 @@ export const load: PageServerLoad = ({ locals, url }) => {
 
 const NO_ERRORS: Record<string, string> = {};
 
+/** What a browser keeps so that it is known again; it opens nothing by itself. */
+const DEVICE_COOKIE = 'orbit.device';
+const DEVICE_KEPT_SECONDS = 180 * 24 * 3600;
+
+/** Where a try comes from. `marks`: gives a browser that has no mark yet one of its own. */
+function placeOf(event: RequestEvent, marks = false): Place {
+	const kept = event.cookies.get(DEVICE_COOKIE);
+	const device = kept && TOKEN.test(kept) ? kept : marks ? newId() : null;
+	if (marks && device)
+		event.cookies.set(DEVICE_COOKIE, device, {
+			path: '/sign-in',
+			maxAge: DEVICE_KEPT_SECONDS,
+			sameSite: 'lax',
+			httpOnly: true,
+			secure: event.url.protocol === 'https:'
+		});
+	return { device, address: event.getClientAddress() };
+}
+
 async function signIn(event: RequestEvent, email: string, password: string) {
 	const response = await postAuth(event, '/sign-in/email', { email, password });
 	if (response.ok) {
-		await clearTries(db(), email);
+		await clearTries(db(), email, placeOf(event, true), new Date());
 		redirect(303, nextPath(event.url.searchParams.get('next')));
 	}
 	const message =
@@ -42,7 +63,7 @@ export const actions: Actions = {
 		const errors = formErrors(signInSchema, values);
 		if (errors) return fail(400, { email: values.email ?? '', message: '', errors });
 		const email = values.email!.trim();
-		const wait = await claimTry(db(), email, new Date());
+		const wait = await claimTry(db(), email, placeOf(event), new Date());
 		if (wait > 0) {
 			const message = `Too many wrong passwords for this e-mail. Wait ${wait} seconds, then try again.`;
 			return fail(429, { email, message, errors: NO_ERRORS });

@@ -129,3 +129,13 @@ export function timeInZone(moment: Date, timeZone: string): string {
 /** A moment on a studio's calendar and clock: "Tuesday 24 November, 19:16". */
 export const momentWords = (moment: Date, timeZone: string): string =>
 	`${dayName(dayInZone(moment, timeZone))}, ${timeInZone(moment, timeZone)}`;
+
+/** What was written on paper is entered so many years later at most. Judged. */
+const YEARS_BACK = 10;
+
+/**
+ * Whether something can have been done on a day: not after today (a day is allowed for who is further east), and not before
+ * anybody wrote it down, as a clock says that stands in 1970.
+ */
+export const canHaveBeen = (day: string, today: string): boolean =>
+	day <= addDays(today, 1) && day >= addDays(today, -365 * YEARS_BACK);

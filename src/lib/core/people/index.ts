@@ -1,3 +1,4 @@
 export * from './account';
 export * from './here';
 export * from './here-schema';
+export * from './mention';

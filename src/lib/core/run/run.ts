@@ -1,5 +1,6 @@
 import { array, number, object, string } from 'yup';
 import { SLUG } from '../movement';
+import { noteLength, withNames } from '../people';
 import { PLAN_LIMITS } from '../plan';
 import {
 	eachOnce,
@@ -59,6 +60,9 @@ function isThere(value: unknown): boolean {
 	);
 }
 
+/** A note of mentions alone has this many times its letters. */
+const MENTION_ROOM = 20;
+
 export const runNotesSchema = object({
 	effort: number().min(0).max(10).nullable().defined(),
 	minutes: number().min(0).max(RUN_LIMITS.minutes).required(),
@@ -71,7 +75,12 @@ export const runNotesSchema = object({
 			'once',
 			eachOnce((given) => given, 'this is left out already')
 		),
-	note: textOfLines(PLAN_LIMITS.noteCharacters),
+	/** Longer than it may be written, for a mention takes more room than it counts. */
+	note: textOfLines(MENTION_ROOM * PLAN_LIMITS.noteCharacters).test(
+		'length',
+		`\${path} must be at most ${PLAN_LIMITS.noteCharacters} characters`,
+		(note) => noteLength(note) <= PLAN_LIMITS.noteCharacters
+	),
 	sore: string().oneOf(SORE).optional(),
 	there: object().default(undefined).test('there', '${path} says of movements: most, some or few', isThere)
 }).noUnknown();
@@ -117,12 +126,12 @@ export function satWords({ sore, there }: RunNotes, nameOf: (slug: string) => st
 	];
 }
 
-/** What the form begins with: what was written down before, with the effort filled in where nobody said it; else as it was planned. */
-export function draftNotes(run: RunNotes | null | undefined, asPlanned: RunNotes): RunNotes {
-	if (!run) return asPlanned;
+/** What the form begins with: what was written down before; else `begin`, with the effort that nobody said yet. */
+export function draftNotes(run: RunNotes | null | undefined, begin: RunNotes): RunNotes {
+	if (!run) return { ...begin, effort: null };
 	const { minutes, attendance, leftOut, note, sore, there } = run;
 	return {
-		effort: run.effort ?? asPlanned.effort,
+		effort: run.effort,
 		minutes,
 		attendance,
 		leftOut,
@@ -137,7 +146,8 @@ export function notesOf(runs: Runs): Record<string, RunNotes & { version: number
 	return Object.fromEntries(
 		Object.entries(runs).map(([id, { planId: _plan, on: _on, startsAt: _at, ...notes }]) => [
 			id,
-			withVersion(RUN_NOTES, notes)
+			// whom a note mentions is for their teacher's eyes alone
+			withVersion(RUN_NOTES, { ...notes, note: withNames(notes.note, []) })
 		])
 	);
 }

@@ -2,7 +2,7 @@ import { unitWord } from '../plan';
 import { chooseAmounts, type AdjustableDose } from '../fit';
 import type { RunAct } from './events';
 import { behindMs, isOnTime, remainingMs } from './now';
-import { givenMs, goalMs, isLeftOut, presentId } from './replay';
+import { adjust, givenMs, goalMs, isLeftOut, presentId } from './replay';
 import type { RunState, Steps } from './state';
 import { WAYS, type ScriptBlock, type Step, type Way } from './types';
 
@@ -225,10 +225,8 @@ function leavingOut(state: RunState, steps: Steps, behind: number): Change | nul
 	return withDoses(state, steps, change, saved(state, steps, change) - behind) ?? change;
 }
 
-const changed = (state: RunState, change: Change): RunState => ({
-	...state,
-	adjustments: [...state.adjustments, { event: '', seconds: change.seconds, leftOut: change.leftOut }]
-});
+const changed = (state: RunState, { seconds, leftOut }: Change): RunState =>
+	adjust(state, { event: '', seconds, leftOut });
 
 /** Milliseconds that a change saves. */
 const saved = (state: RunState, steps: Steps, change: Change): number =>

@@ -26,9 +26,13 @@ export type RunAct =
 	| { do: 'adjust'; seconds: Record<string, number>; leftOut: string[] }
 	| { do: 'take back'; event: string }
 	| { do: 'reopened'; alive: EventTime }
+	/** The device slept, and its clock with it: `taught` says whether the class went on meanwhile. */
+	| { do: 'slept'; ms: number; taught: boolean }
 	| { do: 'note'; words: string }
 	| ({ do: 'count' } & Omit<GroupCheckIn, 'kind'>)
-	| { do: 'end' };
+	| { do: 'end' }
+	/** Another device goes on with the class. */
+	| { do: 'hand over' };
 export type RunActName = RunAct['do'];
 
 /**
@@ -49,7 +53,11 @@ export const EVENT_LIMITS = {
 	steps: MOST.steps,
 	noteCharacters: 500,
 	moreSeconds: 3600,
-	events: 5000
+	sleptMs: 12 * 3600_000,
+	/** A class of three hours with two presses a second. */
+	events: 20_000,
+	/** So many of them are sent at once. */
+	eventsAtOnce: 5000
 } as const;
 
 const time = {
@@ -105,9 +113,11 @@ const acts: Record<RunActName, ObjectShape> = {
 	},
 	'take back': { event: string().min(1).max(40).required() },
 	reopened: { alive: object(time).noUnknown().required() },
+	slept: { ms: number().min(0).max(EVENT_LIMITS.sleptMs).required(), taught: boolean().required() },
 	note: { words: string().min(1).max(EVENT_LIMITS.noteCharacters).required() },
 	count: groupCheckInFields,
-	end: {}
+	end: {},
+	'hand over': {}
 };
 const schemas = Object.fromEntries(
 	Object.entries(acts).map(([name, fields]) => [

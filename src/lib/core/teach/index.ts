@@ -1,5 +1,6 @@
 export * from './catch-up';
 export * from './counts';
+export * from './device-clock';
 export * from './events';
 export * from './now';
 export * from './pack';

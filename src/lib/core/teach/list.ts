@@ -31,7 +31,7 @@ export function listOf(state: RunState, steps: Steps): ListLine[] {
 		last = step;
 	}
 	return groups.map((ids) => {
-		const first = steps.shown(state, ids[0]!);
+		const first = steps.get(ids[0]!);
 		const standing = standingOf(state, ids);
 		const seconds =
 			standing === 'given'
@@ -40,7 +40,8 @@ export function listOf(state: RunState, steps: Steps): ListLine[] {
 		return {
 			id: ids[0]!,
 			steps: ids,
-			title: first.title,
+			// the way in may have been to another movement than what was given in its place
+			title: steps.shown(state, ids.at(-1)!).title,
 			leg: first.leg,
 			seconds: Math.round(seconds),
 			standing

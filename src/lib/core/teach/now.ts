@@ -1,4 +1,4 @@
-import type { Leg } from '../anatomy';
+import { otherLeg, type Leg } from '../anatomy';
 import { goalMs, isLeftOut, givenMs, nextIndex, presentId } from './replay';
 import type { RunState, Steps } from './state';
 import type { Count, Step } from './types';
@@ -11,7 +11,7 @@ export interface OwedSide {
 	leg: Leg;
 	/** What the other side was given, milliseconds. */
 	ms: number;
-	/** Its steps, which `bring back` takes. */
+	/** Its steps, which `bring back` takes; empty where the class has none for it. */
 	steps: string[];
 	/** It comes by itself; otherwise it was left out or passed by. */
 	comes: boolean;
@@ -95,33 +95,44 @@ export function behindMs(state: RunState, steps: Steps): number {
 export const endsAt = (state: RunState, steps: Steps): number =>
 	state.plannedStartAt + steps.script.lengthSeconds * 1000 + behindMs(state, steps);
 
-/** Sides that were given while the other was not, in the order of the class. */
+/**
+ * Sides that were given while the other was not, in the order of the class. A movement that took the place of another on
+ * one side is owed to the other leg too; no step of the class is there for that.
+ */
 export function owedSides(state: RunState, steps: Steps): OwedSide[] {
 	const work = state.order
-		.map((id) => ({ id, step: steps.shown(state, id) }))
+		.map((id) => ({ id, step: steps.shown(state, id), instead: state.swapped.get(id)?.movement ?? '' }))
 		.filter(({ step }) => step.kind === 'work' && step.leg !== null && step.itemId !== null);
-	const items = [...new Set(work.map(({ step }) => step.itemId!))];
-	return items.flatMap((itemId): OwedSide[] => {
-		const own = work.filter(({ step }) => step.itemId === itemId);
-		const hasBoth = own.some(({ step }) => step.side === 1) && own.some(({ step }) => step.side === 2);
-		const isGiven = ({ id }: { id: string }) => givenMs(state, id) > 0;
-		const given = own.filter(isGiven);
-		const [side] = new Set(given.map(({ step }) => step.side));
-		if (!hasBoth || given.length === 0 || given.some(({ step }) => step.side !== side)) return [];
-		const other = own.filter(({ step }) => step.side !== side);
-		const getIn = state.order.filter((id) => {
-			const step = steps.get(id);
-			return step.itemId === itemId && step.side === other[0]!.step.side && !state.done.has(id);
-		});
-		const place = (id: string) => state.order.indexOf(id);
+	const sidesOf = new Map<string, Set<1 | 2 | null>>();
+	const movements = new Map<string, typeof work>();
+	for (const one of work) {
+		const itemId = one.step.itemId!;
+		sidesOf.set(itemId, (sidesOf.get(itemId) ?? new Set()).add(one.step.side));
+		const key = `${itemId} ${one.instead}`;
+		movements.set(key, [...(movements.get(key) ?? []), one]);
+	}
+	const place = new Map(state.order.map((id, index) => [id, index]));
+	return [...movements.values()].flatMap((own): OwedSide[] => {
+		const given = own.filter(({ id }) => givenMs(state, id) > 0);
+		const first = given[0]?.step;
+		if (!first || sidesOf.get(first.itemId!)!.size < 2) return [];
+		if (given.some(({ step }) => step.side !== first.side)) return [];
+		const other = own.filter(({ step }) => step.side !== first.side);
+		const getIn = other.length
+			? state.order.filter((id) => {
+					const step = steps.get(id);
+					const isOfIt = step.itemId === first.itemId && step.side !== first.side && step.side !== null;
+					return isOfIt && !state.done.has(id);
+				})
+			: [];
 		return [
 			{
-				itemId,
-				title: other[0]!.step.title,
-				leg: other[0]!.step.leg!,
+				itemId: first.itemId!,
+				title: first.title,
+				leg: otherLeg(first.leg!),
 				ms: given.reduce((sum, { id }) => sum + givenMs(state, id), 0),
 				steps: getIn,
-				comes: other.some(({ id }) => place(id) > state.at && !isLeftOut(state, id))
+				comes: other.some(({ id }) => place.get(id)! > state.at && !isLeftOut(state, id))
 			}
 		];
 	});

@@ -1,23 +1,24 @@
 import { groupCheckInOf } from './counts';
 import type { EventTime, RunAct, RunEvent } from './events';
-import { READY, Steps, type RunState, type Visit } from './state';
-import type { Script, Step } from './types';
+import { READY, Steps, type Adjustment, type RunState, type Visit } from './state';
+import type { Replacement, Script, Step } from './types';
 
 /** The number that says which repetition of a step it is: "+1" for the first one added. */
 const suffixOf = (id: string): string => /\+\d+$/.exec(id)?.[0] ?? '';
 
 /**
  * Where a class is after its events; the same events always give the same. What an event cannot do in the state that it
- * meets (pausing what is paused, moving on after the end) it does not do, and its time passes all the same.
+ * meets (pausing what is paused, moving on after the end) it does not do, and its time passes all the same. Each event
+ * costs at most so much as its script is long, however many came before it.
  *
  * @param events in the order in which they happened on one device
  */
 export function replay(script: Script, events: readonly RunEvent[]): RunState {
 	const steps = new Steps(script);
-	let state = notBegun(script);
+	const state = draftOf(notBegun(script));
 	let last: RunEvent | null = null;
 	for (const event of events) {
-		state = happened(state, steps, last, event);
+		happen(state, steps, last, event);
 		last = event;
 	}
 	return state;
@@ -31,14 +32,78 @@ export const notBegun = (script: Script): RunState => ({
 
 /** The state after one more event, with the time since the last one. */
 export function happened(state: RunState, steps: Steps, last: RunEvent | null, event: RunEvent): RunState {
-	return act(passed(state, steps, last, event), steps, event);
+	const draft = draftOf(state);
+	happen(draft, steps, last, event);
+	return draft;
 }
 
-function passed(state: RunState, steps: Steps, last: RunEvent | null, event: RunEvent): RunState {
-	if (!last) return state;
-	if (event.do !== 'reopened') return elapse(state, steps, msBetween(last, event));
-	const alive = elapse(state, steps, msBetween(last, event.alive));
-	return away(alive, msBetween(event.alive, event));
+/** The state so many milliseconds later, with nothing done meanwhile; by the clock it moves on. */
+export function elapse(state: RunState, steps: Steps, ms: number): RunState {
+	if (ms <= 0 || state.mode === 'ready') return state;
+	const draft = draftOf(state);
+	pass(draft, steps, ms);
+	return draft;
+}
+
+/** The state with one more adjustment. */
+export function adjust(state: RunState, adjustment: Adjustment): RunState {
+	const draft = draftOf(state);
+	addAdjustment(draft, adjustment);
+	return draft;
+}
+
+/** A state that is being worked out, and that nobody else holds. */
+interface Draft extends Omit<
+	RunState,
+	| 'waitsAt'
+	| 'order'
+	| 'visits'
+	| 'given'
+	| 'done'
+	| 'leftOut'
+	| 'swapped'
+	| 'adjustments'
+	| 'adjusted'
+	| 'more'
+	| 'notes'
+	| 'counts'
+> {
+	waitsAt: Set<string>;
+	order: string[];
+	visits: Visit[];
+	given: Map<string, number>;
+	done: Set<string>;
+	leftOut: Set<string>;
+	swapped: Map<string, Replacement>;
+	adjustments: Adjustment[];
+	adjusted: { seconds: Map<string, number>; leftOut: Set<string> };
+	more: Map<string, number>;
+	notes: RunState['notes'][number][];
+	counts: RunState['counts'][number][];
+}
+
+const draftOf = (state: RunState): Draft => ({
+	...state,
+	waitsAt: new Set(state.waitsAt),
+	order: [...state.order],
+	visits: [...state.visits],
+	given: new Map(state.given),
+	done: new Set(state.done),
+	leftOut: new Set(state.leftOut),
+	swapped: new Map(state.swapped),
+	adjustments: [...state.adjustments],
+	adjusted: { seconds: new Map(state.adjusted.seconds), leftOut: new Set(state.adjusted.leftOut) },
+	more: new Map(state.more),
+	notes: [...state.notes],
+	counts: [...state.counts]
+});
+
+function happen(state: Draft, steps: Steps, last: RunEvent | null, event: RunEvent): void {
+	if (last && event.do === 'reopened') {
+		pass(state, steps, msBetween(last, event.alive));
+		away(state, msBetween(event.alive, event));
+	} else if (last) pass(state, steps, msBetween(last, event));
+	act(state, steps, event);
 }
 
 /** Milliseconds from one event to the next: by the clock that only runs on, by the wall's where the page was opened anew. */
@@ -50,53 +115,53 @@ export function msBetween(before: EventTime, after: EventTime): number {
 /** How long a step is to take: as long as the first side took, or as planned, adjusted and added to; milliseconds. */
 export function goalMs(state: RunState, steps: Steps, id: string): number {
 	const step = steps.get(id);
-	const adjusted = state.adjustments.reduce<number | undefined>(
-		(found, { seconds }) => seconds[step.id] ?? found,
-		undefined
-	);
-	const more = (state.more[id] ?? 0) * 1000;
+	const more = (state.more.get(id) ?? 0) * 1000;
 	if (step.equals !== null) {
 		const first = step.equals + suffixOf(id);
 		if (state.done.has(first)) return givenMs(state, first) + more;
 	}
-	return (adjusted ?? step.seconds) * 1000 + more;
+	return (state.adjusted.seconds.get(step.id) ?? step.seconds) * 1000 + more;
 }
 
 /** What a step was given so far, over all its visits. */
-export function givenMs(state: RunState, id: string): number {
-	return state.visits.reduce((sum, visit) => (visit.step === id ? sum + visit.givenMs : sum), 0);
-}
+export const givenMs = (state: Pick<RunState, 'given'>, id: string): number => state.given.get(id) ?? 0;
 
 /** Whether a step is left out, by hand or to come out on time. */
-export function isLeftOut(state: RunState, id: string): boolean {
-	return state.leftOut.has(id) || state.adjustments.some(({ leftOut }) => leftOut.includes(id));
-}
+export const isLeftOut = (state: RunState, id: string): boolean =>
+	state.leftOut.has(id) || state.adjusted.leftOut.has(id);
 
 /** Index of the step that comes after the present one; -1 where none does. */
 export function nextIndex(state: RunState): number {
-	return state.order.findIndex(
-		(id, index) => index > state.at && !isLeftOut(state, id) && !state.done.has(id)
-	);
+	for (let index = state.at + 1; index < state.order.length; index++) {
+		const id = state.order[index]!;
+		if (!isLeftOut(state, id) && !state.done.has(id)) return index;
+	}
+	return -1;
 }
 
 /** The step that is given now. */
-export const presentId = (state: RunState): string => state.order[state.at]!;
+export const presentId = (state: Pick<RunState, 'order' | 'at'>): string => state.order[state.at]!;
 
-/** The state so many milliseconds later, with nothing done meanwhile; by the clock it moves on. */
-export function elapse(state: RunState, steps: Steps, ms: number): RunState {
-	if (ms <= 0 || state.mode === 'ready') return state;
-	if (state.mode === 'ended') return { ...state, sinceEndMs: state.sinceEndMs + ms };
-	if (state.mode === 'paused')
-		return { ...state, elapsedMs: state.elapsedMs + ms, pausedMs: state.pausedMs + ms };
-	let now = state;
+function pass(state: Draft, steps: Steps, ms: number): void {
+	if (ms <= 0 || state.mode === 'ready') return;
+	if (state.mode === 'ended') {
+		state.sinceEndMs += ms;
+		return;
+	}
+	if (state.mode === 'paused') {
+		state.elapsedMs += ms;
+		state.pausedMs += ms;
+		return;
+	}
 	let left = ms;
-	while (goesOnByItself(now, steps)) {
-		const until = Math.max(0, goalMs(now, steps, presentId(now)) - now.visits.at(-1)!.givenMs);
+	while (goesOnByItself(state, steps)) {
+		const until = Math.max(0, goalMs(state, steps, presentId(state)) - state.visits.at(-1)!.givenMs);
 		if (left < until) break;
-		now = moveTo(give(now, until), nextIndex(now), true);
+		give(state, until);
+		moveTo(state, nextIndex(state), true);
 		left -= until;
 	}
-	return give(now, left);
+	give(state, left);
 }
 
 function goesOnByItself(state: RunState, steps: Steps): boolean {
@@ -110,208 +175,254 @@ function goesOnByItself(state: RunState, steps: Steps): boolean {
 }
 
 /** Time that passes in the present step. */
-function give(state: RunState, ms: number): RunState {
+function give(state: Draft, ms: number): void {
 	const visit = state.visits.at(-1)!;
-	return {
-		...state,
-		elapsedMs: state.elapsedMs + ms,
-		visits: [...state.visits.slice(0, -1), { ...visit, givenMs: visit.givenMs + ms }]
-	};
+	state.elapsedMs += ms;
+	state.visits[state.visits.length - 1] = { ...visit, givenMs: visit.givenMs + ms };
+	addGiven(state, visit.step, ms);
 }
 
-const visitOf = ({ elapsedMs, done }: RunState, step: string): Visit => ({
-	step,
-	fromMs: elapsedMs,
-	givenMs: 0,
-	again: done.has(step)
-});
-
-/** Leaves the present step, which is done then, for another. */
-function moveTo(state: RunState, at: number, isDone: boolean): RunState {
-	const done = isDone ? new Set(state.done).add(presentId(state)) : state.done;
-	return {
-		...state,
-		done,
-		at,
-		waits: false,
-		visits: [...state.visits, visitOf({ ...state, done }, state.order[at]!)]
-	};
+function addGiven({ given }: Draft, step: string, ms: number): void {
+	const now = (given.get(step) ?? 0) + ms;
+	if (now > 0) given.set(step, now);
+	else given.delete(step);
 }
 
-function act(state: RunState, steps: Steps, event: RunEvent): RunState {
+/** Begins a stay in a step. */
+function visit(state: Draft, at: number): void {
+	const step = state.order[at]!;
+	state.at = at;
+	state.waits = false;
+	state.visits.push({ step, fromMs: state.elapsedMs, givenMs: 0, again: state.done.has(step) });
+}
+
+/** Leaves the present step for another; it is done then, unless it was left out or passed by. */
+function moveTo(state: Draft, at: number, isDone: boolean): void {
+	if (isDone) state.done.add(presentId(state));
+	visit(state, at);
+}
+
+function act(state: Draft, steps: Steps, event: RunEvent): void {
 	const does: RunAct = event;
 	const isOn = state.mode === 'running' || state.mode === 'paused';
 	switch (does.do) {
 		case 'here':
-			return { ...state, here: does.here };
+			state.here = does.here;
+			return;
 		case 'start':
-			if (state.mode !== 'ready' || state.order.length === 0) return state;
-			return {
-				...state,
-				mode: 'running',
-				plannedStartAt: does.plannedStartAt,
-				startedAt: event.at,
-				visits: [visitOf(state, state.order[0]!)]
-			};
+			if (state.mode !== 'ready' || state.order.length === 0) return;
+			state.mode = 'running';
+			state.plannedStartAt = does.plannedStartAt;
+			state.startedAt = event.at;
+			visit(state, 0);
+			return;
 		case 'lead':
-			return { ...state, lead: does.by, waitsIn: does.waitsIn, waits: false };
-		case 'wait': {
-			const waitsAt = new Set(state.waitsAt);
-			if (does.waits) waitsAt.add(does.step);
-			else waitsAt.delete(does.step);
-			return { ...state, waitsAt };
-		}
-		case 'swap': {
-			const { [does.item]: _before, ...others } = state.swaps;
-			return { ...state, swaps: does.to ? { ...others, [does.item]: does.to } : others };
-		}
-		case 'next': {
-			if (!isOn) return state;
-			const next = nextIndex(state);
-			return next < 0
-				? { ...state, mode: 'ended', done: new Set(state.done).add(presentId(state)) }
-				: { ...moveTo(state, next, true), mode: 'running' };
-		}
+			state.lead = does.by;
+			state.waitsIn = does.waitsIn;
+			state.waits = false;
+			return;
+		case 'wait':
+			if (!does.waits) state.waitsAt.delete(does.step);
+			else if (state.order.includes(does.step)) state.waitsAt.add(does.step);
+			return;
+		case 'swap':
+			return swap(state, steps, does.item, does.to);
+		case 'next':
+			return isOn ? next(state) : undefined;
 		case 'back':
 			return back(state);
 		case 'pause':
-			return state.mode === 'running' ? { ...state, mode: 'paused' } : state;
+			if (state.mode === 'running') state.mode = 'paused';
+			return;
 		case 'resume':
-			return state.mode === 'paused' ? { ...state, mode: 'running' } : state;
+			if (state.mode === 'paused') state.mode = 'running';
+			return;
 		case 'more': {
-			if (!isOn) return state;
 			const id = presentId(state);
-			return { ...state, more: { ...state.more, [id]: (state.more[id] ?? 0) + does.seconds } };
+			if (isOn) state.more.set(id, (state.more.get(id) ?? 0) + does.seconds);
+			return;
 		}
 		case 'one more set':
-			return isOn ? oneMoreSet(state, steps) : state;
+			return isOn ? oneMoreSet(state, steps) : undefined;
 		case 'leave out':
 			return leaveOut(state, does.steps);
 		case 'bring back':
 			return bringBack(state, does.steps);
 		case 'jump': {
 			const at = state.order.indexOf(does.step);
-			return isOn && at >= 0 && at !== state.at ? { ...moveTo(state, at, true), mode: 'running' } : state;
+			if (!isOn || at < 0 || at === state.at) return;
+			moveTo(state, at, true);
+			state.mode = 'running';
+			return;
 		}
-		case 'adjust': {
-			const adjustment = { event: event.id, seconds: does.seconds, leftOut: does.leftOut };
-			return { ...state, adjustments: [...state.adjustments, adjustment] };
-		}
-		case 'note': {
-			if (state.mode === 'ready') return state;
-			const note = { step: presentId(state), atMs: state.elapsedMs, words: does.words };
-			return { ...state, notes: [...state.notes, note] };
-		}
-		case 'count': {
-			if (state.mode === 'ready') return state;
-			const counted = groupCheckInOf(does);
-			const others = state.counts.filter((one) => one.test !== does.test || one.moment !== does.moment);
-			return { ...state, counts: [...others, counted] };
-		}
+		case 'adjust':
+			return addAdjustment(state, { event: event.id, seconds: does.seconds, leftOut: does.leftOut });
+		case 'note':
+			if (state.mode !== 'ready')
+				state.notes.push({ step: presentId(state), atMs: state.elapsedMs, words: does.words });
+			return;
+		case 'count':
+			if (state.mode === 'ready') return;
+			state.counts = state.counts.filter((one) => one.test !== does.test || one.moment !== does.moment);
+			state.counts.push(groupCheckInOf(does));
+			return;
 		case 'end':
-			return isOn ? { ...state, mode: 'ended', done: new Set(state.done).add(presentId(state)) } : state;
-		case 'take back': {
-			const adjustments = state.adjustments.filter((adjustment) => adjustment.event !== does.event);
-			return { ...state, adjustments };
-		}
+		case 'hand over':
+			if (!isOn) return;
+			state.wasHandedOver = does.do === 'hand over';
+			state.mode = 'ended';
+			state.done.add(presentId(state));
+			return;
+		case 'take back':
+			state.adjustments = state.adjustments.filter((adjustment) => adjustment.event !== does.event);
+			sumUp(state);
+			return;
+		case 'slept':
+			if (does.taught) pass(state, steps, does.ms);
+			else away(state, does.ms);
+			return;
 		case 'reopened':
-			return state;
+			return;
 	}
+}
+
+function next(state: Draft): void {
+	const at = nextIndex(state);
+	if (at >= 0) moveTo(state, at, true);
+	else state.done.add(presentId(state));
+	state.mode = at < 0 ? 'ended' : 'running';
 }
 
 /** Undoes the last move: what passed since then belongs to the step before. Also takes back the end. */
-function back(state: RunState): RunState {
+function back(state: Draft): void {
 	if (state.mode === 'ended') {
-		const done = undone(state, state.visits.at(-1)!);
-		return {
-			...give({ ...state, mode: 'running', done, waits: true }, state.sinceEndMs),
-			sinceEndMs: 0
-		};
+		state.mode = 'running';
+		state.wasHandedOver = false;
+		undo(state, state.visits.at(-1)!);
+		state.waits = true;
+		give(state, state.sinceEndMs);
+		state.sinceEndMs = 0;
+		return;
 	}
 	const [before, present] = state.visits.slice(-2);
-	if (state.mode === 'ready' || !before || !present) return state;
-	return {
-		...state,
-		done: undone(state, before),
-		at: state.order.indexOf(before.step),
-		waits: true,
-		visits: [...state.visits.slice(0, -2), { ...before, givenMs: before.givenMs + present.givenMs }]
-	};
+	if (state.mode === 'ready' || !before || !present) return;
+	undo(state, before);
+	state.at = state.order.indexOf(before.step);
+	state.waits = true;
+	state.visits.pop();
+	state.visits[state.visits.length - 1] = { ...before, givenMs: before.givenMs + present.givenMs };
+	addGiven(state, present.step, -present.givenMs);
+	addGiven(state, before.step, present.givenMs);
 }
 
-/** What was given, without the step of a visit that goes on; where that was a return it was given all the same. */
-function undone({ done }: RunState, { step, again }: Visit): ReadonlySet<string> {
-	const without = new Set(done);
-	if (!again) without.delete(step);
-	return without;
+/** The step of a visit goes on: it is not done any more. Where the visit was a return it was given all the same. */
+function undo(state: Draft, { step, again }: Visit): void {
+	if (!again) state.done.delete(step);
 }
+
+/** Another movement in place of an item, in what of it is still to come; what was given stays as it was. */
+function swap(state: Draft, steps: Steps, item: string, to: Replacement | null): void {
+	state.order.forEach((id, index) => {
+		if (steps.get(id).itemId !== item || index < state.at || state.done.has(id)) return;
+		if (to) state.swapped.set(id, to);
+		else state.swapped.delete(id);
+	});
+}
+
+/** More sets than this are not added: the class would be another one. */
+const MOST_ADDED_STEPS = 400;
 
 /** Another set of the present work after it, with the rest between; the second side gets it too. */
-function oneMoreSet(state: RunState, steps: Steps): RunState {
+function oneMoreSet(state: Draft, steps: Steps): void {
 	const id = presentId(state);
 	const step = steps.get(id);
-	if (step.kind !== 'work') return state;
+	const isFull = state.order.length >= steps.script.steps.length + MOST_ADDED_STEPS;
+	if (step.kind !== 'work' || isFull) return;
 	const number = state.order.filter((other) => steps.get(other).id === step.id).length;
-	const rest = steps.script.steps.find(
-		(other) => other.kind === 'rest' && other.itemId === step.itemId && other.side === step.side
-	);
-	const added = (work: string, resting: Step | undefined) => [
-		...(resting ? [`${resting.id}+${number}`] : []),
-		`${work}+${number}`
-	];
-	const order = [...state.order];
-	order.splice(state.at + 1, 0, ...added(step.id, rest));
-	const twin = steps.script.steps.find((other) => other.equals === step.id);
-	const place = twin ? order.lastIndexOf(twin.id) : -1;
-	if (twin && place > state.at) {
-		const twinRest = steps.script.steps.find(
-			(other) => other.kind === 'rest' && other.itemId === twin.itemId && other.side === twin.side
+	const restOf = ({ itemId, side }: Step) =>
+		steps.script.steps.find(
+			(other) => other.kind === 'rest' && other.itemId === itemId && other.side === side
 		);
-		order.splice(place + 1, 0, ...added(twin.id, twinRest));
-	}
-	return { ...state, order };
+	const add = (after: string, work: Step) => {
+		const resting = restOf(work);
+		const added = [...(resting ? [`${resting.id}+${number}`] : []), `${work.id}+${number}`];
+		state.order.splice(state.order.lastIndexOf(after) + 1, 0, ...added);
+		const instead = state.swapped.get(after);
+		if (instead) for (const one of added) state.swapped.set(one, instead);
+	};
+	add(id, step);
+	const twin = steps.script.steps.find((other) => other.equals === step.id);
+	if (twin && state.order.lastIndexOf(twin.id) > state.at) add(twin.id, twin);
 }
 
 /** What is done already stays done; where the present step is left out the next one begins. */
-function leaveOut(state: RunState, ids: readonly string[]): RunState {
-	if (state.mode === 'ended') return state;
-	const open = ids.filter((id) => state.order.includes(id) && !state.done.has(id));
-	const without = { ...state, leftOut: new Set([...state.leftOut, ...open]) };
-	if (state.mode === 'ready' || !open.includes(presentId(state))) return without;
-	const next = nextIndex(without);
-	if (next < 0) return state;
-	return { ...moveTo(without, next, false), mode: 'running' };
+function leaveOut(state: Draft, ids: readonly string[]): void {
+	if (state.mode === 'ended') return;
+	const known = new Set(state.order);
+	const open = new Set(ids.filter((id) => known.has(id) && !state.done.has(id)));
+	const before = [...open].filter((id) => !state.leftOut.has(id));
+	for (const id of before) state.leftOut.add(id);
+	if (state.mode === 'ready' || !open.has(presentId(state))) return;
+	const at = nextIndex(state);
+	if (at < 0) for (const id of before) state.leftOut.delete(id);
+	else {
+		moveTo(state, at, false);
+		state.mode = 'running';
+	}
 }
 
 /** What was left out or jumped over is given after all: right after the present step where its place has gone by. */
-function bringBack(state: RunState, ids: readonly string[]): RunState {
-	const leftOut = new Set(state.leftOut);
-	for (const id of ids) leftOut.delete(id);
-	const adjustments = state.adjustments.map((adjustment) => ({
-		...adjustment,
-		leftOut: adjustment.leftOut.filter((id) => !ids.includes(id))
-	}));
-	const gone = state.order.filter((id, index) => ids.includes(id) && index < state.at && !state.done.has(id));
-	const present = state.order[state.at]!;
-	const others = state.order.filter((id) => !gone.includes(id));
-	const at = others.indexOf(present);
-	return {
-		...state,
-		leftOut,
-		adjustments,
-		at,
-		order: [...others.slice(0, at + 1), ...gone, ...others.slice(at + 1)]
-	};
+function bringBack(state: Draft, ids: readonly string[]): void {
+	const wanted = new Set(ids);
+	for (const id of wanted) state.leftOut.delete(id);
+	if (ids.some((id) => state.adjusted.leftOut.has(id))) {
+		state.adjustments = state.adjustments.map((adjustment) => ({
+			...adjustment,
+			leftOut: adjustment.leftOut.filter((id) => !wanted.has(id))
+		}));
+		sumUp(state);
+	}
+	const isGone = (id: string, index: number) => wanted.has(id) && index < state.at && !state.done.has(id);
+	const gone = state.order.filter(isGone);
+	if (gone.length === 0) return;
+	const present = presentId(state);
+	const others = state.order.filter((id, index) => !isGone(id, index));
+	state.at = others.indexOf(present);
+	state.order = [...others.slice(0, state.at + 1), ...gone, ...others.slice(state.at + 1)];
+}
+
+/** Steps that all adjustments of a class may name together; what goes beyond is not done. */
+const MOST_ADJUSTED_STEPS = 4000;
+
+function addAdjustment(state: Draft, adjustment: Adjustment): void {
+	const all = [...state.adjustments, adjustment];
+	const named = all.reduce(
+		(sum, { seconds, leftOut }) => sum + 1 + Object.keys(seconds).length + leftOut.length,
+		0
+	);
+	if (named > MOST_ADJUSTED_STEPS) return;
+	state.adjustments = all;
+	sumUp(state);
+}
+
+/** Works out what the adjustments come to: of two that name one step the later counts. */
+function sumUp({ adjusted, adjustments }: Draft): void {
+	adjusted.seconds.clear();
+	adjusted.leftOut.clear();
+	for (const { seconds, leftOut } of adjustments) {
+		for (const [id, s] of Object.entries(seconds)) adjusted.seconds.set(id, s);
+		for (const id of leftOut) adjusted.leftOut.add(id);
+	}
 }
 
 /** The page was gone for a while: a pause, and the class is where it was. */
-function away(state: RunState, ms: number): RunState {
-	if (state.mode === 'ready') return state;
-	if (state.mode === 'ended') return { ...state, sinceEndMs: state.sinceEndMs + ms };
-	return {
-		...state,
-		elapsedMs: state.elapsedMs + ms,
-		pausedMs: state.pausedMs + ms,
-		awayMs: state.awayMs + ms
-	};
+function away(state: Draft, ms: number): void {
+	if (state.mode === 'ready') return;
+	if (state.mode === 'ended') {
+		state.sinceEndMs += ms;
+		return;
+	}
+	state.elapsedMs += ms;
+	state.pausedMs += ms;
+	state.awayMs += ms;
 }

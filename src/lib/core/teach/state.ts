@@ -39,17 +39,23 @@ export interface RunState {
 	at: number;
 	/** Every stay, the present one last. */
 	visits: readonly Visit[];
+	/** Milliseconds that each step was given so far, over all its stays. */
+	given: ReadonlyMap<string, number>;
 	/** Steps that were given and moved on from. */
 	done: ReadonlySet<string>;
 	leftOut: ReadonlySet<string>;
-	/** What is given in place of items, by their ids. */
-	swaps: Readonly<Record<string, Replacement>>;
+	/** What is given in place of the planned movement, by the ids of the steps that it is given in. */
+	swapped: ReadonlyMap<string, Replacement>;
 	adjustments: readonly Adjustment[];
+	/** What the adjustments come to: seconds of steps, and the steps that they leave out. */
+	adjusted: { seconds: ReadonlyMap<string, number>; leftOut: ReadonlySet<string> };
 	/** Seconds that were added to steps by hand. */
-	more: Readonly<Record<string, number>>;
+	more: ReadonlyMap<string, number>;
 	notes: readonly { step: string; atMs: number; words: string }[];
 	/** Of the group in tests, each test at each moment once: the last count. */
 	counts: readonly GroupCheckIn[];
+	/** Another device of the studio goes on with the class: this one ended its part. */
+	wasHandedOver: boolean;
 	/** Since the class began, all in all. */
 	elapsedMs: number;
 	pausedMs: number;
@@ -72,13 +78,16 @@ export const READY: RunState = {
 	order: [],
 	at: 0,
 	visits: [],
+	given: new Map(),
 	done: new Set(),
 	leftOut: new Set(),
-	swaps: {},
+	swapped: new Map(),
 	adjustments: [],
-	more: {},
+	adjusted: { seconds: new Map(), leftOut: new Set() },
+	more: new Map(),
 	notes: [],
 	counts: [],
+	wasHandedOver: false,
 	elapsedMs: 0,
 	pausedMs: 0,
 	awayMs: 0,
@@ -104,10 +113,10 @@ export class Steps {
 		return step;
 	}
 
-	/** A step as it is given: with what stands in for its item. */
-	shown({ swaps }: Pick<RunState, 'swaps'>, id: string): Step {
+	/** A step as it is given: with what stands in for its movement. */
+	shown({ swapped }: Pick<RunState, 'swapped'>, id: string): Step {
 		const step = this.get(id);
-		const given = step.itemId === null ? undefined : swaps[step.itemId];
+		const given = swapped.get(id);
 		if (!given) return step;
 		return {
 			...step,

@@ -33,6 +33,8 @@ export interface Tally {
 	startedAt: number;
 	/** False while it goes on, or where somebody walked away from it. */
 	isOver: boolean;
+	/** Another device went on with it. */
+	wasHandedOver: boolean;
 	planned: number;
 	/** With its pauses. */
 	real: number;
@@ -62,6 +64,7 @@ export function tally(script: Script, events: readonly RunEvent[]): Tally {
 	return {
 		startedAt: state.startedAt,
 		isOver: state.mode === 'ended',
+		wasHandedOver: state.wasHandedOver,
 		planned: script.lengthSeconds,
 		real: whole(state.elapsedMs),
 		paused: whole(state.pausedMs),
@@ -152,19 +155,16 @@ function leftOutItems(state: RunState, steps: Steps): string[] {
 const LEAST_CLASS_SECONDS = 300;
 
 /** Whether a class was led to its end, so that it can be written down as taught. */
-export const isTaught = ({ isOver, real }: Tally): boolean => isOver && real >= LEAST_CLASS_SECONDS;
+export const isTaught = ({ isOver, wasHandedOver, real }: Tally): boolean =>
+	isOver && !wasHandedOver && real >= LEAST_CLASS_SECONDS;
 
-/** What was written down by itself each time the class had ended before, as when its end was taken back and it went on. */
-export function notesAtEarlierEnds(script: Script, events: readonly RunEvent[], plan: ClassPlan): RunNotes[] {
-	const last = events.findLastIndex(({ do: act }) => act === 'end');
-	return events.flatMap(({ do: act }, i) =>
-		act === 'end' && i < last ? [notesOfTally(tally(script, events.slice(0, i + 1)), plan)] : []
-	);
-}
-
-/** What is written down of a class that was led; how hard it was is asked for. A movement is left out where no item gave it. */
-export function notesOfTally({ real, leftOut, here, notes }: Tally, plan: ClassPlan): RunNotes {
-	const items = itemsOf(plan);
+/**
+ * What is written down of a class that was led; how hard it was is asked for. A movement is left out where no item gave it.
+ *
+ * @param plan null where it is not known any more: what was left out has no names then
+ */
+export function notesOfTally({ real, leftOut, here, notes }: Tally, plan: ClassPlan | null): RunNotes {
+	const items = plan ? itemsOf(plan) : [];
 	const given = new Set(items.filter(({ id }) => !leftOut.includes(id)).map(({ movement }) => movement));
 	const gone = items.map(({ movement }) => movement).filter((slug) => !given.has(slug));
 	return {

@@ -55,11 +55,11 @@ export function timeOfRun(
 		if (isLeftOut(state, id) || realSeconds <= 0 || !state.done.has(id)) return [];
 		all += step.seconds;
 		const parts = partsOf.get(step.id);
-		if (!parts || (step.itemId !== null && state.swaps[step.itemId])) return [];
+		if (!parts || state.swapped.has(id)) return [];
 		known += step.seconds;
-		const adjusted = state.adjustments.find(({ seconds }) => seconds[step.id] !== undefined);
-		const share = adjusted && step.seconds > 0 ? adjusted.seconds[step.id]! / step.seconds : 1;
-		const more = state.more[id] ?? 0;
+		const adjusted = state.adjusted.seconds.get(step.id);
+		const share = adjusted !== undefined && step.seconds > 0 ? adjusted / step.seconds : 1;
+		const more = state.more.get(id) ?? 0;
 		return [
 			{
 				parts: [

@@ -17,3 +17,7 @@ export function schemaFaults(schema: Schema, value: unknown): Fault[] {
 		return all.map((e) => ({ path: e.path ?? '', message: e.message.replace(/\s+/g, ' ').slice(0, 300) }));
 	}
 }
+
+/** The faults of a part, with the part's place in front of theirs. */
+export const inside = (path: string, faults: readonly Fault[]): Fault[] =>
+	faults.map((fault) => ({ ...fault, path: [path, fault.path].filter(Boolean).join('.') }));

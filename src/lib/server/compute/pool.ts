@@ -1,7 +1,7 @@
 import { dev } from '$app/environment';
 import { error } from '@sveltejs/kit';
 import { Piscina } from 'piscina';
-import type { Tasks } from './tasks';
+import type { Tasks, Work } from './tasks';
 
 /** A class of 300 items takes under a tenth of a second; what takes this long has gone wrong. */
 const MOST_SECONDS = 5;
@@ -45,6 +45,12 @@ export async function compute<T extends keyof Tasks>(
 		throw thrown;
 	}
 }
+
+/** Works out in a thread what belongs to a request. */
+export const workFor =
+	(request: Request): Work =>
+	(task, input) =>
+		compute(task, input, request.signal);
 
 export async function closePool(): Promise<void> {
 	await (await pool)?.destroy();

@@ -1,6 +1,7 @@
 import { roomSheet, type RoomSheet } from '../../core/substitution';
 import { notesAsPlanned, type Known } from '../../core/run';
-import { type PaceModel } from '../../core/pace';
+import type { ClassKind, PaceModel, TaughtTime } from '../../core/pace';
+import { inside, type Fault } from '../../core/validation';
 import { CATALOGUE } from '../../catalogue';
 import {
 	analysePlan,
@@ -14,6 +15,7 @@ import {
 	ladderLines,
 	percentOf,
 	runningOrder,
+	ledScores,
 	shiftsBetween,
 	weekCards
 } from '../../core/view-models';
@@ -32,7 +34,21 @@ import {
 	type SeriesAnalysis
 } from '../../core/series';
 import { styleOf } from '../../core/style';
-import { figuresOf, prepare, type PackSource, type Prepared } from '../../core/teach';
+import {
+	eventFaults,
+	figuresOf,
+	isTaught,
+	notesOfTally,
+	prepare,
+	replay,
+	scriptFaults,
+	tally,
+	timeOfRun,
+	type PackSource,
+	type Prepared,
+	type RunEvent,
+	type Script
+} from '../../core/teach';
 import { planCard, type PlanCard, type Which } from './plan-card';
 
 /**
@@ -215,7 +231,57 @@ function outcome(input: PlanInput) {
 const drawings = ({ keys, movements }: { keys: string[]; movements: Movements }) =>
 	figuresOf(keys, catalogueFor(movements).find);
 
+/** A class that was led: its script and what happened in it. */
+interface Led {
+	script: Script;
+	events: readonly RunEvent[];
+}
+
+/** What is wrong with what a device sent of a class: with its script, and with each event by its index. */
+function sentFaults({ script: sent, events }: { script: unknown; events: readonly unknown[] }): {
+	script: Fault[];
+	events: Fault[][];
+} {
+	return {
+		script: sent === null ? [] : inside('script', scriptFaults(sent)),
+		events: events.map((event, i) => inside(`events[${i}]`, eventFaults(event)))
+	};
+}
+
+/** What became of a class that was led. */
+const tallyOfLed = ({ script: of, events }: Led) => tally(of, events);
+
+/** What is written down by itself of a class that was led; null where it was not led to its end. */
+function notesOfLed({ script: of, events, plan }: Led & { plan: ClassPlan | null }) {
+	const became = tally(of, events);
+	return isTaught(became) ? notesOfTally(became, plan) : null;
+}
+
+/** What was counted in the tests of a class that was led. */
+const countsOfLed = ({ script: of, events }: Led) => replay(of, events).counts;
+
+/** A class that was led as it is shown: planned and real. */
+const shownLed = ({ movements, ...led }: Led & { movements: Movements }) => ({
+	tally: tally(led.script, led.events),
+	scores: ledScores(led.script, led.events, catalogueFor(movements).find)
+});
+
+/** What the steps of a class that was led say of the pace of who led it. */
+const timeOfLed = ({
+	plan,
+	kind,
+	movements,
+	...led
+}: Led & { plan: ClassPlan; kind: ClassKind; movements: Movements }): TaughtTime | null =>
+	timeOfRun(led, plan, catalogueFor(movements).find, kind);
+
 export const TASKS = {
+	sentFaults,
+	tallyOfLed,
+	notesOfLed,
+	countsOfLed,
+	shownLed,
+	timeOfLed,
 	cards,
 	room,
 	script,
@@ -228,3 +294,13 @@ export const TASKS = {
 	dates
 };
 export type Tasks = typeof TASKS;
+
+/** Works a task out somewhere: in a thread beside the requests, or right here. */
+export type Work = <T extends keyof Tasks>(
+	task: T,
+	input: Parameters<Tasks[T]>[0]
+) => Promise<ReturnType<Tasks[T]>>;
+
+/** Right here: where no request waits, as in the seed. */
+export const workHere: Work = async (task, input) =>
+	(TASKS[task] as (input: unknown) => unknown)(input) as ReturnType<Tasks[typeof task]>;

@@ -6,14 +6,26 @@ const CONNECTION_CODES = new Set([
 	'ENOTFOUND',
 	'EHOSTUNREACH',
 	'PROTOCOL_CONNECTION_LOST',
-	'ER_SERVER_SHUTDOWN'
+	'ER_SERVER_SHUTDOWN',
+	'ER_CONNECTION_KILLED',
+	'ER_QUERY_INTERRUPTED',
+	'POOL_CLOSED'
 ]);
 
-/** Whether an error, or what caused it, says that the database cannot be reached. */
-export function isConnectionError(thrown: unknown): boolean {
-	for (let error = thrown; error instanceof Error; error = error.cause as unknown) {
-		const code = (error as { code?: unknown }).code;
-		if (typeof code === 'string' && CONNECTION_CODES.has(code)) return true;
-	}
+/** What the database itself says may be tried again: a deadlock, a lock that was not got in time, a row that changed. */
+const AGAIN_CODES = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD']);
+
+/** Whether an error, or what caused it, says that the database cannot be reached, or went away meanwhile. */
+export const isConnectionError = (thrown: unknown): boolean =>
+	// the driver calls an error fatal after which its connection is of no use
+	anyCause(thrown, ({ code, fatal }) => CONNECTION_CODES.has(String(code)) || fatal === true);
+
+/** Whether an error, or what caused it, says that the same may be tried again at once. */
+export const mayBeTriedAgain = (thrown: unknown): boolean =>
+	anyCause(thrown, ({ code }) => AGAIN_CODES.has(String(code)));
+
+function anyCause(thrown: unknown, is: (error: { code?: unknown; fatal?: unknown }) => boolean): boolean {
+	for (let error = thrown; error instanceof Error; error = error.cause as unknown)
+		if (is(error as { code?: unknown; fatal?: unknown })) return true;
 	return false;
 }

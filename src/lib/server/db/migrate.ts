@@ -9,13 +9,16 @@ type Connection = mysql.Connection;
  */
 const DONE_ALREADY = new Set([1050, 1060, 1061, 1068, 1005, 1826, 1091, 1051, 1054]);
 
-const LOCK = 'humble-orbit-start';
+/** The name of the lock of a database: servers hold it for all of their databases. */
+const lockOf = (url: string) => `humble-orbit-start${new URL(url).pathname}`.slice(0, 64);
 
 /** Waits until no other process prepares this database, then does so; at most a minute. */
 export async function whileAlone<T>(url: string, work: (connection: Connection) => Promise<T>): Promise<T> {
 	const connection = await mysql.createConnection({ uri: url, timezone: 'Z' });
 	try {
-		const [rows] = await connection.query<mysql.RowDataPacket[]>('select get_lock(?, 60) as got', [LOCK]);
+		const [rows] = await connection.query<mysql.RowDataPacket[]>('select get_lock(?, 60) as got', [
+			lockOf(url)
+		]);
 		if (rows[0]?.got !== 1) throw new Error('another process has been preparing this database for a minute');
 		return await work(connection);
 	} finally {

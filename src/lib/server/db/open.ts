@@ -1,5 +1,7 @@
 import { drizzle, type MySql2Database } from 'drizzle-orm/mysql2';
 import mysql from 'mysql2/promise';
+import { setTimeout as pause } from 'node:timers/promises';
+import { mayBeTriedAgain } from './errors';
 import * as schema from './schema';
 
 /** The database, or a transaction in it. */
@@ -21,7 +23,26 @@ export function openDb(url: string, connectionLimit = 10) {
 	limitQueries(pool.pool as unknown as Connections);
 	// No relational queries: MariaDB has no LATERAL, so `db.query.x.findMany({ with })` fails there.
 	const db: Db = drizzle(pool, { schema, mode: 'planetscale' });
+	const once = db.transaction.bind(db);
+	db.transaction = (work, config) => untilTaken(() => once(work, config));
 	return { pool, db };
+}
+
+/** So often a transaction is begun before what the database says is believed. */
+const MOST_TRIES = 6;
+/** Of two that stood in each other's way one waits longer than the other. */
+const LONGEST_PAUSE_MS = 40;
+
+/** Begins a transaction anew where the database says so, as after a deadlock: nothing of the one before was kept. */
+async function untilTaken<T>(begin: () => Promise<T>): Promise<T> {
+	for (let tries = 1; ; tries++) {
+		try {
+			return await begin();
+		} catch (error) {
+			if (tries === MOST_TRIES || !mayBeTriedAgain(error)) throw error;
+			await pause(Math.random() * LONGEST_PAUSE_MS * tries);
+		}
+	}
 }
 
 /** The parts of the driver's connection and commands that are used here; it types neither. */

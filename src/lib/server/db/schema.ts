@@ -1,5 +1,6 @@
 import {
 	bigint,
+	boolean,
 	date,
 	datetime,
 	foreignKey,
@@ -83,6 +84,8 @@ export const classGroup = mysqlTable(
 		weekday: int('weekday').notNull(),
 		startsAt: varchar('starts_at', { length: 5 }).notNull(),
 		document: documentColumn<GroupDocument>('document', GROUP_ROW).notNull(),
+		/** Since when it is removed; null while it is there. It keeps all that hangs on it until it is taken out for good. */
+		removedAt: timestamp('removed_at', { fsp: 3 }),
 		...changes
 	},
 	(t) => [index('class_group_studio').on(t.studioId)]
@@ -183,6 +186,10 @@ export const classRun = mysqlTable(
 		startedAt: datetime('started_at', { fsp: 3 }),
 		endedAt: datetime('ended_at', { fsp: 3 }),
 		document: documentColumn<RunNotes>('document', RUN_NOTES).notNull(),
+		/** The version that was written down by itself from what a device led; null once somebody wrote it. */
+		ledVersion: int('led_version'),
+		/** The class that it was written down from then. */
+		ledBy: exactText('led_by', { length: 24 }),
 		...changes
 	},
 	(t) => [
@@ -204,11 +211,15 @@ export const teaching = mysqlTable(
 		teacherId: exactText('teacher_id', { length: 36 }).references(() => teacher.id, { onDelete: 'set null' }),
 		planId: exactText('plan_id', { length: 24 }).notNull(),
 		startedAt: datetime('started_at', { fsp: 3 }).notNull(),
+		/** When the device said that it began, where its clock could not be right; null where it was believed. */
+		deviceStartedAt: datetime('device_started_at', { fsp: 3 }),
 		script: jsonColumn<Script>('script').notNull(),
 		receivedAt: timestamp('received_at', { fsp: 3 }).notNull().defaultNow(),
 		/** When the device was last heard, and how far its clock was ahead of ours then. */
 		heardAt: timestamp('heard_at', { fsp: 3 }).notNull().defaultNow(),
-		aheadMs: bigint('ahead_ms', { mode: 'number' }).notNull().default(0)
+		aheadMs: bigint('ahead_ms', { mode: 'number' }).notNull().default(0),
+		/** What the device said last. */
+		isOver: boolean('is_over').notNull().default(false)
 	},
 	(t) => [index('teaching_plan').on(t.studioId, t.planId), index('teaching_heard').on(t.studioId, t.heardAt)]
 );
@@ -340,6 +351,8 @@ export const student = mysqlTable(
 			.notNull()
 			.references(() => teacher.id, { onDelete: 'cascade' }),
 		document: documentColumn<Student>('document', STUDENT).notNull(),
+		/** Since when they are removed; null while they are there. What was measured of them stays until they are taken out. */
+		removedAt: timestamp('removed_at', { fsp: 3 }),
 		...changes
 	},
 	(t) => [index('student_group').on(t.groupId, t.teacherId)]
@@ -362,6 +375,10 @@ export const checkIn = mysqlTable(
 		studentId: exactText('student_id', { length: 24 }).references(() => student.id, { onDelete: 'cascade' }),
 		/** The studio's calendar day. */
 		takenOn: date('taken_on', { mode: 'string' }).notNull(),
+		/** The day that the device said, where its clock could not be right; null where it was believed. */
+		deviceOn: date('device_on', { mode: 'string' }),
+		/** From here on it is kept for so long as the studio says. */
+		receivedAt: timestamp('received_at', { fsp: 3 }).notNull().defaultNow(),
 		document: documentColumn<CheckIn>('document', CHECK_IN).notNull(),
 		...changes
 	},
@@ -403,8 +420,20 @@ export type RemovedKind = 'plan' | 'series' | 'template';
 
 /** Wrong passwords in a row for one account, whether or not there is such an account. */
 export const signInFailure = mysqlTable('sign_in_failure', {
-	/** SHA-256 of the e-mail address. */
+	/** SHA-256 of the e-mail address; of tries from a place that the account was used from, of both. */
 	accountHash: exactText('account_hash', { length: 64 }).primaryKey(),
 	failures: int('failures').notNull(),
 	lastAt: timestamp('last_at', { fsp: 3 }).notNull()
 });
+
+/** Devices and addresses from which an account was signed in to with the right password: guessing elsewhere does not lock them out. */
+export const signInPlace = mysqlTable(
+	'sign_in_place',
+	{
+		/** SHA-256 of the e-mail address, and of what tells the device or the address. */
+		accountHash: exactText('account_hash', { length: 64 }).notNull(),
+		placeHash: exactText('place_hash', { length: 64 }).notNull(),
+		lastAt: timestamp('last_at', { fsp: 3 }).notNull()
+	},
+	(t) => [primaryKey({ columns: [t.accountHash, t.placeHash] })]
+);

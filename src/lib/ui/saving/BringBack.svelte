@@ -2,7 +2,7 @@
 	import Hidden from '$lib/ui/primitives/Hidden.svelte';
 	import { InlineNotification, NotificationActionButton } from 'carbon-components-svelte';
 
-	/** Offers back what was removed just now, by the `restore` action of the page that it stands on. */
+	/** Offers back what was removed, by the `restore` action of the page that it stands on. */
 	interface Props {
 		/** “After the headland run”. */
 		what: string;
@@ -19,7 +19,7 @@
 		kind="info"
 		lowContrast
 		title="{what} is removed"
-		subtitle="For {days} days it can be brought back from this address."
+		subtitle="You can bring it back for {days} days."
 	>
 		<svelte:fragment slot="actions">
 			<NotificationActionButton type="submit">Bring it back</NotificationActionButton>

@@ -39,7 +39,7 @@
 		<p>Paused for {formatDuration(Math.round(run.state.pausedMs / 1000))}.</p>
 	{/if}
 	{#if titles.length}<p>Left out: {titles.join(', ')}.</p>{/if}
-	{#each run.now.owed as side (side.itemId)}<p>Owed: {owedWords(side)}.</p>{/each}
+	{#each run.now.owed as side (`${side.itemId} ${side.title}`)}<p>Owed: {owedWords(side)}.</p>{/each}
 	{#if run.isRehearsal}<p class="quiet">Nothing of it is written down.</p>
 	{:else}<p role="status">{UPLOAD_WORDS[run.upload]}</p>
 		{#if run.upload === 'signed out'}<p><a href="/sign-in?next=/">Sign in again</a></p>{/if}

@@ -18,7 +18,7 @@
 	const { step, itemId, swapped } = untrack(() => ({
 		step: run.now.step,
 		itemId: run.now.step.itemId,
-		swapped: run.now.step.itemId !== null && run.now.step.itemId in run.state.swaps
+		swapped: run.state.swapped.has(run.now.id)
 	}));
 	const choices = untrack(() =>
 		itemId === null ? [] : swapsHere(run.pack, run.state.here ?? run.pack.source?.plan.here, itemId)

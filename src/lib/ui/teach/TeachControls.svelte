@@ -40,10 +40,12 @@
 </script>
 
 <footer>
-	{#each missed as side (side.itemId)}
+	{#each missed as side (`${side.itemId} ${side.title}`)}
 		<p class="owed">
 			<span>Owed: {owedWords(side)}</span>
-			<Button kind="tertiary" size="small" on:click={() => onbring(side.steps)}>Bring it back</Button>
+			{#if side.steps.length}
+				<Button kind="tertiary" size="small" on:click={() => onbring(side.steps)}>Bring it back</Button>
+			{/if}
 		</p>
 	{/each}
 	{#if toCome.length}

@@ -46,7 +46,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			lately,
 			today: day
 		},
-		lastTime: await lastTimeOf(db(), studio.id, stored, today, day),
+		lastTime: await lastTimeOf(db(), ownerOfRequest(locals), stored, today, day),
 		learnedSince: pace.learned ? await learnedSince(db(), ownerOfRequest(locals), params.id) : null,
 		usual: (await getStyle(db(), ownerOfRequest(locals).teacherId)).style
 	};

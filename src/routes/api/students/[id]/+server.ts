@@ -4,7 +4,7 @@ import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { found, ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/endpoint';
 import { readJsonObject, versionOf } from '$lib/server/requests';
-import { dataOfStudent, deleteStudent, saveStudent } from '$lib/server/students';
+import { dataOfStudent, removeStudent, restoreStudent, saveStudent } from '$lib/server/students';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -33,9 +33,13 @@ export const GET: RequestHandler = async ({ params, locals }) => {
 	});
 };
 
-/** Removes somebody for good, in the version that was looked at: 204, 409, 404. */
+/** Removes somebody, in the version that was looked at; for a week they can be brought back: 204, 409, 404. */
 export const DELETE: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
 	const version = versionOf(String((await readJsonObject(request)).version));
-	return removalAnswer(await deleteStudent(db(), owner, params.id, version));
+	return removalAnswer(await removeStudent(db(), owner, params.id, version));
 };
+
+/** Brings somebody back who was removed: 200 with who it is, 404. */
+export const POST: RequestHandler = async ({ params, locals }) =>
+	json(found(await restoreStudent(db(), ownerOfRequest(locals), params.id)));

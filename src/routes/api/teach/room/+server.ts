@@ -2,19 +2,31 @@ import { TOKEN } from '$lib/server/accepted';
 import { compute } from '$lib/server/compute/pool';
 import { db, isClosing } from '$lib/server/db';
 import { studioOfRequest } from '$lib/server/endpoint';
-import { newListener, roomNews } from '$lib/server/room-feed';
+import { newListener, RoomFeed } from '$lib/server/room-feed';
 import { logError } from '$lib/server/log';
 import { movementsFor, studioCatalogue } from '$lib/server/studio-catalogue';
+import { error } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
 const EVERY_MS = 1000;
+/** Devices that listen at once, in one studio and on one process: far more than rooms have. */
+const MOST_OF_STUDIO = 20;
+const MOST = 200;
+
+let feed: RoomFeed | undefined;
+/** How many listen now, by their studio. */
+const listening = new Map<string, number>();
+const all = () => [...listening.values()].reduce((sum, n) => sum + n, 0);
 
 /**
  * What goes on in the room, for a second device of the studio, as server-sent events: one each second, each a `RoomNews`.
- * `?run=` follows that class where it goes on. It ends with the connection or with the server.
+ * `?run=` follows that class where it goes on. It ends with the connection or with the server. 503 where too many listen.
  */
 export const GET: RequestHandler = ({ url, request, locals }) => {
 	const { id: studioId } = studioOfRequest(locals);
+	const now = listening.get(studioId) ?? 0;
+	if (now >= MOST_OF_STUDIO || all() >= MOST)
+		error(503, 'Too many devices show the room. Close one of them.');
 	const wanted = url.searchParams.get('run');
 	const listener = newListener(wanted && TOKEN.test(wanted) ? wanted : null);
 	const draw = async (keys: string[]) =>
@@ -25,15 +37,29 @@ export const GET: RequestHandler = ({ url, request, locals }) => {
 		);
 	const encoder = new TextEncoder();
 	let timer: ReturnType<typeof setTimeout> | undefined;
-	const stop = () => clearTimeout(timer);
+	listening.set(studioId, now + 1);
+	let isOpen = true;
+	const stop = () => {
+		clearTimeout(timer);
+		if (!isOpen) return;
+		isOpen = false;
+		const left = (listening.get(studioId) ?? 1) - 1;
+		if (left > 0) listening.set(studioId, left);
+		else listening.delete(studioId);
+	};
+	request.signal.addEventListener('abort', stop);
 	const stream = new ReadableStream<Uint8Array>({
 		start(controller) {
 			const tell = async () => {
-				if (isClosing() || request.signal.aborted) return controller.close();
+				if (isClosing() || request.signal.aborted) {
+					stop();
+					return controller.close();
+				}
 				try {
-					const news = await roomNews(db(), studioId, listener, draw);
+					const news = await (feed ??= new RoomFeed(db())).news(studioId, listener, draw);
 					controller.enqueue(encoder.encode(`data: ${JSON.stringify(news)}\n\n`));
 				} catch (thrown) {
+					stop();
 					if (request.signal.aborted || isClosing()) return;
 					// the browser asks again
 					logError('room', 'GET /api/teach/room', thrown);

@@ -1,8 +1,9 @@
 import { dayInZone, shortDay } from '$lib/core/calendar';
-import { foundInHistory, overWeeks, weeksTable, weeksWords } from '$lib/core/run';
+import { overWeeks, weeksTable, weeksWords } from '$lib/core/run';
 import { db } from '$lib/server/db';
-import { found, studioOfRequest } from '$lib/server/endpoint';
-import { groupHistory } from '$lib/server/history';
+import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { groupHistory, lastTaught } from '$lib/server/history';
+import { QUOTAS } from '$lib/server/quotas';
 import type { PageServerLoad } from './$types';
 
 /** As many classes as a season has. */
@@ -10,18 +11,25 @@ const MOST_CLASSES = 30;
 /** The longest search that is looked for. */
 const MOST_CHARACTERS = 200;
 
+/** Classes on one page. */
+const PAGE = 50;
+
 export const load: PageServerLoad = async ({ params, locals, url }) => {
-	const { group, rows, nameOf } = found(await groupHistory(db(), studioOfRequest(locals).id, params.id));
-	const today = dayInZone(new Date(), studioOfRequest(locals).timeZone);
-	const lately = rows.slice(0, MOST_CLASSES);
+	const owner = ownerOfRequest(locals);
 	const asked = (url.searchParams.get('q') ?? '').slice(0, MOST_CHARACTERS);
+	const from = Math.max(0, Math.min(QUOTAS.runs, Math.floor(Number(url.searchParams.get('from')) || 0)));
+	const history = found(await groupHistory(db(), owner, params.id, { from, size: PAGE, asked }));
+	const today = dayInZone(new Date(), studioOfRequest(locals).timeZone);
+	const lately = await lastTaught(db(), owner.studioId, params.id, MOST_CLASSES);
 	return {
 		id: params.id,
-		group,
+		group: history.group,
 		asked,
-		all: rows.length,
+		all: history.all,
+		found: history.found,
+		from,
 		today,
-		rows: foundInHistory(rows, asked).map(({ id, planId, title, run, leftOut }) => ({
+		rows: history.rows.map(({ id, planId, title, run, leftOut }) => ({
 			id,
 			planId,
 			title,
@@ -29,8 +37,11 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 			leftOut,
 			day: shortDay(run.on)
 		})),
+		/** Where the older and the newer classes begin; null where there are none. */
+		older: from + PAGE < history.found ? from + PAGE : null,
+		newer: from > 0 ? Math.max(0, from - PAGE) : null,
 		/** Over the last weeks, whatever is searched for. */
-		words: weeksWords(overWeeks(lately, today), nameOf),
+		words: weeksWords(overWeeks(lately, today), history.nameOf),
 		weeks: lately.length > 1 ? weeksTable(lately, shortDay) : null
 	};
 };

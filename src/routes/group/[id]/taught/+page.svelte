@@ -17,6 +17,7 @@
 		{ key: 'leftOut', value: 'Left out' },
 		{ key: 'note', value: 'Note' }
 	] as const;
+	const pageFrom = (from: number) => `?${new URLSearchParams({ q: data.asked, from: String(from) })}`;
 	const rows = $derived(
 		data.rows.map(({ id, planId, day, title, run, leftOut }) => ({
 			id,
@@ -62,7 +63,7 @@
 	<a href="/group/{data.id}/taught/file" download>All as a table (CSV)</a>
 </form>
 <p role="status" class="quiet">
-	{data.asked ? `${data.rows.length} of ${data.all} classes` : `${data.all} classes, the newest first`}
+	{data.asked ? `${data.found} of ${data.all} classes` : `${data.all} classes, the newest first`}
 </p>
 {#if rows.length}
 	<div class="table">
@@ -74,6 +75,13 @@
 			</svelte:fragment>
 		</DataTable>
 	</div>
+	{#if data.older !== null || data.newer !== null}
+		<nav aria-label="Pages of the history" class="pages">
+			{#if data.newer !== null}<a href={pageFrom(data.newer)}>Newer classes</a>{/if}
+			<span class="quiet">{data.from + 1} to {data.from + rows.length}</span>
+			{#if data.older !== null}<a href={pageFrom(data.older)}>Older classes</a>{/if}
+		</nav>
+	{/if}
 {:else if !data.asked}
 	<p>No class of this group is written down as taught yet. Teach one, or write it down from its page.</p>
 {/if}
@@ -98,6 +106,11 @@
 		margin: 0;
 		padding-left: 1.1rem;
 		max-width: 72ch;
+	}
+	.pages {
+		display: flex;
+		gap: 1rem;
+		margin-top: 0.5rem;
 	}
 	.table {
 		overflow-x: auto;

@@ -1,13 +1,14 @@
 import { dayInZone, dayName } from '$lib/core/calendar';
 import { satWords } from '$lib/core/run';
 import { isTaught, notesOfTally } from '$lib/core/teach';
-import { ledScores } from '$lib/core/view-models';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { loadPlanContext, planInput } from '$lib/server/plan-context';
+import { loadPlanContext, planInput, type StoredPlanContext } from '$lib/server/plan-context';
 import { runOfPlan } from '$lib/server/runs';
-import { ledFromPlan } from '$lib/server/teachings';
+import { mentionable, readable } from '$lib/server/students';
+import { movementsFor } from '$lib/server/studio-catalogue';
+import { ledOfPlan } from '$lib/server/teachings';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, request }) => {
@@ -17,10 +18,13 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const { stored, groupId, group } = setting;
 	const [run, led, { asPlanned, movements }] = await Promise.all([
 		runOfPlan(db(), studio.id, stored.id),
-		ledFromPlan(db(), studio.id, stored.id),
+		shownLed(studio.id, setting, request),
 		compute('outcome', planInput(setting), request.signal)
 	]);
 	const last = led.findLast(({ tally }) => isTaught(tally));
+	const people = await mentionable(db(), ownerOfRequest(locals), groupId);
+	const on = run ? run.run.on : null;
+	const ledOn = last ? dayInZone(last.startedAt, studio.timeZone) : null;
 	return {
 		id: stored.id,
 		title: stored.plan.title,
@@ -29,16 +33,42 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 		day: stored.plannedOn ? dayName(stored.plannedOn) : '',
 		startsAt: stored.plan.startsAt,
 		timeZone: studio.timeZone,
-		run: run && { version: run.version, notes: run.run },
+		run: run && { version: run.version, notes: readable(run.run, people) },
+		/** Whom the notes can mention. */
+		people: people.map(({ name }) => name),
+		/** It was led on another day than it is written down for. */
+		otherDay:
+			on !== null && ledOn !== null && on !== ledOn && run!.ledBy
+				? { on, ledOn, words: dayName(on), ledWords: dayName(ledOn) }
+				: null,
+		/** It was begun with a device, but not led to its end: how long it took nobody knows. */
+		isMinutesUnknown: led.length > 0 && !last && run === null,
 		sat: run ? satWords(run.run, (slug) => movements.find((one) => one.slug === slug)?.english ?? slug) : [],
 		asPlanned,
 		/** Filled in from what was led, where it was. */
-		asLed: last ? { ...notesOfTally(last.tally, stored.plan), effort: asPlanned.effort } : null,
+		asLed: last ? notesOfTally(last.tally, stored.plan) : null,
 		movements,
-		led: led.map(({ stored: { id, script, events }, tally }) => ({
+		led: led.map(({ id, startedAt, deviceStartedAt, tally, scores }) => ({
 			id,
+			startedAt,
+			isClockPutRight: deviceStartedAt !== null,
 			tally,
-			scores: ledScores(script, events, setting.catalogue.find)
+			scores
 		}))
 	};
 };
+
+/** The classes that were led from the plan, planned and real, the oldest first. */
+async function shownLed(studioId: string, setting: StoredPlanContext, request: Request) {
+	const { stored, today, moved } = setting;
+	const movements = movementsFor(today, moved);
+	const all = await ledOfPlan(db(), studioId, stored.id);
+	return Promise.all(
+		all.map(async ({ id, startedAt, deviceStartedAt, script, events }) => ({
+			id,
+			startedAt,
+			deviceStartedAt,
+			...(await compute('shownLed', { script, events, movements }, request.signal))
+		}))
+	);
+}

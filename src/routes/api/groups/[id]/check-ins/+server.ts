@@ -1,8 +1,9 @@
-import { dayInZone, isIsoDay } from '$lib/core/calendar';
+import { canHaveBeen, dayInZone, isIsoDay } from '$lib/core/calendar';
 import { checkInFaults, type CheckIn } from '$lib/core/measure';
 import { once } from '$lib/server/accepted';
 import { addCheckIn } from '$lib/server/check-ins';
 import { db } from '$lib/server/db';
+import { newId } from '$lib/server/db/ids';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { getGroup } from '$lib/server/groups';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
@@ -10,8 +11,9 @@ import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
 /**
- * Keeps a check-in of a group, or of one of its people (`student`), taken on a day (`on`; left out: today): 201 with an id,
- * 422 with the faults, 404 where there is no such group or person.
+ * Keeps a check-in of a group, or of one of its people (`student`), taken on a day (`on`; left out: today): 201 with an id
+ * and its day, 422 with the faults, 404 where there is no such group or person. A day that cannot be is put right to today, and
+ * the one that was said is kept beside it.
  */
 export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
@@ -19,7 +21,8 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const token = tokenOf(request.headers.get('idempotency-key'));
 	const { document, student = null, on } = await readJsonObject(request);
 	const faults = checkInFaults(document);
-	const day = on ?? dayInZone(new Date(), studioOfRequest(locals).timeZone);
+	const today = dayInZone(new Date(), studioOfRequest(locals).timeZone);
+	const day = on ?? today;
 	if (typeof day !== 'string' || !isIsoDay(day))
 		faults.push({ path: 'on', message: 'this is not a day of the calendar' });
 	if (student !== null && typeof student !== 'string')
@@ -28,8 +31,11 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	if (!faults.length && (checkIn.kind === 'readings') !== (student !== null))
 		faults.push({ path: 'student', message: 'readings are of one person, counts of a whole group' });
 	if (faults.length) return json({ faults }, { status: 422 });
+	const said = day as string;
+	const takenOn = canHaveBeen(said, today) ? said : today;
+	const deviceOn = takenOn === said ? null : said;
 	const id = await once(db(), owner.studioId, token, (tx) =>
-		addCheckIn(tx, owner, group.id, student as string | null, day as string, checkIn)
+		addCheckIn(tx, owner, group.id, student as string | null, takenOn, checkIn, newId(), deviceOn)
 	);
-	return json({ id: found(id) }, { status: 201 });
+	return json({ id: found(id), on: takenOn, said: deviceOn }, { status: 201 });
 };

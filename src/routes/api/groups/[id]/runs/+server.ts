@@ -1,4 +1,5 @@
 import { isIsoDay } from '$lib/core/calendar';
+import { withMentions } from '$lib/core/people';
 import { RUN_NOTES, runNotesFaults, type RunNotes } from '$lib/core/run';
 import { oneLine, schemaFaults, timeOfDay, upTo } from '$lib/core/validation';
 import { once } from '$lib/server/accepted';
@@ -7,6 +8,7 @@ import { found, ownerOfRequest } from '$lib/server/endpoint';
 import { getGroup } from '$lib/server/groups';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
 import { addRunWithoutPlan } from '$lib/server/runs';
+import { mentionable } from '$lib/server/students';
 import { json } from '@sveltejs/kit';
 import { object, string } from 'yup';
 import type { RequestHandler } from './$types';
@@ -29,14 +31,13 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const document = read.ok ? read.value : null;
 	const faults = [...schemaFaults(placeSchema, place), ...(read.ok ? runNotesFaults(document) : read.faults)];
 	if (faults.length) return json({ faults }, { status: 422 });
+	const notes = document as RunNotes;
+	const people = await mentionable(db(), owner, group.id);
 	const id = await once(db(), owner.studioId, token, (tx) =>
-		addRunWithoutPlan(
-			tx,
-			owner,
-			group.id,
-			place as { title: string; on: string; startsAt: string },
-			document as RunNotes
-		)
+		addRunWithoutPlan(tx, owner, group.id, place as { title: string; on: string; startsAt: string }, {
+			...notes,
+			note: withMentions(notes.note, people)
+		})
 	);
 	return json({ id }, { status: 201 });
 };

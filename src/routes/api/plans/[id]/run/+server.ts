@@ -1,10 +1,14 @@
 import { dayInZone } from '$lib/core/calendar';
 import { RUN_NOTES, runNotesFaults, type RunNotes } from '$lib/core/run';
+import { withMentions, type Mentionable } from '$lib/core/people';
 import { upTo } from '$lib/core/validation';
+import { workFor } from '$lib/server/compute/pool';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
+import type { Db } from '$lib/server/db/open';
 import { readJsonObject, versionOf } from '$lib/server/requests';
-import { removeRunOfPlan, saveRunOfPlan } from '$lib/server/runs';
+import { groupOfTaught, removeRunOfPlan, saveRunOfPlan } from '$lib/server/runs';
+import { mentionable, readable } from '$lib/server/students';
 import { learnFromPlan } from '$lib/server/teachers-pace';
 import { ownerOfRequest, readSave, removalAnswer, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
 import { json } from '@sveltejs/kit';
@@ -22,13 +26,16 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const faults = runNotesFaults(body.document);
 	if (faults.length) return json({ faults }, { status: 422 });
 	const today = dayInZone(new Date(), studio.timeZone);
+	const sent = body.document as RunNotes;
+	const people = await peopleOfPlan(db(), owner, params.id);
+	const notes = { ...sent, note: withMentions(sent.note, people) };
 	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
-		saveRunOfPlan(tx, owner, params.id, body.version, body.document as RunNotes, today)
+		saveRunOfPlan(tx, owner, params.id, body.version, notes, today)
 	);
-	if (saved.kind === 'saved') await learnFromPlan(db(), owner, params.id);
+	if (saved.kind === 'saved') await learnFromPlan(db(), owner, params.id, workFor(request));
 	return saveAnswer(saved, body.document, ({ version, run }) => {
 		const { planId: _plan, on: _on, startsAt: _at, ...document } = run;
-		return { version, document };
+		return { version, document: readable(document, people) };
 	});
 };
 
@@ -37,3 +44,13 @@ export const DELETE: RequestHandler = async ({ params, request, locals }) => {
 	const version = versionOf(String((await readJsonObject(request)).version));
 	return removalAnswer(await removeRunOfPlan(db(), studioOfRequest(locals).id, params.id, version));
 };
+
+/** Whom the teacher may mention in what is written down of a plan's class. */
+async function peopleOfPlan(
+	database: Db,
+	owner: { studioId: string; teacherId: string },
+	planId: string
+): Promise<Mentionable[]> {
+	const groupId = await groupOfTaught(database, owner.studioId, planId);
+	return groupId === null ? [] : mentionable(database, owner, groupId);
+}

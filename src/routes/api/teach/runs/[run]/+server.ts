@@ -1,84 +1,129 @@
-import { dayInZone } from '$lib/core/calendar';
-import { EVENT_LIMITS, eventFaults, scriptFaults, type Script } from '$lib/core/teach';
-import type { Fault } from '$lib/core/validation';
+import { dayInZone, momentWords } from '$lib/core/calendar';
+import { EVENT_LIMITS, type RunEvent, type Script } from '$lib/core/teach';
+import { schemaFaults, type Fault } from '$lib/core/validation';
 import { TOKEN } from '$lib/server/accepted';
+import { workFor } from '$lib/server/compute/pool';
 import { keepCountsOfClass } from '$lib/server/counts-of-class';
 import { db } from '$lib/server/db';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { readJsonObject } from '$lib/server/requests';
 import { learnFromPlan } from '$lib/server/teachers-pace';
-import { addToTeaching, getTeaching, writeDownEnded, type PlacedEvent } from '$lib/server/teachings';
+import {
+	addToTeaching,
+	beganOf,
+	getTeaching,
+	othersOnClass,
+	setOver,
+	writeDownEnded,
+	type PlacedEvent
+} from '$lib/server/teachings';
 import { error, json } from '@sveltejs/kit';
 import { array, boolean, mixed, number, object, string } from 'yup';
-import { schemaFaults } from '$lib/core/validation';
 import type { RequestHandler } from './$types';
+
+/** The last moment that a database can hold: the end of the year 9999. */
+const LAST_MOMENT = 253_402_300_799_999;
 
 const sentSchema = object({
 	planId: string().min(1).max(24).required(),
-	startedAt: number().integer().min(0).max(4e12).required(),
+	groupId: string().min(1).max(24).nullable().defined(),
+	startedAt: number().integer().min(0).max(LAST_MOMENT).required(),
 	/** What the device's clock shows. */
-	at: number().integer().min(0).max(4e12).required(),
+	at: number().integer().min(0).max(LAST_MOMENT).required(),
 	/** The device says that the class is over. */
 	over: boolean().required(),
 	script: mixed().nullable().defined(),
-	events: array()
-		.of(
-			object({
-				place: number().integer().min(0).max(EVENT_LIMITS.events).required(),
-				event: mixed().required()
-			}).noUnknown()
-		)
-		.max(EVENT_LIMITS.events)
-		.defined()
+	events: array().of(mixed().required()).max(EVENT_LIMITS.eventsAtOnce).defined()
+}).noUnknown();
+const placedSchema = object({
+	place: number().integer().min(0).max(EVENT_LIMITS.events).required(),
+	event: mixed().required()
 }).noUnknown();
 
+/** What the server says to the device that leads. */
+export interface Received {
+	/** Events that were not taken, each with its place in what was sent; the others are kept. */
+	refused: { index: number; faults: Fault[] }[];
+	/** When it began by the server's clock, in words, where the device's clock cannot be right; else null. */
+	clock: string | null;
+	/** When other devices of the studio began that lead this class too, in words. */
+	others: string[];
+}
+
 /**
- * Takes what a device sends of a class that it leads: 204; 409 where the class is not known yet and its script must come
- * along; 422 with the faults; 404 where its plan is not of this studio.
+ * Takes what a device sends of a class that it leads: 200 with a {@link Received}; 409 where the class is not known yet and
+ * its script must come along; 422 with the faults where nothing of it can be read; 404 where its plan is not of this studio.
  */
 export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
+	const { timeZone } = studioOfRequest(locals);
 	if (!TOKEN.test(params.run)) error(404, 'There is nothing at this address.');
 	const body = await readJsonObject(request);
 	const sent = {
 		planId: body.planId,
+		// a device with an earlier version says nothing of its group and its clock
+		groupId: body.groupId ?? null,
 		startedAt: body.startedAt,
-		// a device with the version before says nothing of its clock
 		at: body.at ?? Date.now(),
 		over: body.over ?? false,
 		script: body.script ?? null,
 		events: body.events
 	};
-	const faults = allFaults(sent);
+	const faults = schemaFaults(sentSchema, sent);
 	if (faults.length) return json({ faults }, { status: 422 });
+	const work = workFor(request);
+	const { good, refused, script } = await sifted(sent.script, sent.events as unknown[], work);
+	if (script.length) return json({ faults: script }, { status: 422 });
 	const added = await addToTeaching(db(), owner, params.run, {
 		planId: sent.planId as string,
+		groupId: sent.groupId as string | null,
 		startedAt: sent.startedAt as number,
 		at: sent.at as number,
 		script: sent.script as Script | null,
-		events: sent.events as PlacedEvent[]
+		events: good
 	});
-	if (added === 'no class') error(409, 'This class is not known yet: its script must come along.');
-	found(added === 'no plan' ? null : added);
-	const { timeZone } = studioOfRequest(locals);
-	if ((sent.events as PlacedEvent[]).some(({ event }) => event.do === 'count'))
-		await keepCountsOfClass(db(), owner, params.run, timeZone);
+	if (added.kind === 'no class') error(409, 'This class is not known yet: its script must come along.');
+	if (added.kind === 'too many') error(422, `A class may have ${EVENT_LIMITS.events} events.`);
+	found(added.kind === 'no plan' ? null : added);
+	await setOver(db(), owner.studioId, params.run, sent.over as boolean);
+	if (good.some(({ event }) => event.do === 'count'))
+		await keepCountsOfClass(db(), owner, params.run, timeZone, work);
+	const now = new Date();
 	if (sent.over) {
-		const planId = await writeDownEnded(db(), owner, params.run, dayInZone(new Date(), timeZone));
-		if (planId) await learnFromPlan(db(), owner, planId);
+		const planId = await writeDownEnded(db(), owner, params.run, dayInZone(now, timeZone), work);
+		if (planId) await learnFromPlan(db(), owner, planId, work);
 	}
-	return new Response(null, { status: 204 });
+	const others = sent.over
+		? []
+		: await othersOnClass(db(), owner.studioId, sent.planId as string, params.run, now);
+	const led = await clockOf(owner.studioId, params.run);
+	const received: Received = {
+		refused,
+		clock: led && momentWords(led, timeZone),
+		others: others.map((began) => momentWords(began, timeZone))
+	};
+	return json(received);
 };
 
-function allFaults(sent: { script: unknown; events: unknown }): Fault[] {
-	const faults = schemaFaults(sentSchema, sent);
-	if (faults.length) return faults;
-	const inside = (path: string, found: Fault[]) =>
-		found.map((fault) => ({ ...fault, path: [path, fault.path].filter(Boolean).join('.') }));
-	return [
-		...(sent.script === null ? [] : inside('script', scriptFaults(sent.script))),
-		...(sent.events as PlacedEvent[]).flatMap(({ event }, i) => inside(`events[${i}]`, eventFaults(event)))
-	];
+/** The events that can be kept, and what is wrong with the others and with the script. */
+async function sifted(script: unknown, events: readonly unknown[], work: ReturnType<typeof workFor>) {
+	const placed = events.map((one) => schemaFaults(placedSchema, one));
+	const found = await work('sentFaults', {
+		script,
+		events: events.map((one, i) => (placed[i]!.length ? null : (one as PlacedEvent).event))
+	});
+	const wrong = events.map((_one, i) => [...placed[i]!, ...(placed[i]!.length ? [] : found.events[i]!)]);
+	return {
+		script: found.script,
+		good: events.filter((_one, i) => wrong[i]!.length === 0) as { place: number; event: RunEvent }[],
+		refused: wrong.flatMap((faults, index) => (faults.length ? { index, faults } : []))
+	};
+}
+
+/** When a class began by the server's clock, where that of its device was put right; else null. */
+async function clockOf(studioId: string, id: string): Promise<Date | null> {
+	const began = await beganOf(db(), studioId, id);
+	return began?.deviceStartedAt ? began.startedAt : null;
 }
 
 /** A class that was led: its script and what happened in it, in order. 200, 404. */

@@ -1,0 +1,22 @@
+import { shortDay } from '$lib/core/calendar';
+import { db } from '$lib/server/db';
+import { found, ownerOfRequest, removalAnswer } from '$lib/server/endpoint';
+import { readJsonObject, versionOf } from '$lib/server/requests';
+import { mentionable, notesThatName, readable, takeNameOut } from '$lib/server/students';
+import { error, json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+/** The notes of a group's classes in which somebody's name stands as a word: 200, 404. */
+export const GET: RequestHandler = async ({ params, locals }) => {
+	const owner = ownerOfRequest(locals);
+	const { groupId, notes } = found(await notesThatName(db(), owner, params.id));
+	const people = await mentionable(db(), owner, groupId);
+	return json(notes.map((note) => ({ ...readable(note, people), day: shortDay(note.on) })));
+};
+
+/** Takes the name out of one of them, in the version that was looked at: 204, 409, 404. */
+export const DELETE: RequestHandler = async ({ params, request, locals }) => {
+	const { run, version } = await readJsonObject(request);
+	if (typeof run !== 'string') error(400, 'The request names no class.');
+	return removalAnswer(await takeNameOut(db(), ownerOfRequest(locals), params.id, run, versionOf(version)));
+};
