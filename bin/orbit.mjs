@@ -6,6 +6,8 @@ if (!existsSync(new URL('../node_modules/tsx', import.meta.url))) {
 	console.error('orbit: the packages are not installed yet; run `npm ci` in the project first');
 	process.exit(1);
 }
+// whoever reads closed the pipe, as `head` does: that is no error
+process.stdout.on('error', (error) => process.exit(error.code === 'EPIPE' ? 0 : 1));
 const { register } = await import('tsx/esm/api');
 register();
 const { main } = await import('../src/cli/orbit.ts');

@@ -5,6 +5,7 @@ CREATE TABLE `sign_in_place` (
 	CONSTRAINT `sign_in_place_account_hash_place_hash_pk` PRIMARY KEY(`account_hash`,`place_hash`)
 );
 --> statement-breakpoint
+ALTER TABLE `accepted` ADD `asked_hash` varchar(64) COLLATE utf8mb4_nopad_bin;--> statement-breakpoint
 ALTER TABLE `check_in` ADD `device_on` date;--> statement-breakpoint
 ALTER TABLE `check_in` ADD `received_at` timestamp(3) DEFAULT (now()) NOT NULL;--> statement-breakpoint
 UPDATE `check_in` SET `received_at` = `updated_at`, `updated_at` = `updated_at`;--> statement-breakpoint

@@ -16,6 +16,8 @@ const GRACE_SECONDS = 2;
 const STOP_SECONDS = 4;
 /** EX_CONFIG of sysexits.h: the environment is wrong, and starting again would not help. */
 const WRONG_CONFIGURATION = 78;
+/** EX_TEMPFAIL of sysexits.h: what it needs is not there, such as the database. */
+const CANNOT_START = 75;
 
 const MOST_PROCESSES = 4;
 const wanted = Number(process.env.ORBIT_PROCESSES ?? '') || availableParallelism();
@@ -62,7 +64,7 @@ function runProcesses(count) {
 
 async function answer() {
 	process.env.BODY_SIZE_LIMIT = String(MOST_BODY_BYTES);
-	const { handler } = await import('../build/handler.js');
+	const { handler } = await loaded();
 	// pages and answers; the files of the app lie there compressed already
 	const squeeze = compression();
 	const https = (process.env.ORIGIN ?? '').startsWith('https:');
@@ -91,6 +93,25 @@ async function answer() {
 	for (const signal of ['SIGINT', 'SIGHUP']) process.on(signal, () => {}); // the first process says when
 	process.once('SIGTERM', () => stopAnswering(server));
 	process.once('disconnect', () => process.exit(0));
+}
+
+/** The built app; where the environment is wrong, or no database is there, the end of the process with a sentence. */
+async function loaded() {
+	const { ORIGIN } = process.env;
+	if (ORIGIN !== undefined && !URL.canParse(ORIGIN)) {
+		console.error(
+			'Humble Orbit cannot start:\n  ORIGIN must be the address under which people open the app, such as https://orbit.example.'
+		);
+		process.exit(WRONG_CONFIGURATION);
+	}
+	try {
+		return await import('../build/handler.js');
+	} catch (error) {
+		const { code, cause } = error;
+		const why = code ?? cause?.code ?? error.name;
+		console.error(`Humble Orbit cannot start: ${String(error.message).split('\n')[0]} (${why})`);
+		process.exit(CANNOT_START);
+	}
 }
 
 function stopAnswering(server) {

@@ -98,7 +98,9 @@ export const actions: Actions = {
 		const faults = planFaults(plan, catalogue.catalogue.find);
 		if (faults.length)
 			return fail(422, { message: `This class cannot be begun from it: ${faults[0]!.message}.` });
-		const planId = await once(db(), studio.id, token, (tx) => createPlan(tx, studio.id, id, day, plan));
+		const planId = await once(db(), studio.id, token, { to: 'start', form }, (tx) =>
+			createPlan(tx, studio.id, id, day, plan)
+		);
 		redirect(303, `/plan/${planId}`);
 	},
 	/** Brings a class back that was removed. */

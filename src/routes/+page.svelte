@@ -17,6 +17,8 @@
 	let ready = $state.raw<readonly string[]>([]);
 	/** Classes that were led with this device and that the server does not have yet. */
 	let waiting = $state(0);
+	/** Plans of classes that were begun with this device, left, and not ended. */
+	let running = $state.raw<readonly string[]>([]);
 	onMount(() =>
 		fetchAtRest({
 			ready: async () => {
@@ -25,6 +27,7 @@
 				const here = await makeReady(data.toTeach, data.owner);
 				ready = here.plans;
 				waiting = here.waiting;
+				running = here.running;
 			}
 		})
 	);
@@ -36,7 +39,9 @@
 
 {#snippet teach(id: string, title: string)}
 	<p class="teach">
-		<a href="/teach?plan={id}" aria-label="Teach {title || 'this class'}">Teach</a>
+		{#if running.includes(id)}
+			<a href="/teach?plan={id}" class="running">Running on this device: go back to it</a>
+		{:else}<a href="/teach?plan={id}" aria-label="Teach {title || 'this class'}">Teach</a>{/if}
 		{#if ready.includes(id)}<span class="quiet">on this device</span>{/if}
 	</p>
 {/snippet}

@@ -72,8 +72,12 @@ describe('a new account', () => {
 	it.each([
 		['only blanks', ' '.repeat(12), 'too easy'],
 		['one key held down', 'aaaaaaaaaaaa', 'too easy'],
-		['one of those guessed first', 'Password123', 'guessed first'],
-		['a long one of those', 'qwertyuiop', 'guessed first']
+		['one of those guessed first', 'Password123', 'easy to guess'],
+		['a long one of those', 'qwertyuiop', 'easy to guess'],
+		['one with figures and signs for letters', 'Passw0rd!!', 'easy to guess'],
+		['the studio’s own name', 'Saltmarsh Loft', 'easy to guess'],
+		['the same, run together with a year', 'saltmarshloft26', 'easy to guess'],
+		['their own name', 'Imke Oyelaran', 'easy to guess']
 	])('refuses a password of %s', (_what, password, words) => {
 		expect(errors({ password })?.password).toContain(words);
 	});
@@ -149,11 +153,13 @@ describe('making something', () => {
 	it('happens once for a token, also at the same moment, and not at all when it fails', async () => {
 		const studio = (await studioFor(db, { id: 'long', name: 'x' }, 'Europe/London'))!.id;
 		const make = () =>
-			once(db, studio, 'token-of-sixteen', (tx) => createGroup(tx, studio, newGroup('runners', 'Once')));
+			once(db, studio, 'token-of-sixteen', 'Once', (tx) =>
+				createGroup(tx, studio, newGroup('runners', 'Once'))
+			);
 		const ids = await Promise.all([make(), make(), make()]);
 		expect(new Set([...ids, await make()]).size).toBe(1);
 		expect((await getGroup(db, studio, ids[0]!))?.group.name).toBe('Once');
-		const failing = once(db, studio, 'token-that-failed', async (tx) => {
+		const failing = once(db, studio, 'token-that-failed', null, async (tx) => {
 			await createGroup(tx, studio, newGroup('runners', 'Half'));
 			throw new Error('the line broke');
 		});
@@ -163,19 +169,37 @@ describe('making something', () => {
 			.from(classGroup)
 			.where(eq(classGroup.studioId, studio));
 		expect(names.map((row) => row.name)).toEqual(['Once']);
-		expect(await once(db, studio, 'token-that-failed', () => Promise.resolve('later'))).toBe('later');
+		expect(await once(db, studio, 'token-that-failed', null, () => Promise.resolve('later'))).toBe('later');
 	});
 
 	it('a save that is sent again is made once; one that was not taken may be sent again', async () => {
 		const studio = (await studioFor(db, { id: 'long', name: 'x' }, 'Europe/London'))!.id;
 		const id = await createGroup(db, studio, newGroup('runners', 'Saved'));
 		const save = (token: string, from: number, name: string) =>
-			saveOnce(db, studio, token, (tx) => saveGroup(tx, studio, id, from, newGroup('runners', name)));
+			saveOnce(db, studio, token, [id, from, name], (tx) =>
+				saveGroup(tx, studio, id, from, newGroup('runners', name))
+			);
 		expect(await save('save-of-sixteen-1', 1, 'First')).toEqual({ kind: 'saved', version: 2 });
 		expect(await save('save-of-sixteen-1', 1, 'First')).toEqual({ kind: 'saved', version: 2 });
 		expect((await getGroup(db, studio, id))?.version).toBe(2);
 		expect((await save('save-of-sixteen-2', 1, 'Late')).kind).toBe('stale');
 		expect(await save('save-of-sixteen-2', 2, 'Late')).toEqual({ kind: 'saved', version: 3 });
+	});
+
+	it('another request under a token that was used is refused, and nothing of it is kept', async () => {
+		const studio = (await studioFor(db, { id: 'long', name: 'x' }, 'Europe/London'))!.id;
+		const make = (name: string) =>
+			once(db, studio, 'token-used-again', { name }, (tx) =>
+				createGroup(tx, studio, newGroup('runners', name))
+			);
+		const id = await make('First');
+		await expect(make('Second')).rejects.toMatchObject({ status: 409 });
+		expect(await make('First')).toBe(id);
+		const names = await db
+			.select({ name: classGroup.name })
+			.from(classGroup)
+			.where(eq(classGroup.studioId, studio));
+		expect(names.map((row) => row.name)).not.toContain('Second');
 	});
 
 	it('ends at the quota', async () => {

@@ -43,6 +43,16 @@ const someEvent = fc.record({
 });
 
 describe('a calendar file', () => {
+	it('says its name as it is, whatever signs are in it', () => {
+		for (const name of ['Loft; Tuesdays, ten \\ past', 'Chalk, rest day', 'Plain']) {
+			// RFC 7986 section 5.1: NAME is a text; RFC 5545 section 3.3.11: which signs a text escapes
+			const lines = writeCalendar(name, [], STAMP).split('\r\n');
+			const text = name.replaceAll('\\', '\\\\').replaceAll(';', '\\;').replaceAll(',', '\\,');
+			expect(lines).toContain(`NAME:${text}`);
+			expect(lines).toContain(`X-WR-CALNAME:${text}`);
+		}
+	});
+
 	it('comes back as it was written for any events: commas, semicolons, line ends, accents and all', () => {
 		fc.assert(
 			fc.property(fc.array(someEvent, { maxLength: 5 }), (raw) => {

@@ -52,9 +52,19 @@ export const save = (
 ): Promise<Answer<{ version: number }>> =>
 	request(path, { ...sending('PUT', { version, document }), keepalive: true });
 
+/** Changes one thing of what was looked at in this version. */
+export const change = (path: string, version: number, body: object): Promise<Answer<object>> =>
+	request(path, sending('PATCH', { version, ...body }));
+
+/** What the server has at a path. */
+export const read = <T>(path: string): Promise<Answer<T>> => request<T>(path, {});
+
+/** Does something that is named by its path alone. */
+export const act = <T>(path: string): Promise<Answer<T>> => request<T>(path, { method: 'POST' });
+
 /** Removes what was looked at in this version. */
-export const remove = (path: string, version: number): Promise<Answer<object>> =>
-	request(path, sending('DELETE', { version }));
+export const remove = (path: string, version: number, more: object = {}): Promise<Answer<object>> =>
+	request(path, sending('DELETE', { version, ...more }));
 
 /** Leaves a movement out of planning, or offers it again. */
 export const leaveOut = (slug: string, out: boolean): Promise<Answer<object>> =>

@@ -1,4 +1,7 @@
+import { createHash } from 'node:crypto';
+import { error } from '@sveltejs/kit';
 import { and, eq, lt } from 'drizzle-orm';
+import { contentText } from '../core/plan';
 import type { Db } from './db/open';
 import { accepted } from './db/schema';
 import { clearRows, setSwitch } from './db/versioned';
@@ -9,23 +12,42 @@ const KEPT_DAYS = 3;
 /** Stands in a row until there is an answer; seen by nobody else. */
 const NOT_YET = '';
 
+const hashOf = (asked: unknown): string =>
+	createHash('sha256')
+		.update(contentText(asked ?? null))
+		.digest('hex');
+
 /** What a client must send along to make something: of its own making, 16 to 40 letters, digits, - and _. */
 export const TOKEN = /^[A-Za-z0-9_-]{16,40}$/;
 
 /**
  * Does something once for a token, in one transaction: the same request again, also at the same moment, gets the same
- * answer. `act` gives the answer, which must be plain JSON; when it throws, nothing is done and the token is free.
+ * answer; another request under a token that was used is refused with 409. `act` gives the answer, which must be plain JSON;
+ * when it throws, nothing is done and the token is free.
+ * @param asked what is asked for: plain JSON, by which a request is known again
  */
-export function once<T>(db: Db, studioId: string, token: string, act: (tx: Db) => Promise<T>): Promise<T> {
+export function once<T>(
+	db: Db,
+	studioId: string,
+	token: string,
+	asked: unknown,
+	act: (tx: Db) => Promise<T>
+): Promise<T> {
+	const askedHash = hashOf(asked);
 	return db.transaction(async (tx) => {
 		const mine = and(eq(accepted.studioId, studioId), eq(accepted.token, token))!;
 		// waits here while another request with this token is under way; with an update and not ignored, since two that
 		// wait with the weaker lock of an ignored insert would wait for each other
 		await tx
 			.insert(accepted)
-			.values({ studioId, token, answer: NOT_YET })
+			.values({ studioId, token, askedHash, answer: NOT_YET })
 			.onDuplicateKeyUpdate({ set: { token } });
-		const [row] = await tx.select({ answer: accepted.answer }).from(accepted).where(mine);
+		const [row] = await tx
+			.select({ answer: accepted.answer, askedHash: accepted.askedHash })
+			.from(accepted)
+			.where(mine);
+		if (row && row.askedHash !== null && row.askedHash !== askedHash)
+			error(409, 'This was sent before with something else in it. Load the page again.');
 		if (row && row.answer !== NOT_YET) return JSON.parse(row.answer) as T;
 		const answer = await act(tx);
 		await setSwitch(tx, accepted, mine, { answer: JSON.stringify(answer) });
@@ -41,11 +63,12 @@ export async function saveOnce<S extends { kind: string }>(
 	db: Db,
 	studioId: string,
 	token: string | null,
+	asked: unknown,
 	save: (tx: Db) => Promise<S>
 ): Promise<S> {
 	if (token === null || !TOKEN.test(token)) return save(db);
 	try {
-		return await once(db, studioId, token, async (tx) => {
+		return await once(db, studioId, token, asked, async (tx) => {
 			const saved = await save(tx);
 			if (saved.kind !== 'saved') throw new NotTaken(saved);
 			return saved;

@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { isPropertyOfAll } from '../core/validation';
 import { TOKEN } from './accepted';
 
 /** Deeper than any document of ours; what is nested further is no document, and walking it would overflow the stack. */
@@ -35,6 +36,7 @@ export async function readForm(request: Request): Promise<Record<string, string>
 	const fields: Record<string, string> = Object.create(null) as Record<string, string>;
 	for (const [name, value] of form) {
 		if (typeof value !== 'string') error(400, 'A field of the form holds a file.');
+		if (isPropertyOfAll(name)) error(400, 'A field of the form has a name that no form has.');
 		fields[name] ??= value;
 	}
 	return fields;
@@ -66,6 +68,8 @@ export function tokenOf(given: string | null | undefined): string {
 
 /** The version that a form was filled in from. */
 export function versionOf(given: unknown): number {
-	if (!/^\d{1,9}$/.test(String(given))) error(400, 'The version that the change began from is missing.');
+	const isVersion = typeof given === 'number' || typeof given === 'string';
+	if (!isVersion || !/^\d{1,9}$/.test(String(given)))
+		error(400, 'The version that the change began from is missing.');
 	return Number(given);
 }

@@ -207,8 +207,8 @@ export async function setTaughtDay(
 ): Promise<Removal> {
 	const run = await runOfPlan(db, studioId, planId);
 	if (!run) return 'missing';
-	const ledVersion = run.ledBy ? fromVersion + 1 : null;
-	const changes = { taughtOn: on, ledVersion };
+	// somebody said so: nothing is written over it by itself any more
+	const changes = { taughtOn: on, ledVersion: null };
 	return (await updateFrom(db, classRun, one(studioId, run.id), fromVersion, changes)) ? 'removed' : 'stale';
 }
 

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
 import type { Student } from '../core/group';
 import { linesAbout, mentions, namesAsWord, withNames, withoutName, type Mentionable } from '../core/people';
 import type { Db } from './db/open';
@@ -129,13 +129,13 @@ export interface NoteWithName {
 
 /**
  * The notes of a group's classes in which the name of one of its people stands as a word: whose name it is only the
- * teacher knows, who decides for each. Null where there is no such person of this teacher.
+ * teacher knows, who decides for each. With how many check-ins are kept of them. Null where there is no such person of this teacher.
  */
 export async function notesThatName(
 	db: Db,
 	owner: Owner,
 	id: string
-): Promise<{ groupId: string; notes: NoteWithName[] } | null> {
+): Promise<{ groupId: string; checkIns: number; notes: NoteWithName[] } | null> {
 	const [known] = await db
 		.select()
 		.from(student)
@@ -161,7 +161,8 @@ export async function notesThatName(
 			title,
 			note: document.note
 		}));
-	return { groupId: known.groupId, notes };
+	const [measured] = await db.select({ n: count() }).from(checkIn).where(eq(checkIn.studentId, id));
+	return { groupId: known.groupId, checkIns: measured?.n ?? 0, notes };
 }
 
 /** Takes a name out of one note, in the version that was looked at, because its teacher said so. */

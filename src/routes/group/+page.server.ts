@@ -28,7 +28,9 @@ export const actions: Actions = {
 		const errors = formErrors(newGroupSchema, values);
 		if (errors) return fail(400, { errors, name: values.name ?? '' });
 		const group = { ...newGroup(values.preset as PresetId, values.name!.trim()), sharesKit: true };
-		const id = await once(db(), studio.id, token, (tx) => createGroup(tx, studio.id, group));
+		const id = await once(db(), studio.id, token, { to: 'group', values }, (tx) =>
+			createGroup(tx, studio.id, group)
+		);
 		redirect(303, `/group/${id}`);
 	},
 	/** Brings a removed group back, with its people and check-ins. */

@@ -44,7 +44,7 @@ export const actions: Actions = {
 		if (errors) return fail(400, { errors });
 		const { id, group } = found(await getGroup(db(), studio.id, String(values.group)));
 		const settings = newSeries(group, String(values.startsOn), studio.timeZone, Number(values.weeks));
-		const seriesId = await once(db(), studio.id, token, (tx) =>
+		const seriesId = await once(db(), studio.id, token, { to: 'series', values }, (tx) =>
 			createSeries(tx, owner, id, begunSeries(settings, newId))
 		);
 		redirect(303, `/series/${seriesId}`);

@@ -18,6 +18,7 @@
 	import Lazy from '$lib/ui/frame/Lazy.svelte';
 	import { PANELS } from '$lib/ui/teach/panels';
 	import { fetchAtRest } from '$lib/client/at-rest';
+	import TeachNotices from '$lib/ui/teach/TeachNotices.svelte';
 	import TeachStage from '$lib/ui/teach/TeachStage.svelte';
 	import TeachTop from '$lib/ui/teach/TeachTop.svelte';
 	import type { Here } from '$lib/core/people';
@@ -120,9 +121,9 @@
 
 	function next() {
 		signals.wake();
-		run?.does({ do: isPaused ? 'resume' : 'next' });
+		run?.press({ do: isPaused ? 'resume' : 'next' });
 	}
-	const back = () => run?.does({ do: 'back' });
+	const back = () => run?.back();
 	const pause = () => run?.does({ do: isPaused ? 'resume' : 'pause' });
 	const more = () => run?.does({ do: 'more', seconds: moreSeconds(run.now) });
 	const leaveOut = () => run?.does({ do: 'leave out', steps: restOfItem(run.state, run.steps) });
@@ -163,8 +164,14 @@
 </script>
 
 <svelte:head><title>{pack?.script.title ?? 'Teach'} · Humble Orbit</title></svelte:head>
-<svelte:window {onkeydown} ononline={() => void run?.send()} onbeforeunload={() => run?.tick()} />
-<svelte:document onvisibilitychange={() => void awake.again()} />
+<svelte:window {onkeydown} ononline={() => void run?.send()} onpagehide={() => run?.isAlive()} />
+<svelte:document
+	onvisibilitychange={() => {
+		void awake.again();
+		// a page that is hidden may be ended without another word
+		if (document.hidden) run?.isAlive();
+	}}
+/>
 
 <main class:leading={run !== null && run.state.mode !== 'ended'}>
 	{#if run && run.state.mode === 'ended'}
@@ -192,6 +199,7 @@
 			{#if awake.isOn === false && !run.isRehearsal}
 				<p class="quiet">This device does not let the page keep the screen on: set its own timer longer.</p>
 			{/if}
+			<TeachNotices {run} />
 			{#if run.state.adjustments.length}
 				<p class="quiet">
 					Changed to end on time. <a

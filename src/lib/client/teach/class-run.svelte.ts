@@ -4,6 +4,9 @@ import {
 	msBetween,
 	nowOf,
 	behindMs,
+	isSkipped,
+	ONE_PRESS_MS,
+	sleptMs,
 	endsAt,
 	replay,
 	Steps,
@@ -18,7 +21,7 @@ import {
 import type { Here } from '$lib/core/people';
 import { newId } from '../ids';
 import type { DeviceStore, KeptRun } from './device-store';
-import { upload, type Upload } from './upload';
+import { upload, type Received, type Upload } from './upload';
 
 /** What tells the time: tests and rehearsals hand in their own. */
 interface TeachClock {
@@ -48,7 +51,7 @@ function fastClock(times: () => number): TeachClock {
 }
 
 /** Milliseconds between two signs of life that are written down. */
-const ALIVE_EVERY_MS = 5000;
+const ALIVE_EVERY_MS = 1000;
 const SEND_AGAIN_MS = 15_000;
 /** At the latest so long after it happened it is being written down. */
 const WRITE_WITHIN_MS = 50;
@@ -83,8 +86,19 @@ export class ClassRun {
 	readonly behindMs = $derived.by(() => behindMs(this.state, this.steps));
 	readonly endsAt = $derived.by(() => endsAt(this.state, this.steps));
 	upload = $state<Upload>('all sent');
+	/** Why the server does not take what happened; empty while it does. */
+	refused = $state('');
+	/** What the server said last of the clock of this device and of other devices on the class. */
+	received = $state.raw<Received | null>(null);
 	/** False where this device could not write down what happened. */
 	kept = $state(true);
+	/** How long this device slept while the class was led, until somebody says whether it was taught on; milliseconds. */
+	slept = $state(0);
+	/** What was skipped by the last press; empty where nothing was. */
+	skipped = $state('');
+
+	private lastTick: EventTime | null = null;
+	private lastPress = -Infinity;
 
 	private lastAlive = 0;
 	private lastSent = 0;
@@ -142,6 +156,29 @@ export class ClassRun {
 		this.does({ do: 'swap', item, to: choice?.to ?? null });
 	}
 
+	/** Moves on by a press; another one right after it is the same. A step that is skipped by it is named. */
+	press(act: { do: 'next' } | { do: 'resume' }): void {
+		const now = performance.now();
+		if (now - this.lastPress < ONE_PRESS_MS) return;
+		this.lastPress = now;
+		const { step } = this.now;
+		this.skipped = act.do === 'next' && !this.isRehearsal && isSkipped(this.now) ? step.title : '';
+		this.does(act);
+	}
+
+	/** Undoes the last move. */
+	back(): void {
+		this.lastPress = -Infinity;
+		this.skipped = '';
+		this.does({ do: 'back' });
+	}
+
+	/** Says whether the class went on while the device slept. */
+	whileAsleep(taught: boolean): void {
+		if (this.slept > 0) this.does({ do: 'slept', ms: Math.round(this.slept), taught });
+		this.slept = 0;
+	}
+
 	/** Takes the last thing of a kind back, such as a catching-up. */
 	takeBack(): void {
 		const last = this.state.adjustments.at(-1);
@@ -153,10 +190,19 @@ export class ClassRun {
 		const { last } = this;
 		if (!last) return;
 		const time = this.clock.now();
+		if (this.lastTick && !this.isRehearsal && this.state.mode === 'running')
+			this.slept += sleptMs(this.lastTick, time);
+		this.lastTick = time;
 		this.state = elapse(this.after, this.steps, msBetween(last, time));
 		if (!this.keeping) return;
 		if (time.monoMs - this.lastSent > SIGN_EVERY_MS && navigator.onLine) void this.send(true);
 		if (time.monoMs - this.lastAlive < ALIVE_EVERY_MS) return;
+		this.isAlive(time);
+	}
+
+	/** Writes down that the page is there: each second, and when it goes. */
+	isAlive(time: EventTime = this.clock.now()): void {
+		if (!this.keeping) return;
 		this.lastAlive = time.monoMs;
 		void this.keeping.store.isAlive(this.keeping.run.id, time).catch(() => (this.kept = false));
 	}
@@ -173,7 +219,17 @@ export class ClassRun {
 		this.lastSent = this.clock.now().monoMs;
 		clearTimeout(this.again);
 		const { store, run } = this.keeping;
-		const became = await upload(store, run, isSign).catch(() => 'waits' as const);
+		const {
+			upload: became,
+			received,
+			why
+		} = await upload(store, run, isSign).catch(() => ({
+			upload: 'waits' as const,
+			received: null,
+			why: ''
+		}));
+		if (received) this.received = received;
+		this.refused = became === 'refused' ? why || 'it does not say why' : refusedWords(received);
 		// something may have happened meanwhile
 		const unsent = await store.unsent(run.id);
 		const isMore = unsent.length > 0 || this.writing > 0;
@@ -186,6 +242,14 @@ export class ClassRun {
 	close(): void {
 		clearTimeout(this.again);
 	}
+}
+
+/** What the server did not take of what it was sent, in a sentence; empty where it took all. */
+function refusedWords(received: Received | null): string {
+	const refused = received?.refused ?? [];
+	const [first] = refused;
+	if (!first) return '';
+	return `${refused.length} of what happened could not be read: ${first.faults[0]?.message ?? ''}`;
 }
 
 /** Begins to lead a class, on this device where it keeps something. `here`: who came, where somebody counted. */

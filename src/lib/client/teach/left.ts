@@ -14,7 +14,7 @@ export async function sendLeft(store: DeviceStore, owner: string): Promise<numbe
 	let left = 0;
 	for (const run of await store.runs()) {
 		if (run.owner !== owner || goesOn(run)) continue;
-		if ((await upload(store, run)) === 'all sent') await store.drop(run.id);
+		if ((await upload(store, run)).upload === 'all sent') await store.drop(run.id);
 		else left += 1;
 	}
 	return left;

@@ -1,19 +1,20 @@
 import { getPack } from '../api';
 import { DeviceStore } from './device-store';
 import { keepPages } from './kept-pages';
-import { sendLeft } from './left';
+import { goesOn, sendLeft } from './left';
 
 /**
  * Fetches classes onto this device, so that they can be taught without a network, and takes out those of before.
  * What earlier classes left here is sent.
- * @returns the plans that are here now, and how many classes the server does not have yet
+ * @returns the plans that are here now, how many classes the server does not have yet, and the plans of classes that were
+ * begun here and go on
  */
 export async function makeReady(
 	planIds: readonly string[],
 	owner: string
-): Promise<{ plans: string[]; waiting: number }> {
+): Promise<{ plans: string[]; waiting: number; running: string[] }> {
 	const store = await DeviceStore.open().catch(() => null);
-	if (!store) return { plans: [], waiting: 0 };
+	if (!store) return { plans: [], waiting: 0, running: [] };
 	await keepPages();
 	for (const planId of planIds) {
 		const pack = await getPack(planId);
@@ -22,6 +23,11 @@ export async function makeReady(
 	await store.keepOnly(planIds);
 	const here = await store.packs();
 	const waiting = await sendLeft(store, owner);
+	const running = (await store.runs()).filter((run) => run.owner === owner && goesOn(run));
 	store.close();
-	return { plans: here.map(({ planId }) => planId), waiting };
+	return {
+		plans: here.map(({ planId }) => planId),
+		waiting,
+		running: running.map(({ pack }) => pack.planId)
+	};
 }

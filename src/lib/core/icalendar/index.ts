@@ -14,13 +14,17 @@ export interface CalendarEvent {
 	sequence: number;
 }
 
+/** A text as RFC 5545 section 3.3.11 writes it. */
+const escaped = (text: string): string => text.replace(/[\\;,]/g, '\\$&');
+
 /**
  * Classes as an iCalendar file (RFC 5545). Times are written in UTC, which every calendar shows in its own zone: right
  * across clock changes without carrying a table of them. `stamp`: when it was written.
  */
 export function writeCalendar(name: string, events: readonly CalendarEvent[], stamp: Date): string {
 	const calendar = ical({
-		name: asOneLine(name),
+		// the library escapes the texts of events, and leaves this one as it is
+		name: escaped(asOneLine(name)),
 		prodId: { company: 'Humble Orbit', product: 'series', language: 'EN' },
 		method: ICalCalendarMethod.PUBLISH
 	});

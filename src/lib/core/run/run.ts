@@ -60,9 +60,6 @@ function isThere(value: unknown): boolean {
 	);
 }
 
-/** A note of mentions alone has this many times its letters. */
-const MENTION_ROOM = 20;
-
 export const runNotesSchema = object({
 	effort: number().min(0).max(10).nullable().defined(),
 	minutes: number().min(0).max(RUN_LIMITS.minutes).required(),
@@ -75,22 +72,32 @@ export const runNotesSchema = object({
 			'once',
 			eachOnce((given) => given, 'this is left out already')
 		),
-	/** Longer than it may be written, for a mention takes more room than it counts. */
-	note: textOfLines(MENTION_ROOM * PLAN_LIMITS.noteCharacters).test(
-		'length',
-		`\${path} must be at most ${PLAN_LIMITS.noteCharacters} characters`,
-		(note) => noteLength(note) <= PLAN_LIMITS.noteCharacters
-	),
+	note: textOfLines(PLAN_LIMITS.noteCharacters),
 	sore: string().oneOf(SORE).optional(),
 	there: object().default(undefined).test('there', '${path} says of movements: most, some or few', isThere)
 }).noUnknown();
 
-/** How runs are kept: the notes as a document; day, time, plan and teacher are columns. */
+/** A note of mentions alone has this many times its letters. */
+const MENTION_ROOM = 20;
+
+/** The same as it is kept: a mention takes more room than it counts. */
+const keptNotesSchema = runNotesSchema.shape({
+	note: textOfLines(MENTION_ROOM * PLAN_LIMITS.noteCharacters).test(
+		'length',
+		`\${path} must be at most ${PLAN_LIMITS.noteCharacters} characters`,
+		(note) => noteLength(note) <= PLAN_LIMITS.noteCharacters
+	)
+});
+
+/** What is written down of a run, as it is sent and stands in files. */
 export const RUN_NOTES: DocumentKind = {
 	name: 'notes of a taught class',
 	schema: runNotesSchema,
 	steps: []
 };
+
+/** The same as they are kept in the database, with references to those whom they mention. */
+export const KEPT_NOTES: DocumentKind = { ...RUN_NOTES, schema: keptNotesSchema };
 
 /** Everything wrong with what is written down of a class; empty: it can be used as {@link RunNotes}. */
 export function runNotesFaults(value: unknown): Fault[] {

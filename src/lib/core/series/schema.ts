@@ -13,7 +13,7 @@ import {
 	type FindMovement
 } from '../movement';
 import { PLAN_LIMITS, planFaults } from '../plan';
-import { schemaFaults, type Fault } from '../validation';
+import { hasMoreParts, inside, schemaFaults, type Fault } from '../validation';
 import { eachOnce, isPropertyOfAll, oneLine, textOfLines, timeOfDay } from '../validation';
 import { slotKey } from './dates';
 import { SERIES_LIMITS, type Ladder, type PlannedSeries, type Series } from './types';
@@ -147,6 +147,9 @@ export const seriesSchema = object({
 		.defined()
 }).noUnknown();
 
+/** Of a series with its plans: 26 weeks of three full classes have some 50 000. */
+const MOST_PARTS = 100_000;
+
 /**
  * Everything wrong with a series and its plans from outside; empty: it can be used as a {@link PlannedSeries}.
  * `find`: what the plans and ladders may name.
@@ -154,8 +157,10 @@ export const seriesSchema = object({
 export function seriesFaults(value: unknown, find: (classId: string) => FindMovement): Fault[] {
 	if (typeof value !== 'object' || value === null || Array.isArray(value))
 		return [{ path: '', message: 'a series with its plans is an object' }];
+	if (hasMoreParts(value, MOST_PARTS))
+		return [{ path: '', message: `this is too large: it has more than ${MOST_PARTS} parts` }];
 	const { series, plans } = value as Partial<PlannedSeries>;
-	const shape = schemaFaults(seriesSchema, series).map(under('series'));
+	const shape = inside('series', schemaFaults(seriesSchema, series));
 	if (typeof series !== 'object' || series === null) return [{ path: 'series', message: 'is missing' }];
 	if (typeof plans !== 'object' || plans === null || Array.isArray(plans))
 		return [...shape, { path: 'plans', message: 'must hold the plans by the id of their class' }];
@@ -165,15 +170,11 @@ export function seriesFaults(value: unknown, find: (classId: string) => FindMove
 		...ladderFaults(series, find('')),
 		...Object.entries(plans).flatMap(([classId, plan]) =>
 			series.classes.some((c) => c.id === classId)
-				? planFaults(plan, find(classId)).map(under(`plans.${classId}`))
+				? inside(`plans.${classId}`, planFaults(plan, find(classId)))
 				: [{ path: `plans.${classId}`, message: 'belongs to no class of the series' }]
 		)
 	];
 }
-
-const under =
-	(root: string) =>
-	({ path, message }: Fault): Fault => ({ path: path ? `${root}.${path}` : root, message });
 
 function classFaults({ classes }: Series): Fault[] {
 	const faults: Fault[] = [];

@@ -1,3 +1,4 @@
+import type { EventTime } from './events';
 import type { Now } from './now';
 import type { TeachPack } from './pack';
 import { presentId } from './replay';
@@ -17,6 +18,28 @@ const LEFT_FOR_GOOD_MS = 6 * 3600_000;
 
 /** Whether a class that began then, and was never ended, is one that somebody walked away from. */
 export const isLeftForGood = (startedAt: number, now: number): boolean => now - startedAt >= LEFT_FOR_GOOD_MS;
+
+/** The clock that only runs on stands still while a device sleeps; less than this is the browser's own delay. Judged. */
+const SLEPT_MS = 10_000;
+
+/** How long a device slept between two moments of one opening of its page, milliseconds; 0 where it did not. */
+export function sleptMs(before: EventTime, after: EventTime): number {
+	if (before.boot !== after.boot) return 0;
+	const ms = after.at - before.at - (after.monoMs - before.monoMs);
+	return ms >= SLEPT_MS ? ms : 0;
+}
+
+/** Two presses within so short a time are one: the second is a finger that trembles. Judged. */
+export const ONE_PRESS_MS = 400;
+
+/** A step that was to take longer and is left after so short a time was skipped, by mistake it may be. Judged. */
+const SKIPPED_MS = 2000;
+/** Getting in and coming out may really take no time. */
+const SKIPPABLE_FROM_MS = 8000;
+
+/** Whether moving on now skips the present step. */
+export const isSkipped = ({ step, givenMs, goalMs }: Now): boolean =>
+	step.kind !== 'in' && step.kind !== 'out' && goalMs >= SKIPPABLE_FROM_MS && givenMs < SKIPPED_MS;
 
 /** How much "more" is: two breaths or repetitions of what is counted, else half a minute; whole seconds. */
 export function moreSeconds({ step, count }: Now): number {

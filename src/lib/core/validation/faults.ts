@@ -6,8 +6,31 @@ export interface Fault {
 	message: string;
 }
 
-/** Validates any value by a Yup schema and turns the errors into faults. */
-export function schemaFaults(schema: Schema, value: unknown): Fault[] {
+/** More parts (values, at any depth) than any document but a series and a script has; a class of 300 items has some 6000. */
+const MOST_PARTS = 20_000;
+
+/** Whether a value has more parts than so many, itself and everything in it; it is looked at no further than that. */
+export function hasMoreParts(value: unknown, most: number): boolean {
+	const open: unknown[] = [value];
+	for (let seen = 1; open.length > 0;) {
+		const next = open.pop();
+		if (typeof next !== 'object' || next === null) continue;
+		const parts = Object.values(next);
+		seen += parts.length;
+		if (seen > most) return true;
+		for (const part of parts) open.push(part);
+	}
+	return false;
+}
+
+/**
+ * Validates any value by a Yup schema and turns the errors into faults. What is larger than any document is not looked at
+ * part by part: that would take seconds.
+ */
+export function schemaFaults(schema: Schema, value: unknown, mostParts = MOST_PARTS): Fault[] {
+	if (value === undefined) return [{ path: '', message: 'is missing' }];
+	if (hasMoreParts(value, mostParts))
+		return [{ path: '', message: `this is too large: it has more than ${mostParts} parts` }];
 	try {
 		schema.validateSync(value, { abortEarly: false, strict: true });
 		return [];

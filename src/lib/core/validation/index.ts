@@ -1,7 +1,7 @@
 export * from './document';
 export { fieldError, formErrors } from './form';
 export { faultLines } from './fault-lines';
-export { inside, schemaFaults, type Fault } from './faults';
+export { hasMoreParts, inside, schemaFaults, type Fault } from './faults';
 export { asOneLine, LINE_PATTERN, LINES_PATTERN, oneLine, textOfLines, timeOfDay } from './lines';
 export { eachOnce, isPropertyOfAll } from './once';
 export { means } from './meta';

@@ -18,7 +18,7 @@ import { MOVEMENT, type KitKind, type Movement } from '../../core/movement';
 import { PACE_MODEL, TAUGHT_TIME, type PaceModel, type TaughtTime } from '../../core/pace';
 import type { StyleChoices } from '../../core/style';
 import { PLAN, type ClassPlan } from '../../core/plan';
-import { RUN_NOTES, type RunNotes } from '../../core/run';
+import { KEPT_NOTES, type RunNotes } from '../../core/run';
 import type { RunEvent, Script } from '../../core/teach';
 import { SERIES, type Series } from '../../core/series';
 import { teacher } from './auth-schema';
@@ -185,7 +185,7 @@ export const classRun = mysqlTable(
 		/** The moments at which it really began and ended, where they are known. */
 		startedAt: datetime('started_at', { fsp: 3 }),
 		endedAt: datetime('ended_at', { fsp: 3 }),
-		document: documentColumn<RunNotes>('document', RUN_NOTES).notNull(),
+		document: documentColumn<RunNotes>('document', KEPT_NOTES).notNull(),
 		/** The version that was written down by itself from what a device led; null once somebody wrote it. */
 		ledVersion: int('led_version'),
 		/** The class that it was written down from then. */
@@ -397,6 +397,8 @@ export const accepted = mysqlTable(
 	{
 		studioId: studioId(),
 		token: exactText('token', { length: 40 }).notNull(),
+		/** What was asked for; null for what came in before this was kept. */
+		askedHash: exactText('asked_hash', { length: 64 }),
 		/** The answer, as JSON. */
 		answer: text('answer').notNull(),
 		acceptedAt: timestamp('accepted_at', { fsp: 3 }).notNull().defaultNow()

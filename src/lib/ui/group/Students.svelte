@@ -1,7 +1,8 @@
 <script lang="ts">
 	import Words from '$lib/ui/fields/Words.svelte';
 	import Choice from '$lib/ui/fields/Choice.svelte';
-	import { create, remove as removeAt, save, type Answer } from '$lib/client/api';
+	import RemoveStudent from './RemoveStudent.svelte';
+	import { act, create, remove as removeAt, save, type Answer } from '$lib/client/api';
 	import {
 		Button,
 		Table,
@@ -27,8 +28,11 @@
 		stored: Stored[];
 		/** Takes the counts of the list over into the group. */
 		oncount: (change: Pick<Group, 'tiers' | 'cautions'>) => void;
+		/** Who was removed and can be brought back, and for how many days. */
+		removed: readonly { id: string; name: string }[];
+		keptDays: number;
 	}
-	let { groupId, stored, oncount }: Props = $props();
+	let { groupId, stored, removed, keptDays, oncount }: Props = $props();
 
 	let people = $derived.by(() => {
 		const list = $state([...stored]);
@@ -37,7 +41,9 @@
 	let name = $state('');
 	let tier = $state<Tier>('middling');
 	let message = $state('');
-	let gone = $state.raw<Student | null>(null);
+	let gone = $derived(removed);
+	/** Whom to remove, once it is confirmed. */
+	let leaving = $state.raw<Stored | null>(null);
 
 	/** Says what stood in the way; what the server answered, or null. */
 	function taken<T>(answer: Answer<T>): T | null {
@@ -83,15 +89,17 @@
 	async function remove(entry: Stored) {
 		if (!taken(await inTurn(() => removeAt(`/api/students/${entry.id}`, entry.version)))) return;
 		people.splice(people.indexOf(entry), 1);
-		gone = { ...entry.student };
-		message = `${entry.student.name} is removed for good`;
+		gone = [{ id: entry.id, name: entry.student.name }, ...gone];
+		message = `${entry.student.name} is removed`;
+		leaving = null;
 	}
 
-	/** Writes somebody down anew whom this page removed: until it is left, it still knows them. */
-	async function bringBack(student: Student) {
-		if (!(await write(student))) return;
-		gone = null;
-		message = `${student.name} is written down again`;
+	async function bringBack(id: string) {
+		const back = taken(await inTurn(() => act<Stored>(`/api/students/${id}`)));
+		if (!back) return;
+		people.push(back);
+		gone = gone.filter((one) => one.id !== id);
+		message = `${back.student.name} is back, with what was measured of them`;
 	}
 
 	function take() {
@@ -104,7 +112,7 @@
 <section class="sheet" aria-labelledby="students">
 	<h2 id="students">Students, if you like</h2>
 	<p class="quiet">
-		First name and initial. Only you see this list; removing somebody removes everything of them.
+		First name and initial. Only you see this list; removing somebody removes what was measured of them too.
 	</p>
 	{#if people.length}
 		<Table size="compact">
@@ -169,8 +177,8 @@
 							<Button
 								kind="tertiary"
 								size="small"
-								aria-label="Remove {entry.student.name} for good"
-								on:click={() => remove(entry)}>Remove</Button
+								aria-label="Remove {entry.student.name}"
+								on:click={() => (leaving = entry)}>Remove</Button
 							>
 						</TableCell>
 					</TableRow>
@@ -206,11 +214,25 @@
 		/>
 		<Button kind="tertiary" size="small" type="submit">Write down</Button>
 		<span role="status" class="quiet">{waiting ? 'Saving …' : message}</span>
-		{#if gone}
-			{@const student = gone}
-			<Button size="small" kind="ghost" on:click={() => bringBack(student)}>Bring them back</Button>
-		{/if}
 	</form>
+	{#each gone as { id, name } (id)}
+		<p class="gone">
+			<span>{name} was removed. You can bring them back for {keptDays} days.</span>
+			<Button size="small" kind="tertiary" aria-label="Bring {name} back" on:click={() => bringBack(id)}
+				>Bring back</Button
+			>
+		</p>
+	{/each}
+	{#if leaving}
+		{@const entry = leaving}
+		<RemoveStudent
+			id={entry.id}
+			name={entry.student.name}
+			{keptDays}
+			onremove={() => remove(entry)}
+			onclose={() => (leaving = null)}
+		/>
+	{/if}
 </section>
 
 <style>
@@ -225,7 +247,8 @@
 		display: grid;
 		gap: 0.6rem;
 	}
-	form {
+	form,
+	.gone {
 		display: flex;
 		gap: 0.6rem;
 		align-items: center;

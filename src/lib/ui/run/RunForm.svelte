@@ -12,13 +12,18 @@
 		draft: RunNotes;
 		/** What is in the class, for the list of what was left out. */
 		movements: { slug: string; english: string }[];
+		/** Whom notes can mention, by name. */
+		people?: readonly string[];
+		/** Nobody knows how long it took: it has to be said. */
+		asksMinutes?: boolean;
 		isWritten: boolean;
 		onlog: (notes: RunNotes | null) => void;
 	}
-	let { draft, movements, isWritten, onlog }: Props = $props();
+	let { draft, movements, people = [], asksMinutes = false, isWritten, onlog }: Props = $props();
 
 	let effort = $derived(draft.effort);
-	let minutes = $derived(draft.minutes);
+	let minutes = $derived<number | null>(asksMinutes ? null : draft.minutes);
+	let isAsked = $state(false);
 	let attendance = $derived(draft.attendance);
 	let leftOut = $derived(draft.leftOut);
 	let note = $derived(draft.note);
@@ -30,7 +35,8 @@
 <form
 	onsubmit={(event) => {
 		event.preventDefault();
-		onlog({ ...draft, effort, minutes, attendance, leftOut, note });
+		isAsked = minutes === null;
+		if (minutes !== null) onlog({ ...draft, effort, minutes, attendance, leftOut, note });
 	}}
 >
 	<fieldset>
@@ -48,7 +54,8 @@
 				most={600}
 				live
 				value={minutes}
-				onchange={(typed) => (minutes = typed ?? minutes)}
+				empty={asksMinutes ? 'not said' : undefined}
+				onchange={(typed) => (minutes = typed ?? (asksMinutes ? null : minutes))}
 			/>
 			<NumberField
 				label="People"
@@ -67,7 +74,16 @@
 				{/each}
 			</div>
 		</Fold>
+		{#if isAsked}<p role="alert">Say how many minutes it took.</p>{/if}
 		<Words label="Notes" rows={2} most={1000} value={note} oninput={(typed) => (note = typed)} />
+		{#if people.length}
+			<Choice
+				label="Mention a person in the notes"
+				value=""
+				options={[{ value: '', text: 'choose' }, ...people.map((name) => ({ value: name, text: name }))]}
+				onpick={(name) => name && (note = `${note}${note && !/\s$/.test(note) ? ' ' : ''}@${name} `)}
+			/>
+		{/if}
 		<div class="buttons">
 			<Button size="small" type="submit">{isWritten ? 'Write it down again' : 'Write it down'}</Button>
 			{#if isWritten}

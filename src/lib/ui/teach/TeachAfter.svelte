@@ -41,7 +41,10 @@
 	{#if titles.length}<p>Left out: {titles.join(', ')}.</p>{/if}
 	{#each run.now.owed as side (`${side.itemId} ${side.title}`)}<p>Owed: {owedWords(side)}.</p>{/each}
 	{#if run.isRehearsal}<p class="quiet">Nothing of it is written down.</p>
+	{:else if run.state.wasHandedOver}
+		<p role="status">Another device goes on with this class; this record of it ends here.</p>
 	{:else}<p role="status">{UPLOAD_WORDS[run.upload]}</p>
+		{#if run.refused}<p class="quiet">{run.refused}</p>{/if}
 		{#if run.upload === 'signed out'}<p><a href="/sign-in?next=/">Sign in again</a></p>{/if}
 	{/if}
 	<div class="buttons">

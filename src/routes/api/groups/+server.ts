@@ -27,7 +27,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	if (sent && !isIsoDay(plannedOn))
 		faults.push({ path: 'plannedOn', message: 'this is not a day of the calendar' });
 	if (faults.length || !group.ok) return json({ faults }, { status: 422 });
-	const made = await once(db(), studio.id, token, async (tx) => {
+	const made = await once(db(), studio.id, token, body, async (tx) => {
 		const kit = await saveStudioKit(tx, studio.id, versionOf(body.kitVersion), body.kit as Kit);
 		if (kit.kind !== 'saved')
 			error(409, 'The kit was counted in another window meanwhile. Load the page again.');

@@ -13,7 +13,8 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ request, locals }) => {
 	const studio = studioOfRequest(locals);
 	const token = tokenOf(request.headers.get('idempotency-key'));
-	const up = broughtUp(MOVEMENT, (await readJsonObject(request)).document);
+	const body = await readJsonObject(request);
+	const up = broughtUp(MOVEMENT, body.document);
 	if (!up.ok) return json({ faults: up.faults }, { status: 422 });
 	const document = up.value;
 	const english = (document as { english?: unknown } | null | undefined)?.english;
@@ -26,6 +27,6 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	} as Movement;
 	const faults = ownFaults(movement, today);
 	if (faults.length) return json({ faults }, { status: 422 });
-	const slug = await once(db(), studio.id, token, (tx) => createOwn(tx, studio.id, movement, slugOf));
+	const slug = await once(db(), studio.id, token, body, (tx) => createOwn(tx, studio.id, movement, slugOf));
 	return json({ slug }, { status: 201 });
 };

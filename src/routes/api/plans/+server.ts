@@ -20,7 +20,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	const sent = await readSentPlan(db(), studio.id, body);
 	if ('faults' in sent) return json(sent, { status: 422 });
 	const group = found(await getGroup(db(), studio.id, String(body.groupId)));
-	const id = await once(db(), studio.id, token, (tx) =>
+	const id = await once(db(), studio.id, token, body, (tx) =>
 		createSentPlan(tx, studio.id, group.id, plannedOn, sent)
 	);
 	return json({ id }, { status: 201 });

@@ -23,7 +23,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	const sent = await readSentSeries(db(), studio.id, up.value, null, body.movements ?? []);
 	if ('faults' in sent) return json(sent, { status: 422 });
 	const group = found(await getGroup(db(), studio.id, String(body.groupId)));
-	const id = await once(db(), studio.id, token, async (tx) => {
+	const id = await once(db(), studio.id, token, body, async (tx) => {
 		await keepMovements(tx, studio.id, sent.movements, Object.values(sent.planned.plans));
 		return createSeries(
 			tx,

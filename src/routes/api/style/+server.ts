@@ -14,7 +14,7 @@ export const PUT: RequestHandler = async ({ request, locals }) => {
 	if ('faults' in body) return json(body, { status: 422 });
 	const faults = teacherStyleFaults(body.document);
 	if (faults.length) return json({ faults }, { status: 422 });
-	const saved = await saveOnce(db(), studioId, body.token, (tx) =>
+	const saved = await saveOnce(db(), studioId, body.token, body, (tx) =>
 		saveStyle(tx, teacherId, body.version, body.document as TeacherStyle)
 	);
 	return saveAnswer(saved, body.document, ({ version, style }) => ({ version, document: style }));

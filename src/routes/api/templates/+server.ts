@@ -12,9 +12,10 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ request, locals }) => {
 	const studio = studioOfRequest(locals);
 	const token = tokenOf(request.headers.get('idempotency-key'));
-	const sent = await readSentPlan(db(), studio.id, await readJsonObject(request));
+	const body = await readJsonObject(request);
+	const sent = await readSentPlan(db(), studio.id, body);
 	if ('faults' in sent) return json(sent, { status: 422 });
-	const id = await once(db(), studio.id, token, async (tx) => {
+	const id = await once(db(), studio.id, token, body, async (tx) => {
 		await keepMovements(tx, studio.id, sent.movements, [sent.plan]);
 		return createTemplate(tx, studio.id, sent.plan);
 	});

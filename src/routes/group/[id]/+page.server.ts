@@ -6,7 +6,7 @@ import { plansOfGroup } from '$lib/server/plans';
 import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { listSeries } from '$lib/server/series';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
-import { listStudents } from '$lib/server/students';
+import { KEPT_STUDENT_DAYS, listStudents, removedStudents } from '$lib/server/students';
 import { planCards, wayOfTeacher } from '$lib/server/plan-cards';
 import { QUOTAS } from '$lib/server/quotas';
 import { readForm, versionOf } from '$lib/server/requests';
@@ -49,6 +49,9 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 				weeks: series.weeks
 			})),
 		students: await listStudents(db(), ownerOfRequest(locals), params.id),
+		/** Whom this teacher removed and can bring back. */
+		removedStudents: await removedStudents(db(), ownerOfRequest(locals), params.id),
+		keptStudentDays: KEPT_STUDENT_DAYS,
 		plans: cards.map((card) => ({ ...card, day: card.plannedOn ? dayName(card.plannedOn) : 'no day yet' })),
 		/** Where the older and the newer classes begin; null where there are none. */
 		older: plans.length > PAGE_OF_PLANS ? from + PAGE_OF_PLANS : null,

@@ -43,7 +43,13 @@
 <KeepSaved {autosave} mine={group} what="This group" {inShort} ontake={(other) => (group = other)} />
 
 <GroupForm {group} studioKit={data.studioKit} onchange={change} />
-<Students groupId={stored.id} stored={data.students} oncount={(counts) => change({ ...group, ...counts })} />
+<Students
+	groupId={stored.id}
+	stored={data.students}
+	removed={data.removedStudents}
+	keptDays={data.keptStudentDays}
+	oncount={(counts) => change({ ...group, ...counts })}
+/>
 
 <section class="sheet plans" aria-labelledby="plans-title">
 	{#if data.series.length}

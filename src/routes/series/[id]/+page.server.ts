@@ -80,7 +80,7 @@ export const actions: Actions = {
 		const to = found(await getGroup(db(), studio.id, form.group ?? ''));
 		const { catalogue } = await studioCatalogue(db(), studio.id);
 		const copy = copiedTo(stored.planned, to.group, startsOn, catalogue.find, newId);
-		const id = await once(db(), studio.id, token, (tx) =>
+		const id = await once(db(), studio.id, token, { to: 'copy', form }, (tx) =>
 			createSeries(tx, ownerOfRequest(locals), to.id, copy)
 		);
 		redirect(303, `/series/${id}`);

@@ -6,6 +6,6 @@ import type { RequestHandler } from './$types';
 
 /** Takes a check-in back, in the version that was looked at: 204, 409, 404. */
 export const DELETE: RequestHandler = async ({ params, request, locals }) => {
-	const version = versionOf(String((await readJsonObject(request)).version));
+	const version = versionOf((await readJsonObject(request)).version);
 	return removalAnswer(await removeCheckIn(db(), ownerOfRequest(locals), params.id, version));
 };

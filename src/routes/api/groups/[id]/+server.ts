@@ -14,7 +14,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	if ('faults' in body) return json(body, { status: 422 });
 	const faults = groupFaults(body.document);
 	if (faults.length) return json({ faults }, { status: 422 });
-	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
+	const saved = await saveOnce(db(), studio.id, body.token, [params.id, body], (tx) =>
 		saveGroup(tx, studio.id, params.id, body.version, body.document as Group)
 	);
 	return saveAnswer(saved, body.document, ({ version, group }) => ({ version, document: group }));

@@ -17,7 +17,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const movement = { ...(body.document as Movement), slug: params.slug };
 	const faults = ownFaults(movement, await studioCatalogue(db(), studio.id));
 	if (faults.length) return json({ faults }, { status: 422 });
-	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
+	const saved = await saveOnce(db(), studio.id, body.token, [params.slug, body], (tx) =>
 		saveOwn(tx, studio.id, body.version, movement)
 	);
 	return saveAnswer(saved, movement, (stored) => ({ version: stored.version, document: stored.movement }));

@@ -19,7 +19,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const faults = planFaults(body.document, catalogueWith(today, moved).find);
 	if (faults.length) return json({ faults }, { status: 422 });
 	const document = withStates(body.document as ClassPlan, stored.plan, today);
-	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
+	const saved = await saveOnce(db(), studio.id, body.token, [params.id, body], (tx) =>
 		savePlan(tx, studio.id, params.id, body.version, document)
 	);
 	return saveAnswer(saved, document, ({ version, plan }) => ({ version, document: plan }));

@@ -16,7 +16,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const sent = await readSentSeries(db(), studio.id, body.document, stored);
 	if ('faults' in sent) return json(sent, { status: 422 });
 	const known = planVersionsOf(body.planVersions);
-	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
+	const saved = await saveOnce(db(), studio.id, body.token, [params.id, body], (tx) =>
 		saveSeries(tx, studio.id, params.id, body.version, known, sent.planned)
 	);
 	return saveAnswer(saved, sent.planned, ({ version, planned, planVersions }) => ({

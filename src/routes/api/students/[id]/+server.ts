@@ -15,7 +15,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	if ('faults' in body) return json(body, { status: 422 });
 	const faults = studentFaults(body.document);
 	if (faults.length) return json({ faults }, { status: 422 });
-	const saved = await saveOnce(db(), owner.studioId, body.token, (tx) =>
+	const saved = await saveOnce(db(), owner.studioId, body.token, [params.id, body], (tx) =>
 		saveStudent(tx, owner, params.id, body.version, body.document as Student)
 	);
 	return saveAnswer(saved, body.document, ({ version, student }) => ({ version, document: student }));
@@ -36,7 +36,7 @@ export const GET: RequestHandler = async ({ params, locals }) => {
 /** Removes somebody, in the version that was looked at; for a week they can be brought back: 204, 409, 404. */
 export const DELETE: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
-	const version = versionOf(String((await readJsonObject(request)).version));
+	const version = versionOf((await readJsonObject(request)).version);
 	return removalAnswer(await removeStudent(db(), owner, params.id, version));
 };
 

@@ -13,7 +13,7 @@ export const PUT: RequestHandler = async ({ request, locals }) => {
 	if ('faults' in body) return json(body, { status: 422 });
 	const faults = kitFaults(body.document);
 	if (faults.length) return json({ faults }, { status: 422 });
-	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
+	const saved = await saveOnce(db(), studio.id, body.token, body, (tx) =>
 		saveStudioKit(tx, studio.id, body.version, body.document as Kit)
 	);
 	return saveAnswer(saved, body.document, ({ version, kit }) => ({ version, document: kit }));

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
+	import { change } from '$lib/client/api';
 	import { writeDown } from '$lib/client/write-down';
 	import { momentWords } from '$lib/core/calendar';
 	import { draftNotes, feltOtherwise, type RunNotes } from '$lib/core/run';
@@ -12,6 +13,16 @@
 	let isBusy = $state(false);
 	let said = $state('');
 	const draft = $derived(draftNotes(data.run?.notes, data.asLed ?? data.asPlanned));
+	/** As it was planned, with the effort that the plan has: somebody who presses it says so. */
+	const asPlanned = $derived({ ...draft, effort: data.asPlanned.effort });
+
+	async function taughtOn(on: string) {
+		isBusy = true;
+		const answer = await change(`/api/plans/${data.id}/run`, data.run?.version ?? 0, { on });
+		said = answer.ok ? 'Written down' : answer.messages.join(' ');
+		if (answer.ok) await invalidateAll();
+		isBusy = false;
+	}
 
 	async function log(notes: RunNotes | null) {
 		isBusy = true;
@@ -34,31 +45,55 @@
 
 <section class="sheet form-fields" aria-labelledby="written-title">
 	<h2 id="written-title">{data.run ? 'It is written down' : 'Not written down yet'}</h2>
-	{#if !data.run}
+	{#if data.otherDay}
+		{@const { on, ledOn, words, ledWords } = data.otherDay}
+		<div role="group" aria-label="On which day was it?">
+			<p>It was led on {ledWords}, and is written down for {words}, as it was planned. Which day was it?</p>
+			<p class="buttons">
+				<Button size="small" kind="tertiary" disabled={isBusy} on:click={() => taughtOn(ledOn)}
+					>{ledWords}</Button
+				>
+				<Button size="small" kind="tertiary" disabled={isBusy} on:click={() => taughtOn(on)}>{words}</Button>
+			</p>
+		</div>
+	{/if}
+	{#if data.isMinutesUnknown}
+		<p>It was begun with a device and not led to its end: say how many minutes it took.</p>
+	{:else if !data.run}
 		<p class="buttons">
-			<Button size="field" disabled={isBusy} on:click={() => log(draft)}
+			<Button size="field" disabled={isBusy} on:click={() => log(data.asLed ? draft : asPlanned)}
 				>{data.asLed ? 'Write it down as it was led' : 'It went as planned'}</Button
 			>
 			<Button
 				size="field"
 				kind="tertiary"
 				disabled={isBusy}
-				on:click={() => log(feltOtherwise(draft, 'harder'))}>It was harder</Button
+				on:click={() => log(feltOtherwise(asPlanned, 'harder'))}>It was harder</Button
 			>
 			<Button
 				size="field"
 				kind="tertiary"
 				disabled={isBusy}
-				on:click={() => log(feltOtherwise(draft, 'easier'))}>It was easier</Button
+				on:click={() => log(feltOtherwise(asPlanned, 'easier'))}>It was easier</Button
 			>
 		</p>
 	{/if}
 	{#each data.sat as words, i (i)}<p>{words}</p>{/each}
-	<RunForm {draft} movements={data.movements} isWritten={data.run !== null} onlog={log} />
+	<RunForm
+		{draft}
+		movements={data.movements}
+		people={data.people}
+		asksMinutes={data.isMinutesUnknown}
+		isWritten={data.run !== null}
+		onlog={log}
+	/>
 	<p role="status">{said}</p>
 </section>
-{#each data.led as { id, tally, scores } (id)}
-	<Tally title={momentWords(new Date(tally.startedAt), data.timeZone)} {tally} {scores} />
+{#each data.led as { id, startedAt, isClockPutRight, tally, scores } (id)}
+	<Tally title={momentWords(startedAt, data.timeZone)} {tally} {scores} />
+	{#if isClockPutRight}
+		<p class="quiet">The clock of that device was wrong; this is when it began by the server’s clock.</p>
+	{/if}
 {:else}
 	<p class="quiet">
 		This class was not led with <a href="/teach?plan={data.id}">Teach</a>: there are no times of it.

@@ -34,7 +34,7 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const said = day as string;
 	const takenOn = canHaveBeen(said, today) ? said : today;
 	const deviceOn = takenOn === said ? null : said;
-	const id = await once(db(), owner.studioId, token, (tx) =>
+	const id = await once(db(), owner.studioId, token, [group.id, document, student, on ?? null], (tx) =>
 		addCheckIn(tx, owner, group.id, student as string | null, takenOn, checkIn, newId(), deviceOn)
 	);
 	return json({ id: found(id), on: takenOn, said: deviceOn }, { status: 201 });

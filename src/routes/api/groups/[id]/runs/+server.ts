@@ -33,7 +33,7 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	if (faults.length) return json({ faults }, { status: 422 });
 	const notes = document as RunNotes;
 	const people = await mentionable(db(), owner, group.id);
-	const id = await once(db(), owner.studioId, token, (tx) =>
+	const id = await once(db(), owner.studioId, token, [group.id, place, sent], (tx) =>
 		addRunWithoutPlan(tx, owner, group.id, place as { title: string; on: string; startsAt: string }, {
 			...notes,
 			note: withMentions(notes.note, people)

@@ -16,7 +16,7 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const { document } = await readJsonObject(request);
 	const faults = studentFaults(document);
 	if (faults.length) return json({ faults }, { status: 422 });
-	const id = await once(db(), owner.studioId, token, (tx) =>
+	const id = await once(db(), owner.studioId, token, [group.id, document], (tx) =>
 		createStudent(tx, owner, group.id, document as Student)
 	);
 	return json({ id }, { status: 201 });

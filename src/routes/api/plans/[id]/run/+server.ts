@@ -1,4 +1,4 @@
-import { dayInZone } from '$lib/core/calendar';
+import { canHaveBeen, dayInZone, isIsoDay } from '$lib/core/calendar';
 import { RUN_NOTES, runNotesFaults, type RunNotes } from '$lib/core/run';
 import { withMentions, type Mentionable } from '$lib/core/people';
 import { upTo } from '$lib/core/validation';
@@ -7,7 +7,7 @@ import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import type { Db } from '$lib/server/db/open';
 import { readJsonObject, versionOf } from '$lib/server/requests';
-import { groupOfTaught, removeRunOfPlan, saveRunOfPlan } from '$lib/server/runs';
+import { groupOfTaught, removeRunOfPlan, saveRunOfPlan, setTaughtDay } from '$lib/server/runs';
 import { mentionable, readable } from '$lib/server/students';
 import { learnFromPlan } from '$lib/server/teachers-pace';
 import { ownerOfRequest, readSave, removalAnswer, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
@@ -29,7 +29,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const sent = body.document as RunNotes;
 	const people = await peopleOfPlan(db(), owner, params.id);
 	const notes = { ...sent, note: withMentions(sent.note, people) };
-	const saved = await saveOnce(db(), studio.id, body.token, (tx) =>
+	const saved = await saveOnce(db(), studio.id, body.token, [params.id, body], (tx) =>
 		saveRunOfPlan(tx, owner, params.id, body.version, notes, today)
 	);
 	if (saved.kind === 'saved') await learnFromPlan(db(), owner, params.id, workFor(request));
@@ -39,9 +39,18 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	});
 };
 
+/** Says on which day it was really taught: 204, 409, 422, 404. */
+export const PATCH: RequestHandler = async ({ params, request, locals }) => {
+	const { version, on } = await readJsonObject(request);
+	const { id, timeZone } = studioOfRequest(locals);
+	if (typeof on !== 'string' || !isIsoDay(on) || !canHaveBeen(on, dayInZone(new Date(), timeZone)))
+		return json({ faults: [{ path: 'on', message: 'on this day it cannot have been' }] }, { status: 422 });
+	return removalAnswer(await setTaughtDay(db(), id, params.id, versionOf(version), on));
+};
+
 /** Takes it back, in the version that was looked at: 204, 409, 404. */
 export const DELETE: RequestHandler = async ({ params, request, locals }) => {
-	const version = versionOf(String((await readJsonObject(request)).version));
+	const version = versionOf((await readJsonObject(request)).version);
 	return removalAnswer(await removeRunOfPlan(db(), studioOfRequest(locals).id, params.id, version));
 };
 

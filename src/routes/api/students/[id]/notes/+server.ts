@@ -6,12 +6,15 @@ import { mentionable, notesThatName, readable, takeNameOut } from '$lib/server/s
 import { error, json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
-/** The notes of a group's classes in which somebody's name stands as a word: 200, 404. */
+/** What goes with somebody (how many check-ins), and the notes in which their name stands as a word: 200, 404. */
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const owner = ownerOfRequest(locals);
-	const { groupId, notes } = found(await notesThatName(db(), owner, params.id));
+	const { groupId, notes, checkIns } = found(await notesThatName(db(), owner, params.id));
 	const people = await mentionable(db(), owner, groupId);
-	return json(notes.map((note) => ({ ...readable(note, people), day: shortDay(note.on) })));
+	return json({
+		checkIns,
+		notes: notes.map((note) => ({ ...readable(note, people), day: shortDay(note.on) }))
+	});
 };
 
 /** Takes the name out of one of them, in the version that was looked at: 204, 409, 404. */
