@@ -44,7 +44,7 @@ const { targets } = preset('runners');
 /** A group with cautions and kit, so that every check has something to look at. */
 const group = DEMO_GROUPS.tide;
 const recompute = (plan: ClassPlan) =>
-	analysePlan(plan, {
+	analysePlan(plan, { pace: USUAL_PACE,
 		catalogue: CATALOGUE,
 		find: findMovement,
 		targets,
@@ -105,7 +105,7 @@ async function fitting(): Promise<void> {
 
 /** The same problem for both: every knob in steps of one, a sum inside its reach. */
 function problem(plan: ClassPlan, share: number): { adjustable: AdjustableDose[]; total: number } {
-	const adjustable = adjustableDoses(plan, findMovement, clock(plan, findMovement)).map((k) => ({
+	const adjustable = adjustableDoses(plan, findMovement, clock(plan, findMovement, USUAL_PACE)).map((k) => ({
 		...k,
 		step: 1
 	}));

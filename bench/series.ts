@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../src/lib/core/pace';
 import { CATALOGUE, findMovement } from '../src/lib/catalogue';
 import type { Group } from '../src/lib/core/group';
 import { applyEdit, itemsOf, type ClassPlan } from '../src/lib/core/plan';
@@ -17,7 +18,7 @@ import { DEMO_GROUPS } from '../src/lib/demo/groups';
 import { DEMO_PLANS } from '../src/lib/demo/plans';
 
 const group: Group = DEMO_GROUPS.chalk;
-const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [] };
+const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [], pace: USUAL_PACE };
 
 /** A series of so many weeks with three classes a week and two ladders, each class with a plan of its own. */
 function seriesOf(weeks: number): PlannedSeries {

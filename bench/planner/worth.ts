@@ -1,4 +1,5 @@
 // How well the objective knows a class, and what the proposals that follow from it hold: docs/planner.md keeps the table.
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { newGroup, type Group } from '../../src/lib/core/group';
 import { emptyPlan } from '../../src/lib/core/plan';
@@ -13,7 +14,7 @@ type Line = (what: string, ratio: number, aim: string) => void;
 const SEEDS = Array.from({ length: 20 }, (_, i) => 77 * (i + 1) + 1);
 const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / Math.max(1, values.length);
 
-const worthOfClass = ({ plan, group }: TaughtClass) => worthOf(plan, findMovement, group).total;
+const worthOfClass = ({ plan, group }: TaughtClass) => worthOf(plan, findMovement, group, USUAL_PACE).total;
 
 /** Of pairs of a class and a worsened variant of itself, and of a class and a list: how many are told rightly. */
 export function knowsAClass(line: Line): void {
@@ -28,7 +29,7 @@ export function knowsAClass(line: Line): void {
 		const shares = Object.entries(WORSENINGS).map(([kind, worsen]) => {
 			const won = own.flatMap(({ taught: { plan, group }, worth }) =>
 				SEEDS.map((seed) => {
-					const other = worthOf(worsen(plan, seeded(seed)), findMovement, group).total;
+					const other = worthOf(worsen(plan, seeded(seed)), findMovement, group, USUAL_PACE).total;
 					return worth > other ? 1 : worth === other ? 0.5 : 0;
 				})
 			);
@@ -57,7 +58,7 @@ export function readsLikeAClass(line: Line): void {
 		[15, 30, 45, 60, 75].flatMap((minutes) =>
 			Array.from({ length: 6 }, (_, i) => {
 				const base = emptyPlan('Bench', group.startsAt, 60 * minutes);
-				const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group };
+				const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group, pace: USUAL_PACE };
 				const all = [...proposeClasses({ base, wishes: {}, setting, seed: minutes + i, count: 1 })];
 				return { ...all.at(-1)!.proposal, group };
 			})
@@ -89,7 +90,7 @@ export function searchesEnough(line: Line): void {
 	const rough: number[] = [];
 	for (const group of Object.values(DEMO_GROUPS)) {
 		const base = emptyPlan('Bench', group.startsAt, 2700);
-		const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group };
+		const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group, pace: USUAL_PACE };
 		const points = (seed: number, work: Work) => {
 			const all = [...compose(base, {}, setting, seed, 1, work)].map(({ composed }) => composed.points);
 			return { first: all[0]!, last: all.at(-1)! };

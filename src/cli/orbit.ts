@@ -2,7 +2,7 @@ import { CATALOGUE } from '../lib/catalogue';
 import { USUAL_PACE } from '../lib/core/pace';
 import { DIRECTION_NAME, DIRECTIONS } from '../lib/core/anatomy';
 import { roomSheet } from '../lib/core/substitution';
-import { CHECKS, analysePlan, type Analysis } from '../lib/core/checks';
+import { CHECKS, analysePlan, planContext, type Analysis } from '../lib/core/checks';
 import { formatDuration, PHASE_NAME, PHASES, phaseSeconds } from '../lib/core/clock';
 import { fit, type FitChange } from '../lib/core/fit';
 import { writePlanFile, type PlanFile } from '../lib/core/formats';
@@ -112,20 +112,15 @@ async function loadPlan(options: Options): Promise<PlanFile> {
 const catalogue = ({ movements }: PlanFile) => catalogueView(CATALOGUE, [], [], movements);
 
 function analysis(file: PlanFile): Analysis {
-	const { offered, find } = catalogue(file);
-	return analysePlan(file.plan, {
-		catalogue: offered,
-		find,
-		targets: targetsOf(file.group),
-		group: file.group
-	});
+	const targets = targetsOf(file.group);
+	return analysePlan(file.plan, planContext(catalogue(file), file.group, USUAL_PACE, { targets }));
 }
 
 const targetsOf = (group: Group | null) => (group ? group.targets : preset('general').targets);
 
 const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 	cost(file, { json }) {
-		const { total, parts } = worthOf(file.plan, catalogue(file).find, file.group);
+		const { total, parts } = worthOf(file.plan, catalogue(file).find, file.group, USUAL_PACE);
 		// what a class is worth, as a cost: the less the better
 		const costs = Object.fromEntries(Object.entries(parts).map(([part, points]) => [part, -points || 0]));
 		if (json) print({ total: -total, parts: costs });

@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../lib/core/pace';
 import { CATALOGUE, findMovement } from '../lib/catalogue';
 import { writeSeriesFile } from '../lib/core/formats';
 import { FORM_IDS, AIMS, type FormId } from '../lib/core/movement';
@@ -72,7 +73,7 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 		{ ...settings, ...settingsFor(ladders, settings, findMovement), meetings, ladders },
 		newId
 	);
-	const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [] };
+	const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [], pace: USUAL_PACE };
 	for (const { classId, plan } of proposeSeries({ planned, setting, choices: {}, seed }))
 		planned = withProposed(planned, { [classId]: plan });
 	if (values.json) process.stdout.write(writeSeriesFile({ planned, group, movements: [] }));

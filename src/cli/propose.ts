@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../lib/core/pace';
 import { CATALOGUE } from '../lib/catalogue';
 import { TISSUES, type Tissue } from '../lib/core/anatomy';
 import { formatDuration } from '../lib/core/clock';
@@ -5,6 +6,7 @@ import { writePlanFile, type PlanFile } from '../lib/core/formats';
 import { newGroup } from '../lib/core/group';
 import { POSITIONS, catalogueView, type Position } from '../lib/core/movement';
 import { doseInWords, emptyPlan } from '../lib/core/plan';
+import { planContext } from '../lib/core/checks';
 import {
 	conflictOf,
 	proposeClasses,
@@ -32,7 +34,7 @@ export async function proposeCommand(args: string[]): Promise<number> {
 	const lengthSeconds = minutes === null ? file.plan.lengthSeconds : Math.round(60 * minutes);
 	const base = { ...file.plan, title: file.plan.title || `Proposed for ${group.name}`, lengthSeconds };
 	const { offered, find } = catalogueView(CATALOGUE, [], [], file.movements);
-	const setting: ProposeContext = { catalogue: offered, find, targets: group.targets, group };
+	const setting: ProposeContext = planContext({ offered, find }, group, USUAL_PACE);
 	for (const slug of [
 		...(wishes.must ?? []),
 		...(wishes.never ?? []),

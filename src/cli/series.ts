@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../lib/core/pace';
 import { CATALOGUE, findMovement } from '../lib/catalogue';
 import { STATE_WORDS } from '../lib/core/view-models';
 import { readSeriesFile } from '../lib/core/formats';
@@ -31,7 +32,7 @@ export async function seriesCommand(args: string[]): Promise<number> {
 	if (!read.ok) throw new Complaint(`${file} is not a series:\n  ${faultLines(read.faults).join('\n  ')}`);
 	const { planned, group, movements } = read.value;
 	const { offered, find } = catalogueView(CATALOGUE, [], [], movements);
-	const analysis = analyseSeries(planned, { group, find, catalogue: offered, knownBefore: [] });
+	const analysis = analyseSeries(planned, { group, find, catalogue: offered, knownBefore: [], pace: USUAL_PACE });
 	if (json) console.log(JSON.stringify(asJson(analysis), null, 2));
 	else show(analysis);
 	return 0;

@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -67,7 +68,7 @@ describe('npx orbit', () => {
 	it('room prints what the room sheet shows: tiers, cautions, kit, and the caution line', () => {
 		const group = 'examples/first-tide.group.json';
 		const sheet = JSON.parse(orbit(['room', PLAN, '--group', group, '--json']).stdout);
-		const { context } = analysePlan(JSON.parse(readFileSync(PLAN, 'utf8')).plan, {
+		const { context } = analysePlan(JSON.parse(readFileSync(PLAN, 'utf8')).plan, { pace: USUAL_PACE,
 			catalogue: CATALOGUE,
 			find: findMovement,
 			targets: DEMO_GROUPS.tide.targets,

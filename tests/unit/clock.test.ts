@@ -14,7 +14,7 @@ import {
 	type TimelineEntry
 } from '../../src/lib/core/clock';
 import type { Movement } from '../../src/lib/core/movement';
-import { DEFAULT_PACE, type ClassKind } from '../../src/lib/core/pace';
+import { DEFAULT_PACE, type ClassKind, USUAL_PACE } from '../../src/lib/core/pace';
 import {
 	applyEdit,
 	type ClassPlan,
@@ -43,7 +43,7 @@ function planOf(...slugs: string[]): ClassPlan {
 	);
 }
 const phasesOf = (plan: ClassPlan) =>
-	clock(plan, findMovement).entries.map((e) => `${e.phase}${e.side ?? ''} ${seconds(e)}`);
+	clock(plan, findMovement, USUAL_PACE).entries.map((e) => `${e.phase}${e.side ?? ''} ${seconds(e)}`);
 
 describe('the clock, worked by hand', () => {
 	it('one symmetrical movement: what is said first, getting in, work', () => {
@@ -125,14 +125,14 @@ describe('the clock, worked by hand', () => {
 			do: 'chain',
 			blockIds: ['b1', 'b2']
 		});
-		const work = clock(plan, findMovement).entries.filter((e) => e.phase === 'work');
+		const work = clock(plan, findMovement, USUAL_PACE).entries.filter((e) => e.phase === 'work');
 		expect(work.map((e) => [e.movement, e.side, e.leads])).toEqual([
 			['low-lunge', 1, 'left'],
 			['low-lunge-knee-lift', 1, 'left'],
 			['low-lunge', 2, 'right'],
 			['low-lunge-knee-lift', 2, 'right']
 		]);
-		const changes = clock(plan, findMovement).entries.filter((e) => e.phase === 'change');
+		const changes = clock(plan, findMovement, USUAL_PACE).entries.filter((e) => e.phase === 'change');
 		expect(changes).toHaveLength(1);
 	});
 
@@ -145,7 +145,7 @@ describe('the clock, worked by hand', () => {
 				blocks: [{ kind: 'chain' as const, id: 'c', items }]
 			};
 			const plan = { ...emptyPlan('', '18:30', 1800), sections: [section] };
-			const [change, ...more] = clock(plan, findMovement).entries.filter(({ phase }) => phase === 'change');
+			const [change, ...more] = clock(plan, findMovement, USUAL_PACE).entries.filter(({ phase }) => phase === 'change');
 			expect(more).toEqual([]);
 			return { item: change!.itemId, seconds: change!.toSeconds - change!.fromSeconds };
 		};
@@ -169,7 +169,7 @@ describe('the clock, worked by hand', () => {
 			itemId: itemsOf(planOf('clam'))[0]!.id,
 			change: { moreOn: { leg: 'right', amount: 3 } }
 		});
-		const work = clock(plan, findMovement).entries.filter(({ phase }) => phase === 'work');
+		const work = clock(plan, findMovement, USUAL_PACE).entries.filter(({ phase }) => phase === 'work');
 		const [dose] = itemsOf(plan).map((item) => item.dose.amount);
 		const each = (work[0]!.toSeconds - work[0]!.fromSeconds) / dose!;
 		expect(work.map(({ leads }) => leads)).toEqual(['left', 'right']);
@@ -192,7 +192,7 @@ describe('the clock, for any plan', () => {
 
 	it('leaves no gap and no overlap, and its phases add up to the total', () => {
 		run((plan) => {
-			const { entries, totalSeconds } = clock(plan, findMovement);
+			const { entries, totalSeconds } = clock(plan, findMovement, USUAL_PACE);
 			let now = 0;
 			for (const entry of entries) {
 				expect(entry.fromSeconds).toBe(now);
@@ -208,7 +208,7 @@ describe('the clock, for any plan', () => {
 
 	it('gives both sides of every movement with sides, equally long', () => {
 		run((plan) => {
-			const { entries } = clock(plan, findMovement);
+			const { entries } = clock(plan, findMovement, USUAL_PACE);
 			for (const item of itemsOf(plan)) {
 				if (isSymmetrical(movement(item.movement).action)) continue;
 				if (goesByTurns(item, movement(item.movement))) continue;
@@ -223,7 +223,7 @@ describe('the clock, for any plan', () => {
 
 	it('says of each leg what the other does not', () => {
 		run((plan) => {
-			for (const { legs, leads, phase } of clock(plan, findMovement).entries) {
+			for (const { legs, leads, phase } of clock(plan, findMovement, USUAL_PACE).entries) {
 				if (phase !== 'work') expect(legs).toBeNull();
 				else if (leads === null) expect(legs?.left).toBe(legs?.right);
 				else for (const leg of LEGS) expect(legs?.[leg]).toBe(leg === (leads as Leg) ? 'lead' : 'trail');
@@ -234,7 +234,7 @@ describe('the clock, for any plan', () => {
 	it('mirrored twice is the same plan; mirrored once takes as long', () => {
 		run((plan) => {
 			expect(mirror(mirror(plan))).toEqual(plan);
-			expect(clock(mirror(plan), findMovement).totalSeconds).toBe(clock(plan, findMovement).totalSeconds);
+			expect(clock(mirror(plan), findMovement, USUAL_PACE).totalSeconds).toBe(clock(plan, findMovement, USUAL_PACE).totalSeconds);
 		});
 	});
 
@@ -246,11 +246,11 @@ describe('the clock, for any plan', () => {
 				const item = items[pick % items.length]!;
 				const { min, max } = doseOf(item);
 				const amount = item.dose.amount === max ? min : max;
-				const before = clock(plan, findMovement).entries;
+				const before = clock(plan, findMovement, USUAL_PACE).entries;
 				const after = clock(
 					applyEdit(plan, { do: 'setDose', itemId: item.id, change: { amount } }),
 					findMovement
-				);
+				, USUAL_PACE);
 				const first = before.findIndex((e) => e.itemId === item.id && e.phase === 'work');
 				expect(after.entries.slice(0, first)).toEqual(before.slice(0, first));
 				expect(after.entries.map((e) => [e.phase, e.itemId, e.side])).toEqual(
@@ -263,7 +263,7 @@ describe('the clock, for any plan', () => {
 
 	it('keeps every block in one piece', () => {
 		run((plan) => {
-			const timeline = clock(plan, findMovement);
+			const timeline = clock(plan, findMovement, USUAL_PACE);
 			const spans = [...blockSpans(timeline).values()];
 			const sum = spans.reduce((total, s) => total + s.toSeconds - s.fromSeconds, 0);
 			expect(sum).toBe(timeline.totalSeconds);
@@ -306,7 +306,7 @@ describe('times in words', () => {
 });
 
 it('a class of the whole catalogue can be worked out', () => {
-	expect(clock(planOf(...CATALOGUE.map((m) => m.slug)), findMovement).totalSeconds).toBeGreaterThan(3600);
+	expect(clock(planOf(...CATALOGUE.map((m) => m.slug)), findMovement, USUAL_PACE).totalSeconds).toBeGreaterThan(3600);
 });
 
 describe('what is owed to the other side', () => {
@@ -318,7 +318,7 @@ describe('what is owed to the other side', () => {
 	};
 
 	it('grows through the first side of a chain, melts in the second, and is nothing at the end', () => {
-		const timeline = clock(plan(), findMovement);
+		const timeline = clock(plan(), findMovement, USUAL_PACE);
 		const second = timeline.entries.find((e) => e.phase === 'change')!.fromSeconds;
 		expect(owedAt(timeline, 0)).toEqual([]);
 		expect(owedAt(timeline, second)).toEqual([
@@ -331,7 +331,7 @@ describe('what is owed to the other side', () => {
 	it('is worked out at any second: what is owed changes by no more than that second', () => {
 		fc.assert(
 			fc.property(anyPlan(1, 8), fc.nat(), (any, n) => {
-				const timeline = clock(any, findMovement);
+				const timeline = clock(any, findMovement, USUAL_PACE);
 				const t = n % (timeline.totalSeconds + 1);
 				const sum = (at: number) => owedAt(timeline, at).reduce((s, o) => s + o.seconds, 0);
 				expect(Math.abs(sum(t + 1) - sum(t))).toBeLessThanOrEqual(1);

@@ -1,4 +1,5 @@
 /** Whole classes that are put together: what a teacher would look at first. */
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { isSymmetrical } from '../../src/lib/core/anatomy';
@@ -14,7 +15,7 @@ const LITTLE = { roughSteps: 400, starts: 1, steps: 2500, mostStarts: 6 };
 
 function proposed(group: Group, minutes: number, wishes: Wishes = {}, seed = 1, count = 1): Proposal[] {
 	const base = emptyPlan('Proposed', group.startsAt, 60 * minutes);
-	const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group };
+	const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group, pace: USUAL_PACE };
 	return [...proposeClasses({ base, wishes, setting, seed, count, work: LITTLE })]
 		.filter(({ done }) => done)
 		.map(({ proposal }) => proposal);

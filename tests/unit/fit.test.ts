@@ -23,7 +23,7 @@ const PLANS = fc
 	.filter((p) => itemsOf(p).length > 1);
 
 function knobsAndRoom(plan: ClassPlan, share: number): { adjustable: AdjustableDose[]; total: number } {
-	const adjustable = adjustableDoses(plan, findMovement, clock(plan, findMovement)).map((k) => ({
+	const adjustable = adjustableDoses(plan, findMovement, clock(plan, findMovement, USUAL_PACE)).map((k) => ({
 		...k,
 		step: 1
 	}));
@@ -109,8 +109,8 @@ describe('fit', () => {
 				fc.pre(first !== undefined);
 				const pinned = applyEdit(plan, { do: 'setItem', itemId: first!.id, change: { pinned: true } });
 				const { total } = knobsAndRoom(pinned, share);
-				const now = clock(pinned, findMovement).totalSeconds;
-				const free = adjustableDoses(pinned, findMovement, clock(pinned, findMovement)).reduce(
+				const now = clock(pinned, findMovement, USUAL_PACE).totalSeconds;
+				const free = adjustableDoses(pinned, findMovement, clock(pinned, findMovement, USUAL_PACE)).reduce(
 					(sum, k) => sum + k.seconds[k.current - k.min]!,
 					0
 				);
@@ -122,7 +122,7 @@ describe('fit', () => {
 					return;
 				}
 				const fitted = applyEdit(pinned, { do: 'setDoses', doses: result.doses });
-				expect(clock(fitted, findMovement).totalSeconds).toBe(length);
+				expect(clock(fitted, findMovement, USUAL_PACE).totalSeconds).toBe(length);
 				expect(itemsOf(fitted)[0]!.dose).toEqual(first!.dose);
 				for (const item of itemsOf(fitted)) {
 					if (item.dose.byBreath || item.pinned) continue;
@@ -136,14 +136,14 @@ describe('fit', () => {
 
 	it('changes nothing in a plan that has its length already', () => {
 		for (const plan of PLANS.slice(0, 20)) {
-			const result = fit(plan, findMovement, USUAL_PACE, clock(plan, findMovement).totalSeconds);
+			const result = fit(plan, findMovement, USUAL_PACE, clock(plan, findMovement, USUAL_PACE).totalSeconds);
 			expect(result.ok && result.changed).toEqual([]);
 		}
 	});
 
 	it('gives held seconds in fives, and what is left to the closing rest', () => {
 		const plan = add(add(add(emptyPlan('A class', '18:30', 600), 'warrior-2'), 'happy-baby'), 'savasana');
-		const result = fit(plan, findMovement, USUAL_PACE, clock(plan, findMovement).totalSeconds + 47);
+		const result = fit(plan, findMovement, USUAL_PACE, clock(plan, findMovement, USUAL_PACE).totalSeconds + 47);
 		expect(result.ok).toBe(true);
 		if (!result.ok) return;
 		const [warrior, baby] = itemsOf(plan).map((item) => result.doses[item.id]!.amount!);
@@ -158,7 +158,7 @@ describe('fit', () => {
 		const plan = writer.plan('A class', '18:30', 600);
 		const [build, peak] = itemsOf(plan);
 		const after = (rounds: number) => {
-			const now = clock(plan, findMovement).totalSeconds;
+			const now = clock(plan, findMovement, USUAL_PACE).totalSeconds;
 			// a round is two breaths of 6 s
 			const fitted = fit(plan, findMovement, USUAL_PACE, now + 12 * rounds);
 			if (!fitted.ok) throw new Error(fitted.message);

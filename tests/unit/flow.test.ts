@@ -37,7 +37,7 @@ function wave(
 	return { ...w.plan('A wave', '18:30', 1800), pinnedPace };
 }
 const flowOf = (plan: ClassPlan) => plan.sections[1]!.blocks[0] as Flow;
-const timeline = (plan: ClassPlan) => clock(plan, findMovement);
+const timeline = (plan: ClassPlan) => clock(plan, findMovement, USUAL_PACE);
 const work = (plan: ClassPlan) => timeline(plan).entries.filter((e) => e.phase === 'work');
 
 describe('a flow on the clock', () => {
@@ -126,7 +126,7 @@ describe('a flow on the clock', () => {
 		w.add('warm', w.flow([w.item('low-lunge'), w.item('frog', { dose: 60 })], {}, null));
 		w.add('rest', w.item('savasana'));
 		const plan = w.plan('Timed', '18:30', 1200);
-		const fitted = fit(plan, findMovement);
+		const fitted = fit(plan, findMovement, USUAL_PACE);
 		if (!fitted.ok) throw new Error(fitted.message);
 		expect(timeline(applyEdit(plan, { do: 'setDoses', doses: fitted.doses })).totalSeconds).toBe(1200);
 	});

@@ -32,7 +32,7 @@ function planOf(slug: string, dose: Dose, more: Partial<Item> = {}): ClassPlan {
 }
 const seconds = ({ fromSeconds, toSeconds }: TimelineEntry) => toSeconds - fromSeconds;
 const phases = (plan: ClassPlan, phase: TimelineEntry['phase']) =>
-	clock(plan, findMovement).entries.filter((e) => e.phase === phase);
+	clock(plan, findMovement, USUAL_PACE).entries.filter((e) => e.phase === phase);
 const workOf = (plan: ClassPlan) => phases(plan, 'work').map(seconds);
 
 /** What is given, in words of the card, and seconds of each stretch of work. A count lasts 1.7 s, a held breath 7 s. */
@@ -157,16 +157,16 @@ describe.each(GIVEN)('%s', (_what, slug, dose, more, words, work) => {
 
 	it('is brought to another length with all that belongs to it', () => {
 		if (more.passed) return;
-		const now = clock(plan, findMovement).totalSeconds;
+		const now = clock(plan, findMovement, USUAL_PACE).totalSeconds;
 		const first = itemsOf(plan)[0]!;
 		const longer = applyEdit(plan, { do: 'setDose', itemId: first.id, change: { amount: dose.amount + 1 } });
-		const by = clock(longer, findMovement).totalSeconds - now;
+		const by = clock(longer, findMovement, USUAL_PACE).totalSeconds - now;
 		const fitted = fit(longer, findMovement, USUAL_PACE, now);
 		expect(by).toBeGreaterThan(0);
 		// a dose that is not usual may stay where it is and go towards what is usual, never further
 		if (!fitted.ok) return;
 		const after = applyEdit(longer, { do: 'setDoses', doses: fitted.doses });
-		expect(clock(after, findMovement).totalSeconds).toBe(now);
+		expect(clock(after, findMovement, USUAL_PACE).totalSeconds).toBe(now);
 		const { amount: _a, most: _m, secondSide: _s, ...same } = itemsOf(after)[0]!.dose;
 		const { amount: _b, most: _n, secondSide: _t, ...before } = dose;
 		expect(same).toEqual(before);
@@ -178,7 +178,7 @@ describe('sets', () => {
 		const plan = planOf('clam', { amount: 8, sets: 3, restSeconds: 20 });
 		expect(phases(plan, 'setRest').map(seconds)).toEqual([20, 20, 20, 20]);
 		const one = planOf('clam', { amount: 8 });
-		const less = clock(one, findMovement).totalSeconds + 2 * (20 + 37);
+		const less = clock(one, findMovement, USUAL_PACE).totalSeconds + 2 * (20 + 37);
 		// two sets of 8: no number of repetitions in three sets is so short
 		const fitted = fit(plan, findMovement, USUAL_PACE, less);
 		if (!fitted.ok) throw new Error(fitted.message);
@@ -186,12 +186,12 @@ describe('sets', () => {
 			{ itemId: 'b1', from: { amount: 8, sets: 3 }, to: { amount: 8, sets: 2 } }
 		]);
 		const after = applyEdit(plan, { do: 'setDoses', doses: fitted.doses });
-		expect(clock(after, findMovement).totalSeconds).toBe(less);
+		expect(clock(after, findMovement, USUAL_PACE).totalSeconds).toBe(less);
 	});
 
 	it('stay as they are where amounts suffice', () => {
 		const plan = planOf('clam', { amount: 8, sets: 2, restSeconds: 20 });
-		const fitted = fit(plan, findMovement, USUAL_PACE, clock(plan, findMovement).totalSeconds + 4 * 9);
+		const fitted = fit(plan, findMovement, USUAL_PACE, clock(plan, findMovement, USUAL_PACE).totalSeconds + 4 * 9);
 		expect(fitted.ok && fitted.changed).toEqual([
 			{ itemId: 'b1', from: { amount: 8, sets: 2 }, to: { amount: 10, sets: 2 } }
 		]);
@@ -201,7 +201,7 @@ describe('sets', () => {
 describe('sides', () => {
 	it('that take turns need no change, owe nothing at any second, and load both legs alike', () => {
 		const plan = planOf('supine-march', { amount: 16 });
-		const timeline = clock(plan, findMovement);
+		const timeline = clock(plan, findMovement, USUAL_PACE);
 		expect(timeline.entries.map(({ phase }) => phase)).toEqual(['explain', 'setUp', 'work']);
 		for (let t = 0; t <= timeline.totalSeconds; t += 5) expect(owedAt(timeline, t)).toEqual([]);
 		const items = new Map(itemsOf(plan).map((item) => [item.id, item]));
@@ -215,7 +215,7 @@ describe('sides', () => {
 		});
 		expect(itemsOf(sides)[0]).toMatchObject({ byTurns: false, dose: { amount: 8 } });
 		const byId = new Map(itemsOf(sides).map((item) => [item.id, item]));
-		const apart = orbit(clock(sides, findMovement), findMovement, (id) => byId.get(id));
+		const apart = orbit(clock(sides, findMovement, USUAL_PACE), findMovement, (id) => byId.get(id));
 		expect(apart.range.left.flexion).toBeCloseTo(range.left.flexion, 0);
 	});
 

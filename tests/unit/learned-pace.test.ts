@@ -205,7 +205,7 @@ describe('a learned pace', () => {
 	});
 
 	it('makes a class longer but for what the teacher pinned, and its fit exact again', () => {
-		const usual = clock(demo, findMovement).totalSeconds;
+		const usual = clock(demo, findMovement, USUAL_PACE).totalSeconds;
 		const now = clock(demo, findMovement, model).totalSeconds;
 		expect(now / usual).toBeGreaterThan(1.08);
 		const fitted = fit(demo, findMovement, model);
@@ -231,7 +231,7 @@ describe('a learned pace', () => {
 			clock(demo, findMovement, pace)
 				.entries.filter((e) => e.movement === slug && e.phase === 'work')
 				.reduce((sum, e) => sum + e.toSeconds - e.fromSeconds, 0);
-		const slugs = [...new Set(clock(demo, findMovement).entries.flatMap(({ movement }) => movement ?? []))];
+		const slugs = [...new Set(clock(demo, findMovement, USUAL_PACE).entries.flatMap(({ movement }) => movement ?? []))];
 		const one = slugs.find((slug) => seconds(USUAL_PACE, slug) > 40)!;
 		const own: PaceModel = {
 			...slow,
@@ -285,7 +285,7 @@ describe('a class that was led', () => {
 
 	it('of which the minutes are known leaves out what was left out', () => {
 		const whole = timeOfMinutes(demo, findMovement, 'ordinary', 45, [])!;
-		const { movement } = clock(demo, findMovement).entries.find(({ phase }) => phase === 'work')!;
+		const { movement } = clock(demo, findMovement, USUAL_PACE).entries.find(({ phase }) => phase === 'work')!;
 		const less = timeOfMinutes(demo, findMovement, 'ordinary', 45, [movement!])!;
 		const sum = ({ usualSeconds }: TaughtTime) => Object.values(usualSeconds).reduce((a, b) => a + b, 0);
 		expect(sum(less)).toBeLessThan(sum(whole) - 20);

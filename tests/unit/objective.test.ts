@@ -3,6 +3,7 @@
  * lists that a planner made which knew no classes. docs/planner.md keeps the figures; `npm run bench` prints them with
  * more seeds.
  */
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { listClasses, taughtClasses } from '../../bench/planner/taught/read';
 import { WORSENINGS } from '../../bench/planner/worsen';
@@ -18,12 +19,12 @@ const SEEDS = [1, 2, 3, 4, 5, 6];
 
 describe('what a class is worth', () => {
 	const worths = new Map(
-		classes.map((taught) => [taught, worthOf(taught.plan, findMovement, taught.group).total])
+		classes.map((taught) => [taught, worthOf(taught.plan, findMovement, taught.group, USUAL_PACE).total])
 	);
 	const accuracy = Object.entries(WORSENINGS).map(([kind, worsen]) => {
 		const won = [...worths].flatMap(([{ plan, group }, own]) =>
 			SEEDS.map((seed) => {
-				const other = worthOf(worsen(plan, seeded(77 * seed + 1)), findMovement, group).total;
+				const other = worthOf(worsen(plan, seeded(77 * seed + 1)), findMovement, group, USUAL_PACE).total;
 				return own > other ? 1 : own === other ? 0.5 : 0;
 			})
 		);
@@ -44,10 +45,10 @@ describe('what a class is worth', () => {
 
 	it('puts classes before lists of the same kind of group', () => {
 		const pairs = classes.flatMap(({ group, plan }) => {
-			const own = worthOf(plan, findMovement, group).total;
+			const own = worthOf(plan, findMovement, group, USUAL_PACE).total;
 			return listClasses()
 				.filter((list) => list.group.preset === group.preset)
-				.map((list) => Number(own > worthOf(list.plan, findMovement, group).total));
+				.map((list) => Number(own > worthOf(list.plan, findMovement, group, USUAL_PACE).total));
 		});
 		expect(pairs.length).toBeGreaterThanOrEqual(classes.length);
 		expect(pairs.reduce((a, b) => a + b, 0) / pairs.length).toBeGreaterThanOrEqual(0.95);
@@ -55,7 +56,7 @@ describe('what a class is worth', () => {
 
 	it('says what each part counts, and adds up', () => {
 		const { plan, group } = classes[0]!;
-		const { total, parts } = worthOf(plan, findMovement, group);
+		const { total, parts } = worthOf(plan, findMovement, group, USUAL_PACE);
 		expect(Object.keys(parts).sort()).toEqual([...Object.keys(TERMS), ...Object.keys(GUARDS)].sort());
 		expect(Object.values(parts).reduce((a, b) => a + b, 0)).toBeCloseTo(total, 9);
 		for (const [id, { points, cap }] of Object.entries(TERMS))
@@ -66,7 +67,7 @@ describe('what a class is worth', () => {
 	it('an empty class is worth nothing', () => {
 		const { plan, group } = classes[0]!;
 		const empty = { ...plan, sections: plan.sections.map((section) => ({ ...section, blocks: [] })) };
-		expect(worthOf(empty, findMovement, group).total).toBe(0);
+		expect(worthOf(empty, findMovement, group, USUAL_PACE).total).toBe(0);
 	});
 });
 

@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
@@ -37,7 +38,7 @@ import { anyPlan } from './arbitrary';
 
 const targets = preset('runners').targets;
 const read = (plan: ClassPlan, t: Targets = targets) =>
-	analysePlan(plan, { catalogue: CATALOGUE, find: findMovement, targets: t });
+	analysePlan(plan, { pace: USUAL_PACE, catalogue: CATALOGUE, find: findMovement, targets: t });
 const movement = (slug: string) => findMovement(slug) as Movement;
 
 function planWith(slug: string, change: Partial<Item> = {}): ClassPlan {

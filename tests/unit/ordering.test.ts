@@ -74,7 +74,7 @@ describe('where a block leaves the body', () => {
 					...emptyPlan('', '18:30', 1800),
 					sections: [{ id: 'build', kind: 'build' as const, blocks: [block] }]
 				};
-				const last = clock(plan, findMovement).entries.findLast(({ phase }) => phase === 'work')!;
+				const last = clock(plan, findMovement, USUAL_PACE).entries.findLast(({ phase }) => phase === 'work')!;
 				const item = block.items.find(({ id }) => id === last.itemId)!;
 				expect(left(block)).toBe(findMovement(item.movement)!.position);
 			}
@@ -179,13 +179,13 @@ describe('calming the order of a class', () => {
 	it('keeps the content, never loses more time than before, and saves on the clock what it says', () => {
 		fc.assert(
 			fc.property(anyPlan(2, 14), (plan) => {
-				const calmed = calmOrder(plan, findMovement);
+				const calmed = calmOrder(plan, findMovement, USUAL_PACE);
 				const after = applyEdit(plan, { do: 'reorder', order: calmed.order });
 				const ids = (p: ClassPlan) => p.sections.map((s) => s.blocks.map((b) => b.id).sort());
 				expect(ids(after)).toEqual(ids(plan));
-				expect(calmed.beforeSeconds).toBe(lostSeconds(plan, findMovement));
-				expect(calmed.afterSeconds).toBe(lostSeconds(after, findMovement));
-				const total = (p: ClassPlan) => clock(p, findMovement).totalSeconds;
+				expect(calmed.beforeSeconds).toBe(lostSeconds(plan, findMovement, USUAL_PACE));
+				expect(calmed.afterSeconds).toBe(lostSeconds(after, findMovement, USUAL_PACE));
+				const total = (p: ClassPlan) => clock(p, findMovement, USUAL_PACE).totalSeconds;
 				const saved = calmed.beforeSeconds - calmed.afterSeconds;
 				expect(total(plan) - total(after)).toBe(saved);
 			}),
@@ -203,7 +203,7 @@ describe('calming the order of a class', () => {
 			w.item('wide-stance-sway')
 		);
 		const plan = w.plan('Up and down', '18:30', 900);
-		const calmed = calmOrder(plan, findMovement);
+		const calmed = calmOrder(plan, findMovement, USUAL_PACE);
 		const order = itemsOf(applyEdit(plan, { do: 'reorder', order: calmed.order })).map((i) => i.movement);
 		expect(calmed.afterSeconds).toBeLessThan(calmed.beforeSeconds);
 		const positions = order.map((slug) => findMovement(slug)!.position);
@@ -226,7 +226,7 @@ describe('calming the order of a class', () => {
 			w.item('wide-leg-seated')
 		);
 		const plan = w.plan('Frog', '18:30', 900);
-		const after = applyEdit(plan, { do: 'reorder', order: calmOrder(plan, findMovement).order });
+		const after = applyEdit(plan, { do: 'reorder', order: calmOrder(plan, findMovement, USUAL_PACE).order });
 		const peak = after.sections.find((s) => s.kind === 'peak')!.blocks;
 		expect(peak[0]!.kind).toBe('talk');
 		const slugs = itemsOf({ ...after, sections: after.sections.filter((s) => s.kind === 'peak') }).map(

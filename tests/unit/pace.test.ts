@@ -126,7 +126,7 @@ it('docs/clock.md says the figures that hold', () => {
 
 describe('a pace of one’s own', () => {
 	it('changes what it names and nothing else', () => {
-		expect(paceOf()).toEqual(DEFAULT_PACE);
+		expect(paceOf(USUAL_PACE)).toEqual(DEFAULT_PACE);
 		expect(paceOf(USUAL_PACE, { countSeconds: 2, classKind: 'flow' })).toEqual({
 			...DEFAULT_PACE,
 			countSeconds: 2,
@@ -176,7 +176,7 @@ describe('a pace of one’s own', () => {
 			dose: { amount: 10, unit: 'breaths' as const }
 		};
 		const plan = applyEdit(empty, { do: 'insert', at: { sectionId: 'build', index: 0 }, block });
-		const seconds = (p: ClassPlan) => clock(p, findMovement).totalSeconds;
+		const seconds = (p: ClassPlan) => clock(p, findMovement, USUAL_PACE).totalSeconds;
 		expect(seconds({ ...plan, pinnedPace: { heldBreathSeconds: 9 } }) - seconds(plan)).toBeCloseTo(
 			10 * (9 - 7),
 			6

@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
@@ -89,7 +90,7 @@ describe('dragging on the score', () => {
 			fc.property(anyPlan(2, 8), fc.nat(), fc.nat(), (plan, which, n) => {
 				const blocks = allBlocks(plan);
 				const { id } = blocks[which % blocks.length]!;
-				const timeline = clock(plan, findMovement);
+				const timeline = clock(plan, findMovement, USUAL_PACE);
 				const second = n % (timeline.totalSeconds + 60);
 				const place = placeAtSecond(plan, blockSpans(timeline), id, second)!;
 				const after = applyEdit(plan, { do: 'move', blockId: id, to: place });

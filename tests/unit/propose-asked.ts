@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import type { Group } from '../../src/lib/core/group';
 import { emptyPlan, itemsOf, type ClassPlan } from '../../src/lib/core/plan';
@@ -12,7 +13,7 @@ import {
 /** Enough for a valid class; how good it is, is the bench's business. */
 const LITTLE = { roughSteps: 300, starts: 1, steps: 2500, mostStarts: 6 };
 
-export const settingFor = (group: Group, taughtBefore: string[] | null = null): ProposeContext => ({
+export const settingFor = (group: Group, taughtBefore: string[] | null = null): ProposeContext => ({ pace: USUAL_PACE,
 	catalogue: CATALOGUE,
 	find: findMovement,
 	targets: group.targets,

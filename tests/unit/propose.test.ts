@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import type { Movement } from '../../src/lib/core/movement';
 import { howWithoutKit } from '../../src/lib/core/substitution';
 import { describe, expect, it } from 'vitest';
@@ -111,7 +112,7 @@ describe('a proposed class', () => {
 			expect(at?.block).toEqual(block);
 		}
 		expect(blocksOf(plan).length).toBeGreaterThan(8);
-		expect(clock(plan, findMovement).totalSeconds).toBe(2400);
+		expect(clock(plan, findMovement, USUAL_PACE).totalSeconds).toBe(2400);
 	});
 
 	it('renews one part and leaves the others as they are, to the second', () => {
@@ -127,7 +128,7 @@ describe('a proposed class', () => {
 				// the closing rest may take up seconds that whole breaths and repetitions cannot
 				else expect(section.blocks).toMatchObject(before.blocks.map(({ id, kind }) => ({ id, kind })));
 			}
-			expect(clock(plan, findMovement).totalSeconds).toBe(1800);
+			expect(clock(plan, findMovement, USUAL_PACE).totalSeconds).toBe(1800);
 		}
 		expect(blocksOf(renewed(whole, 'everything'))).toEqual([]);
 		expect(renewed(whole, 'nothing')).toEqual(whole);
@@ -199,7 +200,7 @@ describe('a proposed class', () => {
 		const { plan } = proposals(ask(DEMO_GROUPS.striders, 40, {}, { base }))[0]!;
 		const chains = blocksOf(plan).filter(({ block }) => block.kind === 'chain');
 		expect(chains.length).toBeGreaterThan(0);
-		expect(clock(plan, findMovement).totalSeconds).toBe(2400);
+		expect(clock(plan, findMovement, USUAL_PACE).totalSeconds).toBe(2400);
 		expect(
 			analysePlan(plan, settingFor(DEMO_GROUPS.striders)).findings.filter((f) => f.severity === 'stop')
 		).toEqual([]);
@@ -245,7 +246,7 @@ describe('a proposed class', () => {
 			[1, 2, 3].reduce((sum, seed) => {
 				const work = { roughSteps: 1, starts: 1, steps, mostStarts: 1 };
 				const { plan } = proposals(ask(DEMO_GROUPS.chalk, 50, {}, { seed, work }))[0]!;
-				return sum + worthOf(plan, findMovement, DEMO_GROUPS.chalk).total;
+				return sum + worthOf(plan, findMovement, DEMO_GROUPS.chalk, USUAL_PACE).total;
 			}, 0);
 		expect(worth(4000)).toBeGreaterThan(worth(60) + 3);
 	});

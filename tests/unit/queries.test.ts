@@ -1,4 +1,5 @@
 /** How often a page asks the database: each thing once, and no more for a group with many classes. */
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { migrateDb } from '../../src/lib/server/db/migrate';
@@ -96,9 +97,9 @@ it('a series asks nine times, however many classes and other series there are', 
 			newId
 		);
 	const id = await createSeries(db, owner, groupId, one());
-	const few = await asked(() => loadSeriesContext(db, studioId, id));
+	const few = await asked(() => loadSeriesContext(db, studioId, id, USUAL_PACE));
 	for (let i = 0; i < 5; i++) await createSeries(db, owner, groupId, one());
-	const many = await asked(() => loadSeriesContext(db, studioId, id));
+	const many = await asked(() => loadSeriesContext(db, studioId, id, USUAL_PACE));
 	expect(few.questions).toBe(9);
 	expect(many).toEqual(few);
 });

@@ -1,4 +1,5 @@
 /** What a reader asks of a class, asked of proposals: docs/planner.md has the twenty questions. */
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { noes, QUESTIONS, type Read } from '../../bench/planner/questions';
 import { listClasses, taughtClasses } from '../../bench/planner/taught/read';
@@ -15,7 +16,7 @@ const LITTLE = { roughSteps: 300, starts: 1, steps: 2500, mostStarts: 6 };
 
 function read(group: Group, minutes: number, seed: number): Read {
 	const base = emptyPlan('Asked', group.startsAt, 60 * minutes);
-	const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group };
+	const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group, pace: USUAL_PACE };
 	const all = [...proposeClasses({ base, wishes: {}, setting, seed, count: 1, work: LITTLE })];
 	const { plan, analysis } = all.at(-1)!.proposal;
 	return { plan, analysis, group };
@@ -25,7 +26,7 @@ const asked = (classes: ReturnType<typeof taughtClasses>) =>
 		noes({
 			plan,
 			group,
-			analysis: analysePlan(plan, { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group })
+			analysis: analysePlan(plan, { pace: USUAL_PACE, catalogue: CATALOGUE, find: findMovement, targets: group.targets, group })
 		})
 	);
 const mean = (lists: readonly string[][]) => lists.reduce((sum, list) => sum + list.length, 0) / lists.length;
@@ -89,7 +90,7 @@ it('who lets one shape flow into the next gets flows', () => {
 	const group: Group = DEMO_GROUPS.skiff;
 	const base = { ...emptyPlan('Flowing', '18:30', 3600), pinnedPace: { classKind: 'flow' as const } };
 	const evening: Group = { ...group, moment: 'evening' };
-	const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group: evening };
+	const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group: evening, pace: USUAL_PACE };
 	const all = [...proposeClasses({ base, wishes: {}, setting, seed: 4, count: 1, work: LITTLE })];
 	expect(blocksOf(all.at(-1)!.proposal.plan).some(({ block }) => block.kind === 'flow')).toBe(true);
 });

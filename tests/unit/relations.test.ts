@@ -9,14 +9,14 @@ import { DIRECTIONS, otherLeg } from '../../src/lib/core/anatomy';
 import { analysePlan, type Analysis } from '../../src/lib/core/checks';
 import { clock, phaseSeconds, spread } from '../../src/lib/core/clock';
 import { preset } from '../../src/lib/core/group';
-import { CLASS_KINDS, KINDS, type PaceChanges } from '../../src/lib/core/pace';
+import { CLASS_KINDS, KINDS, type PaceChanges, USUAL_PACE } from '../../src/lib/core/pace';
 import { rangeSeconds } from '../../src/lib/core/orbit';
 import { applyEdit, itemsOf, mirror, nextId, SECTION_KINDS, type ClassPlan } from '../../src/lib/core/plan';
 import { anyPlan } from './arbitrary';
 
 const read = (plan: ClassPlan): Analysis =>
-	analysePlan(plan, { catalogue: CATALOGUE, find: findMovement, targets: preset('runners').targets });
-const total = (plan: ClassPlan) => clock(plan, findMovement).totalSeconds;
+	analysePlan(plan, { pace: USUAL_PACE, catalogue: CATALOGUE, find: findMovement, targets: preset('runners').targets });
+const total = (plan: ClassPlan) => clock(plan, findMovement, USUAL_PACE).totalSeconds;
 const forAny = (check: (plan: ClassPlan, pick: number) => void, numRuns = 60) =>
 	fc.assert(fc.property(anyPlan(1, 12), fc.nat(999), check), { numRuns });
 
@@ -24,7 +24,7 @@ describe('the clock', () => {
 	it('is the same for the same plan, and leaves the plan alone', () =>
 		forAny((plan) => {
 			const before = structuredClone(plan);
-			expect(clock(plan, findMovement)).toEqual(clock(structuredClone(plan), findMovement));
+			expect(clock(plan, findMovement, USUAL_PACE)).toEqual(clock(structuredClone(plan), findMovement, USUAL_PACE));
 			expect(plan).toEqual(before);
 		}));
 
@@ -51,7 +51,7 @@ describe('the clock', () => {
 				itemId: item.id,
 				change: { amount: item.dose.amount + 1 }
 			});
-			const work = (p: ClassPlan) => phaseSeconds(clock(p, findMovement)).work;
+			const work = (p: ClassPlan) => phaseSeconds(clock(p, findMovement, USUAL_PACE)).work;
 			expect(work(more)).toBeGreaterThan(work(plan));
 			expect(total(more) - total(plan)).toBeCloseTo(work(more) - work(plan), 6);
 		}));
@@ -78,7 +78,7 @@ describe('the clock', () => {
 	it('changes the work by the factor of the kind of class, and by nothing else', () =>
 		forAny((plan) => {
 			const workIn = (changes: PaceChanges) => {
-				const { entries } = clock({ ...plan, pinnedPace: changes }, findMovement);
+				const { entries } = clock({ ...plan, pinnedPace: changes }, findMovement, USUAL_PACE);
 				return entries.filter(({ phase }) => phase === 'work');
 			};
 			const [one, ...others] = CLASS_KINDS.map((classKind) => ({ classKind, work: workIn({ classKind }) }));
@@ -89,15 +89,15 @@ describe('the clock', () => {
 					// whole seconds on both sides
 					expect(Math.abs(toSeconds - fromSeconds - was * ratio)).toBeLessThanOrEqual(0.5 + 0.5 * ratio);
 				}
-			expect(phaseSeconds(clock({ ...plan, pinnedPace: { setUpSeconds: 40 } }, findMovement)).work).toBe(
-				phaseSeconds(clock(plan, findMovement)).work
+			expect(phaseSeconds(clock({ ...plan, pinnedPace: { setUpSeconds: 40 } }, findMovement, USUAL_PACE)).work).toBe(
+				phaseSeconds(clock(plan, findMovement, USUAL_PACE)).work
 			);
 		}));
 
 	it('is not moved by title, start or the length asked for', () =>
 		forAny((plan) => {
 			const other = { ...plan, title: 'Other', startsAt: '07:00', lengthSeconds: plan.lengthSeconds + 600 };
-			expect(clock(other, findMovement)).toEqual(clock(plan, findMovement));
+			expect(clock(other, findMovement, USUAL_PACE)).toEqual(clock(plan, findMovement, USUAL_PACE));
 		}));
 
 	it('likely ends on both sides of the middle, in time more often the longer the class may be', () =>

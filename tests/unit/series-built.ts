@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import type { Group } from '../../src/lib/core/group';
 import type { FormId } from '../../src/lib/core/movement';
@@ -35,7 +36,7 @@ export function ladder(movement: string, form: FormId, group: Group | null = CLI
 }
 
 export function settingFor(group: Group = CLIMBERS, knownBefore: string[] = []): SeriesContext {
-	return { group, find: findMovement, catalogue: CATALOGUE, knownBefore };
+	return { group, find: findMovement, catalogue: CATALOGUE, knownBefore, pace: USUAL_PACE };
 }
 
 /** A class with these movements in one part, each in a form if one is named ("low-lunge:supported"). */

@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { DIRECTIONS } from '../../src/lib/core/anatomy';
@@ -182,7 +183,8 @@ describe('the demo’s series', () => {
 				group: DEMO_GROUPS[group],
 				find: findMovement,
 				catalogue: CATALOGUE,
-				knownBefore: []
+				knownBefore: [],
+				pace: USUAL_PACE
 			};
 			const [made] = proposeSeries({ planned: empty, setting, choices, seed: 11, only: [first.id] });
 			expect(made!.plan).toEqual(planned.plans[first.id]);

@@ -1,4 +1,5 @@
 /** Series in MariaDB: kept with their plans as one, and nothing lost when two windows change them. */
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import ICAL from 'ical.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
@@ -96,7 +97,7 @@ describe('a series', () => {
 	it('is not there for another studio: to read, to save, to subscribe to, to let go', async () => {
 		const { id, stored } = await kept();
 		expect(await getSeries(db, shed, id)).toBeNull();
-		expect(await loadSeriesContext(db, shed, id)).toBeNull();
+		expect(await loadSeriesContext(db, shed, id, USUAL_PACE)).toBeNull();
 		expect(await saveSeries(db, shed, id, 1, stored.planVersions, stored.planned)).toEqual({
 			kind: 'missing'
 		});
@@ -228,7 +229,7 @@ describe('a series', () => {
 		const earlier = await createGroup(db, loft, { ...CLIMBERS, name: 'Earlier' });
 		await createPlan(db, loft, earlier, '2026-10-01', classWith(['happy-baby']));
 		const id = await createSeries(db, imke, earlier, fresh());
-		const setting = (await loadSeriesContext(db, loft, id))!;
+		const setting = (await loadSeriesContext(db, loft, id, USUAL_PACE))!;
 		expect(setting.knownBefore).toEqual(['happy-baby']);
 		const analysis = analyseSeries(setting.stored.planned, settingOfSeries(setting));
 		expect(analysis.classes).toHaveLength(3);
@@ -240,14 +241,14 @@ const calendarOf = (setting: StoredSeriesContext) =>
 
 /** What the page of a series reads it against. */
 function settingOfSeries(setting: StoredSeriesContext) {
-	const { group, movements, knownBefore } = seriesInput(setting);
+	const { group, movements, knownBefore, pace } = seriesInput(setting);
 	const { find, offered } = catalogueView(CATALOGUE, movements.own, movements.leftOut, movements.kept);
-	return { group, find, catalogue: offered, knownBefore: [...knownBefore] };
+	return { group, find, catalogue: offered, knownBefore: [...knownBefore], pace };
 }
 
 describe('the dates of a series for other calendars', () => {
 	const notes = async (id: string) => {
-		const text = await calendarOf((await loadSeriesContext(db, loft, id))!);
+		const text = await calendarOf((await loadSeriesContext(db, loft, id, USUAL_PACE))!);
 		const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
 		return calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event).description ?? '');
 	};
@@ -258,7 +259,7 @@ describe('the dates of a series for other calendars', () => {
 		await createPlan(db, loft, veterans, '2026-10-01', classWith(slugs));
 		const ladders = [ladder('90-90-switch', 'full'), ladder('low-lunge-knee-lift', 'full')];
 		const id = await createSeries(db, imke, veterans, withNewIds(seriesOf({ ladders }), newId));
-		const setting = (await loadSeriesContext(db, loft, id))!;
+		const setting = (await loadSeriesContext(db, loft, id, USUAL_PACE))!;
 		const shown = analyseSeries(setting.stored.planned, settingOfSeries(setting));
 		const words = shown.classes.map((c) =>
 			c.given.map((g) => rungWords(rungOf(shown.planned.series, g), findMovement)).join('\n')
@@ -270,7 +271,7 @@ describe('the dates of a series for other calendars', () => {
 
 	it('are at their moments, in their room, with nothing of the people', async () => {
 		const { id, stored } = await kept();
-		const text = await calendarOf((await loadSeriesContext(db, loft, id))!);
+		const text = await calendarOf((await loadSeriesContext(db, loft, id, USUAL_PACE))!);
 		const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
 		const events = calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
 		const { series } = stored.planned;

@@ -46,7 +46,7 @@ describe('when a class ends', () => {
 	});
 
 	it('is known better when the kind of class is chosen, by the teacher or for the class', () => {
-		expect(classLogSd()).toBe(0.2);
+		expect(classLogSd(USUAL_PACE)).toBe(0.2);
 		expect(classLogSd({ ...USUAL_PACE, classKind: 'detailed' })).toBe(0.14);
 		expect(classLogSd(USUAL_PACE, { classKind: 'flow' })).toBe(0.14);
 		expect(classLogSd(USUAL_PACE, { classKind: 'quiet' })).toBe(0.2);
@@ -74,7 +74,7 @@ describe('phases that the teacher pins', () => {
 		change: { phases: { setUp: 42, change: 5, leave: 6 } }
 	});
 	const seconds = (p: typeof one) =>
-		clock(p, findMovement).entries.map((e) => [e.phase, e.toSeconds - e.fromSeconds]);
+		clock(p, findMovement, USUAL_PACE).entries.map((e) => [e.phase, e.toSeconds - e.fromSeconds]);
 
 	it('go before the pace, each for itself; a pinned set-up is as much shorter on the second side as any other', () => {
 		expect(seconds(one)).toEqual([

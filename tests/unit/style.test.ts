@@ -156,9 +156,9 @@ describe('a hold in the other unit', () => {
 	it('takes the seconds it says, and is fitted in its unit', () => {
 		const plan = withItem(empty(), 'low-lunge', { form: 'full', dose: { unit: 'seconds', amount: 40 } });
 		expect(planFaults(plan, findMovement)).toEqual([]);
-		const work = clock(plan, findMovement).entries.filter((e) => e.phase === 'work');
+		const work = clock(plan, findMovement, USUAL_PACE).entries.filter((e) => e.phase === 'work');
 		expect(work.map((e) => e.toSeconds - e.fromSeconds)).toEqual([40, 40]);
-		const now = clock(plan, findMovement).totalSeconds;
+		const now = clock(plan, findMovement, USUAL_PACE).totalSeconds;
 		const fitted = fit(plan, findMovement, USUAL_PACE, now + 10);
 		expect(fitted.ok && fitted.doses[itemsOf(plan)[0]!.id]).toEqual({ amount: 45 });
 	});
@@ -166,7 +166,7 @@ describe('a hold in the other unit', () => {
 	it('is taken where there are repetitions too: so many seconds of them', () => {
 		const plan = withItem(empty(), 'clam', { dose: { unit: 'seconds', amount: 60 } });
 		expect(planFaults(plan, findMovement)).toEqual([]);
-		const work = clock(plan, findMovement).entries.filter((e) => e.phase === 'work');
+		const work = clock(plan, findMovement, USUAL_PACE).entries.filter((e) => e.phase === 'work');
 		expect(work.map((e) => e.toSeconds - e.fromSeconds)).toEqual([60, 60]);
 	});
 
@@ -185,7 +185,7 @@ describe('more on one side', () => {
 	});
 
 	it('lengthens that side only', () => {
-		const work = clock(plan, findMovement).entries.filter((e) => e.phase === 'work');
+		const work = clock(plan, findMovement, USUAL_PACE).entries.filter((e) => e.phase === 'work');
 		expect(work.map((e) => [e.leads, e.toSeconds - e.fromSeconds])).toEqual([
 			['left', 28],
 			['right', 49]
@@ -193,12 +193,12 @@ describe('more on one side', () => {
 	});
 
 	it('is kept by the fit, which still reaches the length exactly', () => {
-		const now = clock(plan, findMovement).totalSeconds;
+		const now = clock(plan, findMovement, USUAL_PACE).totalSeconds;
 		const fitted = fit(plan, findMovement, USUAL_PACE, now + 28);
 		expect(fitted.ok).toBe(true);
 		if (!fitted.ok) return;
 		const after = applyEdit(plan, { do: 'setDoses', doses: fitted.doses });
-		expect(clock(after, findMovement).totalSeconds).toBe(now + 28);
+		expect(clock(after, findMovement, USUAL_PACE).totalSeconds).toBe(now + 28);
 		expect(itemsOf(after)[0]!.dose.moreOn).toEqual({ leg: 'right', amount: 3 });
 	});
 

@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
@@ -179,7 +180,7 @@ describe('the room sheet', () => {
 		.add('build', new PlanWriter().item('supine-butterfly', { form: 'supported', keep: [] }))
 		.add('peak', { ...new PlanWriter().item('fire-log', { keep: ['sore knee'] }), id: 'b9' })
 		.plan('A class', '09:30', 1800);
-	const { context } = analysePlan(plan, {
+	const { context } = analysePlan(plan, { pace: USUAL_PACE,
 		catalogue: CATALOGUE,
 		find: findMovement,
 		targets: preset('beginners').targets

@@ -2,6 +2,7 @@
  * Classes written by hand as a good teacher would teach them: what the checks find in them is a false alarm, or at most
  * worth knowing. Checks and classes were put right together, so it says nothing of classes by somebody else. docs/checks.md keeps the figures.
  */
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { readTaught, taughtClasses } from '../../bench/planner/taught/read';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
@@ -11,7 +12,7 @@ import { PRESETS } from '../../src/lib/core/group';
 
 const classes = taughtClasses().map((taught) => {
 	const { group, plan } = taught;
-	const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group, known: null };
+	const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group, known: null, pace: USUAL_PACE };
 	return { ...taught, analysis: analysePlan(plan, setting) };
 });
 

@@ -95,7 +95,7 @@ describe('a script', () => {
 			fc.property(anyPlan(1, 12), (plan) => {
 				const { steps, lengthSeconds } = script(plan);
 				expect(steps.reduce((sum, { seconds }) => sum + seconds, 0)).toBe(lengthSeconds);
-				expect(lengthSeconds).toBe(clock(plan, findMovement).totalSeconds);
+				expect(lengthSeconds).toBe(clock(plan, findMovement, USUAL_PACE).totalSeconds);
 				expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
 				expect(steps.every(({ seconds }) => seconds > 0)).toBe(true);
 			}),
@@ -107,7 +107,7 @@ describe('a script', () => {
 		fc.assert(
 			fc.property(anyPlan(1, 10), (plan) => {
 				const { steps } = script(plan);
-				const works = clock(plan, findMovement).entries.filter(({ phase }) => phase === 'work');
+				const works = clock(plan, findMovement, USUAL_PACE).entries.filter(({ phase }) => phase === 'work');
 				const inFlows = steps.flatMap(({ shapes }) => shapes).length;
 				expect(steps.filter(({ kind }) => kind === 'work').length + inFlows).toBe(works.length);
 				for (const step of steps) {

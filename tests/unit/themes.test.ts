@@ -1,4 +1,5 @@
 /** The themes that classes are put together from: each line can be taught, and each group finds what it comes for. */
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { isSymmetrical } from '../../src/lib/core/anatomy';
@@ -79,7 +80,7 @@ describe('themes', () => {
 		(preset) => {
 			const group = newGroup(preset, preset);
 			const base = emptyPlan('', group.startsAt, 2700);
-			const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group };
+			const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group, pace: USUAL_PACE };
 			const { candidates } = candidatesOf(optionsFor(base, {}, setting), {}, setting, []);
 			const possible = possibleThemes(candidates);
 			expect(possible.length).toBeGreaterThanOrEqual(3);

@@ -1,4 +1,5 @@
 /** Load after Foster et al., J Strength Cond Res 15:109 (2001), from memory, against `simple-statistics`. */
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import fc from 'fast-check';
 import { mean, sampleStandardDeviation, sum } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
@@ -90,8 +91,8 @@ describe('effort of a class', () => {
 
 	it('is the mean over the seconds of the class, added up another way', () => {
 		const { plan } = DEMO_PLANS[0]!;
-		const timeline = clock(plan, findMovement);
-		const analysis = analysePlan(plan, {
+		const timeline = clock(plan, findMovement, USUAL_PACE);
+		const analysis = analysePlan(plan, { pace: USUAL_PACE,
 			catalogue: [],
 			find: findMovement,
 			targets: preset('general').targets
@@ -107,7 +108,7 @@ describe('effort of a class', () => {
 	});
 
 	it('is nothing for an empty class', () => {
-		const timeline = clock(emptyPlan('', '18:30', 3600), findMovement);
+		const timeline = clock(emptyPlan('', '18:30', 3600), findMovement, USUAL_PACE);
 		expect(plannedEffort(timeline, () => undefined)).toBe(0);
 	});
 });

@@ -210,7 +210,7 @@ describe('files of version 1', () => {
 		expect(plan).not.toHaveProperty('pace');
 		expect(Object.keys(plan.pinnedPace ?? {})).toHaveLength(Object.keys(written.plan.pace).length);
 		expect(read).toEqual(readPlanFile(oldFile(name, VERSION_2), findMovement));
-		expect(clock(plan, findMovement).totalSeconds).toBeGreaterThan(0);
+		expect(clock(plan, findMovement, USUAL_PACE).totalSeconds).toBeGreaterThan(0);
 	});
 
 	it('keep the figures of a pace that were set for their class', () => {

@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
@@ -37,7 +38,7 @@ import { anyPlan } from './arbitrary';
 
 const targets = preset('runners').targets;
 const read = (plan: ClassPlan): Analysis =>
-	analysePlan(plan, { catalogue: CATALOGUE, find: findMovement, targets });
+	analysePlan(plan, { pace: USUAL_PACE, catalogue: CATALOGUE, find: findMovement, targets });
 
 /** A class of some movements in its build section. */
 function classOf(slugs: readonly string[], lengthSeconds = 1800): ClassPlan {

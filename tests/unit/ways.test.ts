@@ -1,4 +1,5 @@
 /** Who does what at an item: cautions beside the class, kit counted for all of them, and who is here today. */
+import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { clock } from '../../src/lib/core/clock';
@@ -121,7 +122,7 @@ describe('kit', () => {
 				.add('build', { ...item, ...(whom ? { kit: [{ kit: 'blanket' as KitKind, for: whom }] } : {}) })
 				.plan('Kit', '18:30', 600);
 			expect(planFaults(plan, findMovement)).toEqual([]);
-			const { entries } = clock(plan, findMovement);
+			const { entries } = clock(plan, findMovement, USUAL_PACE);
 			return entries
 				.filter(({ phase }) => phase === 'fetch' || phase === 'change')
 				.map((e) => [e.phase, e.side, e.toSeconds - e.fromSeconds]);

@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../../../src/lib/core/pace';
 import { readdirSync, readFileSync } from 'node:fs';
 import { findMovement } from '../../../src/lib/catalogue';
 import { clock } from '../../../src/lib/core/clock';
@@ -78,7 +79,7 @@ export function readTaught(name: string, text: string): TaughtClass {
 	const drawn = writer.plan(name, group.startsAt, 60 * minutes);
 	const styled: ClassPlan = Object.keys(style).length ? { ...drawn, style: style as StyleChoices } : drawn;
 	// it lasts as long as it lasts: a class is not judged here by the minute that was asked for
-	const plan = { ...styled, lengthSeconds: clock(styled, findMovement).totalSeconds };
+	const plan = { ...styled, lengthSeconds: clock(styled, findMovement, USUAL_PACE).totalSeconds };
 	return { name, minutes, group: { ...group, lengthSeconds: plan.lengthSeconds }, plan };
 }
 

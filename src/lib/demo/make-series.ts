@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../core/pace';
 import { CATALOGUE, findMovement } from '../catalogue';
 import { notesAsPlanned, type RunNotes } from '../core/run';
 import { writeSeriesFile } from '../core/formats';
@@ -98,7 +99,7 @@ function made({ group: key, letters, settings, goals, runs, byHand }: Written): 
 	const begun = newSeries(group, settings.startsOn, 'Europe/London');
 	const whole = { ...begun, ...settingsFor(ladders, begun, findMovement), ...settings, ladders };
 	let planned = withSettings(begunSeries(whole, newId), {}, newId);
-	const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [] };
+	const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [], pace: USUAL_PACE };
 	const hand = new Map(byHand.map(({ at, title }) => [planned.series.classes[at]!.id, planOf(title)]));
 	for (const c of planned.series.classes) {
 		if (hand.has(c.id)) {

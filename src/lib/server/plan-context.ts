@@ -6,7 +6,7 @@ import type { CatalogueView } from '../core/movement';
 import type { PaceModel } from '../core/pace';
 import { firstSideOf, slugsOf } from '../core/plan';
 import type { Known } from '../core/run';
-import { analysePlan, type SilencedCheck } from '../core/checks';
+import { analysePlan, planContext, type SilencedCheck } from '../core/checks';
 import { LATELY_CLASSES, sumOfOrbits, type Lately } from '../core/orbit';
 import type { Db } from './db/open';
 import { getGroup } from './groups';
@@ -71,9 +71,8 @@ export async function loadPlanContext(
 	const plans = earlier.map(({ plan }) => plan);
 	const [moved = [], ...movedBefore] = await outdatedMovements(db, studioId, today, [stored.plan, ...plans]);
 	const orbits = plans.map((plan, i) => {
-		const { offered, find } = catalogueWith(today, movedBefore[i]!);
-		const { targets } = group.group;
-		return analysePlan(plan, { catalogue: offered, find, targets, pace }, new Set()).orbit;
+		const context = planContext(catalogueWith(today, movedBefore[i]!), group.group, pace);
+		return analysePlan(plan, context, new Set()).orbit;
 	});
 	const last = plans[0];
 	return {

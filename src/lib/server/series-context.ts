@@ -30,7 +30,7 @@ export async function loadSeriesContext(
 	db: Db,
 	studioId: string,
 	id: string,
-	pace: PaceModel = USUAL_PACE
+	pace: PaceModel
 ): Promise<StoredSeriesContext | null> {
 	const stored = await getSeries(db, studioId, id);
 	const group = stored && (await getGroup(db, studioId, stored.groupId));

@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '../../../src/lib/core/pace';
 import { CATALOGUE, findMovement } from '../../../src/lib/catalogue';
 import { analysePlan, type Finding, type Analysis, type PlanContext } from '../../../src/lib/core/checks';
 import type { Leg } from '../../../src/lib/core/anatomy';
@@ -43,6 +44,7 @@ export const read = (plan: ClassPlan, given: Given = {}): Analysis => {
 	const setting: PlanContext = {
 		catalogue: CATALOGUE,
 		find: findMovement,
+		pace: USUAL_PACE,
 		targets: given.targets ?? ANY,
 		group: given.group ?? null,
 		known: given.taughtBefore ? { slugs: given.taughtBefore, from: 'taught' } : null,

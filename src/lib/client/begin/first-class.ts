@@ -1,5 +1,5 @@
 import { CATALOGUE } from '$lib/catalogue';
-import { analysePlan } from '$lib/core/checks';
+import { analysePlan, planContext } from '$lib/core/checks';
 import { startOn, type Group } from '$lib/core/group';
 import { catalogueView, type Movement } from '$lib/core/movement';
 import type { PaceModel } from '$lib/core/pace';
@@ -34,12 +34,11 @@ export function proposeFirst(
 	tell: (proposal: ShownProposal) => void
 ): Work<string | null> {
 	const base = emptyPlan(group.name, startOn(group, day), group.lengthSeconds, choices);
-	const setting = { group, known: NOTHING_KNOWN, pace, lastFirstSide: null };
-	const ask: ProposeTask = { base, wishes: {}, seed, ...setting, own, leftOut, kept: [] };
-	const { offered, find } = catalogueView(CATALOGUE, own, leftOut, []);
-	const { targets } = group;
+	const setting = { known: NOTHING_KNOWN, lastFirstSide: null };
+	const ask: ProposeTask = { base, wishes: {}, seed, ...setting, group, pace, own, leftOut, kept: [] };
+	const catalogue = catalogueView(CATALOGUE, own, leftOut, []);
 	const shown = proxy((number: number, done: boolean, sent: SentProposal) => {
-		const read = analysePlan(sent.plan, { catalogue: offered, find, targets, ...setting });
+		const read = analysePlan(sent.plan, planContext(catalogue, group, pace, setting));
 		tell({ number, done, sent, card: proposalCard(read, sent), own: '' });
 	});
 	return inWorker(async (core) => (await core.propose(ask, shown, 1))?.message ?? null);

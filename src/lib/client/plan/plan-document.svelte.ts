@@ -1,6 +1,6 @@
 import { CATALOGUE } from '$lib/catalogue';
 import type { Leg } from '$lib/core/anatomy';
-import { analysePlan, type Analysis, type SilencedCheck } from '$lib/core/checks';
+import { analysePlan, planContext, type Analysis, type SilencedCheck } from '$lib/core/checks';
 import { spread } from '$lib/core/clock';
 import { groupToday, type Group } from '$lib/core/group';
 import { HIP_TESTS } from '$lib/core/measure';
@@ -107,17 +107,8 @@ export class PlanDocument {
 	read(plan: ClassPlan): Analysis {
 		const { group, known, pace, lastFirstSide } = this.setting;
 		const silencedChecks = this.silencedChecks;
-		const { offered, find } = this.catalogue;
-		return analysePlan(plan, {
-			catalogue: offered,
-			find,
-			targets: group.targets,
-			group,
-			known,
-			pace,
-			lastFirstSide,
-			silencedChecks
-		});
+		const more = { known, lastFirstSide, silencedChecks };
+		return analysePlan(plan, planContext(this.catalogue, group, pace, more));
 	}
 
 	/** Takes edits as one step; `field` names what is typed in. */

@@ -118,7 +118,7 @@ interface ResolvedItem {
  * @returns entries in the order of time, from and to in seconds of the class, and its length in seconds
  * @throws Error when the plan names a movement or form that `find` does not know (check it by planFaults first)
  */
-export function clock(plan: ClassPlan, find: FindMovement, pace: PaceModel = USUAL_PACE): Timeline {
+export function clock(plan: ClassPlan, find: FindMovement, pace: PaceModel): Timeline {
 	const writer = new TimelineWriter(paceOf(pace, plan.pinnedPace), find);
 	for (const section of plan.sections) for (const block of section.blocks) writer.block(section, block);
 	return { entries: writer.entries, totalSeconds: writer.now };

@@ -49,7 +49,7 @@ export function timedItems(plan: ClassPlan, find: FindMovement, timeline: Timeli
 }
 
 /** Seconds of all the work of each item of a plan, by its id. */
-export function workSecondsOf(plan: ClassPlan, find: FindMovement, pace?: PaceModel): Map<string, number> {
+export function workSecondsOf(plan: ClassPlan, find: FindMovement, pace: PaceModel): Map<string, number> {
 	const seconds = new Map<string, number>();
 	for (const { phase, itemId, fromSeconds, toSeconds } of clock(plan, find, pace).entries)
 		if (itemId !== null && phase === 'work')

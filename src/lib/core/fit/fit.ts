@@ -78,7 +78,7 @@ export const CLOSING_WEIGHT = 2;
 export function fit(
 	plan: ClassPlan,
 	find: FindMovement,
-	pace: PaceModel = USUAL_PACE,
+	pace: PaceModel,
 	lengthSeconds = plan.lengthSeconds
 ): FitResult {
 	const first = fitAmounts(plan, find, pace, lengthSeconds);

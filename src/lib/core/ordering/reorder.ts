@@ -28,7 +28,7 @@ export interface Calmed {
 export function calmOrder(
 	plan: ClassPlan,
 	find: FindMovement,
-	model: PaceModel = USUAL_PACE,
+	model: PaceModel,
 	stop: () => boolean = () => false
 ): Calmed {
 	const pace = paceOf(model, plan.pinnedPace);
@@ -50,7 +50,7 @@ export function calmOrder(
 		warm += rules.warms.reduce((a, b) => a + b, 0);
 	}
 	const best = entries.reduce((a, b) => (b.cost < a.cost ? b : a));
-	return { order: best.order, beforeSeconds: lostSeconds(plan, find), afterSeconds: best.cost, exact };
+	return { order: best.order, beforeSeconds: lostSeconds(plan, find, model), afterSeconds: best.cost, exact };
 }
 
 /** A rule that the plan breaks whatever the order is (too little warmth in the whole section) is not asked for. */
@@ -63,7 +63,7 @@ function keepable(rules: Rules, warm: number): Rules {
 }
 
 /** Seconds lost between the blocks of a plan as it stands. */
-export function lostSeconds(plan: ClassPlan, find: FindMovement, model: PaceModel = USUAL_PACE): number {
+export function lostSeconds(plan: ClassPlan, find: FindMovement, model: PaceModel): number {
 	const pace = paceOf(model, plan.pinnedPace);
 	let here: Here = null;
 	let sum = 0;

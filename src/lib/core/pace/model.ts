@@ -51,7 +51,7 @@ export const USUALLY_VARIES: Record<PaceFigure, number> = {
  * The figures that hold for a class: the usual ones, as the teacher's classes of that kind show them, over them what the
  * teacher said, over them what was said of the class.
  */
-export function paceOf(model: PaceModel = USUAL_PACE, pinned: PaceChanges = {}): Pace {
+export function paceOf(model: PaceModel, pinned: PaceChanges = {}): Pace {
 	const own = Object.fromEntries(
 		Object.entries(model.figures).map(([figure, { meanSeconds }]) => [figure, meanSeconds])
 	);
@@ -111,7 +111,7 @@ export function provenances(model: PaceModel): Record<PaceFigure, Provenance> {
 }
 
 /** How far a whole class may be from what is planned: standard deviation of the logarithm of their ratio. */
-export function classLogSd(model: PaceModel = USUAL_PACE, pinned: PaceChanges = {}): number {
+export function classLogSd(model: PaceModel, pinned: PaceChanges = {}): number {
 	const chosen = pinned.classKind ?? model.classKind;
 	const learned = model.learned?.[chosen ?? USUAL_KIND];
 	if (learned) return learned.logSd;

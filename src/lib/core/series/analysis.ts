@@ -1,4 +1,4 @@
-import { analysePlan, effortOfAnalysis, stillSeconds, type Analysis } from '../checks';
+import { analysePlan, planContext, effortOfAnalysis, stillSeconds, type Analysis } from '../checks';
 import { type ClassRun, draftNotes, notesAsPlanned, type RunNotes } from '../run';
 import type { Leg, Tissue } from '../anatomy';
 import type { Group } from '../group';
@@ -28,7 +28,7 @@ export interface SeriesContext {
 	group: Group;
 	find: FindMovement;
 	/** The pace of who teaches; left out: the usual one. */
-	pace?: PaceModel;
+	pace: PaceModel;
 	/** What may be proposed. */
 	catalogue: readonly Movement[];
 	/** Slugs that the group met before the series began. */
@@ -117,13 +117,7 @@ const knownFacts = new WeakMap<ClassPlan, PlanFacts>();
 function factsOf(plan: ClassPlan, { find, group, catalogue, pace }: SeriesContext): PlanFacts {
 	const before = knownFacts.get(plan);
 	if (before && before.find === find && before.group === group && before.pace === pace) return before;
-	const analysis = analysePlan(plan, {
-		find,
-		catalogue,
-		group,
-		targets: group.targets,
-		...(pace ? { pace } : {})
-	});
+	const analysis = analysePlan(plan, planContext({ offered: catalogue, find }, group, pace));
 	const facts = {
 		find,
 		group,

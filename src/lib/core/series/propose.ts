@@ -16,6 +16,7 @@ import {
 	type SectionKind
 } from '../plan';
 import { HIP_TESTS } from '../measure';
+import { planContext } from '../checks';
 import {
 	mayStandIn,
 	optionsFor,
@@ -104,15 +105,11 @@ function classFor(
 		])
 	];
 	const group = { ...setting.group, targets: targetsWithMore(setting.group.targets, more) };
-	const within: ProposeContext = {
-		catalogue: setting.catalogue,
-		find: setting.find,
-		targets: group.targets,
-		group,
-		...(setting.pace ? { pace: setting.pace } : {}),
+	const view = { offered: setting.catalogue, find: setting.find };
+	const within: ProposeContext = planContext(view, group, setting.pace, {
 		...(known.size ? { known: { slugs: [...known], from: 'planned' as const } } : {}),
 		lastFirstSide: last?.firstSide ?? null
-	};
+	});
 	const base = baseFor(c, analysis, choices, last?.firstSide ?? null);
 	const wishes = { ...wishesFor(c, analysis, base, within, last, known.size > 0), more };
 	let best: Proposal | null = null;

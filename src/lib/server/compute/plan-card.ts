@@ -1,4 +1,4 @@
-import { analysePlan, needsAttention, type SilencedCheck } from '../../core/checks';
+import { analysePlan, planContext, needsAttention, type SilencedCheck } from '../../core/checks';
 import { type PaceModel } from '../../core/pace';
 import { classRing, type RingSector } from '../../core/view-models';
 import type { Group } from '../../core/group';
@@ -30,14 +30,7 @@ export function planCard(
 	catalogue: CatalogueView,
 	{ pace, silencedChecks }: { pace: PaceModel; silencedChecks: readonly SilencedCheck[] }
 ): PlanCard {
-	const analysis = analysePlan(plan, {
-		catalogue: catalogue.offered,
-		find: catalogue.find,
-		targets: group.targets,
-		pace,
-		silencedChecks,
-		group
-	});
+	const analysis = analysePlan(plan, planContext(catalogue, group, pace, { silencedChecks }));
 	return {
 		...which,
 		title: plan.title,

@@ -6,8 +6,8 @@ import { CATALOGUE } from '../../catalogue';
 import {
 	analysePlan,
 	effortOfAnalysis,
+	planContext,
 	type Analysis,
-	type PlanContext,
 	type SilencedCheck
 } from '../../core/checks';
 import {
@@ -92,16 +92,7 @@ function analysis({ plan, group, movements, known, pace, silencedChecks, lastFir
 	catalogue: CatalogueView;
 } {
 	const catalogue = catalogueFor(movements);
-	const setting: PlanContext = {
-		catalogue: catalogue.offered,
-		find: catalogue.find,
-		targets: group.targets,
-		group,
-		known,
-		pace,
-		silencedChecks,
-		lastFirstSide
-	};
+	const setting = planContext(catalogue, group, pace, { known, silencedChecks, lastFirstSide });
 	return { analysis: analysePlan(plan, setting), catalogue };
 }
 

@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '$lib/core/pace';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/calendar-file';
@@ -9,7 +10,8 @@ import type { RequestHandler } from './$types';
 /** What a calendar that subscribes gets, with the secret alone: dates, titles and rungs, and nothing of the people. */
 export const GET: RequestHandler = async ({ params, request }) => {
 	const { id, studioId, studioName } = found(await seriesOfLink(db(), params.secret.replace(/\.ics$/, '')));
-	const setting = found(await loadSeriesContext(db(), studioId, id));
+	// dates and rungs do not depend on the pace
+	const setting = found(await loadSeriesContext(db(), studioId, id, USUAL_PACE));
 	const text = await seriesCalendar(setting, studioName, new Date(), (input) =>
 		compute('dates', input, request.signal)
 	);

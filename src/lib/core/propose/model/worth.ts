@@ -34,7 +34,7 @@ export function readingOf(
 	plan: ClassPlan,
 	find: FindMovement,
 	group: Pick<Group, 'purposes'> | null,
-	pace?: PaceModel
+	pace: PaceModel
 ): Reading {
 	const timeline = clock(plan, find, pace);
 	const items = timedItems(plan, find, timeline);
@@ -53,7 +53,7 @@ export function worthOf(
 	plan: ClassPlan,
 	find: FindMovement,
 	group: Pick<Group, 'purposes'> | null,
-	pace?: PaceModel
+	pace: PaceModel
 ): Worth {
 	return worth(readingOf(plan, find, group, pace));
 }

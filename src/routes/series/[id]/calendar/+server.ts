@@ -1,3 +1,4 @@
+import { USUAL_PACE } from '$lib/core/pace';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/calendar-file';
@@ -8,7 +9,8 @@ import type { RequestHandler } from './$types';
 /** The dates of a series as an iCalendar file to take away. */
 export const GET: RequestHandler = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
-	const setting = found(await loadSeriesContext(db(), studio.id, params.id));
+	// dates and rungs do not depend on the pace
+	const setting = found(await loadSeriesContext(db(), studio.id, params.id, USUAL_PACE));
 	const text = await seriesCalendar(setting, studio.name, new Date(), (input) =>
 		compute('dates', input, request.signal)
 	);
