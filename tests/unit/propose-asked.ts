@@ -13,7 +13,8 @@ import {
 /** Enough for a valid class; how good it is, is the bench's business. */
 const LITTLE = { roughSteps: 300, starts: 1, steps: 2500, mostStarts: 6 };
 
-export const settingFor = (group: Group, taughtBefore: string[] | null = null): ProposeContext => ({ pace: USUAL_PACE,
+export const settingFor = (group: Group, taughtBefore: string[] | null = null): ProposeContext => ({
+	pace: USUAL_PACE,
 	catalogue: CATALOGUE,
 	find: findMovement,
 	targets: group.targets,
@@ -36,8 +37,20 @@ export const ask = (
 	...more
 });
 
-/** All proposals at once. */
-export const proposals = (asked: ClassRequest): Proposal[] =>
+const made = new Map<string, Proposal[]>();
+
+/** All proposals at once; what is asked for again is not made again. */
+export function proposals(asked: ClassRequest): Proposal[] {
+	const { setting, ...rest } = asked;
+	const { catalogue, find: _find, ...of } = setting;
+	const key = JSON.stringify([rest, of, catalogue.length]);
+	const known = made.get(key) ?? proposedAnew(asked);
+	made.set(key, known);
+	return known;
+}
+
+/** The same, made anew: to see that a seed gives the same again. */
+export const proposedAnew = (asked: ClassRequest): Proposal[] =>
 	[...proposeClasses(asked)].filter(({ done }) => done).map(({ proposal }) => proposal);
 
 export const slugsOf = (plan: ClassPlan) => itemsOf(plan).map((item) => item.movement);
