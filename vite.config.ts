@@ -1,4 +1,4 @@
-import { execFileSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { sveltekit } from '@sveltejs/kit/vite';
 import type { Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
@@ -7,6 +7,8 @@ import { carbonCss } from './scripts/carbon-css.js';
 /** A faulty movement stops the build, with its name and field. */
 function checkedCatalogue(): Plugin {
 	let isFirstBuild = false;
+	/** Beside the build; it ends before that does. */
+	let checked: Promise<number | null> | undefined;
 	return {
 		name: 'checked-catalogue',
 		apply: 'build',
@@ -14,7 +16,13 @@ function checkedCatalogue(): Plugin {
 		buildStart: () => {
 			// a build is two, the server's first: one check is enough
 			if (!isFirstBuild) return;
-			execFileSync(process.execPath, ['--import', 'tsx', 'scripts/check-catalogue.ts'], { stdio: 'inherit' });
+			const check = spawn(process.execPath, ['--import', 'tsx', 'scripts/check-catalogue.ts'], {
+				stdio: 'inherit'
+			});
+			checked = new Promise((done) => check.once('exit', done));
+		},
+		async buildEnd() {
+			if (checked && (await checked) !== 0) this.error('the catalogue has a faulty movement');
 		}
 	};
 }

@@ -44,7 +44,8 @@ const { targets } = preset('runners');
 /** A group with cautions and kit, so that every check has something to look at. */
 const group = DEMO_GROUPS.tide;
 const recompute = (plan: ClassPlan) =>
-	analysePlan(plan, { pace: USUAL_PACE,
+	analysePlan(plan, {
+		pace: USUAL_PACE,
 		catalogue: CATALOGUE,
 		find: findMovement,
 		targets,

@@ -4,14 +4,22 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync, readdirSync, statSy
 import { join } from 'node:path';
 import { ensureMariadb, ensurePackages, fail, ROOT, run } from './setup.mjs';
 
-await ensurePackages();
 await ensureMariadb();
+const dataDir = join(ROOT, '.data/demo');
+// the database needs no packages, and comes up while they are installed and the app is built
+const { keepMariadb } = await import('./mariadb.mjs');
+const database = process.env.DATABASE_URL
+	? Promise.resolve(undefined)
+	: keepMariadb({ dataDir: join(dataDir, 'mariadb') });
+database.catch(() => undefined);
+await ensurePackages();
 await ensureBuilt();
 const { serve } = await import('./serve.mjs');
 const port = Number(process.env.PORT ?? 4321);
 const app = await serve({
 	port,
-	dataDir: join(ROOT, '.data/demo'),
+	dataDir,
+	database: await database,
 	demo: true,
 	season: true,
 	quiet: true
@@ -34,7 +42,7 @@ async function ensureBuilt() {
 		process.execPath,
 		['node_modules/vite/bin/vite.js', 'build', '--logLevel', 'error'],
 		{
-			env: { ...process.env, NODE_ENV: 'production' }
+			env: { ...process.env, NODE_ENV: 'production', ORBIT_BUILD: 'local' }
 		}
 	);
 	if (code !== 0) fail('The build did not succeed.');

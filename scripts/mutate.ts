@@ -1,6 +1,7 @@
 /**
- * `npm run mutate [-- FOLDER ... --sample N --seed N]`: changes one operator or figure of the core at a time and runs the
- * tests of its folder. A change that no test notices has survived: either a test is missing, or the change means the same.
+ * `npm run mutate [-- FOLDER ... --sample N --seed N]`: changes one operator or figure at a time, of the core, of the server's
+ * repositories or of the client's saving and teaching, and runs the tests of its folder. The seed, printed at first, says which
+ * (today's day where none is given); `--all N` spreads N changes over all folders by their size. A change that no test notices has survived: either a test is missing, or the change means the same.
  * No file is written: the tests are given the changed text (mutate.config.ts).
  */
 import { spawn } from 'node:child_process';
@@ -10,20 +11,46 @@ import { join } from 'node:path';
 import ts from 'typescript';
 import { seededRandom } from '../src/lib/core/propose';
 
-/** Folders of the core, each with the tests that are about it. */
+/** Folders under src/lib, each with the tests that are about it. A folder that ends with "/." is taken without those in it. */
 const TESTS: Record<string, readonly string[]> = {
-	rules: ['checks', 'ordering', 'style', 'planner-optimum'],
-	clock: ['clock', 'spread', 'flow', 'relations'],
-	fit: ['fit'],
-	checks: ['checks'],
-	ordering: ['ordering'],
-	orbit: ['orbit', 'relations'],
-	pace: ['pace', 'clock', 'versions'],
-	plan: ['plan', 'paste', 'flow', 'versions'],
-	run: ['run', 'versions'],
-	series: ['series', 'series-dates', 'series-checks', 'series-view', 'versions'],
-	'training-load': ['training-load'],
-	validation: ['versions', 'damaged-files', 'formats', 'requests']
+	'core/anatomy': ['anatomy', 'orbit'],
+	'core/movement': ['catalogue', 'catalogue-quality', 'forms', 'substitution'],
+	'core/rules': ['checks', 'ordering', 'style', 'objective'],
+	'core/measure': ['measure', 'ladder-offers', 'learned-server'],
+	'core/people': ['mention', 'group', 'teach', 'forms'],
+	'core/pace': ['pace', 'clock', 'learned-pace', 'spread', 'versions'],
+	'core/style': ['style', 'checks'],
+	'core/plan': ['plan', 'paste', 'flow', 'given-doses', 'versions'],
+	'core/clock': ['clock', 'spread', 'flow', 'given-doses', 'relations'],
+	'core/orbit': ['orbit', 'relations'],
+	'core/training-load': ['training-load'],
+	'core/calendar': ['calendar'],
+	'core/icalendar': ['icalendar'],
+	'core/group': ['group', 'server'],
+	'core/run': ['run', 'history', 'taught-classes', 'learned-server', 'versions'],
+	'core/substitution': ['substitution', 'ways', 'teach'],
+	'core/fit': ['fit'],
+	'core/checks': ['checks', 'another-pace'],
+	'core/ordering': ['ordering', 'another-pace'],
+	'core/propose': ['objective', 'compose', 'propose-around', 'change'],
+	'core/series': ['series', 'series-dates', 'series-checks', 'series-load', 'series-view', 'versions'],
+	'core/figure': ['figure'],
+	'core/teach': ['teach', 'teach-words', 'teachings', 'learned-pace'],
+	'core/view-models': ['view-models', 'series-view', 'teach'],
+	'core/formats': ['formats', 'damaged-files', 'history'],
+	'core/validation': ['versions', 'damaged-files', 'formats', 'requests', 'forms'],
+	'server/.': [
+		'server',
+		'series-server',
+		'accounts',
+		'teachings',
+		'learned-server',
+		'own-movements',
+		'requests'
+	],
+	'server/db': ['server', 'upgrade', 'windows', 'accounts', 'queries'],
+	'client/.': ['autosave', 'editor', 'idle', 'worker', 'forms'],
+	'client/teach': ['upload', 'teach-device']
 };
 
 /** Operators, each with what it is changed to. */
@@ -106,24 +133,23 @@ const option = (name: string, usual: number) => {
 	return at === -1 ? usual : Number(args.splice(at, 2)[1]);
 };
 const sample = option('sample', 20);
-const random = seededRandom(option('seed', 1));
+const over = option('all', 0);
+const seed = option('seed', Number(new Date().toISOString().slice(0, 10).replaceAll('-', '')));
+const random = seededRandom(seed);
+console.log(`seed ${seed}`);
 const folders = args.length ? args : Object.keys(TESTS);
+const candidates = new Map(folders.map((folder) => [folder, mutantsIn(folder)]));
+const whole = [...candidates.values()].reduce((sum, { length }) => sum + length, 0);
 let noticed = 0;
 let all = 0;
-for (const folder of folders) {
-	const tests = TESTS[folder];
-	if (!tests) throw new Error(`no tests are named for ${folder}; there are ${Object.keys(TESTS).join(', ')}`);
-	const root = join('src/lib/core', folder);
-	const files = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter((name) =>
-		name.endsWith('.ts')
-	);
-	const mutants = files.flatMap((name) => mutantsOf(join(root, name)));
-	const chosen = mutants.length <= sample ? mutants : pick(mutants, sample);
+for (const [folder, mutants] of candidates) {
+	const wanted = over ? Math.max(1, Math.round((over * mutants.length) / whole)) : sample;
+	const chosen = mutants.length <= wanted ? mutants : pick(mutants, wanted);
 	const survivors: Mutant[] = [];
 	const queue = [...chosen];
 	const work = async () => {
 		for (let mutant = queue.pop(); mutant; mutant = queue.pop())
-			if (!(await isNoticed(mutant, tests))) survivors.push(mutant);
+			if (!(await isNoticed(mutant, TESTS[folder]!))) survivors.push(mutant);
 	};
 	await Promise.all(Array.from({ length: Math.min(2, availableParallelism()) }, work));
 	noticed += chosen.length - survivors.length;
@@ -132,6 +158,16 @@ for (const folder of folders) {
 	for (const { file, line, words } of survivors) console.log(`  survived: ${file}:${line} ${words}`);
 }
 console.log(`score: ${noticed} of ${all}, ${Math.round((100 * noticed) / Math.max(1, all))} %`);
+
+/** All changes that could be made in a folder. */
+function mutantsIn(folder: string): Mutant[] {
+	if (!TESTS[folder])
+		throw new Error(`no tests are named for ${folder}; there are ${Object.keys(TESTS).join(', ')}`);
+	const root = join('src/lib', folder);
+	return readdirSync(root, { recursive: !folder.endsWith('/.'), encoding: 'utf8' })
+		.filter((name) => name.endsWith('.ts'))
+		.flatMap((name) => mutantsOf(join(root, name)));
+}
 
 function pick(mutants: readonly Mutant[], count: number): Mutant[] {
 	const left = [...mutants];

@@ -1,4 +1,5 @@
-// `npm test`: lint, types, unit tests, build, browser tests; installs what is missing first.
+// `npm test`: format, lint, types, unit tests, build, attacks and browser tests, as many side by side as there are cores;
+// installs what is missing first. `npm test -- PART ...` runs only the parts whose names begin so.
 import { spawn } from 'node:child_process';
 import { availableParallelism } from 'node:os';
 import { ensureChromium, ensureMariadb, ensurePackages, ROOT } from './setup.mjs';
@@ -8,102 +9,176 @@ await ensureMariadb();
 await ensureChromium();
 
 const bin = (name) => `node_modules/.bin/${name}`;
-const production = { ...process.env, NODE_ENV: 'production' };
-/** So many parts of the browser tests run beside each other, each with its own server, database and browser. */
-const AT_ONCE = Math.min(2, availableParallelism());
-/** More parts than that: who is done early takes another. */
-const PARTS = 2 * AT_ONCE;
-const parts = Array.from({ length: PARTS }, (_, i) => ({
-	name: `browser tests ${i + 1}/${PARTS}`,
-	command: bin('playwright'),
-	args: ['test', `--shard=${i + 1}/${PARTS}`],
-	env: { ...process.env, E2E_RESULTS: `test-results/${i + 1}` }
-}));
-/** What stands in one row runs beside each other, the last row so many at once; the next row waits for it. */
-const ROWS = [
-	[{ name: 'sync', command: bin('svelte-kit'), args: ['sync'] }],
-	[
-		{ name: 'format', command: bin('prettier'), args: ['--check', '--log-level', 'warn', '.'] },
-		{ name: 'lint', command: bin('eslint'), args: ['.'] },
-		{
-			name: 'types',
-			command: bin('svelte-check'),
-			args: ['--tsconfig', './tsconfig.json', '--fail-on-warnings', '--output', 'human']
-		}
-	],
-	[{ name: 'unit tests', command: bin('vitest'), args: ['run'] }],
-	[{ name: 'build', command: bin('vite'), args: ['build', '--logLevel', 'error'], env: production }],
-	[
-		{
-			name: 'attacks, the short form',
-			command: process.execPath,
-			args: ['--import', 'tsx', 'tests/attack/run.ts', '--short']
-		}
-	],
-	parts
+const CACHE = 'node_modules/.cache';
+const local = { ...process.env, NODE_ENV: 'production', ORBIT_BUILD: 'local' };
+const CORES = availableParallelism();
+/** So many steps run beside each other. */
+const AT_ONCE = Math.max(2, CORES);
+/** The browser tests come in so many parts, each with its own server, database and browser: who is done early takes another. */
+const BROWSER_PARTS = 6;
+
+/**
+ * A step, what it waits for, and how many of those that may run at once it counts for. The order is that in which they are
+ * begun where several may be.
+ */
+const STEPS = [
+	{ name: 'sync', command: bin('svelte-kit'), args: ['sync'] },
+	{
+		name: 'build',
+		command: bin('vite'),
+		args: ['build', '--logLevel', 'error'],
+		env: local,
+		after: ['sync']
+	},
+	{
+		name: 'format',
+		command: bin('prettier'),
+		args: [
+			'--check',
+			'--log-level',
+			'warn',
+			'--cache',
+			'--cache-strategy',
+			'content',
+			'--cache-location',
+			`${CACHE}/prettier`,
+			'.'
+		],
+		after: ['sync']
+	},
+	{
+		name: 'lint',
+		command: bin('eslint'),
+		// no cache: its configuration holds functions, by which ESLint cannot know it again
+		args: ['.'],
+		after: ['sync']
+	},
+	{
+		name: 'types',
+		command: bin('svelte-check'),
+		args: ['--tsconfig', './tsconfig.json', '--fail-on-warnings', '--output', 'human'],
+		after: ['sync']
+	},
+	{ name: 'unit', command: bin('vitest'), args: ['run', '--reporter', 'dot'], after: ['sync'] },
+	...Array.from({ length: BROWSER_PARTS }, (_, i) => ({
+		name: `browser ${i + 1}/${BROWSER_PARTS}`,
+		command: bin('playwright'),
+		args: ['test', `--shard=${i + 1}/${BROWSER_PARTS}`],
+		env: { ...process.env, E2E_RESULTS: `test-results/${i + 1}` },
+		after: ['build']
+	})),
+	{
+		name: 'attacks',
+		command: process.execPath,
+		args: ['--import', 'tsx', 'tests/attack/run.ts', '--short'],
+		after: ['build']
+	}
 ];
-/** What each step took, for the closing lines. */
-const took = [];
+
+const asked = process.argv.slice(2);
+const needed = new Set(STEPS.filter(({ name }) => asked.some((part) => name.startsWith(part))));
+for (const step of needed)
+	for (const name of step.after ?? []) needed.add(STEPS.find((other) => other.name === name));
+const waiting = asked.length ? STEPS.filter((step) => needed.has(step)) : [...STEPS];
+
 const begun = Date.now();
-let passed = 0;
-let failed = 0;
-let flaky = 0;
-for (const row of ROWS) {
-	const codes = await inTurn(row, row === parts ? AT_ONCE : row.length);
-	if (codes.every((code) => code === 0)) continue;
-	failed = Math.max(1, failed);
-	break;
-}
-console.log(`\n${took.join(', ')}; in all ${Math.round((Date.now() - begun) / 1000)} s`);
-console.log(`${passed + flaky} passed, ${failed} failed${flaky ? `, ${flaky} only at the second try` : ''}`);
-process.exit(failed ? 1 : 0);
+const secondsSince = (from) => Math.round((Date.now() - from) / 1000);
+/** What each step came to, for the closing lines. */
+const done = new Map();
+const running = new Set();
+let [passed, failed] = [0, 0];
+/** Lines of what failed, said at once and again at the end. */
+const failures = [];
 
-/** Runs steps, so many at once; what each ended with. */
-async function inTurn(steps, atOnce) {
-	const left = [...steps];
-	const codes = [];
-	const take = async () => {
-		for (let step; (step = left.shift());) codes.push(await done(step));
+await new Promise((over) => {
+	const next = () => {
+		if (waiting.length === 0 && running.size === 0) return over(undefined);
+		for (const step of [...waiting]) {
+			if (running.size >= AT_ONCE) return;
+			const before = (step.after ?? []).filter((name) => !done.get(name)?.ok);
+			// what it waits for has failed
+			if (before.some((name) => done.has(name))) {
+				waiting.splice(waiting.indexOf(step), 1);
+				done.set(step.name, { ok: false, seconds: 0, skipped: true });
+				continue;
+			}
+			if (before.length) continue;
+			waiting.splice(waiting.indexOf(step), 1);
+			running.add(step);
+			void runStep(step).finally(() => {
+				running.delete(step);
+				next();
+			});
+		}
+		if (waiting.length === 0 && running.size === 0) over(undefined);
 	};
-	await Promise.all(Array.from({ length: atOnce }, take));
-	return codes;
-}
+	next();
+});
 
-/** Runs a step to its end and counts what it tested. */
-async function done({ name, command, args, env = process.env }) {
+console.log('\n== what took how long');
+for (const [name, { ok, seconds, skipped }] of done)
+	console.log(`${String(seconds).padStart(5)} s  ${name}${skipped ? ': not run' : ok ? '' : ': FAILED'}`);
+console.log(`${String(secondsSince(begun)).padStart(5)} s  in all`);
+if (failures.length) console.log(`\n== what failed\n${failures.join('\n')}`);
+const broken = [...done.values()].some(({ ok }) => !ok);
+console.log(`\n${passed} passed, ${failed || (broken ? 1 : 0)} failed`);
+process.exit(broken ? 1 : 0);
+
+/** Runs a step to its end; its output is shown whole where it fails, and what failed in it as soon as that is known. */
+async function runStep({ name, command, args, env = process.env }) {
 	const from = Date.now();
-	console.log(`\n== ${name}`);
-	const { code, output } = await shown(command, args, env);
-	count(output);
-	const seconds = Math.round((Date.now() - from) / 1000);
-	console.log(`== ${name}: ${code === 0 ? 'ok' : `failed (${code})`}, ${seconds} s`);
-	took.push(`${name} ${seconds} s`);
-	return code;
+	console.log(`== ${name}: begun at ${secondsSince(begun)} s`);
+	const { code, output } = await heard(name, command, args, env);
+	const { passed: good, failed: bad } = counted(output);
+	passed += good;
+	failed += bad;
+	const ok = code === 0;
+	done.set(name, { ok, seconds: secondsSince(from) });
+	if (!ok) {
+		console.log(`\n== ${name}: what it said\n${output}`);
+		if (!failures.some((line) => line.startsWith(`${name}: `))) failures.push(`${name}: ended with ${code}`);
+	}
+	const tests = good + bad ? `, ${good} passed${bad ? `, ${bad} failed` : ''}` : '';
+	console.log(`== ${name}: ${ok ? 'ok' : `failed (${code})`}, ${secondsSince(from)} s${tests}`);
 }
 
-/** Runs a command with its output shown and kept. */
-function shown(command, args, env) {
-	return new Promise((done) => {
+/** A line by which Vitest or Playwright names a test that failed. */
+const NAMES_A_FAILURE = /^\s*(?:×|✘|FAIL\b|FAILED:|\d+\) \[)/;
+
+/** Runs a command and keeps what it says; a test that fails is named at once. */
+function heard(name, command, args, env) {
+	return new Promise((ended) => {
 		const child = spawn(command, args, { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
 		let output = '';
+		let line = '';
 		for (const stream of [child.stdout, child.stderr])
 			stream.on('data', (data) => {
 				output += data;
-				process.stdout.write(data);
+				const lines = (line + plain(String(data))).split('\n');
+				line = lines.pop() ?? '';
+				for (const said of lines) {
+					if (!NAMES_A_FAILURE.test(said)) continue;
+					const failure = `${name}: ${said.trim()}`;
+					if (failures.includes(failure)) continue;
+					failures.push(failure);
+					console.log(`FAILED in ${failure}`);
+				}
 			});
-		child.once('close', (code) => done({ code: code ?? 1, output }));
+		child.once('close', (code) => ended({ code: code ?? 1, output }));
 	});
 }
 
-/** Adds the closing counts of Vitest ("Tests  12 passed (12)") and Playwright ("12 passed (3s)"). */
-function count(output) {
-	// eslint-disable-next-line no-control-regex
-	const plain = output.replace(/\u001b\[[0-9;]*m/g, '');
-	for (const [, number, word] of plain.matchAll(
-		/^\s+(?:Tests\s+(?:\d+ failed \| )?)?(\d+) (passed|failed|flaky)\b/gm
-	)) {
-		if (word === 'passed') passed += Number(number);
-		else if (word === 'flaky') flaky += Number(number);
-		else failed += Number(number);
-	}
+// eslint-disable-next-line no-control-regex
+const plain = (text) => text.replace(/\u001b\[[0-9;]*m/g, '');
+
+/** The closing counts of Vitest ("Tests  12 passed (12)"), Playwright ("12 passed (3s)") and the attacks. */
+function counted(output) {
+	const counts = { passed: 0, failed: 0 };
+	for (const [, number, word] of plain(output).matchAll(
+		/^\s+(?:Tests\s+(?:\d+ failed \| )?)?(\d+) (passed|failed)\b/gm
+	))
+		counts[word] += Number(number);
+	for (const [, number] of plain(output).matchAll(/^\s+Tests\s+(\d+) failed \|/gm))
+		counts.failed += Number(number);
+	return counts;
 }

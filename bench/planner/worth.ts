@@ -58,7 +58,13 @@ export function readsLikeAClass(line: Line): void {
 		[15, 30, 45, 60, 75].flatMap((minutes) =>
 			Array.from({ length: 6 }, (_, i) => {
 				const base = emptyPlan('Bench', group.startsAt, 60 * minutes);
-				const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group, pace: USUAL_PACE };
+				const setting = {
+					catalogue: CATALOGUE,
+					find: findMovement,
+					targets: group.targets,
+					group,
+					pace: USUAL_PACE
+				};
 				const all = [...proposeClasses({ base, wishes: {}, setting, seed: minutes + i, count: 1 })];
 				return { ...all.at(-1)!.proposal, group };
 			})
@@ -90,7 +96,13 @@ export function searchesEnough(line: Line): void {
 	const rough: number[] = [];
 	for (const group of Object.values(DEMO_GROUPS)) {
 		const base = emptyPlan('Bench', group.startsAt, 2700);
-		const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group, pace: USUAL_PACE };
+		const setting = {
+			catalogue: CATALOGUE,
+			find: findMovement,
+			targets: group.targets,
+			group,
+			pace: USUAL_PACE
+		};
 		const points = (seed: number, work: Work) => {
 			const all = [...compose(base, {}, setting, seed, 1, work)].map(({ composed }) => composed.points);
 			return { first: all[0]!, last: all.at(-1)! };

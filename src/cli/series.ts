@@ -32,7 +32,13 @@ export async function seriesCommand(args: string[]): Promise<number> {
 	if (!read.ok) throw new Complaint(`${file} is not a series:\n  ${faultLines(read.faults).join('\n  ')}`);
 	const { planned, group, movements } = read.value;
 	const { offered, find } = catalogueView(CATALOGUE, [], [], movements);
-	const analysis = analyseSeries(planned, { group, find, catalogue: offered, knownBefore: [], pace: USUAL_PACE });
+	const analysis = analyseSeries(planned, {
+		group,
+		find,
+		catalogue: offered,
+		knownBefore: [],
+		pace: USUAL_PACE
+	});
 	if (json) console.log(JSON.stringify(asJson(analysis), null, 2));
 	else show(analysis);
 	return 0;

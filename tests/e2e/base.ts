@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type Browser, type Page } from '@playwright/test';
+import { expect, test as base, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { backToFirstState } from './first-state';
 
 interface Watch {
@@ -8,14 +9,71 @@ interface Watch {
 	allow: RegExp[];
 }
 
+interface Fixtures {
+	watch: Watch;
+	/** A test that changes the clock, the network or the way pages are kept has a browser context of its own. */
+	ownContext: boolean;
+}
+
+/** Where a signed-in browser begins: enter.setup.ts kept it. */
+const SIGNED_IN = () => `${process.env.E2E_RESULTS}/imke.json`;
+
 /**
- * Fails a test on any console warning or error, page error, or request that leaves the app's own origin. A second try
- * begins with the demo as it was; with E2E_AFRESH=1 every test does.
+ * Fails a test on any console warning or error, page error, or request that leaves the app's own origin. Tests share one
+ * browser context, so that scripts are fetched and read once; each begins with its cookies and an empty store. With
+ * E2E_AFRESH=1 each also begins with the demo as it was.
  */
-export const test = base.extend<{ watch: Watch }>({
+export const test = base.extend<Fixtures, { sharedContext: BrowserContext }>({
+	ownContext: [false, { option: true }],
+	sharedContext: [
+		async ({ browser }, use, { project }) => {
+			const { viewport, locale, timezoneId, baseURL, contextOptions } = project.use;
+			const context = await browser.newContext({
+				...contextOptions,
+				viewport,
+				locale,
+				timezoneId,
+				baseURL,
+				storageState: SIGNED_IN()
+			});
+			await use(context);
+			await context.close();
+		},
+		{ scope: 'worker' }
+	],
+	context: async (
+		{
+			browser,
+			sharedContext,
+			ownContext,
+			storageState,
+			viewport,
+			locale,
+			timezoneId,
+			baseURL,
+			contextOptions
+		},
+		use
+	) => {
+		if (!ownContext && storageState === SIGNED_IN()) {
+			await use(sharedContext);
+			await emptied(sharedContext);
+			return;
+		}
+		const own = await browser.newContext({
+			...contextOptions,
+			viewport,
+			locale,
+			timezoneId,
+			baseURL,
+			storageState
+		});
+		await use(own);
+		await own.close();
+	},
 	watch: [
-		async ({ page, baseURL }, use, { retry }) => {
-			if (retry > 0 || process.env.E2E_AFRESH === '1') await backToFirstState();
+		async ({ page, baseURL }, use) => {
+			if (process.env.E2E_AFRESH === '1') await backToFirstState();
 			const seen: string[] = [];
 			const state: Watch = { allow: [] };
 			await slowDown(page);
@@ -26,6 +84,23 @@ export const test = base.extend<{ watch: Watch }>({
 		{ auto: true }
 	]
 });
+
+/** Closes the pages of a context and leaves nothing of the test in it but what was fetched. */
+async function emptied(context: BrowserContext): Promise<void> {
+	await context.unrouteAll({ behavior: 'ignoreErrors' });
+	const last = await context.newPage();
+	for (const page of context.pages()) if (page !== last) await page.close();
+	const session = await context.newCDPSession(last);
+	await session.send('Storage.clearDataForOrigin', {
+		origin: ORIGIN,
+		storageTypes: 'local_storage,indexeddb,cache_storage,service_workers'
+	});
+	await last.close();
+	const { cookies } = JSON.parse(readFileSync(SIGNED_IN(), 'utf8')) as { cookies: Cookies };
+	await context.clearCookies();
+	await context.addCookies(cookies);
+}
+type Cookies = Parameters<BrowserContext['addCookies']>[0];
 export { expect };
 
 /** With E2E_SLOWER=6 the browser computes six times slower: that finds tests that click before a page answers. */

@@ -183,7 +183,9 @@ test('a block is dragged to another place by the pointer', async ({ page }) => {
 	await page.mouse.down();
 	await page.mouse.move(handle!.x + 8, handle!.y - 10, { steps: 5 });
 	await page.mouse.move(target!.x + 20, target!.y + 6, { steps: 12 });
-	await page.waitForTimeout(400); // the library watches where the pointer is every 200 ms
+	// the library watches where the pointer is every 200 ms, and makes room there
+	const place = page.locator('[data-is-dnd-shadow-item-internal]');
+	await expect.poll(() => place.evaluate((node) => [...node.parentElement!.children].indexOf(node))).toBe(0);
 	await page.mouse.up();
 	await expect(page.locator('.row').first()).toHaveAccessibleName(/^Cobra/);
 	await expect(saved(page)).toBeVisible();

@@ -161,9 +161,8 @@ test('a proposal that is taken while others are looked for leaves no word about 
 	await page.getByRole('button', { name: 'Propose three' }).click();
 	await page.getByRole('button', { name: 'Take this one' }).first().click({ timeout: 60_000 });
 	await expect(page.getByText(/^Taken: .+; every block of it can be changed/)).toBeVisible();
-	await page.waitForTimeout(1500);
-	await expect(page.getByText('0 classes proposed')).toBeHidden();
 	await expect(saved(page)).toBeVisible();
+	await expect(page.getByText('0 classes proposed')).toBeHidden();
 });
 
 test('after signing out, Back shows nothing of the studio', async ({ browser, baseURL }) => {

@@ -1,6 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { addDays } from '../../src/lib/core/calendar';
-import { arrive, axeInBoth, expect, fromPage, groupPath, newPlan, open, test, total } from './base';
+import {
+	arrive,
+	axeInBoth,
+	expect,
+	fromPage,
+	groupPath,
+	newPlan,
+	open,
+	test,
+	total,
+	axeFindings
+} from './base';
 
 const checkInsOf = (group: string) => `/api${group.replace('/group/', '/groups/')}/check-ins`;
 
@@ -124,7 +135,7 @@ test('an even group is told no difference', async ({ page }) => {
 	).toBeVisible();
 });
 
-test('somebody is measured with the inclinometer, which drops out half way; removing them removes everything', async ({
+test('somebody is measured with the inclinometer, which drops out half way; removing them asks once, leaves notes to the teacher, and can be taken back', async ({
 	page
 }) => {
 	const group = await groupPath(page, 'First Tide');
@@ -166,23 +177,45 @@ test('somebody is measured with the inclinometer, which drops out half way; remo
 			title: 'On the beach',
 			on: '2026-11-07',
 			startsAt: '09:30',
-			document: { effort: 4, minutes: 60, attendance: 12, leftOut: [], note: 'Nell K. rested her knee.' }
+			document: {
+				effort: 4,
+				minutes: 60,
+				attendance: 12,
+				leftOut: [],
+				note: 'Nell K. rested her knee; @Nell K. sat well.'
+			}
 		},
 		...fromPage()
 	});
 	expect(noted.status(), await noted.text()).toBe(201);
 	const data = await (await page.request.get(`/api/students/${id}`)).json();
 	expect(data.measured).toHaveLength(1);
-	expect(data.namedIn).toMatchObject([{ class: 'On the beach' }]);
+	expect(data.mentionedIn).toMatchObject([{ class: 'On the beach' }]);
 	await open(page, group);
-	await page.getByRole('button', { name: 'Remove Nell K. for good' }).click();
-	await expect(page.getByText('Nell K. is removed for good')).toBeVisible();
+	await page.getByRole('button', { name: 'Remove Nell K.' }).click();
+	const dialog = page.getByRole('dialog', { name: 'Remove Nell K.?' });
+	await expect(dialog.getByText('one check-in. You can bring them back for 7 days')).toBeVisible();
+	await expect(dialog.getByText('Nell K. rested her knee; @Nell K. sat well.')).toBeVisible();
+	expect(await axeFindings(page), 'removing').toEqual([]);
+	await dialog.getByRole('button', { name: 'Take the name out of this note' }).click();
+	await expect(dialog.getByText('The name is taken out of the note')).toBeVisible();
+	await dialog.getByRole('button', { name: 'Remove Nell K.' }).click();
+	await expect(page.getByText('Nell K. is removed', { exact: true })).toBeVisible();
 	expect((await page.request.get(`/api/students/${id}`)).status()).toBe(404);
 	await open(page, `${group}/check-in`);
 	await expect(page.getByText('Nell K.')).toHaveCount(0);
 	await open(page, `${group}/taught`);
-	await expect(page.getByText('(removed) rested her knee.')).toBeVisible();
-	await expect(page.getByText('Nell K.')).toHaveCount(0);
+	await expect(page.getByText('… rested her knee; @somebody sat well.')).toBeVisible();
+	await open(page, group);
+	await page.getByRole('button', { name: 'Bring Nell K. back' }).click();
+	await expect(page.getByRole('rowheader', { name: 'Nell K.' })).toBeVisible();
+	await open(page, `${group}/taught`);
+	await expect(page.getByText('… rested her knee; @Nell K. sat well.')).toBeVisible();
+	// as it was, for who comes after
+	await open(page, group);
+	await page.getByRole('button', { name: 'Remove Nell K.' }).click();
+	await dialog.getByRole('button', { name: 'Remove Nell K.' }).click();
+	await expect(page.getByText('Nell K. is removed', { exact: true })).toBeVisible();
 });
 
 test('a series ends with what changed and what did not, without names unless they are asked for', async ({

@@ -80,28 +80,31 @@ test('two windows on one group: the version not taken stays at hand', async ({ p
 	await expect(saved(other)).toBeVisible();
 });
 
-test('a minute without a connection loses nothing: editing goes on and is saved when it is back', async ({
-	page,
-	context,
-	watch
-}) => {
-	watch.allow.push(/ERR_INTERNET_DISCONNECTED/);
-	await page.clock.install();
-	await newPlan(page);
-	await addByKey(page, 'clam');
-	await expect(saved(page)).toBeVisible();
-	await context.setOffline(true);
-	await addByKey(page, 'cobra');
-	await expect(page.getByText('No connection: kept in this browser')).toBeVisible();
-	await page.clock.fastForward(60_000);
-	await addByKey(page, 'plank');
-	await page.clock.fastForward(60_000);
-	await expect(page.getByText('No connection: kept in this browser')).toBeVisible();
-	await context.setOffline(false);
-	await page.clock.fastForward(20_000);
-	await expect(saved(page)).toBeVisible({ timeout: 20_000 });
-	await reload(page);
-	await expect(page.locator('.row')).toHaveCount(3);
+test.describe('without a connection', () => {
+	test.use({ ownContext: true });
+	test('a minute without a connection loses nothing: editing goes on and is saved when it is back', async ({
+		page,
+		context,
+		watch
+	}) => {
+		watch.allow.push(/ERR_INTERNET_DISCONNECTED/);
+		await page.clock.install();
+		await newPlan(page);
+		await addByKey(page, 'clam');
+		await expect(saved(page)).toBeVisible();
+		await context.setOffline(true);
+		await addByKey(page, 'cobra');
+		await expect(page.getByText('No connection: kept in this browser')).toBeVisible();
+		await page.clock.fastForward(60_000);
+		await addByKey(page, 'plank');
+		await page.clock.fastForward(60_000);
+		await expect(page.getByText('No connection: kept in this browser')).toBeVisible();
+		await context.setOffline(false);
+		await page.clock.fastForward(20_000);
+		await expect(saved(page)).toBeVisible({ timeout: 20_000 });
+		await reload(page);
+		await expect(page.locator('.row')).toHaveCount(3);
+	});
 });
 
 test('a window closed without a connection finds its edits again', async ({ page, watch }) => {
@@ -127,7 +130,8 @@ test('the database stops while a plan is edited and comes back: nothing is lost'
 	await addByKey(page, 'clam');
 	await expect(saved(page)).toBeVisible();
 	process.kill(servePid(), 'SIGUSR1');
-	await page.waitForTimeout(1500);
+	// the server says so itself
+	await expect.poll(async () => (await page.request.get('/group')).status()).toBe(503);
 	await addByKey(page, 'cobra');
 	await expect(page.getByText('No connection: kept in this browser')).toBeVisible({ timeout: 20_000 });
 	const down = await page.request.get('/group');

@@ -1,6 +1,8 @@
 import { axeInBoth, expect, open, test } from './base';
 import { begin, toTeach } from './teaching';
 
+test.use({ ownContext: true });
+
 test('a class that nobody led is written down in two taps, found in the history, and taken back', async ({
 	page
 }) => {
@@ -49,7 +51,7 @@ test('a class that was led stands planned and real side by side, and is written 
 	const steps = pack.script.steps as { id: string; seconds: number; title: string; equals: string | null }[];
 	const second = steps.find(({ equals }) => equals !== null)!;
 	for (const step of steps) {
-		await page.clock.runFor(step.id === second.id ? 4000 : step.seconds * 1000);
+		await page.clock.fastForward(step.id === second.id ? 4000 : step.seconds * 1000);
 		await page.keyboard.press('PageDown');
 	}
 	await expect(page.getByText('Everything is with the server.')).toBeVisible();

@@ -6,10 +6,13 @@ import {
 	now,
 	onDevice,
 	plannedStart,
+	press,
 	readyOffline,
 	toTeach,
 	withSettings
 } from './teaching';
+
+test.use({ ownContext: true });
 
 interface SentStep {
 	id: string;
@@ -41,10 +44,10 @@ test('who is here is counted on a phone before the class, without a network: who
 	await expect(who.getByRole('status')).toContainText('sore wrist 1');
 	await expect(page.getByRole('region', { name: 'Kit' }).getByRole('status')).toContainText('are at hand');
 	expect(await axeInBoth(page), 'before').toEqual([]);
+	await page.clock.install();
 	await page.getByRole('button', { name: 'Begin the class' }).click();
 	await expect(now(page)).toBeVisible();
-	for (let i = 0; i < 12 && !(await now(page).getByText('11 tight').count()); i++)
-		await page.keyboard.press('PageDown');
+	for (let i = 0; i < 12 && !(await now(page).getByText('11 tight').count()); i++) await press(page);
 	await expect(now(page).getByText(/^11 tight/)).toBeVisible();
 	const [run] = await onDevice(page);
 	expect(run!.events[0]).toMatchObject({ do: 'here', here: { tiers: { tight: 11, middling: 20, open: 0 } } });
@@ -54,10 +57,11 @@ test('a movement is swapped for another while it is taught, gets a set more and 
 	const { path, plan } = await toTeach(page);
 	const { script } = await (await page.request.get(`/api/teach/packs/${plan}`)).json();
 	const steps = script.steps as SentStep[];
+	await page.clock.install();
 	await begin(page, path);
 	const second = steps.find(({ equals }) => equals !== null)!;
 	const first = steps.findIndex(({ id }) => id === second.equals);
-	for (let i = 0; i < first; i++) await page.keyboard.press('PageDown');
+	await press(page, first);
 	await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(second.title);
 	await page.getByRole('button', { name: 'Change', exact: true }).click();
 	const dialog = page.getByRole('dialog');
@@ -74,7 +78,7 @@ test('a movement is swapped for another while it is taught, gets a set more and 
 	await dialog.getByRole('button', { name: 'Write it down' }).click();
 	// the second side is the other movement too
 	for (let i = 0; i < 30 && !(await now(page).getByText('As long as the first side').count()); i++)
-		await page.keyboard.press('PageDown');
+		await press(page);
 	await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(other);
 	await page.keyboard.press('c');
 	await dialog.getByRole('button', { name: 'Back to what was planned' }).click();
@@ -121,7 +125,7 @@ test('by the clock it waits where the teacher wants it to', async ({ page }) => 
 	await wait.click();
 	await expect(wait).toHaveAttribute('aria-pressed', 'true');
 	await page.keyboard.press('Escape');
-	await page.clock.runFor(3600_000);
+	await page.clock.fastForward(3600_000);
 	await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(at);
 	await next(page).click();
 });
@@ -138,9 +142,10 @@ test('another device of the studio shows the room over the server, and says when
 	const state = await page.context().storageState();
 	const context = await browser.newContext({ storageState: { ...state, origins: [] }, baseURL });
 	const room = await context.newPage();
+	await page.clock.install();
 	await begin(page, path);
 	const place = steps.findIndex(({ people, itemId }) => people.length > 0 && itemId !== null);
-	for (let i = 0; i < place; i++) await page.keyboard.press('PageDown');
+	await press(page, place);
 	const runId = (await onDevice(page))[0]!.id;
 	await open(room, `/teach/room?run=${runId}`);
 	await expect(now(room).getByRole('heading', { level: 1 })).toHaveText(steps[place]!.title);
@@ -190,9 +195,10 @@ test('the group is counted on a phone while it stands in a test, without a netwo
 	const { script } = await (await page.request.get(`/api/teach/packs/${plan}`)).json();
 	await begin(page, path);
 	await goOffline(page, context);
+	await page.clock.install();
 	const counting = page.getByRole('button', { name: 'Count the group' });
 	const testAt = (script.steps as SentStep[]).findIndex(({ kind }) => kind === 'test');
-	for (let i = 0; i < testAt; i++) await page.keyboard.press('PageDown');
+	await press(page, testAt);
 	await counting.click();
 	const dialog = page.getByRole('dialog');
 	const tap = async (grade: number, times: number) => {

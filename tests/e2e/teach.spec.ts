@@ -1,7 +1,20 @@
 import type { Page } from '@playwright/test';
 import { tally } from '../../src/lib/core/teach';
 import { axeInBoth, expect, test, enteredAnew } from './base';
-import { begin, next, now, onDevice, plannedStart, readyOffline, toTeach, withSettings } from './teaching';
+import {
+	begin,
+	next,
+	now,
+	onDevice,
+	plannedStart,
+	press,
+	readyOffline,
+	tap,
+	toTeach,
+	withSettings
+} from './teaching';
+
+test.use({ ownContext: true });
 
 test('a class is taught by a clicker from the week to its end, and the server has all of it', async ({
 	page
@@ -19,7 +32,7 @@ test('a class is taught by a clicker from the week to its end, and the server ha
 	for (const [index, step] of steps.entries()) {
 		if (step.title) await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(step.title);
 		if (step.leg) await expect(now(page)).toContainText(step.leg === 'left' ? 'Left leg' : 'Right leg');
-		await page.clock.runFor(step.seconds * 1000);
+		await page.clock.fastForward(step.seconds * 1000);
 		if (index === 3) {
 			// pressed once too often: the clicker goes back, and nothing is lost
 			await page.keyboard.press('PageDown');
@@ -46,13 +59,13 @@ test('by the clock it goes on by itself to the second, and waits after going bac
 	const untilTenth = script.steps
 		.slice(0, 9)
 		.reduce((sum: number, s: { seconds: number }) => sum + s.seconds, 0);
-	await page.clock.runFor(untilTenth * 1000 + 400);
+	await page.clock.fastForward(untilTenth * 1000 + 400);
 	await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(script.steps[9].title);
 	await page.getByRole('button', { name: 'Back', exact: true }).click();
-	await page.clock.runFor(120_000);
+	await page.clock.fastForward(120_000);
 	await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(script.steps[8].title);
 	await next(page).click();
-	await page.clock.runFor(script.lengthSeconds * 1000);
+	await page.clock.fastForward(script.lengthSeconds * 1000);
 	await expect(next(page)).toContainText('End the class');
 });
 
@@ -83,19 +96,17 @@ test('by thumb on a phone, without the server for a while: a side that is left o
 	const { path, plan } = await toTeach(page);
 	const { script } = await (await page.request.get(`/api/teach/packs/${plan}`)).json();
 	await page.route('**/api/teach/runs/*', (route) => route.abort());
+	await page.clock.install();
 	await begin(page, path);
 	const second = script.steps.findIndex((s: { equals: string | null }) => s.equals !== null);
 	const title = script.steps[second].title as string;
-	for (let i = 0; i < second - 1; i++) {
-		await page.waitForTimeout(60);
-		await next(page).click();
-	}
+	await tap(page, second - 1);
 	await page.getByRole('button', { name: 'Leave out' }).click();
 	const leg = script.steps[second].leg === 'left' ? 'Left' : 'Right';
 	const owed = page.getByText(new RegExp(`^Owed: ${leg} side of ${title}`));
 	await expect(owed).toBeVisible();
 	await page.getByRole('button', { name: 'Bring it back' }).first().click();
-	await next(page).click();
+	await tap(page);
 	await expect(now(page).getByRole('heading', { level: 1 })).toHaveText(title);
 	await expect(now(page)).toContainText(`${leg} leg`);
 	// facing the group the teacher's own leg is the other one
@@ -110,7 +121,7 @@ test('by thumb on a phone, without the server for a while: a side that is left o
 		// after the last step neither is there for a moment
 		await next(page).or(over).first().waitFor();
 		if (await over.isVisible()) break;
-		await next(page).click();
+		await tap(page);
 	}
 	await expect(over).toBeVisible();
 	await expect(page.getByText('Everything is with the server.')).toBeVisible();
@@ -124,9 +135,9 @@ test('a rehearsal runs at eight times the speed and leaves nothing behind', asyn
 	await page.getByRole('button', { name: 'Rehearse', exact: true }).click();
 	await expect(page.getByText('rehearsal ×8')).toBeVisible();
 	const first = await now(page).getByRole('heading', { level: 1 }).textContent();
-	await page.clock.runFor(30_000);
+	await page.clock.fastForward(30_000);
 	await expect(now(page).getByRole('heading', { level: 1 })).not.toHaveText(first ?? '');
-	await page.clock.runFor(480_000);
+	await page.clock.fastForward(480_000);
 	await page.keyboard.press('PageDown');
 	await expect(page.getByRole('heading', { name: 'The rehearsal is over' })).toBeVisible();
 	expect(await onDevice(page)).toEqual([]);
@@ -140,13 +151,8 @@ test('a class is taught without a network, the page killed twice and reloaded on
 	watch.allow.push(/ERR_INTERNET_DISCONNECTED|ERR_FAILED|Failed to load/);
 	const { path } = await toTeach(page);
 	await readyOffline(page, context);
+	await context.clock.install();
 	await begin(page, path);
-	const press = async (on: Page, times: number) => {
-		for (let i = 0; i < times; i++) {
-			await on.keyboard.press('PageDown');
-			await on.waitForTimeout(40);
-		}
-	};
 	await press(page, 6);
 	const titleOf = (on: Page) => now(on).getByRole('heading', { level: 1 }).textContent();
 	const before = await titleOf(page);
@@ -167,7 +173,7 @@ test('a class is taught without a network, the page killed twice and reloaded on
 		i < 200 && !(await third.getByRole('heading', { name: 'The class is over' }).isVisible());
 		i++
 	)
-		await third.keyboard.press('PageDown');
+		await press(third);
 	await expect(third.getByText('goes to the server when it can be reached')).toBeVisible();
 	const [run] = await onDevice(third);
 	expect(run!.unsent).toBe(run!.events.length);
@@ -217,11 +223,12 @@ test('a second screen shows the room the figure, the side and the count, and say
 	const room = await context.newPage();
 	await room.goto('/teach/room');
 	await expect(room.getByText('Waiting for the class')).toBeVisible();
+	await page.clock.install();
 	await begin(page, path);
 	const sided = script.steps.findIndex(
 		(s: { leg: string | null; people: string[] }) => s.leg && s.people.length
 	);
-	for (let i = 0; i < sided; i++) await page.keyboard.press('PageDown');
+	await press(page, sided);
 	const step = script.steps[sided];
 	await expect(now(room).getByRole('heading', { level: 1 })).toHaveText(step.title);
 	await expect(now(room)).toContainText(step.leg === 'left' ? 'Left leg' : 'Right leg');

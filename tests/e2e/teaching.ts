@@ -33,6 +33,22 @@ export async function begin(page: Page, path: string): Promise<void> {
 	await expect(now(page)).toBeVisible();
 }
 
+/** Moves on by a clicker, on a page whose clock is the test's: two presses within 400 ms would be one. */
+export async function press(page: Page, times = 1): Promise<void> {
+	for (let i = 0; i < times; i++) {
+		await page.keyboard.press('PageDown');
+		await page.clock.fastForward(500);
+	}
+}
+
+/** The same by the button under the thumb. */
+export async function tap(page: Page, times = 1): Promise<void> {
+	for (let i = 0; i < times; i++) {
+		await next(page).click();
+		await page.clock.fastForward(500);
+	}
+}
+
 /** The runs that the device keeps, with what happened in each. */
 export const onDevice = (page: Page): Promise<{ id: string; events: RunEvent[]; unsent: number }[]> =>
 	page.evaluate(async () => {

@@ -35,7 +35,9 @@ describe.each(DEMO_PLANS.map(({ plan, group }) => [plan.title, plan, DEMO_GROUPS
 				const after = applyEdit(plan, { do: 'reorder', order: calmed.order });
 				expect(lostSeconds(after, findMovement, pace)).toBe(calmed.afterSeconds);
 			}
-			expect(lostSeconds(plan, findMovement, SLOW)).toBeGreaterThan(lostSeconds(plan, findMovement, USUAL_PACE));
+			expect(lostSeconds(plan, findMovement, SLOW)).toBeGreaterThan(
+				lostSeconds(plan, findMovement, USUAL_PACE)
+			);
 		});
 
 		it('takes longer, and is fitted to what it takes', () => {
@@ -71,6 +73,5 @@ it('a series is read at the pace of who teaches it', () => {
 			pace
 		}).classes.map(({ analysis }) => analysis?.timeline.totalSeconds ?? 0);
 	const usual = lengths(USUAL_PACE);
-	for (const [i, seconds] of lengths(SLOW).entries())
-		if (usual[i]) expect(seconds).toBeGreaterThan(usual[i]);
+	for (const [i, seconds] of lengths(SLOW).entries()) if (usual[i]) expect(seconds).toBeGreaterThan(usual[i]);
 });

@@ -145,7 +145,9 @@ describe('the clock, worked by hand', () => {
 				blocks: [{ kind: 'chain' as const, id: 'c', items }]
 			};
 			const plan = { ...emptyPlan('', '18:30', 1800), sections: [section] };
-			const [change, ...more] = clock(plan, findMovement, USUAL_PACE).entries.filter(({ phase }) => phase === 'change');
+			const [change, ...more] = clock(plan, findMovement, USUAL_PACE).entries.filter(
+				({ phase }) => phase === 'change'
+			);
 			expect(more).toEqual([]);
 			return { item: change!.itemId, seconds: change!.toSeconds - change!.fromSeconds };
 		};
@@ -234,7 +236,9 @@ describe('the clock, for any plan', () => {
 	it('mirrored twice is the same plan; mirrored once takes as long', () => {
 		run((plan) => {
 			expect(mirror(mirror(plan))).toEqual(plan);
-			expect(clock(mirror(plan), findMovement, USUAL_PACE).totalSeconds).toBe(clock(plan, findMovement, USUAL_PACE).totalSeconds);
+			expect(clock(mirror(plan), findMovement, USUAL_PACE).totalSeconds).toBe(
+				clock(plan, findMovement, USUAL_PACE).totalSeconds
+			);
 		});
 	});
 
@@ -249,8 +253,9 @@ describe('the clock, for any plan', () => {
 				const before = clock(plan, findMovement, USUAL_PACE).entries;
 				const after = clock(
 					applyEdit(plan, { do: 'setDose', itemId: item.id, change: { amount } }),
-					findMovement
-				, USUAL_PACE);
+					findMovement,
+					USUAL_PACE
+				);
 				const first = before.findIndex((e) => e.itemId === item.id && e.phase === 'work');
 				expect(after.entries.slice(0, first)).toEqual(before.slice(0, first));
 				expect(after.entries.map((e) => [e.phase, e.itemId, e.side])).toEqual(
@@ -306,7 +311,9 @@ describe('times in words', () => {
 });
 
 it('a class of the whole catalogue can be worked out', () => {
-	expect(clock(planOf(...CATALOGUE.map((m) => m.slug)), findMovement, USUAL_PACE).totalSeconds).toBeGreaterThan(3600);
+	expect(
+		clock(planOf(...CATALOGUE.map((m) => m.slug)), findMovement, USUAL_PACE).totalSeconds
+	).toBeGreaterThan(3600);
 });
 
 describe('what is owed to the other side', () => {

@@ -143,7 +143,12 @@ describe('fit', () => {
 
 	it('gives held seconds in fives, and what is left to the closing rest', () => {
 		const plan = add(add(add(emptyPlan('A class', '18:30', 600), 'warrior-2'), 'happy-baby'), 'savasana');
-		const result = fit(plan, findMovement, USUAL_PACE, clock(plan, findMovement, USUAL_PACE).totalSeconds + 47);
+		const result = fit(
+			plan,
+			findMovement,
+			USUAL_PACE,
+			clock(plan, findMovement, USUAL_PACE).totalSeconds + 47
+		);
 		expect(result.ok).toBe(true);
 		if (!result.ok) return;
 		const [warrior, baby] = itemsOf(plan).map((item) => result.doses[item.id]!.amount!);

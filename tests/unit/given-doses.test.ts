@@ -191,7 +191,12 @@ describe('sets', () => {
 
 	it('stay as they are where amounts suffice', () => {
 		const plan = planOf('clam', { amount: 8, sets: 2, restSeconds: 20 });
-		const fitted = fit(plan, findMovement, USUAL_PACE, clock(plan, findMovement, USUAL_PACE).totalSeconds + 4 * 9);
+		const fitted = fit(
+			plan,
+			findMovement,
+			USUAL_PACE,
+			clock(plan, findMovement, USUAL_PACE).totalSeconds + 4 * 9
+		);
 		expect(fitted.ok && fitted.changed).toEqual([
 			{ itemId: 'b1', from: { amount: 8, sets: 2 }, to: { amount: 10, sets: 2 } }
 		]);

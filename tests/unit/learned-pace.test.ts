@@ -231,7 +231,9 @@ describe('a learned pace', () => {
 			clock(demo, findMovement, pace)
 				.entries.filter((e) => e.movement === slug && e.phase === 'work')
 				.reduce((sum, e) => sum + e.toSeconds - e.fromSeconds, 0);
-		const slugs = [...new Set(clock(demo, findMovement, USUAL_PACE).entries.flatMap(({ movement }) => movement ?? []))];
+		const slugs = [
+			...new Set(clock(demo, findMovement, USUAL_PACE).entries.flatMap(({ movement }) => movement ?? []))
+		];
 		const one = slugs.find((slug) => seconds(USUAL_PACE, slug) > 40)!;
 		const own: PaceModel = {
 			...slow,

@@ -15,7 +15,12 @@ import { applyEdit, itemsOf, mirror, nextId, SECTION_KINDS, type ClassPlan } fro
 import { anyPlan } from './arbitrary';
 
 const read = (plan: ClassPlan): Analysis =>
-	analysePlan(plan, { pace: USUAL_PACE, catalogue: CATALOGUE, find: findMovement, targets: preset('runners').targets });
+	analysePlan(plan, {
+		pace: USUAL_PACE,
+		catalogue: CATALOGUE,
+		find: findMovement,
+		targets: preset('runners').targets
+	});
 const total = (plan: ClassPlan) => clock(plan, findMovement, USUAL_PACE).totalSeconds;
 const forAny = (check: (plan: ClassPlan, pick: number) => void, numRuns = 60) =>
 	fc.assert(fc.property(anyPlan(1, 12), fc.nat(999), check), { numRuns });
@@ -24,7 +29,9 @@ describe('the clock', () => {
 	it('is the same for the same plan, and leaves the plan alone', () =>
 		forAny((plan) => {
 			const before = structuredClone(plan);
-			expect(clock(plan, findMovement, USUAL_PACE)).toEqual(clock(structuredClone(plan), findMovement, USUAL_PACE));
+			expect(clock(plan, findMovement, USUAL_PACE)).toEqual(
+				clock(structuredClone(plan), findMovement, USUAL_PACE)
+			);
 			expect(plan).toEqual(before);
 		}));
 
@@ -89,9 +96,9 @@ describe('the clock', () => {
 					// whole seconds on both sides
 					expect(Math.abs(toSeconds - fromSeconds - was * ratio)).toBeLessThanOrEqual(0.5 + 0.5 * ratio);
 				}
-			expect(phaseSeconds(clock({ ...plan, pinnedPace: { setUpSeconds: 40 } }, findMovement, USUAL_PACE)).work).toBe(
-				phaseSeconds(clock(plan, findMovement, USUAL_PACE)).work
-			);
+			expect(
+				phaseSeconds(clock({ ...plan, pinnedPace: { setUpSeconds: 40 } }, findMovement, USUAL_PACE)).work
+			).toBe(phaseSeconds(clock(plan, findMovement, USUAL_PACE)).work);
 		}));
 
 	it('is not moved by title, start or the length asked for', () =>

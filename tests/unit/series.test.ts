@@ -219,6 +219,24 @@ describe('the load of a week', () => {
 	});
 });
 
+describe('a week in which one class was changed by hand and another was not', () => {
+	it('is no week that later ones are compared with', () => {
+		const meetings = [2, 5].map((weekday) => ({ weekday, startsAt: '18:30' }));
+		const empty = seriesOf({ weeks: 3, meetings });
+		const plans = empty.series.classes.map(({ id }) => [id, classWith(['clam'])] as const);
+		const whole = withProposed(empty, Object.fromEntries(plans));
+		const edited = whole.series.classes.find(({ week }) => week === 2)!.id;
+		const longer = classWith(['clam', 'cat-cow', 'frog', 'happy-baby', 'low-lunge']);
+		const mixed = { ...whole, plans: { ...whole.plans, [edited]: longer } };
+		const compared = (planned: typeof whole) => analyseSeries(planned, settingFor()).weeks[2]!.changePercent;
+		const { weeks } = analyseSeries(mixed, settingFor());
+		expect(weeks.map((week) => week.mixed)).toEqual([false, true, false]);
+		// the third is compared with the first, which it equals, and not with the second
+		expect(weeks[1]!.load).not.toBe(weeks[0]!.load);
+		expect(compared(mixed)).toBe(compared(whole));
+	});
+});
+
 describe('what a series waits for', () => {
 	const planned = filled(seriesOf({ weeks: 4, retest: { test: 'leg-roll', weeks: [3] } }), () =>
 		classWith(['clam'])

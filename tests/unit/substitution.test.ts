@@ -180,7 +180,8 @@ describe('the room sheet', () => {
 		.add('build', new PlanWriter().item('supine-butterfly', { form: 'supported', keep: [] }))
 		.add('peak', { ...new PlanWriter().item('fire-log', { keep: ['sore knee'] }), id: 'b9' })
 		.plan('A class', '09:30', 1800);
-	const { context } = analysePlan(plan, { pace: USUAL_PACE,
+	const { context } = analysePlan(plan, {
+		pace: USUAL_PACE,
 		catalogue: CATALOGUE,
 		find: findMovement,
 		targets: preset('beginners').targets

@@ -12,7 +12,14 @@ import { PRESETS } from '../../src/lib/core/group';
 
 const classes = taughtClasses().map((taught) => {
 	const { group, plan } = taught;
-	const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group, known: null, pace: USUAL_PACE };
+	const setting = {
+		catalogue: CATALOGUE,
+		find: findMovement,
+		targets: group.targets,
+		group,
+		known: null,
+		pace: USUAL_PACE
+	};
 	return { ...taught, analysis: analysePlan(plan, setting) };
 });
 

@@ -80,7 +80,13 @@ describe('themes', () => {
 		(preset) => {
 			const group = newGroup(preset, preset);
 			const base = emptyPlan('', group.startsAt, 2700);
-			const setting = { catalogue: CATALOGUE, find: findMovement, targets: group.targets, group, pace: USUAL_PACE };
+			const setting = {
+				catalogue: CATALOGUE,
+				find: findMovement,
+				targets: group.targets,
+				group,
+				pace: USUAL_PACE
+			};
 			const { candidates } = candidatesOf(optionsFor(base, {}, setting), {}, setting, []);
 			const possible = possibleThemes(candidates);
 			expect(possible.length).toBeGreaterThanOrEqual(3);

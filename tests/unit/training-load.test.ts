@@ -92,7 +92,8 @@ describe('effort of a class', () => {
 	it('is the mean over the seconds of the class, added up another way', () => {
 		const { plan } = DEMO_PLANS[0]!;
 		const timeline = clock(plan, findMovement, USUAL_PACE);
-		const analysis = analysePlan(plan, { pace: USUAL_PACE,
+		const analysis = analysePlan(plan, {
+			pace: USUAL_PACE,
 			catalogue: [],
 			find: findMovement,
 			targets: preset('general').targets

@@ -228,3 +228,12 @@ it('a document of a version to come is refused with a sentence, and stays as it 
 		'The stored class “Out of the future” cannot be read: version: this class has version 99'
 	);
 });
+
+it('a first statement that meets something that is there already is no step of ours, and stops the start', async () => {
+	const other = await freshDatabase();
+	const there = await mysql.createConnection(other.url);
+	await there.query('create table teacher (id int)');
+	await there.end();
+	await expect(migrateDb(other.url, 'drizzle')).rejects.toMatchObject({ errno: 1050 });
+	await other.stop();
+});

@@ -12,7 +12,9 @@ import type { RequestHandler } from './$types';
 /** The series in the open format, with its plans, the group, and the movements that do not ship with the app. */
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
-	const { stored, group, today, moved } = found(await loadSeriesContext(db(), studio.id, params.id, USUAL_PACE));
+	const { stored, group, today, moved } = found(
+		await loadSeriesContext(db(), studio.id, params.id, USUAL_PACE)
+	);
 	const { find } = catalogueWith(today, moved);
 	const movements = slugsOfSeries(stored.planned).flatMap((slug) => {
 		const movement = find(slug);
