@@ -1,6 +1,8 @@
 /** What comes in from outside and what goes out into a log. */
 import { DrizzleQueryError } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
+import { emptyPlan, planFaults } from '../../src/lib/core/plan';
+import { hasMoreParts } from '../../src/lib/core/validation';
 import { readConfig } from '../../src/lib/server/config';
 import { isConnectionError } from '../../src/lib/server/db/errors';
 import { withoutValues } from '../../src/lib/server/log';
@@ -39,6 +41,32 @@ it.each([undefined, null, '', 'short', 'a'.repeat(41), 'with blanks in it here',
 	'%j is no token',
 	(given) => expect(() => tokenOf(given)).toThrow()
 );
+
+describe('a document that is larger than any', () => {
+	it('is refused by its count, before anything of it is looked at', () => {
+		const items = Array.from({ length: 24 }, (_, i) => ({ kind: 'item', id: `i${i}` }));
+		const chains = Array.from({ length: 1000 }, (_, i) => ({ kind: 'chain', id: `c${i}`, items }));
+		const plan = {
+			...emptyPlan('Large', '18:30', 3600),
+			sections: [{ id: 's', kind: 'build', blocks: chains }]
+		};
+		expect(planFaults(plan, () => undefined)).toEqual([
+			{ path: '', message: 'this is too large: it has more than 20000 parts' }
+		]);
+		expect(hasMoreParts({ a: [1, 2], b: { c: 3 } }, 6)).toBe(false);
+		expect(hasMoreParts({ a: [1, 2], b: { c: 3 } }, 5)).toBe(true);
+		// and nothing of it was looked at after the most
+		let looked = 0;
+		const endless = {
+			get next() {
+				looked += 1;
+				return { next: Array(50).fill(0) };
+			}
+		};
+		expect(hasMoreParts(Array(1000).fill(endless), 500)).toBe(true);
+		expect(looked).toBe(0);
+	});
+});
 
 it.each([undefined, { toString: 1 }, [], true, '', 'abc', '-1', '1.5', '1e3', '99999999999'])(
 	'%j is no version',

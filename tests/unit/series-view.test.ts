@@ -246,7 +246,8 @@ describe('how a class went', () => {
 		const { classes } = read(chalk);
 		const open = classes.find((c) => !c.run)!;
 		expect(draftOfRun(open)).toEqual({
-			effort: Math.round(open.effort),
+			// nobody said it yet
+			effort: null,
 			minutes: Math.round(open.minutes),
 			attendance: null,
 			leftOut: [],

@@ -19,7 +19,9 @@ export const GET: RequestHandler = async ({ params, locals }) => {
 
 /** Takes the name out of one of them, in the version that was looked at: 204, 409, 404. */
 export const DELETE: RequestHandler = async ({ params, request, locals }) => {
+	const owner = ownerOfRequest(locals);
+	found(await notesThatName(db(), owner, params.id));
 	const { run, version } = await readJsonObject(request);
 	if (typeof run !== 'string') error(400, 'The request names no class.');
-	return removalAnswer(await takeNameOut(db(), ownerOfRequest(locals), params.id, run, versionOf(version)));
+	return removalAnswer(await takeNameOut(db(), owner, params.id, run, versionOf(version)));
 };
