@@ -8,6 +8,7 @@ import { hostileDocuments, hostileRequests } from './hostile';
 import { killedStarts } from './kills';
 import { authorisationMatrix, headersOfAnswers } from './matrix';
 import { faultsOfTheDatabase } from './outages';
+import { onceBroken } from './once-broken';
 import { attacked } from './setting';
 import { windowsOnDocuments, windowsOnSeries } from './windows';
 
@@ -15,6 +16,10 @@ const short = process.argv.includes('--short');
 const SIZES = short
 	? { documents: 330, windows: 0, kills: 3 }
 	: { documents: 3400, windows: 10_000, kills: 100 };
+
+/** Of the day, so that other cases come each day; ATTACK_SEED brings a day back. */
+const SEED = Number(process.env.ATTACK_SEED ?? new Date().toISOString().slice(0, 10).replaceAll('-', ''));
+console.log(`seed ${SEED}`);
 
 /** Interleavings that run beside each other, each in a studio of its own. */
 const LANES = 4;
@@ -46,12 +51,16 @@ await attack('headers of every kind of answer', async () => {
 	const { asked, wrong } = await headersOfAnswers(at);
 	return { counted: `${asked} answers`, wrong };
 });
+await attack('what once destroyed records or stopped the server', async () => {
+	const { asked, wrong } = await onceBroken(at);
+	return { counted: `${asked} questions`, wrong };
+});
 await attack('hostile requests', async () => {
 	const { sent, wrong } = await hostileRequests(at);
 	return { counted: `${sent} requests`, wrong };
 });
 await attack('hostile documents', async () => {
-	const { sent, wrong } = await hostileDocuments(at, SIZES.documents, 20261128);
+	const { sent, wrong } = await hostileDocuments(at, SIZES.documents, SEED);
 	return { counted: `${sent} documents`, wrong };
 });
 await attack('the server after all this', async () => {
@@ -68,7 +77,7 @@ for (const from of ['empty', 'the version before'] as const)
 	await attack(
 		`starts interrupted on ${from === 'empty' ? 'an empty database' : 'data of the version before'}`,
 		async () => {
-			const { tried, interrupted, wrong } = await killedStarts(from, SIZES.kills, 7);
+			const { tried, interrupted, wrong } = await killedStarts(from, SIZES.kills, SEED);
 			return { counted: `${tried} tries, ${interrupted} kills before it answered`, wrong };
 		}
 	);
@@ -82,9 +91,9 @@ async function interleaved(run: typeof windowsOnDocuments): Promise<{ counted: s
 	const { pool, db } = openDb(server.url);
 	await db.insert(teacher).values({ id: 'imke', name: 'Imke', email: 'imke@wick-hollow.example' });
 	const wrong: string[] = [];
-	let seed = 0;
+	let seed = SEED;
 	const lane = async () => {
-		while (seed < SIZES.windows) {
+		while (seed < SEED + SIZES.windows) {
 			const mine = ++seed;
 			const lost = await run(db, 'imke', mine);
 			if (lost.length) wrong.push(`seed ${mine}: lost ${lost.join(', ')}`);

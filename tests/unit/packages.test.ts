@@ -28,6 +28,8 @@ function reached(entry: string): { files: Set<string>; packages: Set<string> } {
 				continue;
 			}
 			const at = join(dirname(file), name);
+			// what is built holds its packages, or names those that are dependencies
+			if (at.startsWith('build')) continue;
 			const found = [at, `${at}.ts`, `${at}.js`, join(at, 'index.ts')].find(
 				(path) => /\.(ts|js|mjs|json)$/.test(path) && existsSync(path)
 			);

@@ -236,6 +236,29 @@ describe('a series', () => {
 	});
 });
 
+it('a series takes in what its group has already at the day and time of one of its classes, and nothing else', async () => {
+	const group = await createGroup(db, loft, { ...CLIMBERS, name: 'Booked already' });
+	const begun = fresh();
+	const [first, second] = begun.series.classes;
+	const at = (startsAt: string) => ({ ...classWith(['happy-baby']), startsAt });
+	const taken = await createPlan(db, loft, group, first!.on, at(first!.startsAt));
+	const earlier = await createPlan(db, loft, group, second!.on, at('07:05'));
+	const empty = { series: begun.series, plans: {} };
+	const id = await createSeries(db, imke, group, empty);
+	const { planned } = (await getSeries(db, loft, id))!;
+	expect(planned.series.classes.map((c) => c.id)).toEqual([
+		taken,
+		...begun.series.classes.slice(1).map((c) => c.id)
+	]);
+	expect(Object.keys(planned.plans)).toEqual([taken]);
+	expect((await getPlan(db, loft, taken))!.seriesId).toBe(id);
+	expect((await getPlan(db, loft, earlier))!.seriesId).toBeNull();
+	// what is in a series is in no second one
+	const other = await createSeries(db, imke, group, { series: fresh().series, plans: {} });
+	expect((await getPlan(db, loft, taken))!.seriesId).toBe(id);
+	expect(Object.keys((await getSeries(db, loft, other))!.planned.plans)).toEqual([]);
+});
+
 const calendarOf = (setting: StoredSeriesContext) =>
 	seriesCalendar(setting, 'Saltmarsh Loft', new Date(0), (input) => Promise.resolve(TASKS.dates(input)));
 

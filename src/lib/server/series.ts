@@ -2,7 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { keptDocument } from './db/document-column';
 import { withVersion } from '../core/validation';
 import { type Runs } from '../core/run';
-import { and, asc, desc, eq, inArray, isNotNull } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import {
 	type Due,
 	dueIn,
@@ -139,7 +139,8 @@ export async function getSeries(db: Db, studioId: string, id: string): Promise<S
 
 /**
  * The group must belong to the studio: check that first. What is written down of classes comes along as taught by
- * `teacherId`.
+ * `teacherId`. A class that the group has already at the day and time of one of its classes is that class: it is taken in
+ * as it is, and the group is not booked twice.
  */
 export async function createSeries(
 	db: Db,
@@ -151,8 +152,12 @@ export async function createSeries(
 	const id = newId();
 	await db.transaction(async (tx) => {
 		await holdQuota(tx, 'series', series, eq(series.studioId, studioId));
-		await tx.insert(series).values({ id, studioId, groupId, ...columns(planned.series) });
+		const there = await plansAtItsTimes(tx, studioId, groupId, planned);
+		const classes = planned.series.classes.map((c) => ({ ...c, id: there.get(c.id)?.id ?? c.id }));
+		await tx.insert(series).values({ id, studioId, groupId, ...columns({ ...planned.series, classes }) });
 		await writePlans(tx, { id, studioId, groupId }, planned, {}, null);
+		for (const taken of there.values())
+			await moveFrom(tx, plan, onePlan(studioId, taken.id), taken.version, { seriesId: id });
 		for (const c of planned.series.classes) {
 			const run = runs[c.id];
 			if (!run) continue;
@@ -171,6 +176,41 @@ export async function createSeries(
 		}
 	});
 	return id;
+}
+
+/** The classes of a group, in no series yet, at the day and time of classes of this one that have no plan; by their ids. */
+async function plansAtItsTimes(
+	tx: Db,
+	studioId: string,
+	groupId: string,
+	{ series: { classes }, plans }: SeriesDocument
+): Promise<Map<string, { id: string; version: number }>> {
+	const open = classes.filter(({ id }) => !plans[id]);
+	const days = [...new Set(open.map(({ on }) => on))];
+	if (days.length === 0) return new Map();
+	const rows = await tx
+		.select()
+		.from(plan)
+		.where(
+			and(
+				eq(plan.studioId, studioId),
+				eq(plan.groupId, groupId),
+				isNull(plan.seriesId),
+				inArray(plan.plannedOn, days)
+			)
+		)
+		.orderBy(asc(plan.id));
+	const found = new Map<string, { id: string; version: number }>();
+	for (const { id, on, startsAt } of open) {
+		const taken = rows.find(
+			(row) =>
+				row.plannedOn === on &&
+				row.document.startsAt === startsAt &&
+				![...found.values()].some((other) => other.id === row.id)
+		);
+		if (taken) found.set(id, taken);
+	}
+	return found;
 }
 
 /** A saved series: also the versions that its plans have now, and what was kept apart of them. */
