@@ -246,6 +246,23 @@ describe('groups', () => {
 			});
 		await Promise.all([rename(a, b), rename(b, a)]);
 		expect(tries).toBeGreaterThan(2);
+		// also where the deadlock comes in a transaction within another
+		const before = tries;
+		const nested = (first: string, second: string) =>
+			db.transaction((outer) =>
+				outer.transaction(async (tx) => {
+					tries += 1;
+					for (const id of [first, second]) {
+						await tx
+							.update(classGroup)
+							.set({ name: `Nested ${first}` })
+							.where(eq(classGroup.id, id));
+						await new Promise((done) => setTimeout(done, 60));
+					}
+				})
+			);
+		await Promise.all([nested(a, b), nested(b, a)]);
+		expect(tries - before).toBeGreaterThan(2);
 	});
 
 	it('what the database says of a connection that died is no fault of ours', () => {

@@ -84,5 +84,8 @@ const scriptSchema = object({
 		.required()
 }).noUnknown();
 
+/** Of the steps of a script: the longest class has some 30 000. */
+const MOST_PARTS = 200_000;
+
 /** Everything wrong with what is given as a script; empty: it can be used as {@link Script}. */
-export const scriptFaults = (value: unknown): Fault[] => schemaFaults(scriptSchema, value);
+export const scriptFaults = (value: unknown): Fault[] => schemaFaults(scriptSchema, value, MOST_PARTS);

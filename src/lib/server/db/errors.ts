@@ -12,8 +12,16 @@ const CONNECTION_CODES = new Set([
 	'POOL_CLOSED'
 ]);
 
-/** What the database itself says may be tried again: a deadlock, a lock that was not got in time, a row that changed. */
-const AGAIN_CODES = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_CHECKREAD']);
+/**
+ * What the database itself says may be tried again: a deadlock, a lock that was not got in time, a row that changed. A
+ * deadlock takes the whole transaction back; one that was nested in it then finds its savepoint gone.
+ */
+const AGAIN_CODES = new Set([
+	'ER_LOCK_DEADLOCK',
+	'ER_LOCK_WAIT_TIMEOUT',
+	'ER_CHECKREAD',
+	'ER_SP_DOES_NOT_EXIST'
+]);
 
 /** Whether an error, or what caused it, says that the database cannot be reached, or went away meanwhile. */
 export const isConnectionError = (thrown: unknown): boolean =>

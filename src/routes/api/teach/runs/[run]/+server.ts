@@ -35,6 +35,8 @@ const sentSchema = object({
 	script: mixed().nullable().defined(),
 	events: array().of(mixed().required()).max(EVENT_LIMITS.eventsAtOnce).defined()
 }).noUnknown();
+/** A script and as many events as are sent at once. */
+const MOST_PARTS = 300_000;
 const placedSchema = object({
 	place: number().integer().min(0).max(EVENT_LIMITS.events).required(),
 	event: mixed().required()
@@ -69,7 +71,7 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 		script: body.script ?? null,
 		events: body.events
 	};
-	const faults = schemaFaults(sentSchema, sent);
+	const faults = schemaFaults(sentSchema, sent, MOST_PARTS);
 	if (faults.length) return json({ faults }, { status: 422 });
 	const work = workFor(request);
 	const { good, refused, script } = await sifted(sent.script, sent.events as unknown[], work);
