@@ -1,4 +1,4 @@
-import { USUAL_PACE, type PaceModel } from '../core/pace';
+import { type PaceModel } from '../core/pace';
 import type { SeriesInput } from './compute/tasks';
 import type { Db } from './db/open';
 import { getGroup, type StoredGroup } from './groups';

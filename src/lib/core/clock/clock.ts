@@ -14,7 +14,6 @@ import {
 	paceFor,
 	paceOf,
 	setUpSeconds,
-	USUAL_PACE,
 	type ClassKind,
 	type Pace,
 	type PaceModel,

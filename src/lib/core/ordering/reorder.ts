@@ -1,5 +1,5 @@
 import type { FindMovement } from '../movement';
-import { type PaceModel, paceOf, USUAL_PACE } from '../pace';
+import { type PaceModel, paceOf } from '../pace';
 import type { Block, ClassPlan } from '../plan';
 import { betweenSeconds, stopOf, type Here } from './cost';
 import { rulesOf, type Rules } from './rules';

@@ -66,7 +66,7 @@
 				for each.
 			</p>
 			<ul>
-				{#each goes.notes as note (note.runId)}
+				{#each goes.notes as note, index (index)}
 					<li>
 						<p><b>{note.day}, {note.title}</b></p>
 						<p class="note">{note.note}</p>

@@ -39,7 +39,7 @@
 		<p>Paused for {formatDuration(Math.round(run.state.pausedMs / 1000))}.</p>
 	{/if}
 	{#if titles.length}<p>Left out: {titles.join(', ')}.</p>{/if}
-	{#each run.now.owed as side (`${side.itemId} ${side.title}`)}<p>Owed: {owedWords(side)}.</p>{/each}
+	{#each run.now.owed as side, index (index)}<p>Owed: {owedWords(side)}.</p>{/each}
 	{#if run.isRehearsal}<p class="quiet">Nothing of it is written down.</p>
 	{:else if run.state.wasHandedOver}
 		<p role="status">Another device goes on with this class; this record of it ends here.</p>

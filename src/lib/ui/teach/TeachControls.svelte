@@ -40,7 +40,7 @@
 </script>
 
 <footer>
-	{#each missed as side (`${side.itemId} ${side.title}`)}
+	{#each missed as side, index (index)}
 		<p class="owed">
 			<span>Owed: {owedWords(side)}</span>
 			{#if side.steps.length}
