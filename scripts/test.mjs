@@ -82,6 +82,13 @@ for (const step of needed)
 	for (const name of step.after ?? []) needed.add(STEPS.find((other) => other.name === name));
 const waiting = asked.length ? STEPS.filter((step) => needed.has(step)) : [...STEPS];
 
+/** A line by which Vitest or Playwright names a test that failed. */
+const NAMES_A_FAILURE = /^\s*(?:×|✘|FAIL\b|FAILED:|\d+\) \[)/;
+
+/** Returns the text without the colour codes of a terminal. */
+// eslint-disable-next-line no-control-regex
+const plain = (text) => text.replace(/\u001b\[[0-9;]*m/g, '');
+
 const begun = Date.now();
 const secondsSince = (from) => Math.round((Date.now() - from) / 1000);
 /** What each step came to, for the closing lines. */
@@ -143,9 +150,6 @@ async function runStep({ name, command, args, env = process.env }) {
 	console.log(`== ${name}: ${ok ? 'ok' : `failed (${code})`}, ${secondsSince(from)} s${tests}`);
 }
 
-/** A line by which Vitest or Playwright names a test that failed. */
-const NAMES_A_FAILURE = /^\s*(?:×|✘|FAIL\b|FAILED:|\d+\) \[)/;
-
 /** Runs a command and keeps what it says; a test that fails is named at once. */
 function heard(name, command, args, env) {
 	return new Promise((ended) => {
@@ -168,9 +172,6 @@ function heard(name, command, args, env) {
 		child.once('close', (code) => ended({ code: code ?? 1, output }));
 	});
 }
-
-// eslint-disable-next-line no-control-regex
-const plain = (text) => text.replace(/\u001b\[[0-9;]*m/g, '');
 
 /** The closing counts of Vitest ("Tests  12 passed (12)"), Playwright ("12 passed (3s)") and the attacks. */
 function counted(output) {
