@@ -6,7 +6,8 @@ import { analysePlan } from '../src/lib/core/checks';
 import { findInCatalogue } from '../src/lib/core/substitution';
 import { clock } from '../src/lib/core/clock';
 import { chooseAmounts, adjustableDoses, type AdjustableDose } from '../src/lib/core/fit';
-import { preset } from '../src/lib/core/group';
+import { groupToday, preset } from '../src/lib/core/group';
+import { scriptOf, tally, type RunEvent } from '../src/lib/core/teach';
 import { DEMO_GROUPS } from '../src/lib/demo/groups';
 import { applyEdit, itemsOf, type ClassPlan } from '../src/lib/core/plan';
 import { paceOf, USUAL_PACE } from '../src/lib/core/pace';
@@ -125,6 +126,26 @@ function finding(): void {
 		5
 	);
 	line('search and counts of the whole catalogue / one frame at 60 Hz', once / frameMs, '1');
+}
+
+/** A led class with many events: reading twice as many may take twice as long. */
+function replaying(): void {
+	const plan = planOfBlocks(60, seeded(1));
+	const script = scriptOf(plan, groupToday(group, plan.here), findMovement, USUAL_PACE);
+	const events = (count: number) =>
+		Array.from({ length: count }, (_, i) => ({
+			id: `event-${i}`,
+			at: 1000 * i,
+			monoMs: 1000 * i,
+			boot: 'bench',
+			...(i === 0 ? { do: 'start', plannedStartAt: 0 } : { do: i % 2 ? 'end' : 'back' })
+		})) as RunEvent[];
+	const [half, whole] = [events(5000), events(10_000)];
+	const rounds = Array.from({ length: 5 }, () => ({
+		half: medianMs(() => tally(script, half), 5, 1),
+		whole: medianMs(() => tally(script, whole), 5, 1)
+	}));
+	line('10,000 events of a led class read / 5,000', median(rounds.map((r) => r.whole / r.half)), 'about 2');
 }
 
 const freeRules = (count: number): Rules => ({
@@ -273,6 +294,7 @@ const ALONE: Record<string, () => Promise<void> | void> = {
 	pace: paceCurve,
 	drift: () => drift(Number(minutes ?? 60)),
 	audits,
+	replay: replaying,
 	weights,
 	pages
 };
@@ -286,6 +308,7 @@ if (asked !== undefined && asked !== 'quick') {
 	process.exit(0);
 }
 recomputing();
+replaying();
 finding();
 await fitting();
 await ordering();
