@@ -5,7 +5,7 @@ import { defineConfig } from '@playwright/test';
 
 // Every worker process reads this file anew: what is chosen here goes on to them through the environment.
 const port = (process.env.E2E_PORT ??= String(20_000 + (process.pid % 20_000)));
-// What a run leaves, the server's number and the sign-in among it: two runs beside each other have their own.
+// Folder for everything that a run writes, the server's number and the sign-in included: parallel runs have one each.
 const results = (process.env.E2E_RESULTS ??= 'test-results/1');
 
 export default defineConfig({
@@ -13,7 +13,7 @@ export default defineConfig({
 	outputDir: join(results, 'output'),
 	fullyParallel: false,
 	workers: 1,
-	// what fails now and then is seen, and mended
+	// no retries: a flaky test must be seen and mended
 	retries: 0,
 	// shared machines: a slow one is no failure
 	timeout: 480_000,

@@ -7,7 +7,7 @@ const config = {
 	// Only for builds: in `vite dev` each new path would make Vite optimise its dependencies again and reload.
 	preprocess: [vitePreprocess(), ...(process.env.NODE_ENV === 'production' ? [carbonImports()] : [])],
 	kit: {
-		// what is served from this machine to itself (demo, tests) is not compressed beforehand
+		// files that this machine serves to itself (demo, tests) are not compressed beforehand
 		adapter: adapter({ out: 'build', precompress: process.env.ORBIT_BUILD !== 'local' }),
 		// where classes are made ready to teach (client/teach/ready.ts), and nowhere else
 		serviceWorker: { register: false },

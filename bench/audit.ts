@@ -1,4 +1,4 @@
-// What an auditor of pages, Lighthouse in headless Chromium, says of the main pages of the demo studio.
+// Audits the main pages of the demo studio with Lighthouse in headless Chromium.
 import lighthouse, { desktopConfig } from 'lighthouse';
 import { launch } from 'chrome-launcher';
 import { freePort } from '../scripts/mariadb.mjs';

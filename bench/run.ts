@@ -249,7 +249,7 @@ async function pages(): Promise<void> {
 		);
 }
 
-/** What each page weighs, compressed, and how soon it begins to come. */
+/** Measures the compressed weight of each page, and the time to its first byte. */
 async function weights(): Promise<void> {
 	for (const { page, htmlKb, cssKb, scriptKb, firstByteOverStyle } of await pageWeights()) {
 		line(`${page}: page, kB compressed`, htmlKb, '-');
@@ -288,7 +288,7 @@ async function audits(): Promise<void> {
 }
 
 const [asked, minutes] = process.argv.slice(2);
-/** What can be measured by itself. Without a name comes what is below, weights and pages among it. */
+/** Measurements that can run alone. Without a name all of those below run, weights and pages included. */
 const ALONE: Record<string, () => Promise<void> | void> = {
 	teaching,
 	pace: paceCurve,
@@ -316,7 +316,7 @@ seriesSpeed(line);
 await typing();
 await weights();
 await pages();
-// what a page or a key needs is measured; `quick` leaves the searches out, which take half an hour
+// measures only pages and keys with `quick`: the searches take half an hour
 if (asked === 'quick') process.exit(0);
 knowsAClass(line);
 readsLikeAClass(line);

@@ -26,7 +26,7 @@ async function inClass<T>(work: (page: Page, browser: Browser, cdp: CDPSession) 
 		await page.goto(origin + path!);
 		await page.getByRole('button', { name: 'Begin the class' }).click();
 		await page.getByRole('region', { name: 'Now' }).waitFor();
-		// what comes once the page is at rest has come
+		// the panels that load once the page is at rest have loaded
 		await page.waitForTimeout(4000);
 		return await work(page, browser, await page.context().newCDPSession(page));
 	} finally {

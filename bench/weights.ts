@@ -1,4 +1,5 @@
-// What each page of the demo studio weighs, compressed as a browser gets it, and how soon it begins to come.
+// Measures the weight of each page of the demo studio, compressed as a browser gets it, and the time to its first
+// byte.
 import { request } from 'node:http';
 import { freePort } from '../scripts/mariadb.mjs';
 import { serve } from '../scripts/serve.mjs';
@@ -61,7 +62,7 @@ export async function pageWeights(): Promise<PageWeight[]> {
 		let styleMs = 0;
 		for (const [page, path] of Object.entries(pages)) {
 			const response = await fetch(origin + path, { headers: { cookie } });
-			// what is loaded at once stands in the head of the answer or in that of the page
+			// files that load at once are named in the head of the answer or of the page
 			const text = `${response.headers.get('link')} ${await response.text()}`;
 			const linked = (pattern: RegExp) => [
 				...new Set([...text.matchAll(pattern)].map(([, href]) => new URL(href!, origin + path).pathname))

@@ -124,7 +124,7 @@ function stopAnswering(server) {
 	setTimeout(() => server.closeAllConnections(), GRACE_SECONDS * 1000);
 }
 
-/** What goes with every answer, the files of the app included; pages of a studio are kept by no cache. */
+/** Returns the headers of every answer, app files included; no cache keeps the pages of a studio. */
 function headers(https) {
 	return [
 		['x-content-type-options', 'nosniff'],

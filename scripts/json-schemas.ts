@@ -8,7 +8,7 @@ import { groupFileSchema, planFileSchema, seriesFileSchema } from '../src/lib/co
 
 export type Json = Record<string, unknown>;
 
-/** What Yup says of a schema, as far as it is looked at here. */
+/** Description of a schema by Yup, the parts used here. */
 interface Described {
 	type: string;
 	optional: boolean;

@@ -1,4 +1,5 @@
-// What every command needs before it can start: packages, MariaDB and (for tests) Chromium. Plain Node, no packages.
+// Installs what every command needs before it can start: packages, MariaDB and (for tests) Chromium. Plain Node, no
+// packages.
 import { spawn } from 'node:child_process';
 import { existsSync, statSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';

@@ -30,7 +30,7 @@ await ensureMariadb();
 const filters = process.argv.slice(2);
 const git = (/** @type {string[]} */ ...args) =>
 	spawnSync('git', args, { cwd: ROOT, encoding: 'utf8' }).stdout.trim();
-/** What is not committed; where all is, the last commit. */
+/** Compares with the last commit, or with the one before where everything is committed. */
 const since = git('status', '--porcelain') ? 'HEAD' : 'HEAD~1';
 const chosen = filters.length
 	? filters

@@ -91,7 +91,7 @@ const plain = (text) => text.replace(/\u001b\[[0-9;]*m/g, '');
 
 const begun = Date.now();
 const secondsSince = (from) => Math.round((Date.now() - from) / 1000);
-/** What each step came to, for the closing lines. */
+/** Result of each step, for the summary. */
 const done = new Map();
 const running = new Set();
 let [passed, failed] = [0, 0];
@@ -104,7 +104,7 @@ await new Promise((over) => {
 		for (const step of [...waiting]) {
 			if (running.size >= AT_ONCE) return;
 			const before = (step.after ?? []).filter((name) => !done.get(name)?.ok);
-			// what it waits for has failed
+			// a step that it waits for has failed
 			if (before.some((name) => done.has(name))) {
 				waiting.splice(waiting.indexOf(step), 1);
 				done.set(step.name, { ok: false, seconds: 0, skipped: true });

@@ -78,7 +78,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	return response;
 };
 
-/** What a page asks for in its head: its scripts and styles, and the letters in which it is first drawn. */
+/** Returns true for files that a page preloads: its scripts, styles and first font. */
 const preload = ({ type, path }: { type: string; path: string }): boolean =>
 	type === 'js' || type === 'css' || (type === 'font' && /-latin-wght-normal/.test(path));
 

@@ -1,4 +1,4 @@
-// What of the twenty questions of a reader a program can answer from a plan, strictly: half a yes is a no.
+// Answers those of a reader's twenty questions that a program can answer from a plan, strictly: half a yes is a no.
 import { isSymmetrical, type Direction } from '../../src/lib/core/anatomy';
 import { needsAttention, type Analysis } from '../../src/lib/core/checks';
 import type { TimedItem } from '../../src/lib/core/clock';

@@ -52,7 +52,7 @@ export function knowsAClass(line: Line): void {
 	}
 }
 
-/** What of the twenty questions a program can answer, asked of 200 proposals: seven groups, five lengths, some seeds. */
+/** Answers the twenty questions, as far as a program can, for 200 proposals: seven groups, five lengths, some seeds. */
 export function readsLikeAClass(line: Line): void {
 	const reads = Object.values(READERS).flatMap((group: Group) =>
 		[15, 30, 45, 60, 75].flatMap((minutes) =>
@@ -90,7 +90,10 @@ const READERS: Record<string, Group> = {
 	}
 };
 
-/** What a proposal is worth against the best of ten searches of four times the work: points, and the rough one against it. */
+/**
+ * Compares a proposal, in points, with the best of ten searches of four times the work, and the initial draft with
+ * the proposal.
+ */
 export function searchesEnough(line: Line): void {
 	const gaps: number[] = [];
 	const rough: number[] = [];

@@ -121,7 +121,7 @@ const targetsOf = (group: Group | null) => (group ? group.targets : preset('gene
 const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 	cost(file, { json }) {
 		const { total, parts } = worthOf(file.plan, catalogue(file).find, file.group, USUAL_PACE);
-		// what a class is worth, as a cost: the less the better
+		// the score as a cost: less is better
 		const costs = Object.fromEntries(Object.entries(parts).map(([part, points]) => [part, -points || 0]));
 		if (json) print({ total: -total, parts: costs });
 		else {

@@ -15,7 +15,7 @@ const OPEN = new Set([
 const LEADING_ON = new Set(['/sign-out']);
 /** The place in it is a check: everybody silences it for themselves alone. */
 const EVERYBODYS = new Set(['/api/silenced/[check]']);
-/** What every studio may open: the places in it are not of a studio, or it has none. */
+/** True for routes that every studio may open: their ids belong to no studio. */
 const ofStudio = (route: string) => route.includes('[') && !OPEN.has(route) && !EVERYBODYS.has(route);
 
 /** The fields that actions take, with what the owner has. */
@@ -38,7 +38,7 @@ interface ActionAnswer {
 	location?: string;
 }
 
-/** What is wrong, a line each; and how many questions were asked. */
+/** Returns the number of requests, and one line for each wrong answer. */
 export async function authorisationMatrix(at: Attacked): Promise<{ asked: number; wrong: string[] }> {
 	const wrong: string[] = [];
 	let asked = 0;
@@ -90,7 +90,7 @@ export async function authorisationMatrix(at: Attacked): Promise<{ asked: number
 			const led = nobody.type === 'redirect' && nobody.location?.startsWith('/sign-in?');
 			expect(led === true, `${route}?/${action} by nobody: ${nobody.type}`);
 			const stranger = (await (await at.stranger.form(address, fields(at))).json()) as ActionAnswer;
-			// what makes something of one's own may be done; nothing of the owner may be reached by it
+			// a request may create things of one's own; nothing of the owner may be reached by it
 			const own = !ofStudio(route) && stranger.type === 'redirect';
 			expect(
 				own || stranger.type === 'error' || stranger.type === 'failure',
@@ -125,7 +125,7 @@ async function ownersData({ query }: Attacked): Promise<string> {
 	return JSON.stringify(rows);
 }
 
-/** What has to go with every answer, whatever it is an answer to. */
+/** Headers that every answer must have. */
 const HEADERS = {
 	'x-content-type-options': /^nosniff$/,
 	'referrer-policy': /^same-origin$/,

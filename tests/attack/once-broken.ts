@@ -1,4 +1,4 @@
-/** What once destroyed records or stopped the server, asked again of a running server: each kind of input stays harmless. */
+/** Sends a running server the inputs that once destroyed records or stopped it: each must stay harmless. */
 import { emptyPlan } from '../../src/lib/core/plan';
 import { notesAsPlanned } from '../../src/lib/core/run';
 import type { Script } from '../../src/lib/core/teach';
@@ -19,7 +19,7 @@ export async function onceBroken(at: Attacked): Promise<{ asked: number; wrong: 
 	const status = async (what: string, answer: Promise<Response>, allowed: readonly number[]) =>
 		expects(what, (await answer).status, allowed);
 
-	// what is missing, of another kind, or named like a property of every object
+	// values that are missing, of another kind, or named like a property of every object
 	const run = `/api/plans/${ids.plan}/run`;
 	await status('notes without a document', owner.json('PUT', run, { version: 0 }), [422]);
 	await status(

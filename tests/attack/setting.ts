@@ -17,7 +17,7 @@ export interface Attacked {
 	stranger: Client;
 	/** Signed in to nothing. */
 	nobody: Client;
-	/** What the owner has, by the words that routes use for it. */
+	/** Ids that the owner has, by the names that routes use. */
 	ids: Record<
 		'plan' | 'series' | 'group' | 'student' | 'template' | 'own' | 'secret' | 'led' | 'checkIn',
 		string
@@ -85,7 +85,7 @@ export const counted: GroupCheckIn = {
 	counts: { left: [2, 4, 3, 1], right: [1, 3, 4, 2] }
 };
 
-/** What a device sends of a class that it leads. */
+/** Returns a device's upload of a class that it leads. */
 export const ledFrom = (planId: string, script: Script) => ({
 	planId,
 	startedAt: 1_795_541_400_000,

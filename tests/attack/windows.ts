@@ -95,7 +95,7 @@ async function sharedMovement({ db, studioId }: Studio): Promise<Shared> {
 	};
 }
 
-/** What one window remembers of a document: the version and the text that it saw last. */
+/** State of a document in one window: the version and text that it saw last. */
 interface Seen {
 	version: number;
 	text: string;
@@ -160,7 +160,7 @@ export async function windowsOnDocuments(db: Db, teacherId: string, seed: number
 	return ledger.lost([(await shared.read())!.text]);
 }
 
-/** What a window of the series page holds: the series, the versions it began from, and the text of its first class. */
+/** State of a window of the series page: the series, the versions it is based on, and the text of its first class. */
 interface SeriesWindow {
 	version: number;
 	planVersions: Record<string, number>;

@@ -4,7 +4,7 @@ import type { Page } from '@playwright/test';
 /** More stops than any page has. */
 const MOST_STOPS = 600;
 
-/** What is wrong with the stops of the Tab key on a page, from its top to its end, and how many there are. */
+/** Returns the number of Tab stops on a page and their faults. */
 async function tabStops(page: Page): Promise<{ count: number; faults: string[] }> {
 	const faults: string[] = [];
 	await page.evaluate(() => {
@@ -27,10 +27,10 @@ async function tabStops(page: Page): Promise<{ count: number; faults: string[] }
 			if (before && !(before.compareDocumentPosition(at) & Node.DOCUMENT_POSITION_FOLLOWING))
 				return `${words} comes after what stands behind it`;
 			const box = at.getBoundingClientRect();
-			// what shows the focus of a tick, a radio or a tile is its label, which stands beside it
+			// the focus of a tick, a radio or a tile shows at its label, which stands beside it
 			if (at instanceof HTMLInputElement && /checkbox|radio/.test(at.type)) return null;
 			if (box.width < 1 || box.height < 1) return `${words} cannot be seen`;
-			// what comes into view with the focus may take a moment to be there
+			// an element that scrolls into view with the focus may take a moment
 			const covering = () => {
 				const { x, y, width, bottom } = at.getBoundingClientRect();
 				const top = Math.max(y, 0);

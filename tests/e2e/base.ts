@@ -5,7 +5,7 @@ import { expect, test as base, type Browser, type BrowserContext, type Page } fr
 import { backToFirstState } from './first-state';
 
 interface Watch {
-	/** What a test brings about on purpose. */
+	/** Messages that a test causes on purpose. */
 	allow: RegExp[];
 }
 
@@ -210,7 +210,7 @@ export async function addByKey(page: Page, letters: string): Promise<void> {
 /** Where the app is: playwright.config.ts chose it. */
 const ORIGIN = `http://127.0.0.1:${process.env.E2E_PORT}`;
 
-/** What goes with a request that a page of the app would send: where it comes from, and a token of its own. */
+/** Returns the headers of a request that a page of the app would send: its origin, and a token of its own. */
 export const fromPage = (): { headers: Record<string, string> } => ({
 	headers: { origin: ORIGIN, 'idempotency-key': randomUUID() }
 });

@@ -65,7 +65,7 @@ test.describe('without an account', () => {
 		await expect(button(page, 'Keep and print')).toBeEnabled({ timeout: 60_000 });
 		const waited = (Date.now() - asked) / 1000;
 		expect(await axeInBoth(page)).toEqual([]);
-		// what is proposed is exact
+		// proposals are exact
 		await expect(page.getByRole('article').getByText('50:00')).toBeVisible();
 		await person.click(button(page, 'Keep and print'));
 		await arrive(page, /^\/plan\/.+\/print$/);

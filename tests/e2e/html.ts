@@ -13,7 +13,7 @@ const CARBONS = [
 	/^aria-label-misuse: .* #bx--modal-body--/
 ];
 
-/** What is wrong with the HTML of a page. */
+/** Returns the faults in the HTML of a page. */
 export async function htmlFaults(html: string): Promise<string[]> {
 	// Svelte marks places with "<!>", which browsers read as an empty comment; the validator stops there
 	const { results } = await validator.validateString(html.replaceAll('<!>', '<!---->'));

@@ -22,7 +22,7 @@ test('two windows on one plan cannot lose an edit', async ({ page, context, watc
 	await open(other, path);
 	await expect(other.getByRole('group', { name: /^Frog/ })).toBeVisible();
 
-	// what the first window had is a plan of its own
+	// the first window's version is a plan of its own
 	await other.getByRole('link', { name: 'Breakwater Striders' }).click();
 	await arrive(other, '/group/');
 	await other.getByRole('link', { name: 'Breakwater Striders (other version)' }).click();

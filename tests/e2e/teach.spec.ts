@@ -164,7 +164,7 @@ test('a class is taught without a network, the page killed twice and reloaded on
 	const there = await titleOf(second);
 	await second.reload();
 	await expect(now(second).getByRole('heading', { level: 1 })).toHaveText(there ?? '');
-	// what happened is on the device before the page is ended
+	// the events are on the device before the page ends
 	const reopened = async () =>
 		(await onDevice(second))[0]!.events.filter(({ do: act }) => act === 'reopened').length;
 	await expect.poll(reopened).toBe(2);

@@ -1,4 +1,4 @@
-/** What browser tests of teaching have in common. */
+/** Shared steps of the browser tests of teaching. */
 import type { BrowserContext, Page } from '@playwright/test';
 import type { RunEvent } from '../../src/lib/core/teach';
 import { expect, open } from './base';

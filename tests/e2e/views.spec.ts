@@ -286,7 +286,7 @@ test('everything that is used beside the mat fits a phone', async ({ page }) => 
 			);
 		expect(await beyond(), path).toEqual([]);
 	}
-	// what each tier gets is read beside the mat: over the width, and still a cell of its row
+	// the variants of each tier are read beside the mat: over the width, and still a cell of its row
 	await open(page, `${plan}/room`);
 	const row = page.getByRole('row', { name: /tight/ }).first();
 	const tiers = await row.getByRole('cell', { name: /tight/ }).boundingBox();

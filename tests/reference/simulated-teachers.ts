@@ -93,7 +93,7 @@ export function simulated(teachers: number, classes: number, seed: number, minut
 		return Array.from({ length: classes }, (_class, known): Told[] => {
 			const plan = PLANS[(t + known) % PLANS.length]!;
 			if (temper === 'drifting') factor += DRIFT_PER_CLASS * draw();
-			// what the app takes for usual is that of the kind that was said
+			// the app's usual pace is that of the kind that was said
 			const usual = parts(plan, chosen);
 			const own = [...parts(plan, real)].map(([id, of]) => {
 				const sum = (each: (by: string, seconds: number) => number) =>

@@ -255,7 +255,7 @@ describe('the desk', () => {
 		const [warrior, clam] = itemsOf(desk.document.plan).map((item) => item.id) as [string, string];
 		desk.items.dragDose(warrior, 20);
 		expect(itemsOf(desk.document.plan)[0]!.dose.amount).toBe(40);
-		// what is usual is advice; over an hour is nonsense
+		// the usual range is advice; over an hour is nonsense
 		desk.items.dragDose(warrior, 5000);
 		expect(itemsOf(desk.document.plan)[0]!.dose.amount).toBe(2540);
 		desk.blocks.dropAt(warrior, 100_000);

@@ -78,7 +78,7 @@ describe('every figure', () => {
 	});
 });
 
-// What a teacher sees in a shape without its name: common practice, no source.
+// Features of a shape that a teacher recognises without its name: common practice, no source.
 describe('a teacher recognises', () => {
 	it('pigeon: front shin across on the floor, back leg long behind', () => {
 		const s = body('pigeon-fold');

@@ -35,7 +35,7 @@ const phases = (plan: ClassPlan, phase: TimelineEntry['phase']) =>
 	clock(plan, findMovement, USUAL_PACE).entries.filter((e) => e.phase === phase);
 const workOf = (plan: ClassPlan) => phases(plan, 'work').map(seconds);
 
-/** What is given, in words of the card, and seconds of each stretch of work. A count lasts 1.7 s, a held breath 7 s. */
+/** The dose in words of the card, and the seconds of each stretch of work. A count lasts 1.7 s, a held breath 7 s. */
 const GIVEN: [string, string, Dose, Partial<Item>, string, number[]][] = [
 	[
 		'five rounds of three counts at 80 %, a short rest between',

@@ -1,4 +1,4 @@
-/** What classes teach of a teacher's pace, what was measured of people, and how long both are kept: over a database. */
+/** Learned pace, measurements of people, and how long both are kept: over a database. */
 import { spawn, type ChildProcess } from 'node:child_process';
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';

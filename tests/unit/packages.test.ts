@@ -28,7 +28,7 @@ function reached(entry: string): { files: Set<string>; packages: Set<string> } {
 				continue;
 			}
 			const at = join(dirname(file), name);
-			// what is built holds its packages, or names those that are dependencies
+			// built files hold their packages, or name dependencies
 			if (at.startsWith('build')) continue;
 			const found = [at, `${at}.ts`, `${at}.js`, join(at, 'index.ts')].find(
 				(path) => /\.(ts|js|mjs|json)$/.test(path) && existsSync(path)

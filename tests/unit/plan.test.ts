@@ -182,7 +182,7 @@ describe('steps at the desk', () => {
 	it('change a dose by one breath or five seconds; a range as a whole', () => {
 		const item = { ...newItem(small(), movement('happy-baby')), dose: { amount: 55 } };
 		expect(doseByOne(item, findMovement, 1)).toMatchObject({ change: { amount: 60 } });
-		// what is usual is advice
+		// the usual range is advice
 		expect(doseByOne({ ...item, dose: { amount: 60 } }, findMovement, 1)).toMatchObject({
 			change: { amount: 65 }
 		});

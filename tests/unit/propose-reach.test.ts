@@ -7,7 +7,7 @@ import { emptyPlan, itemsOf } from '../../src/lib/core/plan';
 import { proposeClasses } from '../../src/lib/core/propose';
 import { ROOM } from '../../bench/planner/taught/read';
 
-/** What is proposed to nobody, and why. */
+/** Movements that are proposed to nobody, with the reason. */
 const WHY_NOT: Record<string, string> = {
 	'sidelying-rest':
 		'has sides, and nobody turns over in a rest; whoever should not lie on the back gets it beside the class'

@@ -53,7 +53,7 @@ describe('tissues that are asked for', () => {
 	});
 });
 
-/** What a check finds in a proposal that is more than worth knowing. */
+/** Findings of a check in a proposal that are more than notes. */
 const gravely = ({ analysis }: Proposal, check: string) =>
 	analysis.findings.filter(({ checkId, severity }) => checkId === check && severity !== 'note');
 
@@ -162,7 +162,7 @@ describe('a proposed class', () => {
 		// in every other part there is enough that needs no more than the room has
 		const lacking = optionsFor(base, {}, setting).filter(({ item }) => {
 			const form = findMovement(item.movement)!.forms.find(({ id }) => id === item.form)!;
-			// what can be done without its kit is only worth a note
+			// a movement that works without its kit gets only a note
 			if (howWithoutKit(findMovement(item.movement)!)) return false;
 			return form.props.some((prop) => (inRoom.get(prop.kit) ?? 0) < prop.count * evening.size);
 		});

@@ -1,4 +1,4 @@
-/** What a reader asks of a class, asked of proposals: docs/planner.md has the twenty questions. */
+/** Asks a reader's questions of proposals: docs/planner.md has all twenty. */
 import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { noes, QUESTIONS, type Read } from '../../bench/planner/questions';

@@ -1,4 +1,4 @@
-/** What comes in from outside and what goes out into a log. */
+/** Requests from outside, and what a log may hold of them. */
 import { DrizzleQueryError } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
 import { emptyPlan, planFaults } from '../../src/lib/core/plan';

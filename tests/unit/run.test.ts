@@ -1,4 +1,4 @@
-/** What is written down of a class that was taught. */
+/** Notes on a class that was taught. */
 import { describe, expect, it } from 'vitest';
 import {
 	effortsToSay,

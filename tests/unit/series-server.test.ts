@@ -253,7 +253,7 @@ it('a series takes in what its group has already at the day and time of one of i
 	expect(Object.keys(planned.plans)).toEqual([taken]);
 	expect((await getPlan(db, loft, taken))!.seriesId).toBe(id);
 	expect((await getPlan(db, loft, earlier))!.seriesId).toBeNull();
-	// what is in a series is in no second one
+	// a plan in one series is in no second one
 	const other = await createSeries(db, imke, group, { series: fresh().series, plans: {} });
 	expect((await getPlan(db, loft, taken))!.seriesId).toBe(id);
 	expect(Object.keys((await getSeries(db, loft, other))!.planned.plans)).toEqual([]);
@@ -262,7 +262,7 @@ it('a series takes in what its group has already at the day and time of one of i
 const calendarOf = (setting: StoredSeriesContext) =>
 	seriesCalendar(setting, 'Saltmarsh Loft', new Date(0), (input) => Promise.resolve(TASKS.dates(input)));
 
-/** What the page of a series reads it against. */
+/** Returns the context that the page of a series is analysed against. */
 function settingOfSeries(setting: StoredSeriesContext) {
 	const { group, movements, knownBefore, pace } = seriesInput(setting);
 	const { find, offered } = catalogueView(CATALOGUE, movements.own, movements.leftOut, movements.kept);

@@ -69,7 +69,7 @@ describe('changing a series', () => {
 		expect(daysOf(near)[2]).toBe('2026-11-19');
 		expect(near.plans[third.id]!.startsAt).toBe('18:00');
 		const far = done(movedTo(planned, third.id, { on: '2026-12-05', startsAt: '17:30' }));
-		// what it was to give moves to the next date: the ladder is climbed in order
+		// its rungs move to the next date: the ladder is climbed in order
 		expect(far.series.classes.map(({ id }) => id)).toEqual(planned.series.classes.map(({ id }) => id));
 		expect(daysOf(far).slice(2, 5)).toEqual(['2026-11-24', '2026-12-01', '2026-12-05']);
 		expect(movedTo(planned, third.id, { on: '2026-11-24', startsAt: '17:30' }).ok).toBe(false);

@@ -1,4 +1,4 @@
-/** What stands on the screen while a class is led. */
+/** Words on the screen while a class is led. */
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
 import { USUAL_PACE } from '../../src/lib/core/pace';

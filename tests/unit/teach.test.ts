@@ -346,7 +346,7 @@ describe('a run by hand', () => {
 		expect(presentId(run.after(5).does({ do: 'next' }).state)).toBe(DEMO.steps[7]!.id);
 		expect(passed.filter((id) => run.state.done.has(id))).toEqual([]);
 		run.does({ do: 'jump', step: DEMO.steps[2]!.id });
-		// what a jump leaves was given, and is not come back to
+		// the step that a jump leaves was given, and does not come back
 		expect(run.state.done.has(DEMO.steps[7]!.id)).toBe(true);
 		expect(listOf(run.state, steps).find(({ id }) => id === target)).not.toMatchObject({
 			standing: 'passed by'

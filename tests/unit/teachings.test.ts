@@ -155,7 +155,7 @@ describe('a group that was counted while its class was led', () => {
 				counts: { left: [3, 6, 2, 0], right: [0, 0, 0, 0] }
 			}
 		});
-		// what was counted before comes after it, as from a device that was long without a network
+		// the earlier counts arrive later, as from a device that was long without a network
 		await addToTeaching(db, owner, id, sent([event(3, count(1))], false));
 		await keepCountsOfClass(db, owner, id, 'Europe/London', workHere);
 		await addToTeaching(db, owner, id, sent([event(2, count(9))], false));
@@ -196,7 +196,7 @@ describe('a script that a device sends', () => {
 describe('the room on another device of the studio', () => {
 	const draw = () => Promise.resolve({});
 	let feed = new RoomFeed(db);
-	/** What is told a second later: what was read is read on. */
+	/** Returns the news of one second later: the feed continues from its cursor. */
 	const freshNews = (...args: Parameters<RoomFeed['news']>) => {
 		vi.setSystemTime(Date.now() + 1000);
 		return feed.news(...args);

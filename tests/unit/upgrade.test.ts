@@ -214,7 +214,7 @@ it('own movements and groups open', async () => {
 	expect((await getOwn(db, 'loft', own.slug))!.movement).toEqual(own);
 	const { purposes } = preset('runners');
 	expect((await getGroup(db, 'loft', 'striders'))!.group).toEqual({ ...group, purposes });
-	// what its group had counted is what the studio is taken to hold
+	// the counts of its group become the studio's kit
 	expect((await getStudioKit(db, 'loft')).kit).toEqual(group.kit);
 });
 

@@ -1,4 +1,4 @@
-/** What a device sends of a class that it leads, and what it makes of each answer. */
+/** Upload of a led class, and the device's reaction to each answer. */
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { DeviceStore, type KeptRun } from '../../src/lib/client/teach/device-store';

@@ -41,7 +41,7 @@ const classesIn = (folder: string): TaughtClass[] =>
 
 /** All of them, by name. */
 export const taughtClasses = (): TaughtClass[] => classesIn(FOLDER);
-/** What a planner proposed that knew no classes. */
+/** Returns classes proposed by an earlier planner that knew no taught classes. */
 export const listClasses = (): TaughtClass[] => classesIn(LISTS);
 
 /**

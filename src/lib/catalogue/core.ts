@@ -1,3 +1,3 @@
-/** What the catalogue needs of the core, in one place. */
+/** Re-exports the parts of the core that the catalogue needs. */
 export * from '../core/anatomy';
 export * from '../core/movement';

@@ -19,7 +19,7 @@ interface WrittenLeg {
 	works?: MuscleGroup[];
 }
 type WrittenHips = { both: WrittenLeg } | { lead: WrittenLeg; trail: WrittenLeg };
-/** What differs in a form: legs and fields that are left out are those of the movement. */
+/** Differences of a form; missing legs and fields are those of the movement. */
 type WrittenFormHips = Partial<Record<'both' | 'lead' | 'trail', Partial<WrittenLeg>>>;
 
 type WrittenForm = Omit<Form, 'props' | 'dose' | 'doseIn' | 'action' | 'leaveSeconds'> & {

@@ -2,7 +2,7 @@ import type { TeachPack } from '$lib/core/teach';
 import { faultLines, type Fault } from '$lib/core/validation';
 import { newId } from './ids';
 
-/** What became of a request: what the server answered, or a sentence for each thing that stood in its way. */
+/** Result of a request: the server's answer, or a sentence for each problem. */
 export type Answer<T> = { ok: true; value: T } | { ok: false; status: number; messages: string[] };
 
 const UNREACHABLE = 'The server cannot be reached just now; nothing was changed.';
@@ -56,7 +56,7 @@ export const save = (
 export const change = (path: string, version: number, body: object): Promise<Answer<object>> =>
 	request(path, sending('PATCH', { version, ...body }));
 
-/** What the server has at a path. */
+/** Fetches the document at a path of the server. */
 export const read = <T>(path: string): Promise<Answer<T>> => request<T>(path, {});
 
 /** Does something that is named by its path alone. */

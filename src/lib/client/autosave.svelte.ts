@@ -11,18 +11,18 @@ export type { Begun } from './outbox';
 export type SaveState =
 	'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused' | 'signed-out' | 'gone';
 
-/** What the server holds when it refuses a save that began from an older version. */
+/** The server's state when it refuses a save that began from an older version. */
 export interface Theirs<T> extends Begun {
 	document: T;
 }
 
-/** What the server says of a save that it took. */
+/** The server's answer to a save that it took. */
 interface SaveAnswer extends Begun {
 	/** Titles of classes that were changed elsewhere while they were out of the series. */
 	keptApart?: string[];
 }
 
-/** What the saving of a document needs from its surroundings; tests hand in their own. */
+/** Services that saving a document needs; tests pass their own. */
 export interface AutosaveOptions {
 	outbox?: Promise<Outbox>;
 	ownWindow?: () => Promise<string>;
@@ -50,7 +50,7 @@ export class Autosave<T> {
 	recovered = $state(false);
 	/** False when this browser has no room for what waits: then only this window has it. */
 	kept = $state(true);
-	/** What the last save put in safety beside the document, or what could not be read, in a sentence. */
+	/** One sentence on what the last save put aside, or on what could not be read. */
 	said = $state('');
 
 	private begun = $state.raw<Begun>({ version: 0 });
@@ -87,10 +87,10 @@ export class Autosave<T> {
 		return this.begun.version;
 	}
 
-	/**
-	 * What this browser kept from before and the server does not have yet; null when there is nothing. Saving goes on from
-	 * the version it was begun from, so that a change made elsewhere meanwhile is found out.
-	 */
+	 /**
+	  * Returns the changes that this browser kept and the server does not have; null where there are none. Saving
+	  * continues from the version on which they are based, so that a change made elsewhere is noticed.
+	  */
 	async recover(): Promise<T | null> {
 		windows.takeOver(`${this.owner} ${this.url}`, this);
 		const outbox = await this.outbox();
@@ -109,7 +109,7 @@ export class Autosave<T> {
 		this.begun = first.begun;
 		this.head = { id: first.id, begun: first.begun, document: first.document };
 		if (last !== first) this.tail = { id: last.id, document: last.document };
-		// what was left between the two was overtaken by the last
+		// the last state replaces all states between the two
 		for (const { id } of left.slice(1, -1)) void this.write((box) => box.confirm(id));
 		this.recovered = true;
 		this.state = 'waiting';
@@ -117,7 +117,7 @@ export class Autosave<T> {
 		return last.document;
 	}
 
-	/** What the version before kept for this document, in another store and without its owner; once. */
+	/** Returns the changes that the previous app version kept for this document (another store, without its owner); once. */
 	private fromBefore(): T | null {
 		if (typeof localStorage === 'undefined' || this.url === '/api/style') return null;
 		const key = `orbit:draft:${this.url}`;

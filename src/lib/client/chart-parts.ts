@@ -1,4 +1,4 @@
-/** What charts have in common; colours by the names of our tokens, which the chart looks up. */
+/** Shared parts of charts; colours are the names of our tokens, which the chart resolves. */
 
 export const whole = { animation: false, textStyle: { fontFamily: 'var(--font)' } };
 

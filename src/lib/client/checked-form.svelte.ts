@@ -13,17 +13,17 @@ const valuesOf = (form: HTMLFormElement) => Object.fromEntries(new FormData(form
  * are marked wrong again at each key, and all of them before it is sent. Works without this too: then the server says it.
  */
 export class CheckedForm {
-	/** What was found here since the server last answered, by field. */
+	/** Errors found here since the server's last answer, by field. */
 	private own = $state.raw<Errors>({});
 	private answered: unknown;
 
 	constructor(
 		private readonly schema: Schema,
-		/** What the server said of it last. */
+		/** The server's last answer. */
 		private readonly answer: () => { errors?: Errors } | null
 	) {}
 
-	/** What is wrong with a field; empty where nothing is. */
+	/** Returns the error of a field; empty where there is none. */
 	error(field: string): string {
 		const answer = this.answer();
 		return this.own[field] ?? (answer === this.answered ? '' : (answer?.errors?.[field] ?? ''));
@@ -48,7 +48,7 @@ export class CheckedForm {
 	/** For `use:enhance`: what is wrong is not sent, and the first such field gets the focus. */
 	readonly send: SubmitFunction = ({ formElement, cancel }) => {
 		this.own = formErrors(this.schema, valuesOf(formElement)) ?? {};
-		// what the server said before is about what was typed before
+		// the server's last answer concerns the values typed before
 		this.answered = this.answer();
 		if (Object.keys(this.own).length === 0) return;
 		cancel();

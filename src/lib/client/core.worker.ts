@@ -24,12 +24,12 @@ import { proposeSeries, type PlannedSeries } from '$lib/core/series';
 import type { TeacherStyle } from '$lib/core/style';
 import { expose } from 'comlink';
 
-/**
- * What takes longer than a keystroke may, off the main thread: one program for all of it, so that the browser loads the
- * core once. It is called through `inWorker` (worker.ts).
- */
+ /**
+  * Runs tasks that are too long for a keystroke off the main thread: one worker for all, so that the browser loads
+  * the core once. Call it through `inWorker` (worker.ts).
+  */
 
-/** What a proposal is asked for with, as it can be sent to a worker. */
+/** A request for proposals that can be sent to a worker. */
 export interface ProposeTask {
 	base: ClassPlan;
 	wishes: Wishes;
@@ -47,7 +47,7 @@ export interface ProposeTask {
 /** A proposal without what the desk works out again from its plan. */
 export type SentProposal = Omit<Proposal, 'analysis'>;
 
-/** What the classes of a series are proposed with, as it can be sent to a worker. */
+/** A request for the classes of a series that can be sent to a worker. */
 export interface SeriesTask {
 	planned: PlannedSeries;
 	group: Group;

@@ -10,7 +10,7 @@ export interface Saving<T> {
  * with a kind of document is composed with one of these.
  */
 export class DocumentSession<T> {
-	/** What the last act said, for the eye and for the screen reader. */
+	/** Message of the last action, for the eye and for the screen reader. */
 	message = $state('');
 
 	private history = $state.raw<History<T>>({ past: [], present: null as never, future: [] });

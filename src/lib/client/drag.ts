@@ -1,7 +1,7 @@
 import type { Action, ActionReturn } from 'svelte/action';
 import type { DndEvent, Options, TRIGGERS } from 'svelte-dnd-action';
 
-/** What the event of a list says when the block went to another list. */
+/** Trigger of a list's event when the block went to another list. */
 export const INTO_ANOTHER: `${TRIGGERS.DROPPED_INTO_ANOTHER}` = 'droppedIntoAnother';
 export type { DndEvent };
 

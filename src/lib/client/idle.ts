@@ -20,7 +20,7 @@ function work(deadline: Pick<IdleDeadline, 'timeRemaining'>): void {
 		waiting.delete(task);
 		if (waiting.size) ask();
 		task();
-		// what it changed is drawn in this moment too, so that the time it took counts
+		// draws the change in the same moment, so that its time counts
 		flushSync();
 		if (deadline.timeRemaining() <= 0) return;
 	}

@@ -1,7 +1,7 @@
 /** Where this browser keeps whether keys without Ctrl or Alt do something. */
 const KEPT_AS = 'orbit.letter-keys';
 
-/** What of this browser's storage is used; it may be forbidden, and then nothing is remembered. */
+/** The part of the browser's storage that is used; storage may be forbidden, and then nothing is remembered. */
 interface Kept {
 	getItem(key: string): string | null;
 	setItem(key: string, value: string): void;

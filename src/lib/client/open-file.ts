@@ -1,11 +1,11 @@
-/** What becomes of a file, or why it cannot be used, line by line. */
+/** Result of opening a file: its contents, or the reasons why it cannot be used, line by line. */
 export type Reading = { ok: true; value: Record<string, unknown> } | { ok: false; lines: readonly string[] };
 
 /** A kind of file that can be brought in. */
 export interface OpenableFile {
 	name: string;
 	label: string;
-	/** What becomes of it. */
+	/** Field under which the contents are returned. */
 	becomes: string;
 	api: string;
 	page: string;

@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { number, object, string, mixed } from 'yup';
 
-/** What a change of a document began from: its version, and of a series also those of its plans. */
+/** Versions on which a change of a document is based; for a series also those of its plans. */
 export interface Begun {
 	version: number;
 	planVersions?: Record<string, number>;
@@ -14,7 +14,7 @@ export interface Begun {
 export interface Entry {
 	/** Chosen here, 16 letters or digits. */
 	id: string;
-	/** What kind of entry it is; a document to be saved is the only one yet. */
+	/** Kind of entry; saving a document is the only one so far. */
 	kind: 'save';
 	/** Version of this shape, so that a later program can read what an earlier one left behind. */
 	format: 1;
@@ -60,7 +60,7 @@ export interface Outbox {
 	append(entry: Entry, insteadOf?: string): Promise<boolean>;
 	/** Takes an entry out, and lets another go on from what the server answered. */
 	confirm(id: string, next?: { id: string; begun: Begun }): Promise<void>;
-	/** What waits for one document, in its order. What cannot be read any more is taken out, and counted. */
+	/** Returns the entries that wait for one document, in order. Unreadable ones are removed and counted. */
 	waiting(owner: string, subject: string): Promise<{ entries: Entry[]; damaged: number }>;
 	close(): void;
 }

@@ -1,6 +1,6 @@
 import { newGroup, preset, type Group, type Kit } from '../core/group';
 
-/** What the Saltmarsh Loft holds. */
+/** Kit of the Saltmarsh Loft. */
 export const DEMO_STUDIO_KIT: Kit = {
 	block: 24,
 	blanket: 14,

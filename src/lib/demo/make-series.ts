@@ -30,7 +30,7 @@ interface Written {
 	letters: string;
 	settings: Partial<SeriesSettings> & { startsOn: string };
 	goals: { movement: string; form: FormId }[];
-	/** What was written down of the classes that are over. */
+	/** Records of the classes that are over. */
 	runs: (Partial<RunNotes> & { effort: number; minutes: number })[];
 	/** Classes (from 0) that the teacher put together by hand: the group's plan of that week of the demo. */
 	byHand: { at: number; title: string }[];

@@ -16,7 +16,7 @@ function numbers(seed: number): () => number {
 	return () => (state = (state * 16807) % 2147483647) / 2147483647;
 }
 
-/** What happened in a class of the season, step by step. */
+/** Returns the events of a class of the season, step by step. */
 export function ledEvents(script: Script, startedAt: number, week: number): RunEvent[] {
 	const random = numbers(1000 + week);
 	let ms = 0;
@@ -35,7 +35,7 @@ export function ledEvents(script: Script, startedAt: number, week: number): RunE
 	return events;
 }
 
-/** What was written down of each class of the season beside its minutes, the oldest first. */
+/** Notes on each class of the season besides its minutes, oldest first. */
 export const SEASON_NOTES: readonly { effort: number; attendance: number; note: string }[] = [
 	{ effort: 4, attendance: 11, note: 'First evening after the summer; everybody looked at the sea.' },
 	{ effort: 5, attendance: 12, note: '' },

@@ -17,7 +17,7 @@ const hashOf = (asked: unknown): string =>
 		.update(contentText(asked ?? null))
 		.digest('hex');
 
-/** What a client must send along to make something: of its own making, 16 to 40 letters, digits, - and _. */
+/** Token that a client sends with a creation: random, 16 to 40 letters, digits, - and _. */
 export const TOKEN = /^[A-Za-z0-9_-]{16,40}$/;
 
 /**

@@ -49,7 +49,7 @@ export async function groupCheckIns(
 		.map(stored) as StoredCheckIn<GroupCheckIn>[];
 }
 
-/** What this teacher measured of the people of a group, the oldest first: nobody else sees it. */
+/** Returns this teacher's measurements of the people of a group, oldest first; no other teacher sees them. */
 export async function studentCheckIns(
 	db: Db,
 	{ studioId, teacherId }: Owner,

@@ -1,4 +1,4 @@
-/** What the server is told by its environment. */
+/** Configuration of the server from its environment. */
 export interface Config {
 	databaseUrl: string;
 	migrationsFolder: string | null;

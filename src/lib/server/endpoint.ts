@@ -24,7 +24,7 @@ export function found<T>(value: T | null): T {
 	return value;
 }
 
-/** What a client sends to save a document: the version that it began from, and the document. */
+/** A client's request to save a document: the version on which it is based, and the document. */
 export interface SaveRequest {
 	version: number;
 	document: unknown;

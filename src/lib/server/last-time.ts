@@ -7,14 +7,14 @@ import { getSeries } from './series';
 import { mentionable, readable } from './students';
 import type { StudioCatalogue } from './studio-catalogue';
 
-/** What lies longer back is not remembered. */
+/** Classes before this many days are not asked about. */
 const ASKED_FOR_DAYS = 21;
 const MOST_MOVEMENTS = 3;
 
-/**
- * What is asked when the next class of a group is opened: how the one before it sat, and whether what it led to was there:
- * the rungs of its series, else its peak. Null where there is nothing to ask.
- */
+ /**
+  * Returns the questions to ask when the next class of a group is opened: how the last class felt, and whether people
+  * could do what it led to (the rungs of its series, else its peak). Null where there is nothing to ask.
+  */
 export async function lastTimeOf(
 	db: Db,
 	owner: { studioId: string; teacherId: string },

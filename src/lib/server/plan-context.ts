@@ -35,7 +35,7 @@ export interface StoredPlanContext {
 	/** Movements that are not what they were when the plan was made. */
 	moved: OutdatedMovement[];
 	catalogue: CatalogueView;
-	/** What the group met before this class, and what it did in the weeks before it. */
+	/** Movements that the group has met before this class, and in the weeks before it. */
 	known: Known;
 	usedLately: Known;
 	/** The pace of who teaches. */

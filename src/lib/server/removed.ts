@@ -18,7 +18,7 @@ export async function keepRemoved(
 	await tx.insert(removed).values({ studioId, kind, id, document });
 }
 
-/** What was removed, held until the end of the transaction in which it is put where it was; null when it is not there. */
+/** Returns a removed thing and locks it until the end of the transaction that restores it; null where it does not exist. */
 export async function lookAtRemoved<T>(
 	tx: Db,
 	studioId: string,
@@ -37,7 +37,7 @@ export async function lookAtRemoved<T>(
 export const forgetOneRemoved = (tx: Db, studioId: string, kind: RemovedKind, id: string): Promise<number> =>
 	clearRows(tx, removed, one(studioId, kind, id));
 
-/** What a removed thing is called, to offer it back; null when it is not there. */
+/** Returns the title of a removed thing, for offering it back; null where it does not exist. */
 export async function removedTitle(
 	db: Db,
 	studioId: string,

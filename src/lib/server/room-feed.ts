@@ -18,7 +18,7 @@ import { classGroup, teaching, teachingEvent } from './db/schema';
 /** A class whose device was not heard for so long does not go on any more. */
 const GONE_AFTER_MS = 10 * 60_000;
 
-/** What one second device has been told. */
+/** A listening device, with the events it has received. */
 export interface RoomListener {
 	/** The class that it wants; null: the one that began last. */
 	wanted: string | null;
@@ -34,7 +34,7 @@ interface RunReader {
 	script: Script;
 	title: string;
 	figures: Record<string, Figure>;
-	/** What may be shown of it, in the order in which it came. */
+	/** Events that may be shown, in the order of arrival. */
 	events: RunEvent[];
 	/** Places that were read, and when the last of them came. */
 	had: Set<number>;
@@ -51,7 +51,7 @@ interface StudioReader {
 	reading: Promise<void> | null;
 }
 
-/** What was read so short a time ago is not read again. */
+/** A state that was read less than this ago is not read again. */
 const FRESH_MS = 900;
 /** An event may come in after one that was received later: so long is looked back. */
 const LOOK_BACK_MS = 10_000;
@@ -71,10 +71,10 @@ export class RoomFeed {
 
 	constructor(private readonly db: Db) {}
 
-	/**
-	 * What is new in the room for a second device of the studio. Where the class is another one than before, all of it, with
-	 * its script. `draw` makes drawings by their keys.
-	 */
+	 /**
+	  * Returns the news for a second device of the studio. Where another class has begun, everything with its script.
+	  * `draw` makes drawings by their keys.
+	  */
 	async news(studioId: string, listener: RoomListener, draw: Draw): Promise<RoomNews> {
 		const now = Date.now();
 		const { going } = await this.studio(studioId, now);
@@ -169,7 +169,7 @@ async function goingOn(db: Db, studioId: string, now: number): Promise<StudioRea
 		.where(and(eq(teaching.studioId, studioId), gt(teaching.heardAt, new Date(now - GONE_AFTER_MS))))
 		.orderBy(desc(teaching.startedAt))
 		.limit(MOST_RUNS);
-	// what a device sends later of a class that nobody ended is no class that goes on
+	// late events of a class that was never ended do not make it a running class
 	return heard.filter(({ startedAt }) => !isLeftForGood(startedAt.getTime(), now));
 }
 

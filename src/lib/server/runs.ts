@@ -143,13 +143,13 @@ export async function removeRunOfPlan(
 	return (await deleteFrom(db, classRun, one(studioId, run.id), fromVersion)) ? 'removed' : 'stale';
 }
 
-/** What was written down of a plan's class; null while nothing is. */
+/** Returns the record of a plan's class; null while there is none. */
 export async function runOfPlan(db: Db, studioId: string, planId: string): Promise<StoredRun | null> {
 	const [run] = await runsOfPlans(db, studioId, [planId]);
 	return run ?? null;
 }
 
-/** What was written down of the classes of plans. */
+/** Returns the records of the classes of these plans. */
 export async function runsOfPlans(
 	db: Db,
 	studioId: string,
@@ -272,16 +272,16 @@ export async function taughtPlans(db: Db, studioId: string): Promise<Set<string>
 	return new Set(rows.flatMap(({ planId }) => (planId === null ? [] : [planId])));
 }
 
-/** What a group met on earlier days, and which of it from a day on: in classes that were taught, or else planned. */
+/** Movements that a group met before a day and since a day: in taught classes, else in planned ones. */
 export interface Met {
 	known: Known;
 	lately: Known;
 }
 
-/**
- * What a group met before a day, and what of it from `lately` on. Where no class before that day is written down as taught,
- * what was planned is told as planned.
- */
+ /**
+  * Returns the movements that a group met before a day, and those since `lately`. Where no class before that day has
+  * a record, planned classes count as planned.
+  */
 export async function metBefore(
 	db: Db,
 	studioId: string,
@@ -304,7 +304,10 @@ export async function metBefore(
 	};
 }
 
-/** What was used from one day to another, by one group or the whole studio; where no class was taught, what was planned. */
+/**
+ * Returns the movements used from one day to another, by one group or the whole studio; from planned classes where
+ * none was taught.
+ */
 export async function usedBetween(
 	db: Db,
 	studioId: string,

@@ -61,7 +61,7 @@ async function fill(db: Db, now: Date, withSeason: boolean): Promise<void> {
 	const monday = weekOfDay(dayInZone(now, DEMO_TIME_ZONE)).days[0] as string;
 	if (withSeason) await seedSeason(db, owner, ids, monday);
 	const pace = await paceOfTeacher(db, teacherId);
-	/** What is still ahead is brought to its length at the pace that was learned. */
+	/** Brings a class that is still ahead to its length at the learned pace. */
 	const ahead = (plan: ClassPlan) => (withSeason ? atPace(plan, pace) : plan);
 	for (const { group, planned } of demoSeries(monday)) {
 		const plans = Object.fromEntries(

@@ -57,7 +57,10 @@ export async function createSentPlan(
 	return createPlan(tx, studioId, groupId, plannedOn, plan);
 }
 
-/** What a plan from outside says it was made with, where that is readable at all, and the states it brings along. */
+/**
+ * Returns the movement states that an outside plan says it was made with, as far as they are readable, with the
+ * states it brings.
+ */
 export function madeWithOf(plan: ClassPlan, states: Record<string, string>): Record<string, string> {
 	const said: unknown = plan.madeWith;
 	const sound =

@@ -19,7 +19,7 @@ export interface StoredSeriesContext {
 	today: StudioCatalogue;
 	/** Movements that are not what they were when its plans were made. */
 	moved: OutdatedMovement[];
-	/** What the group met before the series began. */
+	/** Movements that the group met before the series began. */
 	knownBefore: readonly string[];
 	/** The pace of who teaches; the usual one where nobody is signed in (a calendar that subscribes). */
 	pace: PaceModel;

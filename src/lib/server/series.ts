@@ -93,7 +93,7 @@ export function seriesTitles(
 		.orderBy(desc(series.startsOn), asc(series.title));
 }
 
-/** What a series is called, for a link to it; null for another studio's. */
+/** Returns the title of a series, for a link to it; null for another studio's. */
 export async function seriesTitle(
 	db: Db,
 	studioId: string,

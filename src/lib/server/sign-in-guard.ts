@@ -58,7 +58,7 @@ export async function clearTries(db: Db, email: string, from: Place, now: Date):
 			.onDuplicateKeyUpdate({ set: { lastAt: now } });
 }
 
-/** What a try is counted under: the account, or the account at a place that it was used from. */
+/** Returns the counter of a sign-in attempt: the account, or the account at a place that it has used. */
 async function counterOf(db: Db, email: string, from: Place): Promise<string> {
 	const accountHash = accountOf(email);
 	const places: SQL = inArray(signInPlace.placeHash, placesOf(from));

@@ -207,7 +207,7 @@ export async function dataOfStudent(db: Db, owner: Owner, id: string) {
 	return {
 		writtenDown: row.document,
 		measured: taken.map(({ takenOn, document }) => ({ on: takenOn, ...document })),
-		// what is said of others in the same note is not theirs
+		// words about others in the same note are not theirs
 		mentionedIn: runs
 			.filter(({ document }) => mentions(document.note).includes(id))
 			.map(({ taughtOn, title, document }) => ({

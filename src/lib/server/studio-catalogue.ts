@@ -25,7 +25,7 @@ export interface StoredOwn {
 	movement: Movement;
 }
 
-/** What a studio can choose from today. */
+/** The movements that a studio can choose from today. */
 export interface StudioCatalogue {
 	own: StoredOwn[];
 	leftOut: string[];

@@ -6,7 +6,7 @@ import { studio, studioKit } from './db/schema';
 import { clearRows, updateFrom } from './db/versioned';
 import type { Saved } from './saved';
 
-/** What a studio's room holds, and which version of the studio says so. */
+/** Kit of a studio's room, with the version of the studio that it belongs to. */
 export interface StudioKit {
 	version: number;
 	kit: Kit;

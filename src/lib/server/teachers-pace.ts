@@ -11,7 +11,7 @@ import { catalogueWith, movementsFor, outdatedMovements, studioCatalogue } from 
 import { getStyle } from './styles';
 import { ledFromPlan, type StoredTeaching } from './teachings';
 
-/** What is learned fades: classes before so many would say next to nothing. */
+/** Learned pace fades: classes before this many would add almost nothing. */
 const MOST_CLASSES = 120;
 
 /** The pace of a teacher: what they said of it, and what their classes show. */
@@ -21,7 +21,7 @@ export async function paceOfTeacher(db: Db, teacherId: string): Promise<PaceMode
 	return learned ? { ...pace, learned } : pace;
 }
 
-/** What the classes of a teacher show of their pace; null where none was written down. */
+/** Returns the pace that the classes of a teacher show; null where none has a record. */
 export async function learnedPace(
 	db: Db,
 	teacherId: string,

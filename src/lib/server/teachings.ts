@@ -35,7 +35,7 @@ interface Owner {
 	teacherId: string;
 }
 
-/** What a device sends of a class that it led. */
+/** A device's upload of a class that it led. */
 export interface SentTeaching {
 	planId: string;
 	/** Of whom the class is; null from a device of an earlier version. */
@@ -47,7 +47,7 @@ export interface SentTeaching {
 	events: readonly PlacedEvent[];
 }
 
-/** What became of what was sent. */
+/** Result of an upload. */
 export type Added =
 	| { kind: 'added' }
 	/** It is not known yet, and no script was sent with it. */
@@ -266,7 +266,7 @@ export async function writeDownEnded(
 	const notes = { ...became, note: withMentions(became.note, people) };
 	const written = await runOfPlan(db, owner.studioId, planId);
 	if (written && (written.ledBy !== id || sameNotes(written.run, notes))) return null;
-	// what was asked about it since then stays
+	// answers given since then stay
 	const { sore, there } = written?.run ?? {};
 	const asked = { ...(sore ? { sore } : {}), ...(there ? { there } : {}) };
 	const place = {

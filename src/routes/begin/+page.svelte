@@ -33,7 +33,7 @@
 	}
 
 	const group = $derived(beginning.group);
-	/** What was said in each step that is done. */
+	/** Answers of each finished step. */
 	const said = $derived([
 		`${group.name}, ${group.size} people`,
 		`${meetingWords(group)}, ${minutesOfLength(group.lengthSeconds)} min`,

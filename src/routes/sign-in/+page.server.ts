@@ -25,7 +25,7 @@ export const load: PageServerLoad = ({ locals, url }) => {
 
 const NO_ERRORS: Record<string, string> = {};
 
-/** What a browser keeps so that it is known again; it opens nothing by itself. */
+/** Cookie by which a browser is recognised; it grants nothing by itself. */
 const DEVICE_COOKIE = 'orbit.device';
 const DEVICE_KEPT_SECONDS = 180 * 24 * 3600;
 

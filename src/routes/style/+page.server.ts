@@ -14,7 +14,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const { catalogue } = await studioCatalogue(db(), studioOfRequest(locals).id);
 	return {
 		stored,
-		/** What the teacher's classes show. */
+		/** The pace that the teacher's classes show. */
 		learned,
 		movements: ownMovements({ ...stored.style.pace, ...(learned ? { learned } : {}) }).map((own) => ({
 			...own,

@@ -34,7 +34,7 @@
 		style = next;
 		autosave.changed(next);
 	}
-	/** What was said, with what the classes of this teacher show. */
+	/** The pace that was set, with the pace that the classes of this teacher show. */
 	const pace = $derived(
 		data.learned && style.pace.learns !== false ? { ...style.pace, learned: data.learned } : style.pace
 	);

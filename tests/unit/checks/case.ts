@@ -11,7 +11,7 @@ import { PlanWriter } from '../../../src/lib/demo/build';
 
 export type Write = (w: PlanWriter) => unknown;
 
-/** What a case is read against; everything left out asks for nothing. */
+/** Context of a case; missing fields ask for nothing. */
 export interface Given {
 	targets?: Targets;
 	/** Seconds asked for; left out: as long as the plan is. */

@@ -17,14 +17,14 @@ export const STEPS = ['Who comes', 'When, and with what', 'The first class'] as 
 const NOT_LOADED =
 	'This part of the page did not load. Is there a connection? Nothing of what you said is lost; try again.';
 
-/** What a beginning is given. */
+/** Data that the first steps need. */
 export interface BeginSetting extends Teaching {
 	/** The studio's day. */
 	today: string;
 	kit: { version: number; kit: Kit };
 }
 
-/** What has been said so far: kept while the page is left and come back to. */
+/** Answers so far: kept while the teacher leaves the page and comes back. */
 export interface Said {
 	step: number;
 	group: Group;
@@ -44,7 +44,7 @@ export class Beginning {
 	picked = $state<string | null>(null);
 	readonly day = $derived.by(() => this.picked ?? nextMeeting(this.group, this.setting.today));
 	proposal = $state.raw<ShownProposal | null>(null);
-	/** What stands in the way, in a sentence. */
+	/** The problem that stops the step, in one sentence. */
 	trouble = $state('');
 	work = $state.raw<Work<string | null> | null>(null);
 	keeping = $state(false);
@@ -111,7 +111,7 @@ export class Beginning {
 		else if (outcome.how === 'done' && outcome.value) this.trouble = `${outcome.value}.`;
 	}
 
-	/** What the last step needs and the first two do not: it comes when it is asked for. Null where it did not come. */
+	/** Loads the module of the last step when it is needed; null where loading fails. */
 	private async loaded(): Promise<typeof import('./first-class') | null> {
 		try {
 			return await import('./first-class');
@@ -158,7 +158,7 @@ export class Beginning {
 	}
 }
 
-/** What the second step says of a group. */
+/** Returns the fields of a group that the second step asks for. */
 const whenOf = ({ weekday, startsAt, alsoMeets, lengthSeconds, moment }: Group): Partial<Group> => ({
 	weekday,
 	startsAt,

@@ -14,7 +14,7 @@ import type { ShownProposal } from '../plan/proposals.svelte';
 import { groupForm } from '../documents';
 import { inWorker, type Work } from '../worker';
 
-/** What a first class is proposed with, besides the group that it is for. */
+/** Context of the first proposal, besides its group. */
 export interface Teaching {
 	pace: PaceModel;
 	choices: StyleChoices;
@@ -44,7 +44,7 @@ export function proposeFirst(
 	return inWorker(async (core) => (await core.propose(ask, shown, 1))?.message ?? null);
 }
 
-/** What is sent to keep a group, and with it the class that was proposed for it. */
+/** Returns the request that saves a group, with the class that was proposed for it. */
 export const asSent = (group: Group, proposal: ShownProposal | null): { group: unknown; plan?: unknown } => ({
 	group: groupForm.asSent(group),
 	...(proposal

@@ -1,7 +1,7 @@
 import { readLine, tiltBetween, upOf, type Tilt, type TestId, type Up } from '$lib/core/measure';
 import type { Leg } from '$lib/core/anatomy';
 
-/** What listens to an instrument. */
+/** Listener to an instrument. */
 export interface TiltListener {
 	tilt: (tilt: Tilt) => void;
 	/** It fell silent; what was read stays read, and it is listened for on. */

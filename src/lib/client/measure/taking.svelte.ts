@@ -90,5 +90,5 @@ export class Taking {
 	}
 }
 
-/** What lies under this is the limb at rest. */
+/** A limb below this angle is at rest. */
 const LEAST_DEGREES = 5;

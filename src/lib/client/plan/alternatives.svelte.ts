@@ -14,7 +14,7 @@ export interface ShownAlternative {
 	shifts: Shift[];
 }
 
-/** What else could stand in the place of one item. */
+/** Alternatives to one item. */
 export class Alternatives {
 	/** `found` null while it is looked for. */
 	shown = $state.raw<{ itemId: string; found: readonly ShownAlternative[] | null } | null>(null);

@@ -34,7 +34,7 @@ import {
 import type { PlanDocument } from './plan-document.svelte';
 import type { Selection } from './selection.svelte';
 
-/** What is done with whole blocks: the clipboard, moving, chains, flows and their links, words and tests. */
+/** Commands on whole blocks: the clipboard, moving, chains, flows and their links, words and tests. */
 export class BlockCommands {
 	constructor(
 		private readonly document: PlanDocument,

@@ -9,7 +9,7 @@ interface Actions {
 }
 
 /**
- * What a key does at the desk. Undone in fields where it would mean something else: typing, choosing.
+ * Runs the action of a key at the desk. Fields in which the key has another meaning (typing, choosing) keep it.
  * @returns "moved" when the focus should follow the selection, "done" when the key was used, else null
  */
 export function deskKey(event: KeyboardEvent, desk: PlanDesk, actions: Actions): 'moved' | 'done' | null {

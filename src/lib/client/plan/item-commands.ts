@@ -31,7 +31,7 @@ import { substitutes, type Substitute } from '$lib/core/substitution';
 import type { PlanDocument } from './plan-document.svelte';
 import type { Selection } from './selection.svelte';
 
-/** What is done with single items: adding, swapping, dose, form, unit, lead leg, confirmation. */
+/** Commands on single items: adding, swapping, dose, form, unit, lead leg, confirmation. */
 export class ItemCommands {
 	constructor(
 		private readonly document: PlanDocument,
@@ -74,7 +74,7 @@ export class ItemCommands {
 		this.selection.selected = again.id;
 	}
 
-	/** What could stand in for an item in this room, the best first. */
+	/** Returns the substitutes for an item in this room, best first. */
 	substitutesFor(item: Item): Substitute[] {
 		const movement = this.document.catalogue.find(item.movement);
 		return movement

@@ -32,7 +32,7 @@ export interface OutdatedMovement {
 	differences: Difference[];
 }
 
-/** What the desk is given besides the plan. */
+/** Context of the desk besides the plan. */
 export interface DeskSetting {
 	group: Group;
 	own: Movement[];
@@ -71,7 +71,7 @@ export class PlanDocument {
 	readonly analysis = $derived.by(() => this.read(this.plan));
 	/** Who is here: the group as it is today. */
 	readonly group = $derived.by(() => groupToday(this.setting.group, this.plan.here));
-	/** What each item means for the people in the room. */
+	/** Consequences of each item for the people in the room. */
 	readonly room = $derived.by(() =>
 		roomSheet(this.analysis.context.items, this.group, this.catalogue.find, this.style)
 	);

@@ -18,7 +18,7 @@ export interface ShownProposal {
 	own: string;
 }
 
-/** What a worker needs to propose for the plan at the desk. */
+/** Returns the task for a worker that proposes for the plan at the desk. */
 export function proposeTask(
 	{ plan, moved, setting }: PlanDocument,
 	wishes: Wishes,
@@ -26,7 +26,7 @@ export function proposeTask(
 	base: ClassPlan = plan
 ): ProposeTask {
 	const { group, known, pace, lastFirstSide, own, leftOut, lately } = setting;
-	// what the group had too little of in its last classes comes now
+	// the directions that the last classes gave too little of come now
 	const more = lately.classes ? shortDirections([lately.orbit], group.targets) : [];
 	const kept = moved.map((movement) => movement.kept);
 	return { base, wishes: { more, ...wishes }, seed, group, known, pace, lastFirstSide, own, leftOut, kept };
@@ -37,7 +37,7 @@ export class Proposals {
 	work = $state.raw<Work<Conflict | null> | null>(null);
 	found = $state.raw<readonly ShownProposal[]>([]);
 	conflict = $state.raw<Conflict | null>(null);
-	/** What was asked for last: kept when the panel is closed. */
+	/** Wishes of the last request: kept when the panel is closed. */
 	wishes = $state<WishFields>(noWishes());
 
 	constructor(private readonly document: PlanDocument) {
@@ -85,7 +85,7 @@ export class Proposals {
 
 	take({ sent }: ShownProposal): void {
 		const { work } = this;
-		this.work = null; // what it still finds is no longer asked for
+		this.work = null; // later results are not wanted any more
 		work?.stop();
 		const { sections, theme } = sent.plan;
 		const about: PlanEdit[] =

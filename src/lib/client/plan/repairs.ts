@@ -3,11 +3,11 @@ import { askCheckAgain, silenceCheck } from '../api';
 import type { PlanEdit } from '$lib/core/plan';
 import type { PlanDocument } from './plan-document.svelte';
 
-/** What is done with findings: mending them, and saying that they are on purpose. */
+/** Commands on findings: fixing them, and marking them as intended. */
 export class Repairs {
 	constructor(private readonly document: PlanDocument) {}
 
-	/** What would mend a finding, and what that would change; says so when nothing is ready. */
+	/** Returns the repair of a finding with its effect; shows a message and returns null where there is none. */
 	preview(finding: Finding): Preview | null {
 		const preview = previewRepair(finding, this.document.analysis.context);
 		if (!preview)

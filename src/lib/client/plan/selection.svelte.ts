@@ -1,11 +1,11 @@
 import { neighbourId, selectableBetween, selectableIds, type Item } from '$lib/core/plan';
 import type { PlanDocument } from './plan-document.svelte';
 
-/** What is selected and marked at the desk, and whose details are open. */
+/** The selection and the marks at the desk, and the item with open details. */
 export class Selection {
 	/** Item or talk that is selected. */
 	selected = $state<string | null>(null);
-	/** What is marked together with it: items and talks, for keys that act on several. */
+	/** Items and talks marked together with the selection, for keys that act on several. */
 	marked = $state.raw<readonly string[]>([]);
 	/** Item whose details are open. */
 	detail = $state<string | null>(null);
@@ -45,7 +45,7 @@ export class Selection {
 		this.document.say(`${this.marked.length} marked`);
 	}
 
-	/** What the next key acts on: everything marked, or what is selected. */
+	/** Returns the ids that the next key acts on: all marked ones, or the selection. */
 	get acted(): string[] {
 		if (this.marked.length) return [...this.marked];
 		return this.selected === null ? [] : [this.selected];

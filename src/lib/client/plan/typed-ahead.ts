@@ -1,4 +1,4 @@
-/** What was typed before the field that it is meant for was there. */
+/** Keys typed before their field was loaded. */
 export interface Typed {
 	text: string;
 	/** Whether Enter was pressed after it. */

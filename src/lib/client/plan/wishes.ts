@@ -3,7 +3,7 @@ import type { Position } from '$lib/core/movement';
 import type { Renewal } from '$lib/core/plan';
 import { USUAL_WEIGHTS, type Weights, type Wishes } from '$lib/core/propose';
 
-/** What a teacher asks of a proposal, as the fields of its form hold it. */
+/** Wishes for a proposal, as the fields of the form hold them. */
 export interface WishFields {
 	/** Slugs; empty for nothing in particular. */
 	toward: string;

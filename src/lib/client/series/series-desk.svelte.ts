@@ -45,7 +45,7 @@ import { DocumentSession, type Saving } from '../document-session.svelte';
 import { newId } from '../ids';
 import { inWorker } from '../worker';
 
-/** What a series is given besides itself. */
+/** Context of a series besides the series itself. */
 export interface SeriesDeskSetting {
 	group: Group;
 	own: Movement[];
@@ -69,15 +69,15 @@ export class SeriesDesk {
 	pending = $state.raw<PendingChange | null>(null);
 
 	readonly catalogue;
-	/** What may be chosen, by name. */
+	/** Movements that can be chosen, by name. */
 	readonly movements: readonly Movement[];
 	private readonly within;
 
-	/** What is written down of its classes, with the version of each: saved at once, and no step of undo. */
+	/** Records of its classes, each with its version: saved at once, and not part of undo. */
 	private runs = $state.raw<Runs>({});
 	private runVersions: Record<string, number>;
 
-	/** What is edited and saved. */
+	/** The document that is edited and saved. */
 	readonly session: DocumentSession<SeriesDocument>;
 	readonly document = $derived.by(() => this.session.document);
 	readonly planned = $derived<PlannedSeries>({ ...this.document, runs: this.runs });
@@ -87,7 +87,7 @@ export class SeriesDesk {
 	readonly weeks = $derived(weekCards(this.analysis));
 	readonly ring = $derived(classRing(this.analysis.orbit, this.analysis.balance));
 	readonly ladders = $derived(ladderLines(this.analysis));
-	/** What was counted of the group speaks for other rungs. */
+	/** Suggestions for ladders from the check-ins of the group. */
 	readonly ladderOffers = $derived.by(() => ladderOffers(this.analysis, styleOf(this.setting.style.choices)));
 	readonly load = $derived(loadLines(this.analysis));
 	readonly balance = $derived(balanceBars(this.analysis));
@@ -102,7 +102,7 @@ export class SeriesDesk {
 		() => this.weeks.flatMap((week) => week.classes).find(({ id }) => id === this.selected) ?? null
 	);
 
-	/** What is in the selected class, each movement once. */
+	/** Movements of the selected class, each once. */
 	readonly inClass = $derived.by(() =>
 		this.class?.plan ? slugsOf(this.class.plan).map((slug) => ({ slug, english: this.nameOf(slug) })) : []
 	);
@@ -131,7 +131,7 @@ export class SeriesDesk {
 		};
 	}
 
-	/** What the series and its plans may name. */
+	/** Looks up the movements that the series and its plans may name. */
 	get find(): FindMovement {
 		return this.catalogue.find;
 	}

@@ -23,7 +23,7 @@ import { newId } from '../ids';
 import type { DeviceStore, KeptRun } from './device-store';
 import { upload, type Received, type Upload } from './upload';
 
-/** What tells the time: tests and rehearsals hand in their own. */
+/** Source of time: tests and rehearsals pass their own. */
 interface TeachClock {
 	now(): EventTime;
 }
@@ -55,7 +55,7 @@ const ALIVE_EVERY_MS = 1000;
 const SEND_AGAIN_MS = 15_000;
 /** At the latest so long after it happened it is being written down. */
 const WRITE_WITHIN_MS = 50;
-/** What happened is on this device at once; it is sent when the screen has changed, and together with what follows. */
+/** Events are stored on this device at once; they are sent after the screen has changed, several together. */
 const SEND_SOON_MS = 400;
 /** So often the server hears that the class goes on, for a room view on another device. */
 const SIGN_EVERY_MS = 10_000;
@@ -88,13 +88,13 @@ export class ClassRun {
 	upload = $state<Upload>('all sent');
 	/** Why the server does not take what happened; empty while it does. */
 	refused = $state('');
-	/** What the server said last of the clock of this device and of other devices on the class. */
+	/** The server's last word on the clock of this device and on other devices of the class. */
 	received = $state.raw<Received | null>(null);
 	/** False where this device could not write down what happened. */
 	kept = $state(true);
 	/** How long this device slept while the class was led, until somebody says whether it was taught on; milliseconds. */
 	slept = $state(0);
-	/** What was skipped by the last press; empty where nothing was. */
+	/** Name of the step that the last press skipped; empty where it skipped none. */
 	skipped = $state('');
 
 	private lastTick: EventTime | null = null;
@@ -244,7 +244,7 @@ export class ClassRun {
 	}
 }
 
-/** What the server did not take of what it was sent, in a sentence; empty where it took all. */
+/** Describes the events that the server refused; empty where it took all. */
 function refusedWords(received: Received | null): string {
 	const refused = received?.refused ?? [];
 	const [first] = refused;
@@ -284,7 +284,7 @@ export async function reopenRun(store: DeviceStore, run: KeptRun): Promise<Class
 	const last = events.at(-1);
 	if (!last) return led;
 	const alive = await store.lastAlive(run.id);
-	// what happened last is a sign of life too
+	// the last event is a sign of life too
 	led.does({ do: 'reopened', alive: timeOf(alive && alive.at > last.at ? alive : last) });
 	return led;
 }

@@ -50,7 +50,7 @@ export function leave(): void {
 	leaving = true;
 }
 
-/** What this device keeps of teaching. Everything is written before it is said to have happened. */
+/** Store of this device for teaching. Everything is written before it is reported as done. */
 export class DeviceStore {
 	private constructor(private readonly db: IDBPDatabase<Stored>) {}
 

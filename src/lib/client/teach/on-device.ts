@@ -3,14 +3,14 @@ import { prepare, swapsFor, type SwapChoice, type TeachPack } from '$lib/core/te
 import type { Here } from '$lib/core/people';
 
 /*
- * What a device works out by itself from a class that lies on it. The catalogue comes with this module: it is loaded
- * when somebody counts or swaps, and the service worker keeps it.
+ * Computes on the device from a class that is stored on it. The catalogue comes with this module: it is loaded when the
+ * teacher counts or swaps, and the service worker keeps it.
  */
 
 /** The same class for the people who are here. */
 export const prepareHere = (pack: TeachPack, here: Here | undefined): TeachPack =>
 	pack.source ? { ...pack, ...prepare(pack.source, here, CATALOGUE) } : pack;
 
-/** What could be given in place of an item. */
+/** Returns the possible replacements of an item. */
 export const swapsHere = (pack: TeachPack, here: Here | undefined, itemId: string): SwapChoice[] =>
 	pack.source ? swapsFor(pack.source, here, itemId, CATALOGUE) : [];

@@ -4,8 +4,8 @@ import { keepPages } from './kept-pages';
 import { goesOn, sendLeft } from './left';
 
 /**
- * Fetches classes onto this device, so that they can be taught without a network, and takes out those of before.
- * What earlier classes left here is sent.
+ * Sends the classes that are still unsent, fetches the packs of these plans so that they can be taught without a network,
+ * and deletes other packs.
  * @returns the plans that are here now, how many classes the server does not have yet, and the plans of classes that were
  * begun here and go on
  */

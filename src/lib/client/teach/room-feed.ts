@@ -14,7 +14,7 @@ import {
 } from '$lib/core/teach';
 import type { Figure } from '$lib/core/figure';
 
-/** What a second device knows of the class, from the server. */
+/** The class as a second device knows it from the server. */
 export interface FarRoom {
 	/** Null before it is known, and where none goes on. */
 	now: RoomNow | null;
@@ -71,7 +71,7 @@ export function followRoom(run: string | null, tell: (room: FarRoom) => void): (
 
 	function roomAt({ at, aheadMs }: RoomNews, sinceMs: number): RoomNow | null {
 		if (!steps || !state || !latest) return null;
-		// what the teacher's clock shows now
+		// the present time of the teacher's clock
 		const there = at + aheadMs + sinceMs;
 		const shown = elapse(state, steps, there - latest.at);
 		return shown.mode === 'ready' ? null : roomNow(nowOf(shown, steps), shown.mode, figures);

@@ -17,7 +17,7 @@ export interface TeachSettings {
 	breathTones: boolean;
 	vibration: boolean;
 	speech: boolean;
-	/** What is offered first to end on time. */
+	/** The first suggestion for ending on time. */
 	firstWay: Way;
 	/** Keys, clicker and pedal, where they were set. */
 	keys: ChosenKeys;
@@ -37,7 +37,7 @@ const USUAL: TeachSettings = {
 };
 const KEPT_AS = 'orbit.teach';
 
-/** What was chosen on this device before; anything unreadable is as usual. */
+/** Returns the settings stored on this device; unreadable ones take their usual value. */
 function kept(): TeachSettings {
 	try {
 		const given = JSON.parse(localStorage.getItem(KEPT_AS) ?? '{}') as Partial<TeachSettings>;

@@ -1,4 +1,4 @@
-/** What can be done by a key, a presenter's clicker or a pedal that sends keys. */
+/** Actions that a key, a presenter's clicker or a pedal can trigger. */
 export const TEACH_ACTS = [
 	'next',
 	'back',
@@ -51,7 +51,7 @@ export function withKey(chosen: ChosenKeys, act: TeachAct, key: string): ChosenK
 export const keyName = (key: string): string =>
 	({ ' ': 'Space', ArrowRight: '→', ArrowLeft: '←', ArrowUp: '↑', ArrowDown: '↓' })[key] ?? key;
 
-/** What a key press asks for; null where it is meant for the control that has the focus, or for nothing. */
+/** Returns the action of a key press; null where the press is for the focused control, or has no action. */
 export function teachAct(event: KeyboardEvent, chosen: ChosenKeys = {}): TeachAct | null {
 	if (event.ctrlKey || event.metaKey || event.altKey) return null;
 	const target = event.target instanceof HTMLElement ? event.target : null;

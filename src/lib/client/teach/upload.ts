@@ -4,9 +4,9 @@ import type { DeviceStore, KeptEvent, KeptRun } from './device-store';
 /** How it stands between this device and the server. */
 export type Upload = 'all sent' | 'waits' | 'signed out' | 'refused';
 
-/** What the server says of a class while it is led. */
+/** The server's answer to events of a class. */
 export interface Received {
-	/** What was not taken, and why: places in what was sent. */
+	/** Refused events with their reasons, by index in the request. */
 	refused: { index: number; faults: { message: string }[] }[];
 	/** When the class began by the server's clock, in words, where this device's clock cannot be right. */
 	clock: string | null;
@@ -14,7 +14,7 @@ export interface Received {
 	others: string[];
 }
 
-/** What became of sending, and what the server said. */
+/** Result of an upload, with the server's answer. */
 export interface Sent {
 	upload: Upload;
 	received: Received | null;
@@ -70,7 +70,7 @@ async function sendPart(
 		return sent('waits');
 	}
 	if (response.ok) {
-		// what was refused is not sent again: it would be refused each time
+		// a refused event is not sent again: it would be refused each time
 		await store.markSent(events);
 		if (!run.known) await store.putRun(Object.assign(run, { known: true }));
 		return sent('all sent', (await response.json().catch(() => null)) as Received | null);

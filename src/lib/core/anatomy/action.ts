@@ -11,7 +11,10 @@ import {
 /** Where one hip is: degrees in each direction; a direction left out is 0. */
 export type HipAngles = Partial<Record<Direction, number>>;
 
-/** What is lengthened. A leg turned in lengthens the outward rotators: never mix this up with the direction. */
+/**
+ * Tissues that a movement can lengthen. A leg turned inward lengthens the outward rotators: do not confuse tissue and
+ * direction.
+ */
 export const TISSUES = [
 	'hip flexors',
 	'rectus femoris',
@@ -58,10 +61,11 @@ export const GROUP_OF_DIRECTION: Record<Direction, MuscleGroup> = {
 /** The groups that make work "strength for the hip": the six directions and the trunk that holds the pelvis. */
 export const STRENGTH_GROUPS: readonly MuscleGroup[] = [...Object.values(GROUP_OF_DIRECTION), 'trunk'];
 
-/**
- * What one leg does in a movement. One position is a hold; several are swung through, with an equal
- * share of the time at each (a swing between two directions gives each half: common practice, no source).
- */
+ /**
+  * The action of one leg in a movement. One position is a hold; with several positions the leg swings through them
+  * and spends an equal share of the time at each (a swing between two directions gives half to each: common practice,
+  * no source).
+  */
 export interface LegAction {
 	positions: HipAngles[];
 	/** Knee flexion at each position, degrees. */
@@ -124,7 +128,7 @@ export function writeHips(action: Pick<LegAction, 'positions' | 'kneeDeg'>): str
 		.join(' -> ');
 }
 
-/** What is implausible about a leg's angles, in words; empty when nothing is. */
+/** Returns a sentence for each implausible angle of a leg; empty where all are plausible. */
 export function implausibleAngles(action: Pick<LegAction, 'positions' | 'kneeDeg'>): string[] {
 	const faults: string[] = [];
 	for (const angles of action.positions) {

@@ -51,7 +51,7 @@ export const DIRECTION_NAME: Record<Direction, string> = {
 	externalRotation: 'external rotation'
 };
 
-/** What the leg does, without Latin: the second line under a direction's name. */
+/** Plain words for a direction, shown under its anatomical name. */
 export const DIRECTION_PLAIN: Record<Direction, string> = {
 	flexion: 'knee toward chest',
 	extension: 'thigh back',

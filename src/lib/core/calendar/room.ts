@@ -7,7 +7,7 @@ export interface Changeover {
 export const NO_CHANGEOVER: Changeover = { beforeMinutes: 0, afterMinutes: 0 };
 export const MOST_CHANGEOVER_MINUTES = 120;
 
-/** What a class needs to know of itself to keep a room. */
+/** The times by which a class occupies a room. */
 export interface InRoom {
 	groupId: string;
 	groupName: string;

@@ -130,7 +130,7 @@ export function timeInZone(moment: Date, timeZone: string): string {
 export const momentWords = (moment: Date, timeZone: string): string =>
 	`${dayName(dayInZone(moment, timeZone))}, ${timeInZone(moment, timeZone)}`;
 
-/** What was written on paper is entered so many years later at most. Judged. */
+/** A class from paper records may lie at most this many years back. Judged. */
 const YEARS_BACK = 10;
 
 /**

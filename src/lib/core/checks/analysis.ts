@@ -23,7 +23,7 @@ export interface Analysis {
 	orbit: Orbit;
 	balance: Balance;
 	findings: Finding[];
-	/** What would be found as well, and why it is not. */
+	/** Findings that the teacher has silenced. */
 	silenced: SilencedFinding[];
 	context: CheckContext;
 }
@@ -84,7 +84,7 @@ export function runChecks(
 				silenced.push({ finding, reason: silence.reason, forGood: !inClass });
 				continue;
 			}
-			// what names no cause stands alone
+			// a report without a cause is a finding of its own
 			const key = report.cause === undefined ? finding : `${finding.severity} ${finding.cause}`;
 			const same = ofOneCause.get(key);
 			if (same) same.push(finding);
@@ -136,7 +136,7 @@ function joined([first, ...others]: Finding[], { find }: CheckContext): Finding 
 	};
 }
 
-/** What a repair changes: the plan after it, read, and what came and went. */
+/** The effect of a repair: the analysed plan after it, with the findings that it adds and removes. */
 export interface Preview {
 	repair: Repair;
 	after: Analysis;

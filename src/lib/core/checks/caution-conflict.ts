@@ -4,7 +4,7 @@ import type { Group } from '../group';
 import { memoize, type Caution, type FindMovement, type Movement } from '../movement';
 import type { Check, Report } from './types';
 
-/** What is said of an item, wherever it stands. */
+/** A report on an item without its place in the plan. */
 type Said = Omit<Report, 'where'>;
 /** Kept, since an edit leaves most items of a class the same. */
 const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, item: Item): Said[] =>
@@ -41,11 +41,11 @@ const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, it
 		return [
 			{
 				message: `${who}: ${words}. ${verdict.advice}`,
-				// what one person cannot do, one person does otherwise: the class goes on
+				// one person who cannot do it gets something else: the class goes on
 				severity: refused ? 'stop' : 'note',
 				data,
 				repairable: refused !== null,
-				// what is refused is decided item by item; what somebody does beside the class is one thing to know
+				// refusals are decided item by item; doing something else beside the class is one note
 				...(refused ? {} : { cause: `${caution} beside the class` })
 			}
 		];

@@ -8,7 +8,7 @@ import { isDeep } from '../rules';
 import { shortfall, itemForRoom } from './help';
 import type { Check, CheckContext, Report, Severity } from './types';
 
-/** What it gives to the direction, less what it adds to directions that are already over. */
+/** Returns how much a movement gives to the direction, less how much it gives to directions that are over their band. */
 function worth(movement: Movement, direction: Direction, { balance }: CheckContext): number {
 	const over = DIRECTIONS.filter((d) => balance.directions[d].standing === 'over');
 	return over.reduce((sum, d) => sum - profileOf(movement).range[d], profileOf(movement).range[direction]);

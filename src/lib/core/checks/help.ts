@@ -47,7 +47,7 @@ export function legsOf({ movement, form, item }: TimedItem): [LegAction, LegActi
 /** Whether an item is given on two sides. */
 export const isSided = ({ movement }: TimedItem): boolean => !isSymmetrical(movement.action);
 
-/** What makes a movement ready, and what it is called elsewhere. */
+/** The preparations that a movement asks for, and the families in which it has other names. */
 const readinessOf = memoize(({ slug, preparations, kin }: Movement) => ({
 	readyBy: new Set([slug, ...preparations]),
 	kin: new Set(kin)
@@ -72,7 +72,7 @@ export function leadsUpTo(before: TimedItem, deep: TimedItem): boolean {
 	return [lengthened(before), working(before)].some((given) => parts.some((wanted) => shares(given, wanted)));
 }
 
-/** What the legs lengthen and work in angles. */
+/** Tissues that the legs lengthen and muscles that they use, by their angles. */
 const partsOf = memoize((action: ActionProfile) => {
 	const legs = isSymmetrical(action) ? [action.both] : [action.lead, action.trail];
 	return {
@@ -90,7 +90,7 @@ function shares(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
 /** Tissues that either leg lengthens in an item. */
 export const lengthened = (taught: TimedItem): ReadonlySet<Tissue> => partsIn(taught).lengthens;
 
-/** What works in an item; nothing in modes in which the muscles rest. */
+/** Returns the muscle groups that work in an item; empty in modes in which the muscles rest. */
 export function working(taught: TimedItem): ReadonlySet<MuscleGroup> {
 	return WORKING_MODES.has(taught.item.mode) && taught.form.effort > 0 ? partsIn(taught).works : NOTHING;
 }

@@ -22,7 +22,7 @@ export const kitShortage: Check = {
 				.filter((need) => need.short > 0)
 				.map((need) => ({
 					message: `${movement.english} ${shortageInWords(need)}${need.missing > 0 && how ? `; without: ${how}` : ''}`,
-					// what stands in, or a way to do without, makes it a thing to know, not to mend
+					// a replacement, or a form without the kit, makes it a note
 					severity: need.missing > 0 && !how ? ('mend' as const) : ('note' as const),
 					where: { itemId: item.id, blockId, atSeconds: startSeconds },
 					cause: need.kit,

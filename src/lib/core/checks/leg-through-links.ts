@@ -27,7 +27,7 @@ export const legThroughLinks: Check = {
 				}));
 		});
 	},
-	/** What is said of the link holds; where nothing is said the leg goes on leading. */
+	/** Keeps the same leading leg at every link that does not name a leg. */
 	repair(finding, { plan, find, items }) {
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);
 		const edit = taught && linkEdit(plan, find, taught.item.id, taught.item.link);

@@ -21,7 +21,7 @@ export const revisitDeeper: Check = {
 			const before = met.get(taught.movement.slug);
 			met.set(taught.movement.slug, taught);
 			if (!before || !STILL_MODES.has(taught.item.mode) || taught.item.mode !== before.item.mode) return [];
-			// what is moved through may come back as it was, and a flow comes back by itself
+			// short passages may return unchanged, and flows repeat anyway
 			if (before.blockId === taught.blockId || before.times > 2 || taught.times > 2) return [];
 			if (depth(taught) > depth(before) || taught.workSeconds > before.workSeconds) return [];
 			return [

@@ -7,7 +7,7 @@ import type { Check } from './types';
 /** How much more of its dose the side that is behind gets. Judged. */
 const MORE_TIME_SHARE = 1 / 3;
 
-/** What props a side that is behind, whatever the shape. Judged. */
+/** Kit that supports the tighter side in any shape. Judged. */
 const PROP = 'blanket' as const;
 const SIDE = { left: 'the left side', right: 'the right side' } as const;
 

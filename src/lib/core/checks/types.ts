@@ -12,12 +12,12 @@ import type { ClassPlan, PlanEdit } from '../plan';
 export const SEVERITIES = ['stop', 'mend', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
-/** What a class waits for; notes are worth knowing and keep nobody from teaching. */
+/** Returns true if the finding must be resolved before the class is taught. Notes need not be. */
 export const needsAttention = ({ severity }: { severity: string }): boolean => severity !== 'note';
 
-/** What a plan is read against. */
+/** Everything that a plan is analysed against. */
 export interface PlanContext {
-	/** What may be added: the offered part of the catalogue. */
+	/** Movements that a repair may add: those that the catalogue offers. */
 	catalogue: readonly Movement[];
 	find: FindMovement;
 	targets: Targets;
@@ -25,7 +25,7 @@ export interface PlanContext {
 	pace: PaceModel;
 	/** The people, where they are known: the checks that are about people ask for them. */
 	group?: Group | null;
-	/** What this group has met before; null or missing where nobody knows. */
+	/** Movements that this group has met before; null or missing where that is unknown. */
 	known?: Known | null;
 	/** The leg that led in the group's class before this one. */
 	lastFirstSide?: Leg | null;
@@ -33,12 +33,11 @@ export interface PlanContext {
 	silencedChecks?: readonly SilencedCheck[];
 }
 
-/**
- * What a plan is analysed against: whoever analyses one makes it here.
- *
- * @param catalogue what may be added, and what is looked up
- * @param group null where nobody knows who comes: then `more` names the targets
- */
+ /**
+  * Returns the context for analysing a plan. Every analysis takes its context from here.
+  * @param catalogue what may be added, and what is looked up
+  * @param group null where nobody knows who comes: then `more` names the targets
+  */
 export function planContext(
 	{ offered, find }: Pick<CatalogueView, 'offered' | 'find'>,
 	group: Group,
@@ -87,9 +86,9 @@ export interface Finding {
 	where: Where;
 	/** All places that have the same cause, the first among them; empty where it has none. */
 	places: Where[];
-	/** What brings it about: one cause is one finding, in however many places. */
+	/** Key of the cause. Reports with one cause become one finding, in however many places. */
 	cause: string;
-	/** What the message was made of, for those who compute with it. */
+	/** Figures and words of the message, for code that computes with them. */
 	data: Record<string, string | number>;
 	repairable: boolean;
 }
@@ -109,7 +108,7 @@ export interface SilencedFinding {
 }
 
 export interface Repair {
-	/** What the button says. */
+	/** Label of the button. */
 	label: string;
 	edits: PlanEdit[];
 }
@@ -127,10 +126,10 @@ export interface CheckMeta {
 	neverSilent?: boolean;
 }
 
-/**
- * What a check says of one thing; what is left out it takes from the check's meta. Reports with the same `cause` become
- * one finding with its places; one without is a finding of its own.
- */
+ /**
+  * One report of a check; fields left out are taken from the check's meta. Reports with the same `cause` become one
+  * finding with all their places; a report without a cause is a finding of its own.
+  */
 export type Report = Pick<Finding, 'message'> &
 	Partial<Pick<Finding, 'where' | 'data' | 'severity' | 'repairable' | 'cause'>>;
 

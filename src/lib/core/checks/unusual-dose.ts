@@ -9,7 +9,7 @@ import type { Check, CheckContext, Report } from './types';
 /** So much less or more than usual, as a part of it, is nobody’s mistake. */
 const SLACK = 0.25;
 
-/** What is usual in any school, for both sides where they take turns. */
+/** Returns the usual amount in any school; for both sides together where the sides alternate. */
 function usualOf({ item, movement, form }: TimedItem): { min: number; max: number } {
 	const own = rangeOf(item, movement, form);
 	const wide = widestRange(form, item.mode, item.dose.unit);

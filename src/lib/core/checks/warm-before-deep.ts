@@ -29,7 +29,7 @@ export const warmBeforeDeep: Check = {
 		const warmed = warmedBefore(items);
 		return items.flatMap(({ item, movement, form, blockId, startSeconds }, index) => {
 			const before = warmed[index] as number;
-			// what is moved through slowly is itself the way to get warm
+			// slow movement through the shape warms by itself
 			if (!isDeep(form) || item.mode === 'dynamic' || before >= WARM_AFTER_SECONDS) return [];
 			return [
 				{

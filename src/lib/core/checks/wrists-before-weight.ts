@@ -24,7 +24,7 @@ export const wristsBeforeWeight: Check = {
 			}
 		];
 	},
-	/** What prepares it with a part of the weight, or cat and cow, just before it. */
+	/** Adds a movement that puts part of the weight on the hands, or cat and cow, just before the item. */
 	repair(finding, context) {
 		const taught = context.items.find(({ item }) => item.id === finding.where.itemId);
 		if (!taught) return null;

@@ -38,7 +38,7 @@ import {
 } from '../plan';
 import { passedSeconds, setSeconds } from './dose';
 
-/** What a stretch of the class is spent on. `work` is the movement itself; all else surrounds it. */
+/** Phases of the time of a class. `work` is the movement itself; the others surround it. */
 export const PHASES = [
 	'move',
 	'fetch',
@@ -258,14 +258,17 @@ class TimelineWriter {
 		this.write('move', moveSeconds(this.pace, from, to), known, side, known && this.leads(known, side));
 	}
 
-	/** What needs a wall is at the wall; on the side the leg that leads is taken to lie on top. */
+	/**
+	 * Returns the place of the people at an item: at the wall where the form needs one; lying on the side, the
+	 * leading leg is on top.
+	 */
 	private whereOf(known: ResolvedItem, side: 1 | 2 | null): Whereabouts {
 		const { movement, form } = known;
 		const onTop = movement.position === 'sidelying' ? this.leads(known, side) : null;
 		return { position: movement.position, atWall: needsWall(movement, form), onTop };
 	}
 
-	/** What is said before anybody moves stands apart; the rest is said while they get in. */
+	/** Adds the set-up. Words said before anybody moves are an entry of their own; the rest is said while people get in. */
 	private setUp(known: ResolvedItem, side: 1 | 2 | null, visit: Visit): void {
 		const { item, movement } = known;
 		this.met.add(movement.slug);
@@ -326,7 +329,7 @@ class TimelineWriter {
 		side: 1 | 2 | null,
 		leads: Leg | null
 	): void {
-		// what the teacher pinned goes before what the pace says
+		// a pinned time replaces the time of the pace
 		const whole = Math.round(pinnedSeconds(known?.item, phase) ?? seconds);
 		if (whole <= 0) return;
 		const from = this.now;

@@ -1,7 +1,7 @@
 import { otherLeg, type Leg } from '../anatomy';
 import type { Timeline } from './clock';
 
-/** What one leg has had more of than the other: the other is owed it. */
+/** Work that one leg has had more of than the other: the other leg is owed it. */
 export interface Owed {
 	/** Slug. */
 	movement: string;
@@ -10,11 +10,11 @@ export interface Owed {
 	seconds: number;
 }
 
-/**
- * What is owed to the other side at a second of the class: for each movement with sides the work done so far with
- * one leg leading, less that with the other. In a chain it grows to the end of the first pass and melts in the
- * second. In the order in which the debts were begun.
- */
+ /**
+  * Returns the work owed to the other side at a second of the class: for each movement with sides, the work so far
+  * with one leg leading less that with the other. In a chain the debt grows until the first pass ends and shrinks in
+  * the second. Oldest debt first.
+  */
 export function owedAt(timeline: Timeline, second: number): Owed[] {
 	const balance = new Map<string, number>();
 	for (const { phase, movement, leads, fromSeconds, toSeconds } of timeline.entries) {

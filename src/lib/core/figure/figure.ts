@@ -38,7 +38,7 @@ type Project = (v: Vec) => { x: number; y: number; depth: number };
 
 function camera(view: View, movement: Movement): Project {
 	if (view === 'front' && LYING.has(movement.position)) {
-		// what lies is seen from above, along the mat as people lie in a room
+		// a lying body is seen from above, along the mat as people lie in a room
 		const [c, s] = [Math.cos(LYING_ELEVATION), Math.sin(LYING_ELEVATION)];
 		return ([x, y, z]) => ({ x: x * UNITS, y: -(y * c - z * s) * UNITS, depth: z * c + y * s });
 	}

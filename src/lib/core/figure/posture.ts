@@ -3,7 +3,7 @@ import { actionOf, type Arms, type Form, type Movement, type Position, type Touc
 import { settle, type Contacts } from './settle';
 import { skeleton, type BodyState, type LegAngles, type Skeleton } from './skeleton';
 
-/** What a body position means for the trunk, the hands and the floor, where a movement says nothing else. */
+/** Usual trunk, hands and floor contact of a body position, where the movement names none. */
 interface Usual {
 	pitch: number;
 	gives: number;
@@ -75,7 +75,7 @@ const touching = (touch: readonly Touch[]) => ({
 	knee: touch.includes('knee')
 });
 
-/** What a leg rests on when nothing is said: by position and angles. */
+/** Returns the usual contacts of a leg with the floor, by position and angles. */
 function usualTouch(
 	{ position, families }: Movement,
 	_leg: LegAction,

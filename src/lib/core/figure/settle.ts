@@ -1,6 +1,6 @@
 import { skeleton, type BodyState, type LegAngles, type Skeleton } from './skeleton';
 
-/** What the body must do apart from showing its angles: stand on this, sit on that, not sink into the floor. */
+/** Constraints on the body besides its angles: points to stand on, a seat, no part below the floor. */
 export interface Contacts {
 	lead: { foot: boolean; knee: boolean };
 	trail: { foot: boolean; knee: boolean };

@@ -38,7 +38,7 @@ export type FitResult =
 	| { ok: true; doses: Record<string, DoseChange>; totalSeconds: number; changed: FitChange[] }
 	| { ok: false; reason: FitProblem; message: string };
 
-/** What an item gets in the place of what it had. */
+/** The change of one item by a fit. */
 export interface FitChange {
 	itemId: string;
 	from: { amount: number; sets: number };
@@ -188,7 +188,7 @@ export function adjustableDoses(
 		return { movement, form };
 	};
 	const unitOf = (item: Item) => rangeOf(item, known(item).movement, known(item).form).unit;
-	// what is joined to the breath has no dose that could give
+	// movements joined to the breath have no dose that could give
 	const free = items.filter((item) => !item.pinned && !item.dose.byBreath && goes.has(item.id));
 	const absorber = free.findLast((item) => unitOf(item) === 'seconds');
 	return free.map((item) => {

@@ -19,7 +19,7 @@ export const planFileSchema = fileSchema(PLAN_FILE, {
 	movements: movementsInFile
 });
 
-/** What a plan file holds: the plan, and the group it was made for when that is known. */
+/** Contents of a plan file: the plan, and its group where that is known. */
 export interface PlanFile {
 	plan: ClassPlan;
 	group: Group | null;

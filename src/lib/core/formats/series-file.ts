@@ -37,7 +37,7 @@ export const seriesFileSchema = fileSchema(SERIES_FILE, {
 	movements: movementsInFile
 });
 
-/** What a series file holds: the series with its plans, the group, and movements that do not come with Humble Orbit. */
+/** Contents of a series file: the series with its plans, the group, and the movements that do not come with Humble Orbit. */
 export interface SeriesFile {
 	planned: PlannedSeries;
 	group: Group;
@@ -91,7 +91,7 @@ function readPlanned(value: unknown, find: (classId: string) => FindMovement): R
 	return faults.length ? { ok: false, faults } : { ok: true, value: up.value as SeriesDocument };
 }
 
-/** What is written down of classes by their ids, as a file or a request brings it. */
+/** Reads the records of taught classes by class id, from a file or a request. */
 export function readRuns(value: unknown): Read<Record<string, RunNotes>> {
 	if (!isObject(value)) return { ok: false, faults: [{ path: 'runs', message: 'must be an object' }] };
 	const faults: Fault[] = [];

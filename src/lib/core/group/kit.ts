@@ -8,7 +8,7 @@ export const MOST_PIECES = 2000;
 /** The most pieces of one kind that a person brings. */
 export const MOST_PIECES_EACH = 20;
 
-/** What a new studio is taken to hold until somebody counts: for ten people (common practice, no source). */
+/** Kit of a new studio until it is counted: for ten people (common practice, no source). */
 export const USUAL_KIT: Readonly<Kit> = { block: 20, blanket: 10, strap: 10 };
 
 /** "1 block", "24 blocks"; wall space has no plural. */

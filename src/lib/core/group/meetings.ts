@@ -9,7 +9,7 @@ export const meetingsOf = ({ weekday, startsAt, alsoMeets = [] }: Meets): Meetin
 	...alsoMeets
 ];
 
-/** What a group says of its meetings, at least one; {@link meetingsOf} gives them back. */
+/** Returns the fields of a group that hold its meetings (at least one). {@link meetingsOf} reads them. */
 export const withMeetings = ([first, ...alsoMeets]: readonly Meeting[]): Meets => ({ ...first!, alsoMeets });
 
 /** "Tuesday 19:15, Thursday 06:40". */

@@ -1,7 +1,7 @@
 import { object, string } from 'yup';
 import { PRESETS } from './types';
 
-/** What a new group is made from. */
+/** Schema of the form for a new group. */
 export const newGroupSchema = object({
 	name: string()
 		.required('Give the group a name')

@@ -8,7 +8,7 @@ export interface Preset {
 	id: PresetId;
 	label: string;
 	targets: Targets;
-	/** What its classes are to serve. */
+	/** Purposes of its classes. */
 	purposes: readonly Purpose[];
 	/** Why each band is as it is, one sentence each. */
 	because: Record<Direction | 'strength', string>;

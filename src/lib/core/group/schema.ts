@@ -34,7 +34,7 @@ const time = timeOfDay();
 const piecesOfKinds = (most: number) =>
 	object(Object.fromEntries(KIT_KINDS.map((kit) => [kit, number().integer().min(0).max(most)]))).noUnknown();
 
-/** What a room holds. */
+/** Schema of the kit in a room. */
 const kitSchema = piecesOfKinds(MOST_PIECES);
 
 export const groupSchema = object({

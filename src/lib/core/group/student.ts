@@ -40,7 +40,7 @@ export function studentFaults(value: unknown): Fault[] {
 	return schemaFaults(studentSchema, value);
 }
 
-/** What the list of people adds up to: tiers counted, and cautions with how many have each. */
+/** Returns the counts of a list of people: how many of each tier, and how many with each caution. */
 export function countStudents(students: readonly Student[]): {
 	tiers: Record<Tier, number>;
 	cautions: { caution: Caution; people: number }[];

@@ -52,16 +52,16 @@ export interface Group {
 	cautions: CautionCount[];
 	/** Whether its kit is the studio's, which all groups share; else it is counted for this group alone. */
 	sharesKit?: boolean;
-	/** What the room holds, counted. */
+	/** Pieces of kit in the room. */
 	kit: Kit;
-	/** What each person brings along. */
+	/** Pieces of kit that each person brings. */
 	kitEach?: Kit;
 	targets: Targets;
 	/** How many people of each tier by where a movement works, where a check-in told it. */
 	regionTiers?: Partial<Record<Region, Record<Tier, number>>>;
 	/** Where one side was measured to be behind, and is to get more. */
 	moreOn?: MoreOn[];
-	/** What its classes are to serve: the shapes of its sport or of its day. */
+	/** Purposes of its classes: the shapes of its sport or its day. */
 	purposes: Purpose[];
 	note: string;
 }

@@ -53,7 +53,7 @@ const common = {
 	moment: string().oneOf(MOMENTS_OF_TEST).required()
 };
 
-/** What a check-in of a group consists of, besides its kind. */
+/** Fields of a check-in of a group, besides its kind. */
 export const groupCheckInFields = {
 	...common,
 	counts: object({ left: counts, right: counts }).noUnknown().required()
@@ -71,7 +71,7 @@ const readingsSchema = object({
 	readings: object({ left: readings, right: readings }).noUnknown().required()
 }).noUnknown();
 
-/** What the shape does not say: whether it fits the test. */
+/** Returns the faults that the schema cannot express: counts that do not fit the test. */
 function faultsOfCounts({ test, counts: { left, right } }: GroupCheckIn): Fault[] {
 	if (![...left, ...right].some((n) => n > 0)) return [{ path: 'counts', message: 'nobody is counted' }];
 	if (HIP_TESTS[test].sided || right.every((n) => n === 0)) return [];

@@ -18,7 +18,7 @@ export const errorOfMean = (sem: number, readings: number): number => sem * Math
 export interface Judgement {
 	/** The second less the first. */
 	difference: number;
-	/** What it must reach to be told from none. */
+	/** The least change that counts as a change. */
 	threshold: number;
 	isTold: boolean;
 }

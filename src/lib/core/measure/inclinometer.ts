@@ -73,7 +73,7 @@ export class Stillness {
 		if (this.taken !== null && Math.abs(tilt.degrees - this.taken) < MOVED_DEGREES) return null;
 		this.taken = null;
 		this.samples.push(tilt);
-		// what is not within reach of the newest was movement
+		// readings out of reach of the newest were movement
 		while (Math.abs(this.samples[0]!.degrees - tilt.degrees) > STILL_DEGREES) this.samples.shift();
 		const spread = (of: Tilt[]) =>
 			Math.max(...of.map(({ degrees }) => degrees)) - Math.min(...of.map(({ degrees }) => degrees));

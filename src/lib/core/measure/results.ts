@@ -27,11 +27,11 @@ export interface TestResult {
 	test: TestId;
 	name: string;
 	region: string;
-	/** What can be told, a sentence each. */
+	/** Conclusions, one sentence each. */
 	words: string[];
 	/** Mean of each side at each check-in of the moment that was tested most; null where a side was not. */
 	points: { on: string; left: number | null; right: number | null }[];
-	/** What the points are in: "mean grade" or a unit. */
+	/** Unit of the points: "mean grade" or a unit. */
 	unit: string;
 	moment: MomentOfTest;
 	table: { head: string[]; rows: string[][] };

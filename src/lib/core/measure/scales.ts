@@ -18,10 +18,10 @@ export const REGION_NAMES: Record<Region, string> = {
 export const GRADES = [0, 1, 2, 3] as const;
 export type Grade = (typeof GRADES)[number];
 
-/** What is read in numbers, by hand, with a tape or an inclinometer. */
+/** A scale that is read in numbers: by hand, with a tape or an inclinometer. */
 export interface Scale {
 	unit: 'degrees' | 'centimetres' | 'seconds';
-	/** What is read, in a sentence. */
+	/** How to take the reading, in one sentence. */
 	how: string;
 	/** Whether more of it means freer (or steadier). */
 	moreIsFreer: boolean;
@@ -38,7 +38,7 @@ export interface Scale {
 
 export interface Grading {
 	region: Region;
-	/** What each grade looks like. */
+	/** Description of each grade. */
 	grades: readonly [string, string, string, string];
 	scale: Scale | null;
 	/** For whom it is not, or what to mind. */

@@ -5,7 +5,7 @@ import { peopleIn, type GradeCounts } from './error';
 import { GRADINGS, REGIONS, REGION_NAMES, type Region } from './scales';
 import type { TestResult } from './results';
 
-/** What limits a region when it is short. Common practice, no source. */
+/** The region that a short tissue limits. Common practice, no source. */
 const REGION_OF_TISSUE: Partial<Record<Tissue, Region>> = {
 	'hip flexors': 'front',
 	'rectus femoris': 'front',
@@ -61,7 +61,7 @@ export type Offer =
 	| { kind: 'no more on'; leg: Leg; region: Region; words: string }
 	| { kind: 'band'; direction: Direction; byPercent: number; words: string };
 
-/** What a group has taken over from earlier results. */
+/** Settings of a group that follow from earlier results. */
 export interface Steered {
 	regionTiers?: Partial<Record<Region, Record<Tier, number>>>;
 	moreOn?: MoreOn[];
@@ -79,7 +79,7 @@ const tiersOf = (counts: GradeCounts): Record<Tier, number> => ({
 const SHORT_GRADE = 1.2;
 const BAND_STEP_PERCENT = 3;
 
-/** What the results of a group speak for, less what it has already. */
+/** Returns the suggestions that the results of a group support and that it has not taken yet. */
 export function offersOf(results: readonly TestResult[], group: Steered): Offer[] {
 	const offers: Offer[] = [];
 	for (const region of REGIONS) {
@@ -130,7 +130,7 @@ export function offersOf(results: readonly TestResult[], group: Steered): Offer[
 	}
 	return offers;
 }
-/** What aims higher than this already is not raised again. Judged. */
+/** A target above this share is not raised further. Judged. */
 const MOST_AIM_PERCENT = 18;
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 /** A few people say little of a whole group. */
@@ -151,7 +151,7 @@ export function testToRepeat(results: readonly TestResult[]): TestResult | null 
 	return [...graded].sort((a, b) => lowerMean(a) - lowerMean(b))[0] ?? null;
 }
 
-/** What a group has once an offer is taken. */
+/** Returns the group with a suggestion applied. */
 export function withOffer<G extends Steered & { targets: Bands }>(group: G, offer: Offer): G {
 	const others = (group.moreOn ?? []).filter(
 		({ region }) => offer.kind === 'band' || region !== offer.region

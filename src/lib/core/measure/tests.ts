@@ -23,9 +23,9 @@ export type TestId = (typeof TEST_IDS)[number];
 
 export interface HipTest {
 	name: string;
-	/** What people do, one leg after the other where it has sides. */
+	/** Instructions for the people; one leg after the other where the test has sides. */
 	how: string;
-	/** What is looked at, left against right. */
+	/** The observation to make, left against right. */
 	look: string;
 	sided: boolean;
 	position: Position;

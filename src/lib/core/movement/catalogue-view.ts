@@ -1,6 +1,6 @@
 import type { FindMovement, Movement } from './types';
 
-/** What a teacher can choose from, and what a plan may name. */
+/** Movements that a teacher can choose, and movements that a plan may name. */
 export interface CatalogueView {
 	/** All that may be added and proposed: without what the studio left out. */
 	offered: readonly Movement[];

@@ -19,7 +19,10 @@ function actionInWords(action: ActionProfile): string {
 	return `lead ${writeHips(action.lead)}; trail ${writeHips(action.trail)}`;
 }
 
-/** What changed between two states of a movement, field by field, forms by their names. Empty: nothing did. */
+/**
+ * Returns the differences between two states of a movement, field by field, forms by their names. Empty where they
+ * are equal.
+ */
 export function movementDifference(before: Movement, after: Movement): Difference[] {
 	const differences: Difference[] = [];
 	const compare = (field: string, a: unknown, b: unknown, say: (value: never) => string = inWords) => {

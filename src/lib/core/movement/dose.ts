@@ -55,7 +55,7 @@ export function usualUnitSeconds({ unit, tempo, breathsPerRound }: DoseRange, mo
 /** By how much an amount in a unit goes up or down at once. */
 export const stepOf = (unit: DoseUnit): number => (unit === 'seconds' ? HELD_STEP_SECONDS : 1);
 
-/** What takes so many seconds, in whole units: seconds in fives. Never less than one step. */
+/** Returns the amount that takes about the given seconds, in whole units (seconds in steps of five); at least one step. */
 export function amountTaking(seconds: number, dose: DoseRange, mode: Mode): number {
 	const step = stepOf(dose.unit);
 	return Math.max(step, step * Math.round(seconds / (step * usualUnitSeconds(dose, mode))));

@@ -142,7 +142,7 @@ const legsOf = (action: ActionProfile): [LegAction, LegAction] =>
 
 export type ReadDraft = { ok: true; movement: Movement } | { ok: false; field: string; message: string };
 
-/** What a form has and the draft has no field for: doses by mode, where the modes are still there; drawing, time to leave. */
+/** Fields of a form that the draft does not edit: doses by mode (for modes still there), drawing, time to leave. */
 function unwritten(
 	id: FormId,
 	draft: MovementDraft,

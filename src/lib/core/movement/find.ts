@@ -10,7 +10,7 @@ export function plainText(text: string): string {
 		.trim();
 }
 
-/** What a search looks through, made plain once for each movement: a search runs at every keystroke. */
+/** Searchable text of a movement, normalised once: a search runs at every keystroke. */
 interface Searched {
 	names: string[];
 	all: string;

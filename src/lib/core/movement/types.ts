@@ -118,7 +118,7 @@ export const CAUTIONS = [
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
-/** What a caution asks of a movement: change it so, or give another one. */
+/** Advice for a caution: change the movement, or give another one. */
 export interface CautionAdvice {
 	caution: Caution;
 	advice: string;
@@ -137,13 +137,13 @@ export const CLINICIAN_DECIDES: ReadonlySet<Caution> = new Set([
 	'buttock pain with leg symptoms'
 ]);
 
-/** What the schools of teaching disagree about is tied to families of shapes; their cues hang on these. */
+/** Families of shapes about which schools of teaching disagree; the cues of the schools are tied to them. */
 export const FAMILIES = ['pigeon', 'low lunge', 'lunge', 'forward fold', 'warrior'] as const;
 export type Family = (typeof FAMILIES)[number];
 
 export interface Form {
 	id: FormId;
-	/** What makes this form this form, in one line. */
+	/** One line that sets this form apart from the others. */
 	how: string;
 	props: PropUse[];
 	/** Where this form is done in other modes than the movement. */
@@ -188,7 +188,7 @@ export const ARMS = [
 ] as const;
 export type Arms = (typeof ARMS)[number];
 
-/** What the angles of the hips do not say and a drawing needs; every part has a usual value by position. */
+/** Parts of the drawing that the hip angles do not determine; each has a usual value by position. */
 export interface Pose {
 	/** Lean of the pelvis, degrees: 0 upright, 90 face down, -90 face up. */
 	pitchDeg?: number;
@@ -199,7 +199,7 @@ export interface Pose {
 	/** Roll of the pelvis about the long axis of the body toward the side of the leading leg, degrees. */
 	rollDeg?: number;
 	arms?: Arms;
-	/** What touches the floor, of the leading and of the other leg. */
+	/** Contacts of the leading and of the other leg with the floor. */
 	lead?: Touch[];
 	trail?: Touch[];
 	/** Which of the positions of a swing is drawn, 0 the first. */
@@ -213,7 +213,7 @@ export interface Pose {
 export const CROSSINGS = ['shins', 'hands'] as const;
 export type Crossing = (typeof CROSSINGS)[number];
 
-/** What a movement is done for: what sports and days ask of hips. A closed list; common practice, no source. */
+/** Purposes of a movement: what sports and daily life ask of hips. A closed list; common practice, no source. */
 export const PURPOSES = [
 	'turned-out squat',
 	'high step',
@@ -241,7 +241,7 @@ export const PURPOSES = [
 	'rest'
 ] as const;
 export type Purpose = (typeof PURPOSES)[number];
-/** What a class or a series can be about: all but what only lets go. */
+/** Purposes that a class or a series can be about: all but pure relaxation. */
 export const AIMS: readonly Purpose[] = PURPOSES.filter(
 	(purpose) => purpose !== 'reset' && purpose !== 'rest'
 );
@@ -250,7 +250,7 @@ export const AIMS: readonly Purpose[] = PURPOSES.filter(
 export const HAND_LOADS = ['some', 'most'] as const;
 export type HandLoad = (typeof HAND_LOADS)[number];
 
-/** What goes with the in-breath and what with the out-breath. */
+/** Parts of the movement that go with the in-breath and with the out-breath. */
 export interface BreathPattern {
 	in: string;
 	out: string;
@@ -269,7 +269,7 @@ export interface Movement {
 	/** Ordered by how much each is used; the first is the default. */
 	modes: Mode[];
 	action: ActionProfile;
-	/** What it is done for. */
+	/** Purposes that it serves. */
 	purposes: Purpose[];
 	/** Where people feel it, when it is done as meant. */
 	felt?: string;
@@ -281,21 +281,21 @@ export interface Movement {
 	/** The ladder, from the most supported form to the strongest. */
 	forms: Form[];
 	setUp: string;
-	/** What to look at. */
+	/** Point to observe. */
 	watch: string;
 	/** The usual mistakes. */
 	mistakes: string;
 	/** How to leave it. */
 	leave: string;
-	/** What is said when the second side begins, where that is more than "and the other side". */
+	/** Words for the start of the second side, where "and the other side" is not enough. */
 	secondSide?: string;
-	/** What somebody else may do, where that is common. */
+	/** Help that a partner can give, where that is common. */
 	partner?: string;
-	/** What the hands carry. */
+	/** Load on the hands. */
 	onHands?: HandLoad;
 	/** Held, it is pressed at one end and then at the other; other swings are held at their last position. */
 	heldAtEachEnd?: true;
-	/** What a teacher who faces the group has to mind; empty where mirroring is plain. */
+	/** Note for a teacher who faces the group; empty where plain mirroring works. */
 	mirrored: string;
 	/** The sides take turns (left, right, left ...): one pass serves both, and nobody changes sides. */
 	byTurns?: true;
@@ -303,7 +303,7 @@ export interface Movement {
 	withoutKit?: { how: string } | { instead: string };
 	/** Circles, leans and walks that are owed the other way too. */
 	bothWays?: true;
-	/** What is crossed or clasped in a movement without sides, and changes over the next time. */
+	/** Limbs that are crossed or clasped in a movement without sides; the crossing changes the next time. */
 	crosses?: Crossing;
 	/** Movements that people should know before they meet this one. */
 	prerequisites: string[];

@@ -15,7 +15,7 @@ export const MOVEMENT: DocumentKind = {
 	]
 };
 
-/** What version 1 drew a place by: the first of these that its words say, by the kind of kit. */
+/** Words by which version 1 placed kit in a drawing, by kind of kit; the first match counts. */
 const WORDS: Record<'wall space' | 'strap' | 'chair' | 'other', readonly [RegExp, PropSite][]> = {
 	'wall space': [
 		[/beside/, 'beside'],

@@ -35,7 +35,7 @@ export interface Orbit {
 	passiveSeconds: number;
 }
 
-/** What one second of an action counts for: worked out once for each, since plans repeat them thousands of times. */
+/** Weights of one second of an action, computed once per action: plans repeat them thousands of times. */
 interface ActionWeights {
 	range: [Direction, number][];
 	strength: Direction[];
@@ -125,7 +125,7 @@ function addWork(
 	if (mode === 'passive') sum.passiveSeconds += seconds;
 }
 
-/** What a leg does in a part: one thing, or both by turns. */
+/** Returns the actions of a leg in a part: one, or two that alternate. */
 function partsOf(action: ActionProfile, part: LegPart): readonly LegAction[] {
 	if (isSymmetrical(action)) return [action.both];
 	if (part === 'turns') return [action.lead, action.trail];

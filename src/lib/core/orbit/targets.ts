@@ -7,7 +7,7 @@ export interface Band {
 	maxPercent: number;
 }
 
-/** What a group shall get: bands of the direction time, and of the work that strengthens. */
+/** Targets of a group: bands of the time by direction, and the share of strengthening work. */
 export interface Targets {
 	directions: Record<Direction, Band>;
 	strength: Band;

@@ -11,7 +11,7 @@ import { HIP_TESTS } from '../measure';
 import { moveSeconds, type Pace, type Whereabouts } from '../pace';
 import { goesByTurns, itemsIn, type Block, type Item } from '../plan';
 
-/** What the order needs to know of a block: how one comes into it and how one leaves it. */
+/** Properties of a block that its order depends on: how people enter it and how they leave it. */
 export interface Stop {
 	blockId: string;
 	/** Null for words, which take people as they are. */

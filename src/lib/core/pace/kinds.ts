@@ -25,7 +25,7 @@ export interface KindOfClass {
 	name: string;
 	/** Signs that a teacher knows it by. */
 	signs: string;
-	/** What is added to the dose for getting into a shape and explaining it, wherever it is said; seconds. */
+	/** Seconds added to the dose for getting into a shape and explaining it. */
 	setUpSeconds: Record<Visit, number>;
 	/** The part of a new shape's set-up that is said before anybody moves. */
 	explainFirstSeconds: number;

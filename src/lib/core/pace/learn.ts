@@ -18,7 +18,7 @@ export interface LearnedRatio {
 	times: number;
 }
 
-/** What a teacher's classes of one kind say of their pace. */
+/** Pace learned from a teacher's classes of one kind. */
 export interface LearnedPace {
 	/** How many classes it is from, and of how many of them more is known than their minutes. */
 	classes: number;
@@ -71,7 +71,7 @@ const MOST_SURPRISE = 2.5;
 /** Alpha of the inverse gamma of the spread of a figure; its beta is this times the variance. */
 const ALPHA = 10;
 
-/** What is believed of a mean and a spread: the parameters of a normal-inverse-gamma distribution. */
+/** Belief about a mean and a spread: the parameters of a normal-inverse-gamma distribution. */
 export interface NormalInverseGamma {
 	mean: number;
 	kappa: number;
@@ -105,10 +105,10 @@ export function updated(prior: NormalInverseGamma, { times, sum, squares }: Logs
 	};
 }
 
-/**
- * What a t-distributed value exceeds one time of ten. Abramowitz & Stegun, Handbook of Mathematical Functions (1964),
- * 26.7.5: within 0.001 from six degrees of freedom on (from memory).
- */
+ /**
+  * Returns the value that a t-distributed variable exceeds with probability 0.1. Abramowitz & Stegun, Handbook of
+  * Mathematical Functions (1964), 26.7.5: within 0.001 from six degrees of freedom on (from memory).
+  */
 export function tenthFromTop(degrees: number): number {
 	const z = EIGHT_OF_TEN;
 	const g1 = (z ** 3 + z) / 4;
@@ -147,7 +147,7 @@ export function learnPace(
 	for (const time of times) {
 		figures = fold(figures, time.figures, counts.figures);
 		movements = fold(movements, time.movements, counts.movements);
-		// what is known of the factor fades towards what was thought at first
+		// knowledge of the factor fades towards the first belief
 		const before = 1 / (1 / first + (1 / factor.variance - 1 / first) * KEEPS);
 		const expected = expectedSeconds(time, figures);
 		const scale = evenings.sum / evenings.weight;
@@ -186,7 +186,7 @@ export function learnPace(
 const STEPS = { factor: 0.02, figure: 0.05, movement: 0.05 } as const;
 const inSteps = (ratio: number, step: number): number => Number((Math.round(ratio / step) * step).toFixed(2));
 
-/** What was thought of a whole class before any was taught, without its own evening. */
+/** Returns the variance of the log length of a class before any is taught, without the variance of its own evening. */
 function firstVariance(kind: ClassKind, chosen: boolean): number {
 	const logSd = chosen ? KINDS[kind].logSd : Math.max(KINDS[kind].logSd, UNKNOWN_KIND_LOG_SD);
 	return logSd ** 2 - EVENING_LOG_SD ** 2;
@@ -203,7 +203,7 @@ function fold<K extends string>(
 	return Object.fromEntries([...keys].map((key) => [key, added(before[key], more[key])])) as Record<K, Logs>;
 }
 
-/** What the class would have taken without any factor, with the figures that are known. */
+/** Returns the seconds that the class would take without a factor, at the figures known so far. */
 function expectedSeconds({ usualSeconds }: TaughtTime, figures: Partial<Record<PaceFigure, Logs>>): number {
 	return Object.entries(usualSeconds).reduce(
 		(sum, [by, seconds]) =>
@@ -234,7 +234,7 @@ const ratios = <K extends string>(
 
 const clip = (value: number, most: number): number => Math.max(-most, Math.min(most, value));
 
-/** What is learned for each kind of class that was taught. */
+/** Returns the learned pace of each kind of class that was taught. */
 export function learnKinds(
 	times: readonly TaughtTime[],
 	chosen: ClassKind | undefined

@@ -4,7 +4,7 @@ import { CLASS_KINDS, KINDS, UNKNOWN_KIND_LOG_SD, USUAL_KIND, type ClassKind } f
 import type { LearnedPace, LearnedRatio } from './learn';
 import { DEFAULT_PACE, PACE_LIMITS, stretched, type Pace, type PaceChanges, type PaceFigure } from './pace';
 
-/** What is known of one figure of a teacher's pace. */
+/** One figure of a teacher's pace, with its origin. */
 export interface PaceEntry {
 	meanSeconds: number;
 	/** Standard deviation from one time to the next, as a share of the mean. */
@@ -23,9 +23,9 @@ export interface PaceModel {
 	timer?: boolean;
 	/** False where the teacher does not want it to be learned from their classes. */
 	learns?: boolean;
-	/** What the teacher said of each. */
+	/** Figures that the teacher set. */
 	figures: Partial<Record<PaceFigure, PaceEntry>>;
-	/** What their classes show, by kind of class: worked out when it is asked for, and not kept with the rest. */
+	/** Pace learned from their classes, by kind of class: computed when needed, not stored. */
 	learned?: Partial<Record<ClassKind, LearnedPace>>;
 }
 
@@ -118,7 +118,7 @@ export function classLogSd(model: PaceModel, pinned: PaceChanges = {}): number {
 	return chosen ? KINDS[chosen].logSd : UNKNOWN_KIND_LOG_SD;
 }
 
-/** What a teacher says of their pace, by hand: what is left undefined goes back to the usual. */
+/** Sets the pace by hand; undefined fields return to the usual value. */
 export function withPaceSaid(model: PaceModel, said: PaceSaid): PaceModel {
 	const { classKind = model.classKind, timer = model.timer, ...seconds } = said;
 	const next: PaceModel['figures'] = { ...model.figures };
@@ -180,7 +180,7 @@ const TALK = { brief: 3, ordinary: 13, detailed: 32 } as const;
 const isTalk = (talk: unknown): talk is keyof typeof TALK =>
 	typeof talk === 'string' && Object.hasOwn(TALK, talk);
 
-/** What version 2 called brief talk is a flowing class. */
+/** Version 2 called a flowing class "brief talk". */
 const kindOfTalk = (talk: unknown): Json =>
 	isTalk(talk)
 		? { classKind: talk === 'brief' ? 'flow' : talk }

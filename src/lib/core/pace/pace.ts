@@ -19,7 +19,7 @@ export interface Pace {
 	countSeconds: number;
 	/** One slow repetition by its size. */
 	repetitionSeconds: Record<Tempo, number>;
-	/** What a planned second of a hold really lasts where no timer is run. */
+	/** Real seconds of one planned second of a hold where no timer runs. */
 	heldSecond: number;
 	/** Holds in seconds are held by a timer: they last as long as is planned, in every kind of class. */
 	timer: boolean;
@@ -139,7 +139,7 @@ export function setUpSeconds(pace: Pace, kind: ClassKind, visit: Visit): number 
 	return KINDS[kind].setUpSeconds[visit] * own;
 }
 
-/** What is set for one class by hand. */
+/** Figures set by hand for one class. */
 export interface PaceChanges {
 	classKind?: ClassKind;
 	timer?: boolean;
@@ -155,7 +155,7 @@ export interface PaceChanges {
 
 export type PaceFigure = Exclude<keyof PaceChanges, 'classKind' | 'timer'>;
 
-/** What each figure may be, seconds: the least and the most that a plan takes. */
+/** Least and most seconds that a plan accepts for each figure. */
 export const PACE_LIMITS: Record<PaceFigure, { min: number; max: number }> = {
 	heldBreathSeconds: { min: 3, max: 15 },
 	movingBreathSeconds: { min: 2, max: 12 },

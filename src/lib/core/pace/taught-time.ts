@@ -4,7 +4,7 @@ import type { DocumentKind } from '../validation';
 import { CLASS_KINDS, type ClassKind } from './kinds';
 import { PACE_LIMITS, type PaceFigure } from './pace';
 
-/** What a stretch of time depends on: a figure of the pace, the pace as a whole, or nothing of it (words, tests, rests). */
+/** The figure that a stretch of time depends on: one figure, the pace as a whole, or none (words, tests, rests). */
 export type TimedBy = PaceFigure | 'whole pace' | 'nothing';
 
 /** One step of a class that was led: what it takes with the usual pace of its kind, part by part, and what it took. */
@@ -22,14 +22,14 @@ export interface Logs {
 	squares: number;
 }
 
-/** What one taught class says of a teacher's pace. */
+/** Evidence of one taught class on a teacher's pace. */
 export interface TaughtTime {
 	kind: ClassKind;
 	/** Whether it was led step by step, or only its minutes are known. */
 	known: 'steps' | 'minutes';
-	/** What the pace has a part in, with the usual pace of that kind, by what it depends on; seconds. */
+	/** Seconds at the usual pace of that kind, by the figure they depend on. */
 	usualSeconds: Partial<Record<PaceFigure | 'whole pace', number>>;
-	/** What that really took, seconds. */
+	/** Seconds that these stretches really took. */
 	realSeconds: number;
 	figures: Partial<Record<PaceFigure, Logs>>;
 	movements: Record<string, Logs>;
@@ -46,7 +46,7 @@ const MOSTLY = 0.6;
 /** A tap is a second early or late: shorter steps are too coarse to learn from. */
 const SHORTEST_SECONDS = 2;
 
-/** What the steps of a class say. Null where the pace had a part in nothing of it. */
+/** Returns the evidence of the steps of a class; null where none of them depends on the pace. */
 export function taughtTime(kind: ClassKind, steps: readonly StepTime[]): TaughtTime | null {
 	const told = steps.flatMap((step) => {
 		const of = (kept: (by: TimedBy) => boolean) =>
@@ -84,10 +84,10 @@ export function taughtTime(kind: ClassKind, steps: readonly StepTime[]): TaughtT
 	};
 }
 
-/**
- * What each movement took, both sides and all returns together as one time, less what the figures of the same class explain
- * already: sides of one evening are too alike to count twice.
- */
+ /**
+  * Returns the time of each movement, both sides and all returns summed, less the part that the figures of the same
+  * class explain: the sides of one evening are too alike to count twice.
+  */
 function movementsOf(
 	steps: readonly (StepTime & { real: number })[],
 	figures: TaughtTime['figures'],

@@ -31,7 +31,7 @@ export function provenanceWords(model: PaceModel): Record<PaceFigure, string> {
 
 const percent = (share: number): number => Math.round(share * 100);
 
-/** What a teacher's classes of the kind that they usually give show of the pace as a whole; null where nothing was taught. */
+/** Describes the pace that a teacher's classes of their usual kind show as a whole; null where none was taught. */
 export function learnedWords(model: PaceModel): string | null {
 	const learned = model.learned?.[paceOf(model).classKind];
 	if (!learned) return null;

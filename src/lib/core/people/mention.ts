@@ -37,7 +37,7 @@ export function withMentions(note: string, people: readonly Mentionable[]): stri
 /** How many characters a note counts: a mention as one, however long its reference is. */
 export const noteLength = (note: string): number => note.replace(MENTION, '@').length;
 
-/** What stands before and after a word: nothing of a word. */
+/** Matches the words only where no letter or digit stands right before or after. */
 const wordOf = (words: string): RegExp => {
 	const literal = words.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 	return new RegExp(`(?<![\\p{L}\\p{M}\\p{N}])${literal}(?![\\p{L}\\p{M}\\p{N}])`, 'gu');

@@ -22,7 +22,7 @@ export interface Comparison {
 	likeness: number;
 }
 
-/** What came, what went and what changed from one class to another; visits of a movement are paired in their order. */
+/** Returns the items added, removed and changed from one class to another. Visits of one movement are paired in order. */
 export function comparePlans(before: ClassPlan, after: ClassPlan): Comparison {
 	const open = new Map<string, Item[]>();
 	for (const item of itemsOf(before)) open.set(item.movement, [...(open.get(item.movement) ?? []), item]);

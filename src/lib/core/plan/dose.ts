@@ -10,7 +10,7 @@ import {
 } from '../movement';
 import { styledRange, type TeachingStyle } from '../style';
 
-/** What a hold inside a dose is counted in. */
+/** Units of a hold inside a dose. */
 export const HELD_UNITS = ['counts', 'breaths', 'seconds'] as const;
 export type HeldUnit = (typeof HELD_UNITS)[number];
 
@@ -26,7 +26,7 @@ export interface Dose {
 	amount: number;
 	/** A range, "30 to 60 seconds, as it suits you": the most of it. */
 	most?: number;
-	/** What is counted, where it is not what the catalogue counts. */
+	/** Unit of the amount, where it differs from the catalogue's. */
 	unit?: DoseUnit;
 	/** How often all of this is done on one side before the other one follows; once where nothing is said. */
 	sets?: number;
@@ -149,7 +149,7 @@ interface Counted extends Sided {
 	dose: Pick<Dose, 'unit'>;
 }
 
-/** What the catalogue says of the amount of an item, in the unit that the item counts; by turns it is for both sides. */
+/** Returns the catalogue's range for an item, in the unit of the item; for both sides together where they alternate. */
 export function rangeOf(item: Counted, movement: Movement, form: Form): DoseRange {
 	return forTurns(doseRange(form, item.mode, item.dose.unit), item, movement);
 }

@@ -55,7 +55,7 @@ export type PlanEdit =
 
 export type FlowChange = Partial<Pick<Flow, 'rounds' | 'sides'>>;
 
-/** What may change of how a chain comes to its second side; undefined takes it back. */
+/** Changes of the way a chain comes to its second side; undefined removes a field. */
 export interface ChainChange {
 	slowChange?: true | undefined;
 	noticeFirstSeconds?: number | undefined;
@@ -80,7 +80,7 @@ type Changeable = Pick<
 	| 'note'
 >;
 
-/** What may change of an item; undefined takes a field back. */
+/** Changes of an item; undefined removes a field. */
 export type ItemChange = { [K in keyof Changeable]?: Changeable[K] | undefined };
 
 /**

@@ -1,4 +1,4 @@
-/** What was, what is and what was undone: values only, so going back is exact. */
+/** Past, present and undone states. Only values are kept, so undo is exact. */
 export interface History<T> {
 	past: readonly T[];
 	present: T;

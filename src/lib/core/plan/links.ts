@@ -45,7 +45,7 @@ export function linkEdit(
 	return { do: 'link', itemId, link, lead: leadAfter(led.before.item.lead, link) };
 }
 
-/** What two movements one after another say of the link by themselves. */
+/** Returns the link that two consecutive movements imply. */
 export function impliedLink(from: Movement, to: Movement): Link | undefined {
 	return FLOOR.has(from.position) && to.position === 'standing' ? 'stands up' : undefined;
 }

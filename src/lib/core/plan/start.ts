@@ -40,7 +40,7 @@ export function fromTemplate(
 	return { ...copyOf(template), startsAt, lengthSeconds };
 }
 
-/** What of a class is to be made anew: nothing, everything, or one part. */
+/** The part of a class to propose anew: nothing, everything, or one section. */
 export type Renewal = 'nothing' | 'everything' | SectionKind;
 
 /** A class with what is to be made anew taken out. */

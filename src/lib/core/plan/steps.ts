@@ -131,7 +131,7 @@ export function blocksHolding(plan: ClassPlan, ids: readonly string[]): Block[] 
 	);
 }
 
-/** What can be selected from one id to another, both included, in the order of the plan. */
+/** Returns the selectable ids from one id to another, both included, in the order of the plan. */
 export function selectableBetween(plan: ClassPlan, from: string, to: string): string[] {
 	const ids = selectableIds(plan);
 	const [a, b] = [ids.indexOf(from), ids.indexOf(to)].sort((x, y) => x - y) as [number, number];

@@ -19,7 +19,7 @@ export const SECTION_NAME: Record<SectionKind, string> = {
 	rest: 'Rest'
 };
 
-/** What a teacher may pin of the time round the work; a pause for noticing has a field of its own. */
+/** Phases around the work whose time a teacher may pin. A pause for noticing has a field of its own. */
 export const PINNED_PHASES = ['move', 'fetch', 'setUp', 'change', 'leave'] as const;
 export type PinnedPhase = (typeof PINNED_PHASES)[number];
 
@@ -40,7 +40,7 @@ export const KIT_FOR = [
 ] as const;
 export type KitFor = (typeof KIT_FOR)[number];
 
-/** What an item says of one kind of kit: of its form, or brought in besides. */
+/** Use of one kind of kit in an item: kit of its form, or brought in besides. */
 export interface KitUse {
 	kit: KitKind;
 	for: KitFor;

@@ -1,9 +1,9 @@
 import type { DoseUnit } from '../movement';
 
-/**
- * What the catalogue counted an amount in while documents were of version 2, where it counts another unit today: by
- * movement and mode, or movement, mode and form. A hold of so many repetitions is kept as it was written.
- */
+ /**
+  * Units in which the catalogue counted an amount at document version 2, where it counts another unit today: by
+  * movement and mode, or movement, mode and form. A hold in repetitions is kept as written.
+  */
 export const UNIT_BEFORE_3: Readonly<Record<string, DoseUnit>> = {
 	'bridge-lift isometric': 'repetitions',
 	'butterfly passive': 'breaths',

@@ -81,7 +81,7 @@ function itemFrom2({ dose, unit, moreOn, ...item }: Json, explained: number, whe
 	};
 }
 
-/** What version 2 counted the amount of an item in, where the catalogue counts another unit today. */
+/** Returns the unit in which version 2 counted the amount of an item, where the catalogue counts another unit today. */
 function unitBefore3({ movement, mode, form }: Json): DoseUnit | undefined {
 	const inMode = `${String(movement)} ${String(mode)}`;
 	const own = [inMode, `${inMode} ${String(form)}`].find((key) => Object.hasOwn(UNIT_BEFORE_3, key));

@@ -8,9 +8,9 @@ import { listed, sentence } from './words';
 import type { Proposal, ProposeContext, Wishes } from './types';
 import { because } from './why';
 
-/** What is asked of the planner. */
+/** A request to the planner. */
 export interface ClassRequest {
-	/** What stands there already stays as it is, and the rest is put together round it. */
+	/** The class so far: it stays as it is, and the planner fills in the rest. */
 	base: ClassPlan;
 	wishes: Wishes;
 	setting: ProposeContext;
@@ -64,7 +64,7 @@ const isFurther = (before: TimedItem, now: TimedItem): boolean =>
 	MODE_RANK[now.item.mode] > MODE_RANK[before.item.mode] ||
 	setsOf(now.item.dose) > setsOf(before.item.dose);
 
-/** What a class tells, in five lines. */
+/** Returns the story of a class, in five lines. */
 function storyLines({ analysis, story }: Composed): string[] {
 	const { items } = analysis.context;
 	const inPart = (kind: SectionKind) => items.filter(({ section }) => section.kind === kind);

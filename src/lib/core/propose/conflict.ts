@@ -11,7 +11,7 @@ import type { Conflict, ProposeContext, Wishes } from './types';
 /** One thing asked for that could be let go, alone. */
 interface Wish {
 	words: string;
-	/** What a teacher may loosen; a caution in the room is named and never loosened. */
+	/** True where the teacher may drop the wish; cautions in the room are named and never dropped. */
 	loosen: boolean;
 	without: (asked: ProposeRequest) => ProposeRequest;
 }

@@ -5,9 +5,9 @@ import { nearest } from './nearest';
 import { optionsFor, withAmount, type Option } from './options';
 import type { ProposeContext, Wishes } from './types';
 
-/** What another mode counts for, as a difference of demand. */
+/** Another mode counts as this difference of demand. */
 const OTHER_MODE = 0.5;
-/** What a difference of demand takes away from a likeness. */
+/** Similarity lost per unit of difference in demand. */
 const DEMAND_WEIGHT = 0.1;
 
 /** An option with the movement and the form that it is of. */
@@ -17,7 +17,7 @@ export interface Offered {
 	form: Form;
 }
 
-/** What may be given to these people in a class, by movement. */
+/** The forms and modes that these people may be given, by movement. */
 export class Offer {
 	private readonly bySlug = new Map<string, Offered[]>();
 
@@ -39,7 +39,7 @@ export class Offer {
 			.sort((a, b) => FORM_IDS.indexOf(a.form.id) - FORM_IDS.indexOf(b.form.id));
 	}
 
-	/** What is most like an item and may stand there, the likest first: of each movement the form that asks for about as much. */
+	/** Returns the options most similar to an item, most similar first: of each movement the form with the closest demand. */
 	like(item: Item, own: Movement, may: (offered: Offered) => boolean, most: number): Offered[] {
 		const found: { best: Offered; likeness: number }[] = [];
 		for (const [slug, all] of this.bySlug) {

@@ -34,7 +34,7 @@ export interface Option {
 	isNew: boolean;
 }
 
-/** What a block takes and asks for on its own, at the dose that it is read with. */
+/** Time and demand of one block at its reference dose. */
 export interface BlockLoad {
 	/** Seconds of its work, and of everything else but getting there and the first kit. */
 	workSeconds: number;
@@ -54,7 +54,7 @@ const ABOUT_PEOPLE: ReadonlySet<string> = new Set([
 	'before-sport-static'
 ]);
 
-/** What is proposed, with an amount: an item of a plan. */
+/** Returns an item of a plan: an option with an amount. */
 export const withAmount = (item: OptionItem, id: string, amount: number, lead: Leg): Item => ({
 	...item,
 	id,
@@ -119,7 +119,7 @@ function readOptions(
 	return options;
 }
 
-/** What a teacher asks for by name has a place, also where it would not usually be given. */
+/** Allows the sections in which a movement is usual; one that the teacher names also has a place where it is not usual. */
 function asWished(usual: ReadonlySet<SectionKind>, slug: string, wishes: Wishes): ReadonlySet<SectionKind> {
 	const own: ReadonlySet<SectionKind> =
 		wishes.toward === slug
@@ -169,7 +169,7 @@ function readItem(
 	};
 }
 
-/** What a block of the plan takes and asks for on its own. */
+/** Returns the time and demand of a block of the plan. */
 export function loadOfBlock(base: ClassPlan, block: Block, setting: ProposeContext): BlockLoad {
 	return loadOf(analysePlan(alone(base, block), setting, ABOUT_PEOPLE));
 }

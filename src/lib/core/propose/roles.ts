@@ -29,11 +29,11 @@ const LYING: ReadonlySet<Movement['position']> = new Set(['supine', 'prone', 'si
 const hasSides = ({ action }: Movement) => !isSymmetrical(action);
 const needsChair = ({ props }: Form) => props.some(({ kit }) => kit === 'chair');
 
-/** What lets go between heavy blocks: shaken, rested in, or rocked. */
+/** True for resets between demanding blocks: shaking, resting or rocking. */
 const letsGo = ({ movement, form, mode }: FormInMode) =>
 	isReset(movement) && form.intensity === 1 && form.props.length === 0 && mode !== 'active';
 
-/** What belongs into each part of a class, for these people and this teacher. Common practice, no source. */
+/** Whether a movement suits a section of a class, for these people and this teacher. Common practice, no source. */
 const BELONGS: Record<SectionKind, (given: FormInMode, group: Group, style: TeachingStyle) => boolean> = {
 	// still, without kit and without a change of sides; not down where the class stays up
 	settle: ({ movement, form, mode }, group) => {
@@ -86,7 +86,7 @@ const BELONGS: Record<SectionKind, (given: FormInMode, group: Group, style: Teac
 /** Lying on the back in rest, for a while. */
 function closes({ movement, form, mode }: FormInMode): boolean {
 	if (mode !== 'rest' || hasSides(movement)) return false;
-	// what lets go between is no end, but for legs on a chair
+	// a reset is no end, except legs on a chair
 	if (isReset(movement) && !needsChair(form)) return false;
 	if (movement.position !== 'supine' && movement.position !== 'wall-supine') return false;
 	const least = form.dose.unit === 'seconds' ? CLOSING.seconds : CLOSING.breaths;

@@ -5,11 +5,11 @@ import type { FormId, Position, Purpose } from '../movement';
 import type { Worth } from './model';
 import type { ClassPlan, SectionKind } from '../plan';
 
-/** What a teacher asks of a proposal besides what the group needs. */
+/** Wishes of a teacher for a proposal, besides the needs of the group. */
 export interface Wishes {
 	/** Movement to which the class leads up: it stands in the peak. */
 	toward?: string;
-	/** What the class begins with: the first of its themes serves it. */
+	/** Purpose of the first theme of the class. */
 	purpose?: Purpose;
 	/** Movements that must be in it, and that must not. */
 	must?: readonly string[];
@@ -32,9 +32,9 @@ export interface Wishes {
 	upTo?: Readonly<Record<string, FormId>>;
 	/** The last ordinary class: what comes again from it goes no way back. */
 	before?: ClassPlan;
-	/** What the next class brings, to be said at the end. */
+	/** Preview of the next class, said at the end. */
 	nextTime?: string;
-	/** What counts more or less than usual. */
+	/** Weights of the objective that differ from the usual ones. */
 	weights?: Partial<Weights>;
 }
 
@@ -57,7 +57,7 @@ export const WEIGHT_STEPS = [
 	{ value: 3, words: 'matters most' }
 ] as const;
 
-/** What a class is proposed for: everything that a plan is read against, with the people known. */
+/** Context of a proposal: all that a plan is analysed against, with a known group. */
 export interface ProposeContext extends PlanContext {
 	group: Group;
 }
@@ -73,9 +73,9 @@ export interface Reason {
 export interface Proposal {
 	plan: ClassPlan;
 	analysis: Analysis;
-	/** What it is worth as a class, in points. */
+	/** Score of the class, in points. */
 	worth: Worth;
-	/** What it tells, in some lines. */
+	/** Story of the class, a few lines. */
 	story: string[];
 	/** Its themes: "Standing strength, then long fronts of the hip". */
 	about: string;

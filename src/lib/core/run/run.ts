@@ -11,7 +11,7 @@ import {
 	type Fault
 } from '../validation';
 
-/** What is written down of a class after it was taught. */
+/** Notes on a class after it was taught. */
 export interface RunNotes {
 	/** How hard it was, 0-10, as the group says it; null where nobody asked. */
 	effort: number | null;
@@ -89,7 +89,7 @@ const keptNotesSchema = runNotesSchema.shape({
 	)
 });
 
-/** What is written down of a run, as it is sent and stands in files. */
+/** Document kind of the notes on a taught class, in requests and files. */
 export const RUN_NOTES: DocumentKind = {
 	name: 'notes of a taught class',
 	schema: runNotesSchema,
@@ -104,7 +104,7 @@ export function runNotesFaults(value: unknown): Fault[] {
 	return schemaFaults(runNotesSchema, value);
 }
 
-/** What is written down first: as it was planned, in whole figures. */
+/** Returns first notes that repeat the plan, in whole figures. */
 export function notesAsPlanned(effort: number, minutes: number): RunNotes {
 	return {
 		effort: Math.round(effort),
@@ -133,7 +133,7 @@ export function satWords({ sore, there }: RunNotes, nameOf: (slug: string) => st
 	];
 }
 
-/** What the form begins with: what was written down before; else `begin`, with the effort that nobody said yet. */
+/** Returns the notes that the form starts with: earlier notes where there are any, else `begin` with the effort not said. */
 export function draftNotes(run: RunNotes | null | undefined, begin: RunNotes): RunNotes {
 	if (!run) return { ...begin, effort: null };
 	const { minutes, attendance, leftOut, note, sore, there } = run;
@@ -148,7 +148,7 @@ export function draftNotes(run: RunNotes | null | undefined, begin: RunNotes): R
 	};
 }
 
-/** What is written down of runs, as it is sent and kept in files: where and when they were stands beside it there. */
+/** Returns the notes of each run as requests and files hold them; place and time stand beside them. */
 export function notesOf(runs: Runs): Record<string, RunNotes & { version: number }> {
 	return Object.fromEntries(
 		Object.entries(runs).map(([id, { planId: _plan, on: _on, startsAt: _at, ...notes }]) => [

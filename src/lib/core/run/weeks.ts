@@ -12,13 +12,13 @@ export interface TaughtBefore {
 	planned: readonly string[];
 }
 
-/** What several weeks of a group show. */
+/** Summary of several weeks of a group. */
 export interface OverWeeks {
 	/** How many of the classes with a plan ended on time. */
 	onTime: { times: number; of: number };
 	/** How much longer (or shorter, under 0) second sides were than first ones, percent; null where no class was led. */
 	secondSidePercent: number | null;
-	/** What was left out in at least half of the classes that planned it, the most often first. */
+	/** Movements left out in at least half of the classes that planned them, most frequent first. */
 	leftOut: { slug: string; times: number; of: number }[];
 	favourites: { slug: string; times: number }[];
 	/** Once given more than once, and not for long. */
@@ -34,7 +34,7 @@ const DAYS_PER_WEEK = 7;
 const isOnTime = (minutes: number, planned: number): boolean =>
 	Math.abs(minutes - planned) <= ON_TIME_MINUTES;
 
-/** What the classes of a group show together. */
+/** Summarises the taught classes of a group. */
 export function overWeeks(classes: readonly TaughtBefore[], today: string): OverWeeks {
 	const withPlan = classes.filter(({ plannedMinutes }) => plannedMinutes !== null);
 	const sides = classes.flatMap(({ sides: of }) => of ?? []);
@@ -82,7 +82,7 @@ export function overWeeks(classes: readonly TaughtBefore[], today: string): Over
 	};
 }
 
-/** What they show in sentences; `nameOf` gives the name of a movement. */
+/** Describes the summary in sentences; `nameOf` returns the name of a movement. */
 export function weeksWords(over: OverWeeks, nameOf: (slug: string) => string): string[] {
 	const { onTime, secondSidePercent: drift, leftOut, favourites, forgotten } = over;
 	const times = (n: number) => (n === 1 ? 'once' : `${n} times`);

@@ -2,7 +2,7 @@ import { addDays } from '../calendar';
 import type { Runs } from '../run';
 import type { Series } from './types';
 
-/** What became of the classes of a series, in figures. */
+/** Summary of a series in figures: planned and taught classes. */
 export interface SeriesAccount {
 	/** First and last day that it is about. */
 	from: string;
@@ -17,7 +17,7 @@ export interface SeriesAccount {
 
 const DAYS_PER_WEEK = 7;
 
-/** What was planned and what was taught of a series. */
+/** Counts the planned and taught classes of a series. */
 export function seriesAccount({ startsOn, weeks, classes }: Series, runs: Runs): SeriesAccount {
 	const taught = classes.flatMap(({ id }) => runs[id] ?? []);
 	const efforts = taught.flatMap(({ effort }) => effort ?? []);

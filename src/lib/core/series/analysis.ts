@@ -23,13 +23,13 @@ import {
 } from './schedule';
 import type { PlannedSeries, Series, SeriesClass } from './types';
 
-/** What a series is read against. */
+/** Everything that a series is analysed against. */
 export interface SeriesContext {
 	group: Group;
 	find: FindMovement;
 	/** The pace of who teaches; left out: the usual one. */
 	pace: PaceModel;
-	/** What may be proposed. */
+	/** Movements that may be proposed. */
 	catalogue: readonly Movement[];
 	/** Slugs that the group met before the series began. */
 	knownBefore: readonly string[];
@@ -43,14 +43,14 @@ export type ClassState = 'taught' | 'unplanned' | 'proposed' | 'edited' | 'behin
 
 export interface ClassAnalysis {
 	class: SeriesClass;
-	/** What was written down of it; null while nothing is. */
+	/** Record of the class; null until one is written. */
 	run: ClassRun | null;
 	/** From 1. */
 	number: number;
 	plan: ClassPlan | null;
 	analysis: Analysis | null;
 	state: ClassState;
-	/** What it is to give of the ladders, and what comes back because it was left out. */
+	/** Rungs that the class should give, and movements that return because an earlier class left them out. */
 	given: readonly GivenRung[];
 	comesBack: readonly string[];
 	easier: boolean;
@@ -102,7 +102,7 @@ export interface SeriesAnalysis {
 	goals: readonly (Reached | null)[];
 }
 
-/** What is known of a plan on its own; kept for as long as the plan is the same value. */
+/** Facts about one plan; cached for as long as the plan is the same value. */
 interface PlanFacts {
 	find: FindMovement;
 	group: Group;
@@ -131,7 +131,7 @@ function factsOf(plan: ClassPlan, { find, group, catalogue, pace }: SeriesContex
 	return facts;
 }
 
-/** What is written down of a class first: as it was planned; or what was written down before. */
+/** Returns the notes that the form of a class starts with: earlier notes, else the plan. */
 export const draftOfRun = ({ run, effort, minutes }: ClassAnalysis): RunNotes =>
 	draftNotes(run, notesAsPlanned(effort, minutes));
 
@@ -259,10 +259,10 @@ function weeksOf(series: Series, classes: readonly ClassAnalysis[], setting: Ser
 	return weeks;
 }
 
-/**
- * What a week asks for against an earlier one, percent: as people reported it where both are written down, else as both
- * were planned. The two are measured otherwise and never mixed.
- */
+ /**
+  * Returns the change of load of a week against an earlier one, percent: from reports where both weeks have them,
+  * else from both plans. The two measures are never mixed.
+  */
 function changeAgainst(before: WeekAnalysis, classes: readonly ClassAnalysis[]): number | null {
 	const taught = [...before.classes, ...classes].every(({ run }) => run);
 	const sum = (list: readonly ClassAnalysis[]) =>

@@ -10,11 +10,11 @@ export interface Due {
 	on: string;
 }
 
-/**
- * What a series waits for: classes up to yesterday that nobody wrote down (those before the week that is looked at too),
- * and of the days of the week those without a plan and those with a test. `planned`, `taught`: ids of the
- * classes with a plan, and of those that were written down.
- */
+ /**
+  * Returns the tasks of a series: classes up to yesterday without a record (also those before the current week), and
+  * the days of this week that lack a plan or have a test. `planned`, `taught`: ids of the classes with a plan and
+  * with a record.
+  */
 export function dueIn(
 	series: Series,
 	planned: ReadonlySet<string>,

@@ -19,7 +19,7 @@ const cannot = (message: string): Changed => ({ ok: false, message });
 /** Settings that say on which dates classes are. */
 const SCHEDULING = ['startsOn', 'weeks', 'meetings', 'skipped'] as const;
 
-/** What of a series is set by hand. */
+/** The parts of a series that a teacher sets. */
 export type SeriesSettings = Omit<Series, 'classes' | 'missed'>;
 
 /** A new series with its dates and without plans. */
@@ -91,7 +91,7 @@ function onDates(planned: PlannedSeries, slots: readonly Slot[]): PlannedSeries 
 	const sorted = sortedSlots(slots);
 	let next = 0;
 	const dated = planned.series.classes.map((c) => (planned.runs[c.id] ? c : { ...c, ...sorted[next++] }));
-	// what was not taught on its date may come after classes that were
+	// a class that was not taught on its date may follow classes that were
 	const classes = dated.sort((a, b) => slotKey(a).localeCompare(slotKey(b)));
 	return timed({ ...planned, series: { ...planned.series, classes } });
 }

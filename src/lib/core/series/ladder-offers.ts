@@ -7,7 +7,7 @@ import type { SeriesAnalysis } from './analysis';
 import { ladderTo, rungWords, sameRung } from './ladder';
 import type { Rung } from './types';
 
-/** What a check-in speaks for on a ladder; the teacher takes it or does not. */
+/** Suggestion for a ladder after a check-in; the teacher decides. */
 export interface LadderOffer {
 	/** Index of the ladder. */
 	ladder: number;

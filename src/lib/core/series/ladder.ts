@@ -107,7 +107,7 @@ function rungOf(movement: Movement, form: Form, style: TeachingStyle, amount: 'u
 	return { movement: movement.slug, form: form.id, mode, dose: amount === 'usual' ? usual : more };
 }
 
-/** What each tier does on a rung: a form that is not yet safe for it is given up for an easier one. */
+/** Returns the form of each tier on a rung: a tier for which a form is not yet safe gets an easier one. */
 export function tierForms(rung: Rung, group: Group, find: FindMovement): { tier: Tier; form: FormId }[] {
 	const movement = find(rung.movement);
 	if (!movement) return [];

@@ -2,7 +2,7 @@ import { number, object, string } from 'yup';
 import { isIsoDay } from '../calendar';
 import { SERIES_LIMITS } from './types';
 
-/** What a new series is begun with. */
+/** Schema of the form for a new series. */
 export const newSeriesSchema = object({
 	group: string().required('Choose a group'),
 	startsOn: string().test('day', 'Give a day', (value) => isIsoDay(value ?? '')),

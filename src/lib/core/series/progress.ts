@@ -10,7 +10,7 @@ interface Height {
 	item: Item;
 }
 
-/** What became of a movement that comes again. */
+/** Change of a movement that returns in a later class. */
 export interface Progress {
 	movement: string;
 	/** Up or down in form, in sets or in dose, against the last ordinary class that had it. */
@@ -25,7 +25,7 @@ function heightsOf(plan: ClassPlan, find: FindMovement): Map<string, Height> {
 	const heights = new Map<string, Height>();
 	for (const item of itemsOf(plan)) {
 		const movement = find(item.movement);
-		// what lets go between and what is rested in goes nowhere
+		// resets and rests have no progress
 		if (!movement || item.passed || item.mode === 'rest' || isReset(movement)) continue;
 		const own = { form: FORM_IDS.indexOf(item.form), sets: setsOf(item.dose), item };
 		const known = heights.get(item.movement);
@@ -35,7 +35,7 @@ function heightsOf(plan: ClassPlan, find: FindMovement): Map<string, Height> {
 	return heights;
 }
 
-/** What went up and what went down in a class against the last ordinary one before it. */
+/** Returns the movements that became harder or easier in a class against the last ordinary one before it. */
 export function progressOf(before: ClassPlan, now: ClassPlan, find: FindMovement): Progress[] {
 	const earlier = heightsOf(before, find);
 	return [...heightsOf(now, find)].flatMap(([movement, { form, sets, item }]): Progress[] => {
@@ -56,7 +56,7 @@ export function ordinaryBefore(classes: readonly ClassAnalysis[], c: ClassAnalys
 	return classes.slice(0, c.number - 1).findLast(({ plan, easier }) => plan && !easier) ?? null;
 }
 
-/** What a class gives that goes further than last time, or less far; nothing in an easier week. */
+/** Returns the movements that a class makes harder or easier than last time; empty in an easier week. */
 export function progressIn(
 	classes: readonly ClassAnalysis[],
 	c: ClassAnalysis,

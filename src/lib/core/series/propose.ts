@@ -32,7 +32,7 @@ import { neglected, targetsWithMore } from './neglect';
 import { analyseSeries, type ClassAnalysis, type SeriesAnalysis, type SeriesContext } from './analysis';
 import type { PlannedSeries, Rung } from './types';
 
-/** What the classes of a series are proposed with, besides the group. */
+/** A request to propose the classes of a series. */
 export interface SeriesRequest {
 	planned: PlannedSeries;
 	setting: SeriesContext;
@@ -230,7 +230,7 @@ function wishesFor(
 	return wishes;
 }
 
-/** What the ladders bring only later: no harder form of a rung than the one that it is at, and nothing of the rungs after it. */
+/** Returns the rungs that the ladders have not reached: harder forms of the present rung, and all later rungs. */
 function rungsAhead(
 	c: ClassAnalysis,
 	{ planned: { series } }: SeriesAnalysis
@@ -260,7 +260,7 @@ function likeShare(
 	return Math.max(wanted, needed);
 }
 
-/** What the class after this one brings, in words; null where there is nothing to say. */
+/** Describes the next class; null where there is nothing to say. */
 function nextTime(
 	c: ClassAnalysis,
 	{ classes, planned: { series }, setting }: SeriesAnalysis

@@ -3,7 +3,7 @@ import { slotAfter, weekNumber, type Slot } from './dates';
 import { sameRung } from './ladder';
 import type { PlannedSeries, Rung, Series, SeriesClass } from './types';
 
-/** What a class gives of a ladder. */
+/** A rung that a class gives. */
 export interface GivenRung {
 	ladder: number;
 	/** Index of the rung. */
@@ -24,10 +24,10 @@ export const isEasier = ({ easierEvery }: Series, week: number): boolean =>
 /** Whether a week of a series (from 1) has its test. */
 export const isRetest = ({ retest }: Series, week: number): boolean => retest.weeks.includes(week);
 
-/**
- * What became of a class, as far as it is known: taught, with what was left out; still ahead, where the plan is what
- * counts; or passed by, since a later one was taught and nobody wrote this one down: it was only planned.
- */
+ /**
+  * State of a class: taught (with its omissions), still ahead (its plan counts), or passed by (a later class was
+  * taught and this one has no record: it was only planned).
+  */
 type Fate =
 	| { kind: 'taught'; leftOut: readonly string[]; there: Readonly<Record<string, string>> }
 	| { kind: 'ahead' }
@@ -55,7 +55,7 @@ function givenBy(plan: ClassPlan | undefined, fate: Fate): Set<string> {
 	);
 }
 
-/** What a group has met by the time of each class of the series, as far as it is known or planned. */
+/** Returns the movements that a group has met before each class of the series, from records and plans. */
 export function metBeforeEach(planned: PlannedSeries, knownBefore: readonly string[]): ReadonlySet<string>[] {
 	const fates = fatesOf(planned);
 	let met: ReadonlySet<string> = new Set(knownBefore);
@@ -91,11 +91,11 @@ export function timesEach(series: Series, ladder: number): number {
 	return Math.max(series.repeats, Math.floor(climbing / Math.max(1, rungs.length)));
 }
 
-/**
- * What each class gives of each ladder. A rung comes at least twice before the next; in an easier week nobody climbs; no
- * class has more new movements than the series says. What a taught class left out does not count as given, and neither
- * does a class that nobody wrote down although a later one was taught.
- */
+ /**
+  * Returns the rungs that each class gives. A rung comes at least twice before the next one; no ladder climbs in an
+  * easier week; no class has more new movements than the series allows. A movement that a taught class left out is
+  * not given, and neither is a class without a record that a later taught class has passed.
+  */
 export function schedule(
 	planned: PlannedSeries,
 	knownBefore: readonly string[],
@@ -141,7 +141,7 @@ function climbedIn(
 		given.push({ ladder, rung: climb.at, time: climb.given + 1, isNew: isNew(climb.at) });
 		if (!isGiven(rung, fate, plan)) continue;
 		known.add(rung.movement);
-		// what was there for few comes again before it goes further
+		// a rung that few people could do comes again before the next
 		if (fate.kind === 'taught' && fate.there[rung.movement] === 'few') continue;
 		climb.given += 1;
 	}

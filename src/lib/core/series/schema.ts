@@ -47,7 +47,7 @@ const zone = string()
 export const sameGoal = (a: Ladder, b: Ladder): boolean =>
 	goalOf(a).every((part, i) => part === goalOf(b)[i]);
 
-/** What stands at the top of a ladder; of one from outside, whatever it is. */
+/** Returns the movement and form at the top of a ladder, unchecked. */
 function goalOf({ rungs }: Ladder): [movement: unknown, form: unknown] {
 	const top = Array.isArray(rungs) ? rungs.at(-1) : undefined;
 	return [top?.movement, top?.form];

@@ -51,7 +51,7 @@ export function themesTo(goals: readonly Pick<Movement, 'purposes'>[], weeks: nu
 const goalsOf = (ladders: readonly Ladder[], find: FindMovement): Movement[] =>
 	ladders.flatMap(({ rungs }) => find(rungs.at(-1)!.movement) ?? []);
 
-/** What follows from the goals of a series: the themes of its weeks, and its test. */
+/** Returns the settings that follow from the goals of a series: the themes of its weeks, and its test. */
 export function settingsFor(
 	ladders: readonly Ladder[],
 	{ weeks, retest }: Pick<SeriesSettings, 'weeks' | 'retest'>,

@@ -20,12 +20,12 @@ export interface Ladder {
 	rungs: Rung[];
 }
 
-/** What a week is about. */
+/** Theme of one week. */
 export interface Theme {
 	words: string;
 	/** A direction that it gives more of. */
 	more?: Direction;
-	/** What its classes begin with: a purpose, and the themes that serve it. */
+	/** Purpose of the first theme of its classes. */
 	purpose?: Purpose;
 	/** A movement to which its classes lead up. */
 	toward?: string;

@@ -19,7 +19,7 @@ export const SERIES: DocumentKind = {
 	steps: [(series) => eachIn(series, 'classes', ({ run: _run, ...planned }) => planned)]
 };
 
-/** What version 1 of a series had written down of its classes, by their ids; nothing of a newer one. */
+/** Returns the notes on classes that version 1 kept inside the series, by class id; empty for newer versions. */
 export function runsOfVersion1(series: unknown): Record<string, RunNotes> {
 	if (!isObject(series) || (series.version ?? 1) !== 1 || !Array.isArray(series.classes)) return {};
 	const classes = series.classes.filter((c): c is Json => isObject(c) && isObject(c.run));

@@ -4,9 +4,9 @@ import type { Family, Movement } from '../movement';
 export interface School {
 	id: string;
 	label: string;
-	/** What it holds, in one line. */
+	/** The position of the school, in one line. */
 	line: string;
-	/** What is said in the shapes that the question is about. */
+	/** The cue in the shapes that the question is about. */
 	cue?: string;
 }
 
@@ -16,7 +16,7 @@ export interface Question {
 	schools: readonly [School, School, ...School[]];
 	/** Families of shapes in which the cue is said. */
 	families?: readonly Family[];
-	/** What the choice changes besides cues, for the one who chooses. */
+	/** Effects of the choice besides cues, for the teacher who chooses. */
 	changes: string;
 }
 
@@ -243,7 +243,7 @@ export function questionOf(id: QuestionId): Question {
 	return QUESTIONS[id];
 }
 
-/** What a style says in a movement: one cue for each question that its families touch. */
+/** Returns the cues of a style for a movement: one for each question that concerns its families. */
 export function cuesFor(movement: Movement, choices: { [Q in QuestionId]?: SchoolId<Q> }): string[] {
 	return QUESTION_IDS.flatMap((id) => {
 		const { families, schools } = questionOf(id);

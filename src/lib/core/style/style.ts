@@ -13,7 +13,7 @@ import {
 import { isDeep, LONGEST_HOLD_SECONDS } from '../rules';
 import { QUESTION_IDS, QUESTIONS, type QuestionId, type SchoolId } from './questions';
 
-/** What a teacher chose; a question left out has its first school. */
+/** Choices of a teacher; a question without a choice has its first school. */
 export type StyleChoices = { [Q in QuestionId]?: SchoolId<Q> };
 export type TeachingStyle = { [Q in QuestionId]: SchoolId<Q> };
 

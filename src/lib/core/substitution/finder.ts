@@ -18,7 +18,7 @@ import { suitsSomehow, suitsTier } from './suits';
 export const SERVES = ['range', 'strength'] as const;
 export type Serves = (typeof SERVES)[number];
 
-/** What is looked for; a filter left out lets everything through. */
+/** Filters of a search; a missing filter lets everything through. */
 export interface Filters {
 	search?: string;
 	direction?: Direction;
@@ -40,7 +40,7 @@ export interface Filters {
 
 export interface FinderContext {
 	group: Group | null;
-	/** What was used in the last four weeks. */
+	/** Movements used in the last four weeks. */
 	usedLately: Known;
 }
 

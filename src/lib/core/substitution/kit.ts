@@ -2,7 +2,7 @@ import { kitName, type Group } from '../group';
 import { KIT_KINDS, type FindMovement, type Form, type KitKind, type Movement } from '../movement';
 import type { KitFor, KitUse } from '../plan';
 
-/** What may stand in for kit that runs short, the best first: common practice, no source. */
+/** Replacements for kit that runs short, best first: common practice, no source. */
 const STAND_INS: Partial<Record<KitKind, readonly { kit: KitKind; each: number; how: string }[]>> = {
 	block: [
 		{ kit: 'blanket', each: 1, how: 'folded' },
@@ -73,10 +73,11 @@ function usersOf(whom: KitFor | undefined, people: number): number {
 	return whom === 'one person' ? Math.min(1, people) : people;
 }
 
-/**
- * What forms given to so many people at the same time need, against what is at hand. Wall space is shared by the
- * people at the wall; everything else is counted in pieces. What stands in is taken from what is left over.
- */
+ /**
+  * Returns the kit that forms need when given to these numbers of people at the same time, against the kit at hand.
+  * People at the wall share wall space; other kit is counted in pieces. Replacements come from pieces that are left
+  * over.
+  */
 export function kitNeeds(given: readonly Given[], atHand: Record<KitKind, number>): KitNeed[] {
 	const needed: Partial<Record<KitKind, number>> = {};
 	for (const { form, people, uses = [] } of given) {

@@ -11,7 +11,7 @@ export interface Likeness {
 	parts: Record<LikenessPart, number>;
 }
 
-/** What counts, and how much: stated so that a ranking can be asked why. Common practice, no source. */
+/** Weights of the similarity, so that a ranking can be explained. Common practice, no source. */
 export const LIKENESS_WEIGHTS = {
 	directions: 0.4,
 	tissue: 0.2,
@@ -21,7 +21,7 @@ export const LIKENESS_WEIGHTS = {
 } as const;
 export type LikenessPart = keyof typeof LIKENESS_WEIGHTS;
 
-/** What likeness asks of one movement, worked out once for each: a planner compares every two of a catalogue. */
+/** Cached features of one movement: a planner compares every pair of a catalogue. */
 interface Marks {
 	/** Range and strength in each direction, side by side, and the length of that vector. */
 	directions: number[];
@@ -61,7 +61,7 @@ function directionLikeness(a: Marks, b: Marks): number {
 	return dot / both;
 }
 
-/** What the two share of all that either has (Jaccard). */
+/** Returns the share of all elements that both sets have (Jaccard index). */
 function shared<T>(a: ReadonlySet<T>, b: ReadonlySet<T>): number {
 	let common = 0;
 	for (const value of a) if (b.has(value)) common += 1;

@@ -12,7 +12,7 @@ import {
 import { STRENGTH_FROM_EFFORT } from '../rules';
 import { WORKING_MODES, type Movement } from '../movement';
 
-/** What a movement does, both legs together; worked out once for each. */
+/** Effects of a movement, both legs together. */
 export interface Profile {
 	/** Share of the work time spent in a direction, both legs added (0-2). */
 	range: Record<Direction, number>;
@@ -30,7 +30,7 @@ export function legsOf(movement: Movement): [LegAction, LegAction] {
 	return isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
 }
 
-/** What a movement does, for comparing and finding; worked out once while the movement lives. */
+/** Returns the effects of a movement, for comparison and search; cached while the movement lives. */
 export function profileOf(movement: Movement): Profile {
 	let profile = known.get(movement);
 	if (profile) return profile;

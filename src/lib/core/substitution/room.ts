@@ -14,7 +14,7 @@ export interface TierLine {
 	how: string;
 }
 
-/** What the people with a caution get at an item. */
+/** Alternatives for the people with one caution at an item. */
 export interface CautionLine {
 	caution: Caution;
 	people: number;
@@ -41,9 +41,9 @@ export interface RoomRow {
 	kit: KitNeed[];
 	/** Shortages as they are said before class. */
 	shortages: string[];
-	/** What the item says of its kit: who uses it, where not everybody. */
+	/** Kit uses of the item that differ from its form. */
 	kitUses: KitUse[];
-	/** What the style of the plan says in this shape. */
+	/** Cues of the plan's style for this shape. */
 	cues: string[];
 }
 

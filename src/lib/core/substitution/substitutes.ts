@@ -13,10 +13,10 @@ export interface Substitute extends Likeness {
 /** A substitute that the catalogue names goes before one that is only as alike. */
 const NAMED_BONUS = 0.25;
 
-/**
- * What can stand in for a movement, the best first: alike, right for every caution in the room, with kit that is
- * there, not too hard for the tight tier. Empty where the treating clinician decides: nothing is proposed then.
- */
+ /**
+  * Returns the substitutes for a movement, best first: similar, suitable for every caution in the room, with kit at
+  * hand, not too hard for the tight tier. Empty where the treating clinician decides.
+  */
 export function substitutes(
 	movement: Movement,
 	offered: readonly Movement[],

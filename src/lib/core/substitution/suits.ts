@@ -9,7 +9,7 @@ import {
 	type Movement
 } from '../movement';
 
-/** What a caution means for a movement in one of its forms. */
+/** The consequence of a caution for a movement in one of its forms. */
 export type Suits =
 	| { kind: 'fine' }
 	/** This form already does what the caution asks. */
@@ -84,10 +84,10 @@ export function mostIntensity(tier: Tier, group: Group): number {
 	return group.preset === 'beginners' ? Math.min(3, MOST_INTENSITY[tier]) : MOST_INTENSITY[tier];
 }
 
-/**
- * What a tier does while the room is given a form: the tight one rung lower, the open one rung higher, everybody
- * else the form itself. Load is never added on top of what the room is given.
- */
+ /**
+  * Returns the form of a tier while the room is given a form: one rung easier for the tight tier, one harder for the
+  * open tier, else the form itself. A tier never gets more load than the room.
+  */
 export function formForTier(movement: Movement, given: FormId, tier: Tier): Form {
 	const ladder = movement.forms;
 	const at = ladder.findIndex((form) => form.id === given);

@@ -13,7 +13,7 @@ import type { Item } from '../plan';
 import { kitAtHand, kitNeeds, type KitNeed } from './kit';
 import { formForTier, formSuiting, mostIntensity, suits } from './suits';
 
-/** What some of the people do at an item. */
+/** A variant of an item for some of the people. */
 export interface Way {
 	who: { tier: Tier } | { caution: Caution };
 	people: number;
@@ -62,7 +62,7 @@ export function waysAt(
 	return [...tiers, ...beside];
 }
 
-/** What people with a caution do beside the class, unless the teacher keeps the item for them. */
+/** Returns the variants for people with a caution that does not allow the item, unless the teacher keeps the item for them. */
 function besideTheClass({ movement, item }: Shared, group: Group, find: FindMovement): Way[] {
 	return group.cautions.flatMap(({ caution, people }): Way[] => {
 		if (item.confirmed?.some((c) => c.caution === caution)) return [];
@@ -77,7 +77,7 @@ function besideTheClass({ movement, item }: Shared, group: Group, find: FindMove
 	});
 }
 
-/** What all of them need together, with what the item says of its kit. */
+/** Returns the kit that all variants need together, with the kit uses of the item. */
 export function kitOfWays(
 	ways: readonly Way[],
 	{ movement, item }: Shared,
@@ -96,13 +96,13 @@ export function kitOfWays(
 const missingIn = (ways: readonly Way[], shared: Shared, atHand: Record<KitKind, number>): number =>
 	kitOfWays(ways, shared, atHand).reduce((sum, need) => sum + need.missing, 0);
 
-/** What an item needs when everybody does what suits them: kept, since an edit leaves most items of a class the same. */
+/** Kit that an item needs when everybody gets a suitable variant; cached, since an edit leaves most items unchanged. */
 const needs = memoize((find: FindMovement, group: Group, movement: Movement, item: Item): KitNeed[] => {
 	const atHand = kitAtHand(group);
 	const shared = { movement, item };
 	return kitOfWays(waysAt(shared, group, find, atHand), shared, atHand);
 });
 
-/** What an item needs when everybody does what suits them. */
+/** Returns the kit that an item needs when everybody gets a suitable variant. */
 export const itemKit = ({ movement, item }: Shared, group: Group, find: FindMovement): KitNeed[] =>
 	needs(find, group, movement, item);

@@ -10,7 +10,7 @@ import { WAYS, type ScriptBlock, type Step, type Way } from './types';
 export interface Offer {
 	way: Way | 'lengthen';
 	words: string;
-	/** What it does, in a few words each. */
+	/** Its changes, a few words each. */
 	changes: string[];
 	act: RunAct & { do: 'adjust' };
 	/** How far from its time the class ends then, milliseconds; 0 where it comes out. */
@@ -24,10 +24,10 @@ interface Change {
 }
 
 /**
- * What could be done for the class to end on time, the teacher's favourite first: shorter holds within their ranges, one
- * set fewer, something left out, each with what is still missing made up by the doses, exact to the second where that
- * can be. Never a second side that is owed, never the closing rest under its least, never what undoes something deep or
- * alone prepares it. Of a class that is ahead: longer doses. Empty where it is on time.
+ * Returns the ways to end on time, the teacher's favourite first: shorter holds within their ranges, one set fewer, items
+ * left out. The doses absorb what is still missing, to the second where possible. It never takes a second side that is
+ * owed, nor the closing rest below its least, nor the release or the only preparation of something deep. A class that is
+ * ahead gets longer doses. Empty where the class is on time.
  */
 export function offersToEndOnTime(state: RunState, steps: Steps, order: readonly Way[] = WAYS): Offer[] {
 	if (state.mode !== 'running' && state.mode !== 'paused') return [];
@@ -192,7 +192,7 @@ function isLastRest(id: string, ids: readonly string[], steps: Steps): boolean {
 	);
 }
 
-/** What the class loses least by is left out first, as much as it takes; the doses make up the rest. */
+/** Leaves out the items whose omission costs least, until the time is made up; doses absorb the rest. */
 function leavingOut(state: RunState, steps: Steps, behind: number): Change | null {
 	const ids = open(state, nothing());
 	const untouched = (block: ScriptBlock) =>

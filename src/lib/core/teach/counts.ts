@@ -8,7 +8,7 @@ export function momentOfTest({ steps, lengthSeconds }: Script, id: string): Mome
 	return before < lengthSeconds / 2 ? 'before the class' : 'after the class';
 }
 
-/** What was counted, as a check-in of the group. */
+/** Returns the counts as a check-in of the group. */
 export const groupCheckInOf = ({ test, moment, counts }: Omit<GroupCheckIn, 'kind'>): GroupCheckIn => ({
 	kind: 'counts',
 	test,

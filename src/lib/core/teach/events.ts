@@ -7,7 +7,7 @@ import { groupCheckInOf } from './counts';
 import { line, lines, MOST, sayings } from './parts';
 import { LEADS, STEP_KINDS, type Lead, type Replacement, type StepKind } from './types';
 
-/** What can happen in a run; steps by their ids. */
+/** Actions in a led class; steps are named by their ids. */
 export type RunAct =
 	| { do: 'here'; here: Here }
 	| { do: 'start'; plannedStartAt: number }

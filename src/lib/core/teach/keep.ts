@@ -19,7 +19,7 @@ import type { KeptFor, ScriptBlock } from './types';
 const LOSS: Record<SectionKind, number> = { settle: 4, warm: 4, build: 5, peak: 8, release: 3, rest: 9 };
 /** Words can be said during the work. */
 const LOSS_OF_WORDS = 1;
-/** What comes in another block too is lost only in part. */
+/** A movement that comes in another block too loses only a part of its value. */
 const COMES_AGAIN = 2;
 
 interface Known {

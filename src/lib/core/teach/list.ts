@@ -9,7 +9,7 @@ export interface ListLine {
 	steps: string[];
 	title: string;
 	leg: Step['leg'];
-	/** What it was given, or is to be given; whole seconds. */
+	/** Whole seconds that it was given, or is to be given. */
 	seconds: number;
 	standing: 'given' | 'now' | 'left out' | 'passed by' | 'to come';
 }

@@ -47,7 +47,7 @@ export function moreSeconds({ step, count }: Now): number {
 	return Math.max(1, Math.round(2 * count.eachSeconds));
 }
 
-/** What leaving out takes: what is still to come of the present movement on this side, with its way in. */
+/** Returns the steps that leaving out skips: the rest of the present movement on this side, with its way in. */
 export function restOfItem(state: RunState, steps: Steps): string[] {
 	const present = steps.get(presentId(state));
 	return state.order.filter((id, index) => {

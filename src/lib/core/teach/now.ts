@@ -3,13 +3,13 @@ import { goalMs, isLeftOut, givenMs, nextIndex, presentId } from './replay';
 import type { RunState, Steps } from './state';
 import type { Count, Step } from './types';
 
-/** What one leg has had of a movement and the other has not. */
+/** Work of a movement that one leg has had and the other has not. */
 export interface OwedSide {
 	itemId: string;
 	title: string;
 	/** The leg that has yet to lead. */
 	leg: Leg;
-	/** What the other side was given, milliseconds. */
+	/** Milliseconds that the other side was given. */
 	ms: number;
 	/** Its steps, which `bring back` takes; empty where the class has none for it. */
 	steps: string[];
@@ -17,11 +17,11 @@ export interface OwedSide {
 	comes: boolean;
 }
 
-/** What is on the screen at a moment. */
+/** The content of the teaching screen at a moment. */
 export interface Now {
 	id: string;
 	step: Step;
-	/** What it is given, and what it was given so far, milliseconds. */
+	/** Milliseconds planned for the step, and given so far. */
 	goalMs: number;
 	givenMs: number;
 	/** In a second side: what the first really took. */
@@ -35,7 +35,7 @@ export interface Now {
 	remainingMs: number;
 }
 
-/** What a state means for who leads the class. */
+/** Returns the content of the teaching screen for a state. */
 export function nowOf(state: RunState, steps: Steps): Now {
 	const id = presentId(state);
 	const step = steps.shown(state, id);
@@ -68,7 +68,7 @@ function countNow(count: Count, goal: number, given: number): Count & { done: nu
 	return { ...count, eachSeconds: eachMs / 1000, done: Math.floor(given / eachMs) };
 }
 
-/** What still comes: the rest of the present step, and all later ones that are not left out. */
+/** Returns the milliseconds still to come: the rest of the present step, and all later steps that are not left out. */
 export function remainingMs(state: RunState, steps: Steps): number {
 	return state.order.reduce((sum, id, index) => {
 		if (index < state.at || isLeftOut(state, id)) return sum;

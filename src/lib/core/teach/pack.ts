@@ -8,7 +8,7 @@ import { scriptAndRoom } from './script';
 import { figureKey } from './state';
 import type { Script } from './types';
 
-/** What a class is made ready from: a device makes it ready anew when other people come. */
+/** Source of a teaching pack: the device prepares it again when other people come. */
 export interface PackSource {
 	plan: ClassPlan;
 	group: Group;

@@ -8,7 +8,7 @@ export const MOST = { steps: 2000, lines: 60, characters: 600, seconds: 6 * 3600
 export const line = string().max(MOST.characters).defined();
 export const lines = array().of(line).max(MOST.lines).defined();
 
-/** What is said in a step. */
+/** Schema of the words said in a step. */
 export const sayings = array()
 	.of(object({ about: string().oneOf(SAYINGS).required(), words: line }).noUnknown())
 	.max(MOST.lines)

@@ -123,7 +123,7 @@ export function goalMs(state: RunState, steps: Steps, id: string): number {
 	return (state.adjusted.seconds.get(step.id) ?? step.seconds) * 1000 + more;
 }
 
-/** What a step was given so far, over all its visits. */
+/** Returns the milliseconds that a step was given so far, over all its visits. */
 export const givenMs = (state: Pick<RunState, 'given'>, id: string): number => state.given.get(id) ?? 0;
 
 /** Whether a step is left out, by hand or to come out on time. */
@@ -355,7 +355,7 @@ function oneMoreSet(state: Draft, steps: Steps): void {
 	if (twin && state.order.lastIndexOf(twin.id) > state.at) add(twin.id, twin);
 }
 
-/** What is done already stays done; where the present step is left out the next one begins. */
+/** Leaves steps out. Steps already given stay given; where the present step is left out, the next one begins. */
 function leaveOut(state: Draft, ids: readonly string[]): void {
 	if (state.mode === 'ended') return;
 	const known = new Set(state.order);
@@ -371,7 +371,7 @@ function leaveOut(state: Draft, ids: readonly string[]): void {
 	}
 }
 
-/** What was left out or jumped over is given after all: right after the present step where its place has gone by. */
+/** Brings skipped steps back: right after the present step where their place has passed. */
 function bringBack(state: Draft, ids: readonly string[]): void {
 	const wanted = new Set(ids);
 	for (const id of wanted) state.leftOut.delete(id);

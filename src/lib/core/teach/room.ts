@@ -4,7 +4,7 @@ import type { Now } from './now';
 import type { RunState } from './state';
 import type { Script, Step } from './types';
 
-/** What a second screen shows the people: the figure, the side and the count, and no word about persons. */
+/** Content of a second screen for the people: the figure, the side and the count, and nothing about persons. */
 export interface RoomNow {
 	now: Now;
 	figures: Record<string, Figure>;
@@ -43,7 +43,7 @@ export interface RoomClass {
 	group: string;
 }
 
-/** What the server tells a second device: all of it at first, then what is new. */
+/** News from the server for a second device: everything at first, then only what is new. */
 export interface RoomNews {
 	classes: RoomClass[];
 	/** The class that is followed; null where none goes on. */
@@ -52,11 +52,11 @@ export interface RoomNews {
 	script: Script | null;
 	/** Those that were not told yet. */
 	figures: Record<string, Figure> | null;
-	/** What happened since the last news, in order. */
+	/** Events since the last news, in order. */
 	events: RunEvent[];
 	/** How far the clock of the teacher's device is ahead of the server's, milliseconds. */
 	aheadMs: number;
-	/** What the server's clock shows, milliseconds since 1970. */
+	/** Time of the server's clock, milliseconds since 1970. */
 	at: number;
 	/** Since the teacher's device was last heard. */
 	silentMs: number;

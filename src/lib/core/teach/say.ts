@@ -3,13 +3,13 @@ import type { Form, Movement } from '../movement';
 import type { KitUse } from '../plan';
 import type { Saying } from './types';
 
-/** What is said for people to get into a shape the first time. */
+/** Returns the words that bring people into a shape the first time. */
 export const sayToGetIn = ({ setUp }: Movement, { how }: Form): Saying[] => [
 	{ about: 'set-up', words: setUp },
 	{ about: 'form', words: how }
 ];
 
-/** What is said while a shape is held or moved, the way out last. */
+/** Returns the words for the hold or movement, with the way out last. */
 export function sayAtWork({ breath, felt, watch, leave }: Movement, note?: string): Saying[] {
 	return [
 		...(breath ? [{ about: 'breath', words: `In: ${breath.in}. Out: ${breath.out}.` } as const] : []),
@@ -20,7 +20,7 @@ export function sayAtWork({ breath, felt, watch, leave }: Movement, note?: strin
 	];
 }
 
-/** What is fetched for a form, and what else the item says of kit, a line each. */
+/** Returns the kit of a form and the kit uses of the item, one line each. */
 export function kitLines({ props }: Form, uses: readonly KitUse[] = []): string[] {
 	const own = props.map(({ kit, count, place }) =>
 		kit === 'wall space' ? `the wall, ${place}` : `${count} ${kitName(kit, count)}, ${place}`

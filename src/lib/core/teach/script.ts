@@ -67,7 +67,7 @@ export function scriptAndRoom(
 	return { script, room };
 }
 
-/** What of the clock each step of a script is made of, by the id of the step. */
+/** Returns the timeline entries of each step of a script, by step id. */
 export function entriesOfSteps(
 	plan: ClassPlan,
 	find: FindMovement,
@@ -135,7 +135,7 @@ class ScriptWriter {
 		else this.push('notice', entry, seconds + this.takeBefore(), { say: [] });
 	}
 
-	/** What is left after the last work is a step of its own. */
+	/** Adds the time after the last work as a step of its own. */
 	end(): void {
 		if (this.before > 0 && this.last) this.push('out', this.last, this.takeBefore(), {});
 	}

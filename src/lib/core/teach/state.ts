@@ -44,10 +44,10 @@ export interface RunState {
 	/** Steps that were given and moved on from. */
 	done: ReadonlySet<string>;
 	leftOut: ReadonlySet<string>;
-	/** What is given in place of the planned movement, by the ids of the steps that it is given in. */
+	/** Replacements of planned movements, by the ids of the steps that give them. */
 	swapped: ReadonlyMap<string, Replacement>;
 	adjustments: readonly Adjustment[];
-	/** What the adjustments come to: seconds of steps, and the steps that they leave out. */
+	/** Result of the adjustments: seconds of steps, and steps left out. */
 	adjusted: { seconds: ReadonlyMap<string, number>; leftOut: ReadonlySet<string> };
 	/** Seconds that were added to steps by hand. */
 	more: ReadonlyMap<string, number>;
@@ -98,7 +98,7 @@ export const READY: RunState = {
 export const figureKey = (movement: string, form: string, leg: Leg | null): string =>
 	`${movement}/${form}/${leg ?? 'right'}`;
 
-/** What a script is looked up by while a run is replayed. */
+/** Index of a script for replaying a led class. */
 export class Steps {
 	private readonly byId: ReadonlyMap<string, Step>;
 

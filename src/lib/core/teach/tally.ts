@@ -49,13 +49,13 @@ export interface Tally {
 	leftOut: string[];
 	here: Here | null;
 	notes: { title: string; words: string }[];
-	/** What was counted in tests, a sentence each. */
+	/** Counts of the tests, one sentence each. */
 	counted: string[];
 }
 
 const whole = (ms: number): number => Math.round(ms / 1000);
 
-/** What became of a class, from its events: every second of it stands in one line or in a pause. */
+/** Computes the record of a class from its events: every second is in exactly one line or pause. */
 export function tally(script: Script, events: readonly RunEvent[]): Tally {
 	const steps = new Steps(script);
 	const state = replay(script, events);
@@ -151,18 +151,18 @@ function leftOutItems(state: RunState, steps: Steps): string[] {
 	});
 }
 
-/** What was led for a shorter time was a try, or a false start, and no class. Common practice, no source. */
+/** A shorter session was a try or a false start, not a class. Common practice, no source. */
 const LEAST_CLASS_SECONDS = 300;
 
 /** Whether a class was led to its end, so that it can be written down as taught. */
 export const isTaught = ({ isOver, wasHandedOver, real }: Tally): boolean =>
 	isOver && !wasHandedOver && real >= LEAST_CLASS_SECONDS;
 
-/**
- * What is written down of a class that was led; how hard it was is asked for. A movement is left out where no item gave it.
- *
- * @param plan null where it is not known any more: what was left out has no names then
- */
+ /**
+  * Returns the notes on a class that was led; the effort is asked for later. A movement counts as left out where no
+  * item gave it.
+  * @param plan null where it is not known any more: what was left out has no names then
+  */
 export function notesOfTally({ real, leftOut, here, notes }: Tally, plan: ClassPlan | null): RunNotes {
 	const items = plan ? itemsOf(plan) : [];
 	const given = new Set(items.filter(({ id }) => !leftOut.includes(id)).map(({ movement }) => movement));

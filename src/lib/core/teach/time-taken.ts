@@ -32,13 +32,12 @@ function asUsual(plan: ClassPlan, kind: ClassKind): { plan: ClassPlan; pace: Pac
 export const kindOfPlan = (plan: ClassPlan, pace: PaceModel): ClassKind =>
 	paceOf(pace, plan.pinnedPace).classKind;
 
-/**
- * What a class that was led says of the pace of who led it.
- *
- * @param plan as it was led: steps that it does not have any more tell nothing
- * @param kind the kind of class that it was
- * @returns null where too little of it is known
- */
+ /**
+  * Returns the evidence of a led class on the pace of its teacher.
+  * @param plan as it was led: steps that it does not have any more tell nothing
+  * @param kind the kind of class that it was
+  * @returns null where too little of it is known
+  */
 export function timeOfRun(
 	{ script, events }: { script: Script; events: readonly RunEvent[] },
 	plan: ClassPlan,
@@ -77,7 +76,7 @@ export function timeOfRun(
 	return all > 0 && known / all >= LEAST_KNOWN ? taughtTime(kind, times) : null;
 }
 
-/** What a class says of which only the minutes are known. */
+/** Returns the evidence of a class of which only the minutes are known. */
 export function timeOfMinutes(
 	plan: ClassPlan,
 	find: FindMovement,
@@ -100,7 +99,7 @@ function itemsById(plan: ClassPlan, find: FindMovement, pace: PaceModel): Readon
 	return new Map(timedItems(plan, find, clock(plan, find, pace)).map((timed) => [timed.item.id, timed]));
 }
 
-/** What each step of a class takes with the usual pace of a kind, part by part, by the id of the step. */
+/** Returns the time of each step at the usual pace of a kind of class, in parts, by step id. */
 export function usualParts(
 	plan: ClassPlan,
 	find: FindMovement,
@@ -126,7 +125,7 @@ function partOf(
 	return { by: timedBy(entry, usualSeconds, timed), usualSeconds };
 }
 
-/** What a stretch of the class depends on. What was pinned by hand depends on nothing. */
+/** Returns the figure that a stretch of the class depends on; pinned time depends on none. */
 function timedBy({ phase }: TimelineEntry, usualSeconds: number, timed: TimedItem | undefined): TimedBy {
 	if (timed?.item.phases?.[phase as PinnedPhase] !== undefined) return 'nothing';
 	switch (phase) {

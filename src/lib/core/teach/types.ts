@@ -11,11 +11,11 @@ export type Lead = (typeof LEADS)[number];
 export const WAYS = ['shorten', 'fewer sets', 'leave out'] as const;
 export type Way = (typeof WAYS)[number];
 
-/** What is done in a step. In `in` people get into a shape; in `work` it is held or moved; `out` ends the last one. */
+/** Kinds of step. In `in` people get into a shape; in `work` they hold or move it; `out` ends the last one. */
 export const STEP_KINDS = ['in', 'work', 'rest', 'notice', 'round', 'talk', 'test', 'out'] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 
-/** What a line of the script is about. */
+/** Kinds of line in the script. */
 export const SAYINGS = [
 	'set-up',
 	'form',
@@ -34,12 +34,12 @@ export interface Saying {
 	words: string;
 }
 
-/** What is counted in a step of work, and how long one takes. */
+/** Count in a step of work: its unit, and the seconds of one. */
 export interface Count {
 	unit: DoseUnit;
 	amount: number;
 	eachSeconds: number;
-	/** What goes with it: "each held 3 counts". */
+	/** Further parts of the dose: "each held 3 counts". */
 	parts: string[];
 }
 
@@ -83,7 +83,7 @@ export interface Step {
 	say: Saying[];
 	/** Who does something else, in a line each. */
 	people: string[];
-	/** What is fetched for it. */
+	/** Kit to fetch for it. */
 	kit: string[];
 	/** In a round: what comes in it, one after another. */
 	shapes: { title: string; leg: Leg | null; seconds: number }[];
@@ -92,14 +92,14 @@ export interface Step {
 	adjust: Adjustable | null;
 }
 
-/** What is given in place of an item, as it is shown and said; the time stays that of the item. */
+/** Replacement of an item, as shown and said; the time stays that of the item. */
 export interface Replacement {
 	/** Slug and form in the catalogue. */
 	movement: string;
 	form: string;
 	title: string;
 	position: Position;
-	/** What it is usually counted in. */
+	/** Its usual unit. */
 	unit: DoseUnit;
 	sayIn: Saying[];
 	sayAtWork: Saying[];

@@ -17,7 +17,7 @@ export interface BigNumber {
 	big: string;
 	/** "of 6 breaths", "of 0:14". */
 	of: string;
-	/** What goes beyond it, "+0:12"; empty within. */
+	/** Time beyond the plan, "+0:12"; empty within it. */
 	over: string;
 }
 
@@ -80,7 +80,7 @@ export function owedWords({ leg, title, ms }: OwedSide): string {
 	return `${LEG_WORD[leg]} side of ${title}, ${formatDuration(Math.round(ms / 1000))}`;
 }
 
-/** What moving on leads to, seen from the present step: "Low lunge, left leg", "begin to count". */
+/** Describes the next step, seen from the present one: "Low lunge, left leg", "begin to count". */
 export function nextWords(next: Step, present: Step, isFacing: boolean): string {
 	const isSame = next.itemId === present.itemId && next.blockId === present.blockId;
 	const leg = next.leg && !(isSame && next.leg === present.leg);
@@ -100,7 +100,7 @@ export function stepLine(step: Step): string {
 	return [step.title, step.leg ?? '', stepWords(step).toLowerCase()].filter(Boolean).join(', ');
 }
 
-/** What the device says aloud when a step begins. */
+/** Returns the words that the device speaks when a step begins. */
 export function spoken({ kind, title, leg, count, say }: Step): string {
 	const side = leg ? `${leg} leg` : '';
 	if (kind === 'in') return [title, side, say[0]?.words ?? ''].filter(Boolean).join('. ');

@@ -9,7 +9,7 @@ export type Json = Record<string, unknown>;
 
 /** A kind of document that is kept in the database, in files and in browsers, and whose shape changes over the years. */
 export interface DocumentKind {
-	/** What it is called in a sentence: "class", "series". */
+	/** Its name in a sentence: "class", "series". */
 	name: string;
 	/** The shape of today. */
 	schema: Schema;

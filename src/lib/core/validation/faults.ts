@@ -1,6 +1,6 @@
 import { ValidationError, type Schema } from 'yup';
 
-/** What is wrong in something given from outside, and where: `path` as in `sections[2].blocks[0].dose`. */
+/** A fault in outside input, with its place: `path` as in `sections[2].blocks[0].dose`. */
 export interface Fault {
 	path: string;
 	message: string;

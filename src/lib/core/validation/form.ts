@@ -13,6 +13,6 @@ export function formErrors(schema: Schema, values: unknown): Record<string, stri
 	}
 }
 
-/** What is wrong with one field of a form, given all of them; empty where nothing is. */
+/** Returns the error of one field of a form, given all fields; empty where there is none. */
 export const fieldError = (schema: Schema, values: unknown, field: string): string =>
 	formErrors(schema, values)?.[field] ?? '';

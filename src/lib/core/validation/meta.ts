@@ -1,6 +1,6 @@
 import type { Schema } from 'yup';
 
-/** What our schemas say about themselves for whoever describes them to others (the JSON Schemas of the file formats). */
+/** Metadata of our schemas for code that describes them (the JSON Schemas of the file formats). */
 declare module 'yup' {
 	interface CustomSchemaMetadata {
 		/** An array whose entries each have one of these shapes. */

@@ -13,7 +13,7 @@ export interface Shift {
 	within: boolean;
 }
 
-/** What a change does to a class: clock, orbit and checks. */
+/** Clock, orbit and checks of a class before and after a change. */
 export interface BeforeAfter {
 	totalBefore: string;
 	totalAfter: string;
@@ -61,7 +61,7 @@ export function shiftsBetween(
 
 const FIELD_NAME = { form: 'form', mode: 'mode', dose: 'dose', lead: 'first side' } as const;
 
-/** What differs in one movement of two classes: "form: full → supported", "dose: 8 breaths → 40 seconds". */
+/** Describes the differences of one movement between two classes: "form: full → supported", "dose: 8 breaths → 40 seconds". */
 export function changesInWords(
 	{ before, after, changed }: Kept,
 	inBefore: Analysis,

@@ -138,7 +138,7 @@ function scoreOfStays(
 const testName = ({ test, title }: Step): string =>
 	test ? HIP_TESTS[test].name : title.replace(/^Test: /, '');
 
-/** What a step shows is named by the key of its drawing. */
+/** Returns the figure of a step, by the key of its drawing. */
 function drawn(
 	{ figure }: Step,
 	find: FindMovement

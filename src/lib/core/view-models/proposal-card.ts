@@ -9,7 +9,7 @@ import { score } from './score';
 
 /** A proposed class as it is shown beside others. */
 export interface ProposalCard {
-	/** What it is about: "Standing strength, then long fronts of the hip". */
+	/** Subject of the class: "Standing strength, then long fronts of the hip". */
 	about: string;
 	/** Its way up and down, in small. */
 	mini: MiniScore;
@@ -21,9 +21,9 @@ export interface ProposalCard {
 		name: string;
 		items: { id: string; name: string; because: string }[];
 	}[];
-	/** What the class tells after that, in some lines. */
+	/** Story of the class after that, a few lines. */
 	story: string[];
-	/** What it is worth by the parts of the objective, the weightiest first; nothing that counts for nothing. */
+	/** Score by the parts of the objective, largest first; parts without effect are missing. */
 	costs: { label: string; points: string }[];
 }
 

@@ -34,7 +34,7 @@ export interface OrderRow {
 	item: Item;
 	movement: Movement;
 	form: Form;
-	/** What is usual of the dose, as the style of the plan has it. */
+	/** Usual range of the dose in the style of the plan. */
 	range: DoseRange;
 	sided: boolean;
 	/** The sides take turns in one pass. */
@@ -43,7 +43,7 @@ export interface OrderRow {
 	sides: string;
 	/** The whole dose, as on a card. */
 	words: string;
-	/** What belongs to the dose beside its amount. */
+	/** Parts of the dose besides its amount. */
 	extras: string[];
 	fromSeconds: number;
 	/** All that the item takes, both sides and everything around the work. */
@@ -75,7 +75,7 @@ export interface OrderSection {
 	blocks: OrderBlock[];
 }
 
-/** What a chain or flow is, as it stands on the class card. */
+/** Describes a chain or flow as it stands on the class card. */
 export function linkedInWords(block: Linked): string {
 	const count = block.items.length;
 	if (block.kind === 'chain') return `Chain: the next ${count} on one side, then all on the other`;

@@ -22,7 +22,7 @@ export interface DrawnBlock {
 	frame: Box;
 	fetch: (Box & { kit: string }) | null;
 	work: DrawnWork[];
-	/** What is dragged to another dose. */
+	/** Handle for dragging the dose. */
 	edge: Box;
 }
 

@@ -5,11 +5,11 @@ import type { FindMovement } from '../movement';
 import { rungWords, type Rung, type Series, type SeriesAnalysis, type WeekAnalysis } from '../series';
 import { percentOf } from './before-after';
 
-/** What the charts of a series show, and the tables behind them. */
+/** Data of the charts of a series, and of the tables behind them. */
 
 const whole = (value: number) => String(Math.round(value));
 
-/** What stands behind a chart, for those who read instead of look. */
+/** Table behind a chart, for those who read instead of look. */
 export interface ChartTable {
 	head: string[];
 	rows: string[][];
@@ -92,7 +92,7 @@ function stepsOf(classes: SeriesAnalysis['classes'], ladder: number) {
 	return steps;
 }
 
-/** What a rung says that the goal's name does not: its form and dose, and its movement where that is another one. */
+/** Describes a rung beside the name of its goal: form and dose, and the movement where it is another one. */
 function stepWords(rungs: readonly Rung[], at: number, find: FindMovement): string {
 	const words = rungWords(rungs[at]!, find);
 	const name = find(rungs.at(-1)!.movement)?.english;

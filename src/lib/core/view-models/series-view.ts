@@ -37,7 +37,7 @@ export interface ClassCard {
 	comesBack: string[];
 	/** "effort 2.7, load 121 effort-min". */
 	figures: string;
-	/** What the desk would look at. */
+	/** Number of findings to fix. */
 	toFix: number;
 	easier: boolean;
 	retest: boolean;
@@ -158,7 +158,7 @@ function weekCard(week: WeekAnalysis, analysis: SeriesAnalysis): WeekCard {
 export const weekCards = (analysis: SeriesAnalysis): WeekCard[] =>
 	analysis.weeks.map((week) => weekCard(week, analysis));
 
-/** What changes between two states of a series, class by class, for a before and after. */
+/** Changes between two states of a series, class by class. */
 export interface SeriesShift {
 	key: string;
 	name: string;
@@ -166,7 +166,7 @@ export interface SeriesShift {
 	after: string;
 }
 
-/** What a change of a series moves: each class whose date or content is another one afterwards. */
+/** Returns the classes whose date or content a change of the series alters. */
 export function seriesShifts(before: SeriesAnalysis, after: SeriesAnalysis): SeriesShift[] {
 	const words = (c: ClassAnalysis | undefined, analysis: SeriesAnalysis) =>
 		c ? `${shortDay(c.class.on)} ${c.class.startsAt}, ${contentWords(c, analysis)}` : 'not there';

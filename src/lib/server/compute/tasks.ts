@@ -51,10 +51,10 @@ import {
 } from '../../core/teach';
 import { planCard, type PlanCard, type Which } from './plan-card';
 
-/**
- * What the server works out from plans and series, apart from reading and writing them. Everything here runs in threads of
- * its own (pool.ts): what goes in and comes out is plain data.
- */
+ /**
+  * Computations of the server on plans and series, apart from storage. They run in threads (pool.ts): inputs and
+  * results are plain data.
+  */
 
 /** The movements that a plan or series is read with: those of the catalogue come with the program. */
 export interface Movements {
@@ -101,7 +101,7 @@ function analysisOfSeries({ planned, group, movements, knownBefore, pace }: Seri
 	return analyseSeries(planned, { group, find, catalogue: offered, knownBefore, pace });
 }
 
-/** What each plan looks like on a card. */
+/** Returns the card of each plan. */
 function cards(
 	plans: (Which & {
 		plan: ClassPlan;
@@ -116,7 +116,7 @@ function cards(
 	);
 }
 
-/** What each tier and each caution does at every item, and the kit of the class. */
+/** Returns the variants of each tier and caution at every item, and the kit of the class. */
 function room(input: PlanInput): RoomSheet {
 	const { analysis: read, catalogue } = analysis(input);
 	const group = groupToday(input.group, input.plan.here);
@@ -136,7 +136,7 @@ function classCard(input: PlanInput) {
 	};
 }
 
-/** What became of an earlier class in a later one. */
+/** Compares an earlier class with a later one. */
 function compare({ earlier, later }: { earlier: PlanInput; later: PlanInput }) {
 	const before = analysis(earlier);
 	const after = analysis(later);
@@ -208,7 +208,7 @@ function script({ plan, group, movements, pace }: PlanInput): Prepared & { sourc
 	return { ...prepare(source, plan.here, CATALOGUE), source };
 }
 
-/** What is written down first of a class, and what is in it. */
+/** Returns the first notes on a class, and its movements. */
 function outcome(input: PlanInput) {
 	const { analysis: read, catalogue } = analysis(input);
 	const slugs = [...new Set(itemsOf(input.plan).map(({ movement }) => movement))];
@@ -228,7 +228,7 @@ interface Led {
 	events: readonly RunEvent[];
 }
 
-/** What is wrong with what a device sent of a class: with its script, and with each event by its index. */
+/** Returns the faults in a device's upload: of the script, and of each event by its index. */
 function sentFaults({ script: sent, events }: { script: unknown; events: readonly unknown[] }): {
 	script: Fault[];
 	events: Fault[][];
@@ -239,16 +239,16 @@ function sentFaults({ script: sent, events }: { script: unknown; events: readonl
 	};
 }
 
-/** What became of a class that was led. */
+/** Returns the record of a class that was led. */
 const tallyOfLed = ({ script: of, events }: Led) => tally(of, events);
 
-/** What is written down by itself of a class that was led; null where it was not led to its end. */
+/** Returns the automatic notes on a class that was led; null where it was not led to its end. */
 function notesOfLed({ script: of, events, plan }: Led & { plan: ClassPlan | null }) {
 	const became = tally(of, events);
 	return isTaught(became) ? notesOfTally(became, plan) : null;
 }
 
-/** What was counted in the tests of a class that was led. */
+/** Returns the counts of the tests in a class that was led. */
 const countsOfLed = ({ script: of, events }: Led) => replay(of, events).counts;
 
 /** A class that was led as it is shown: planned and real. */
@@ -257,7 +257,7 @@ const shownLed = ({ movements, ...led }: Led & { movements: Movements }) => ({
 	scores: ledScores(led.script, led.events, catalogueFor(movements).find)
 });
 
-/** What the steps of a class that was led say of the pace of who led it. */
+/** Returns the evidence of a led class on the pace of its teacher. */
 const timeOfLed = ({
 	plan,
 	kind,

@@ -49,7 +49,7 @@ export const studio = mysqlTable('studio', {
 	...changes
 });
 
-/** What the studio's room holds, for all groups that do not count their own. */
+/** Kit of the studio's room, for all groups that do not count their own. */
 export const studioKit = mysqlTable(
 	'studio_kit',
 	{
@@ -218,13 +218,13 @@ export const teaching = mysqlTable(
 		/** When the device was last heard, and how far its clock was ahead of ours then. */
 		heardAt: timestamp('heard_at', { fsp: 3 }).notNull().defaultNow(),
 		aheadMs: bigint('ahead_ms', { mode: 'number' }).notNull().default(0),
-		/** What the device said last. */
+		/** The last state that the device sent. */
 		isOver: boolean('is_over').notNull().default(false)
 	},
 	(t) => [index('teaching_plan').on(t.studioId, t.planId), index('teaching_heard').on(t.studioId, t.heardAt)]
 );
 
-/** What happened in a class, one row each, only ever added; `place` is its place in the log of the device. */
+/** Events of a class, one row each, append-only; `place` is the index in the log of the device. */
 export const teachingEvent = mysqlTable(
 	'teaching_event',
 	{
@@ -251,7 +251,7 @@ export const runMovement = mysqlTable(
 	(t) => [primaryKey({ columns: [t.runId, t.slug] })]
 );
 
-/** What each taught class says of the pace of who taught it; worked out from it, and gone with it. */
+/** Evidence of each taught class on the pace of its teacher; derived from the class and deleted with it. */
 export const taughtTime = mysqlTable(
 	'taught_time',
 	{
@@ -358,7 +358,7 @@ export const student = mysqlTable(
 	(t) => [index('student_group').on(t.groupId, t.teacherId)]
 );
 
-/** What was measured: of a whole group as counts, or of one person. */
+/** Measurements: of a whole group as counts, or of one person. */
 export const checkIn = mysqlTable(
 	'check_in',
 	{
@@ -388,16 +388,16 @@ export const checkIn = mysqlTable(
 	]
 );
 
-/**
- * What became of a request, by a token that the client chose: the same one sent twice (a double click, a lost answer) is
- * done once. Kept for some days.
- */
+ /**
+  * Results of requests by a token that the client chose: a request that is sent twice (a double click, a lost answer)
+  * is done once. Kept for some days.
+  */
 export const accepted = mysqlTable(
 	'accepted',
 	{
 		studioId: studioId(),
 		token: exactText('token', { length: 40 }).notNull(),
-		/** What was asked for; null for what came in before this was kept. */
+		/** Hash of the request; null for requests from before this column existed. */
 		askedHash: exactText('asked_hash', { length: 64 }),
 		/** The answer, as JSON. */
 		answer: text('answer').notNull(),

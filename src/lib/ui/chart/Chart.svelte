@@ -8,7 +8,7 @@
 	/** A chart, and behind it a table of the same for those who read instead of look. */
 	interface Props {
 		title: string;
-		/** What it shows, in a sentence. */
+		/** One sentence that describes the chart. */
 		label: string;
 		option: EChartsCoreOption;
 		table: ChartTable;
@@ -38,7 +38,7 @@
 		});
 		$effect(() => {
 			if (!instance) return;
-			// what is no longer in the option goes; what stays moves to its new place
+			// series missing from the option are removed; the others move to their new place
 			instance.setOption(resolved(option, getComputedStyle(node)) as EChartsCoreOption, {
 				replaceMerge: ['series', 'xAxis', 'yAxis', 'visualMap']
 			});

@@ -4,7 +4,7 @@
 
 	interface Props {
 		sectors: RingSector[];
-		/** What it says to those who do not see it; left out where the words beside it say all. */
+		/** Text for a screen reader; left out where the words beside it say the same. */
 		label?: string;
 		/** Side length in CSS pixels. */
 		size?: number;

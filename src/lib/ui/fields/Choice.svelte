@@ -37,7 +37,7 @@
 		const select = event.target as HTMLSelectElement;
 		if (!onpick) return;
 		onpick(all[select.selectedIndex]!.value);
-		// what was not taken, or is asked about first, goes back to what holds
+		// a choice that was refused, or that is asked about first, returns to the accepted one
 		await tick();
 		const holds = all.findIndex((option) => option.value === value);
 		if (holds >= 0 && select.isConnected) select.selectedIndex = holds;

@@ -40,7 +40,7 @@
 		if (day === null || day === value) return;
 		if (!onpick) value = day;
 		onpick?.(day);
-		// what is asked about first goes back to what holds
+		// a day that is asked about first returns to the accepted one
 		await tick();
 		if (value) calendar?.setDate(asDate(value));
 	}

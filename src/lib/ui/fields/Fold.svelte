@@ -10,7 +10,7 @@
 	}
 	let { title, open = $bindable(false), children }: Props = $props();
 
-	/** What was opened once stays as it was left, with what was typed into it. */
+	/** True once opened: the content then stays mounted, with everything typed into it. */
 	let opened = $state(false);
 	$effect.pre(() => {
 		if (open) opened = true;

@@ -10,7 +10,7 @@
 		value: number | null;
 		least: number;
 		most: number;
-		/** What an empty field means; without it a field may not be empty. */
+		/** Meaning of an empty field; without it a field may not be empty. */
 		empty?: string;
 		/** For forms that are sent. */
 		name?: string;
@@ -35,11 +35,14 @@
 	}: Props = $props();
 
 	const id = $props.id();
-	/** What holds; in a form that is sent nobody else keeps it. */
+	/** The accepted value; in a form that is sent, the field itself holds it. */
 	let kept = $derived(value);
-	/** What is typed, until it is taken; a wrong one stays, with what is allowed. Undefined where it is what holds. */
+	/**
+	 * The typed value until it is accepted; a wrong one stays, with the allowed range. Undefined where it equals the
+	 * accepted value.
+	 */
 	let typed = $derived.by((): number | null | undefined => {
-		// what comes from elsewhere, as by undo, takes its place
+		// a value from elsewhere, as by undo, replaces it
 		void value;
 		return undefined;
 	});
@@ -75,7 +78,7 @@
 		on:input={(event) => taken(asNumber(event.detail), false)}
 		on:change={(event) => taken(asNumber(event.detail), true)}
 		on:blur={() => {
-			// what was emptied goes back to what holds; a wrong number stays, with what is allowed
+			// an emptied field returns to the accepted value; a wrong number stays, with the allowed range
 			if (typed === null || (typed !== undefined && isRight(typed))) typed = undefined;
 		}}
 	/>

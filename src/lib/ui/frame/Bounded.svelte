@@ -6,7 +6,7 @@
 	interface Props {
 		/** "The score", as the start of a sentence. */
 		what: string;
-		/** What the part shows: when this changes, it is tried again. */
+		/** The content of the part: when this changes, it is tried again. */
 		shows?: unknown;
 		/** Takes the last change back, where the part that failed had the button for it. */
 		onundo?: () => void;

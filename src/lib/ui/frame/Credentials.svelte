@@ -4,7 +4,7 @@
 	import { InlineNotification, PasswordInput, TextInput } from 'carbon-components-svelte';
 
 	interface Props {
-		/** What came back from the server: what was typed, and what is wrong with it. */
+		/** The server's answer: the typed values, and the error. */
 		form: { email?: string; message?: string } | null;
 		checked: CheckedForm;
 		/** A new account is opened, with a password of its own. */

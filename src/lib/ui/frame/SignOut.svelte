@@ -3,7 +3,7 @@
 
 	/** Signs out, and leaves nothing of the studio on the device; says first what has not reached the server. */
 	let form = $state<HTMLFormElement>();
-	/** What would be lost; 0 before it was asked. */
+	/** Number of classes that would be lost; 0 before the check. */
 	let unsent = $state(0);
 
 	async function leave(event: SubmitEvent) {

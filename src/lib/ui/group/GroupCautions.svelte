@@ -6,7 +6,7 @@
 	import { Button, Select, SelectItem } from 'carbon-components-svelte';
 	import Close from 'carbon-icons-svelte/lib/Close.svelte';
 
-	/** What people of a group have to mind, and how many of them. */
+	/** Cautions of the people of a group, with the number of people for each. */
 	interface Props {
 		cautions: readonly CautionCount[];
 		onchange: (cautions: CautionCount[]) => void;

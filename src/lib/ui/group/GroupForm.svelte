@@ -14,7 +14,7 @@
 	/** A group, every field of it; each change is handed up as a whole new group. */
 	interface Props {
 		group: Group;
-		/** What the studio holds. */
+		/** Kit of the studio. */
 		studioKit: Kit;
 		onchange: (group: Group) => void;
 	}

@@ -4,10 +4,10 @@
 	import Tick from '$lib/ui/fields/Tick.svelte';
 	import KitCounts from './KitCounts.svelte';
 
-	/** What the room holds, the studio's or this group's own, and what each person brings. */
+	/** Kit in the room, the studio's or this group's own, and kit that each person brings. */
 	interface Props {
 		group: Group;
-		/** What the studio holds. */
+		/** Kit of the studio. */
 		studioKit: Kit;
 		onchange: (change: Partial<Group>) => void;
 	}

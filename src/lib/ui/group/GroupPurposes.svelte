@@ -3,7 +3,7 @@
 	import { PURPOSES, toggled, type Purpose } from '$lib/core/movement';
 	import { Checkbox } from 'carbon-components-svelte';
 
-	/** What the classes of a group are to serve: the shapes of its sport, or of its day. */
+	/** Purposes of the classes of a group: the shapes of its sport, or of its day. */
 	interface Props {
 		group: Group;
 		onchange: (change: Partial<Group>) => void;

@@ -15,7 +15,7 @@
 		TableRow
 	} from 'carbon-components-svelte';
 
-	/** What a group shall get, with the reason for each band. */
+	/** Targets of a group, with the reason for each band. */
 	interface Props {
 		group: Group;
 		onchange: (change: Partial<Group>) => void;

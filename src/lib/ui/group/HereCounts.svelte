@@ -12,7 +12,7 @@
 
 	const rest = $derived(CAUTIONS.filter((caution) => !here.cautions.some((c) => c.caution === caution)));
 	const id = $props.id();
-	/** What was just chosen; nothing again once it is counted. */
+	/** The caution just chosen; empty again once it is counted. */
 	let more = $state('');
 
 	const count = (caution: Caution, people: number | null) => oncount(withCaution(here, caution, people ?? 0));

@@ -7,7 +7,7 @@
 	import { untrack } from 'svelte';
 	import KitCounts from './KitCounts.svelte';
 
-	/** What the room of the studio holds, for all groups that share it. */
+	/** Kit of the studio's room, for all groups that share it. */
 	interface Props {
 		stored: { version: number; kit: Kit };
 		owner: string;

@@ -18,7 +18,7 @@
 	interface Props {
 		test: TestId;
 		busy: boolean;
-		/** What was counted before, to go on from. */
+		/** Earlier counts to continue from. */
 		from?: Sides<GradeCounts>;
 		onkeep: (counts: Sides<GradeCounts>) => void;
 	}

@@ -6,7 +6,7 @@
 	import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from 'carbon-components-svelte';
 	import Fold from '$lib/ui/fields/Fold.svelte';
 
-	/** What one test told, in words, as a chart over time and as a table. */
+	/** Results of one test: in words, as a chart over time and as a table. */
 	interface Props {
 		/** Whose it is, before the name of the test: "Oda F.: "; empty for a whole group. */
 		whose?: string;

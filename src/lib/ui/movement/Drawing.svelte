@@ -12,7 +12,7 @@
 		feet?: boolean;
 		/** Seen as in a mirror, its letters not. */
 		mirrored?: boolean;
-		/** What it says to those who do not see it; left out where the name stands beside it. */
+		/** Text for a screen reader; left out where the name stands beside it. */
 		label?: string;
 		attach?: Attachment;
 	}

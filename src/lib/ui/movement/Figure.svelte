@@ -19,7 +19,7 @@
 		height?: number;
 		/** Says L and R at the feet; from about 120 px on. */
 		feet?: boolean;
-		/** What it says to those who do not see it; left out where the name stands beside it. */
+		/** Text for a screen reader; left out where the name stands beside it. */
 		label?: string;
 	}
 	let {

@@ -13,7 +13,7 @@
 		filters: Filters;
 		counts: Counts;
 		group: Group | null;
-		/** What was used in the last four weeks. */
+		/** Movements used in the last four weeks. */
 		lately: Known;
 		onchange: (filters: Filters) => void;
 	}

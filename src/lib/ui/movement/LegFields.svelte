@@ -5,7 +5,7 @@
 	import { MUSCLE_GROUPS, TISSUES } from '$lib/core/anatomy';
 	import { toggled, type DraftLeg } from '$lib/core/movement';
 
-	/** What one leg does, as it is written down. */
+	/** Fields for the action of one leg. */
 	interface Props {
 		title: string;
 		leg: DraftLeg;

@@ -16,7 +16,7 @@
 		movements: readonly Movement[];
 		group: Group;
 		usedLately: Known;
-		/** What was typed before this was there. */
+		/** Keys typed before this was loaded. */
 		typedAhead: TypedAhead;
 		onadd: (movement: Movement) => void;
 		onleave: () => void;

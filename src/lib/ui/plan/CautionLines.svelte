@@ -4,7 +4,7 @@
 	import { dayWithYear } from '$lib/core/calendar';
 	import type { Caution } from '$lib/core/movement';
 
-	/** What the people with each caution get at one item. */
+	/** Alternatives at one item for the people with each caution. */
 	interface Props {
 		lines: CautionLine[];
 		onconfirm?: (caution: Caution) => void;

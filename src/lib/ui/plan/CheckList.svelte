@@ -8,7 +8,7 @@
 	import { Button } from 'carbon-components-svelte';
 	import FindingItem from './FindingItem.svelte';
 
-	/** What the checks find, the gravest first; notes and what is kept are folded away. */
+	/** Findings of the checks, most serious first; notes and intended ones are folded away. */
 	interface Props {
 		doc: PlanDocument;
 		repairs: Repairs;

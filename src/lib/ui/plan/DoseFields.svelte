@@ -21,7 +21,7 @@
 	const twoSides = $derived(row.sided && !row.byTurns && !item.oneSided);
 	const id = $props.id();
 
-	/** What was typed; an empty field and 0 say nothing. */
+	/** The typed value; undefined for an empty field and 0. */
 	const given = (value: number | null) => value || undefined;
 	const held = (hold: Hold | undefined, amount: number | null): Hold | undefined =>
 		amount ? { amount, unit: hold?.unit ?? 'counts' } : undefined;

@@ -14,7 +14,7 @@
 	import KitFields from './KitFields.svelte';
 	import Figure from '../movement/Figure.svelte';
 
-	/** What a teacher may want to know and change of one item beyond its dose. */
+	/** Details of one item beyond its dose, to see and change. */
 	interface Props {
 		row: OrderRow;
 		doc: PlanDocument;

@@ -17,7 +17,7 @@
 	const kinds = $derived([...new Set([...form.props.map(({ kit }) => kit), ...uses.map(({ kit }) => kit)])]);
 	const own = $derived(new Set(form.props.map(({ kit }) => kit)));
 	const id = $props.id();
-	/** What was just chosen; nothing again once it is there. */
+	/** The kit just chosen; empty again once it is added. */
 	let more = $state('');
 
 	function set(kit: KitKind, whom: KitFor | '') {

@@ -7,7 +7,7 @@
 	import NumberField from '../fields/NumberField.svelte';
 	import Choice from '../fields/Choice.svelte';
 
-	/** What stands above the rows of a chain or a flow: how it goes round, and how it is taken apart. */
+	/** Head of a chain or a flow, above its rows: how it repeats, and how to take it apart. */
 	interface Props {
 		block: OrderBlock;
 		blocks: BlockCommands;
@@ -17,7 +17,7 @@
 	const flow = $derived(block.block.kind === 'flow' ? block.block : null);
 
 	const chain = $derived(block.block.kind === 'chain' ? block.block : null);
-	/** What can be asked of one shape in a flow at once; each item may still have its own dose. */
+	/** Most breaths that can be set for all shapes of a flow at once; each item may still have its own dose. */
 	const MOST_BREATHS = 12;
 	/** The breaths that every movement of the flow gets; null where they differ. */
 	const breathsEach = $derived(flow && breathsToEach(flow));

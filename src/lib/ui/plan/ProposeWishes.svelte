@@ -17,7 +17,7 @@
 	} from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 
-	/** What is asked of a proposal: three wishes in sight, the others folded away. */
+	/** Wishes for a proposal: three in sight, the others folded away. */
 	interface Props {
 		fields: WishFields;
 		movements: readonly Movement[];

@@ -13,7 +13,7 @@
 	 */
 	interface Props {
 		score: Score;
-		/** What it is the score of. */
+		/** Name of the class that the score shows. */
 		name?: string;
 		selected?: string | null;
 		marked?: readonly string[];

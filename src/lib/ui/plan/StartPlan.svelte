@@ -11,7 +11,7 @@
 		day: string;
 		/** Whether the group has a class that can be copied. */
 		copyable: boolean;
-		/** What it can be begun from. */
+		/** Templates to begin from. */
 		templates: { id: string; title: string }[];
 	}
 	let { groupId, groupName, day, copyable, templates }: Props = $props();

@@ -5,7 +5,7 @@
 	interface Props {
 		id: string;
 		pressed: boolean;
-		/** What it is called while it is dragged; without it, it stays where it is. */
+		/** Name of the card while it is dragged; without a name it cannot be dragged. */
 		dragText?: string;
 		state?: string;
 		onpress: () => void;

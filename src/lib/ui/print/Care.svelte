@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 
-	/** What stands on every printed page; `children`: what else there is to say on this one. */
+	/** Note on care for every printed page; `children`: further notes for this page. */
 	let { children }: { children?: Snippet } = $props();
 </script>
 

@@ -11,7 +11,7 @@
 			/** "Tuesday 17 November". */
 			day: string;
 			notes: RunNotes;
-			/** What it led to. */
+			/** Movements that the last class led to. */
 			movements: { slug: string; english: string }[];
 		};
 	}

@@ -10,7 +10,7 @@
 	/** How a class went, as it is written down: filled in as it was planned, or as it was written before. */
 	interface Props {
 		draft: RunNotes;
-		/** What is in the class, for the list of what was left out. */
+		/** Movements of the class, for the list of those left out. */
 		movements: { slug: string; english: string }[];
 		/** Whom notes can mention, by name. */
 		people?: readonly string[];

@@ -10,7 +10,7 @@
 		what: string;
 		mine: Version;
 		theirs: Version;
-		/** What happens to the one that is not taken. */
+		/** Sentence on the version that is not chosen. */
 		kept: string;
 		busy: boolean;
 		onmine: () => void;

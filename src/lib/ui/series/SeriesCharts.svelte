@@ -13,9 +13,9 @@
 		load: WeekLines;
 		balance: BalanceBars;
 		tissues: TissueCells;
-		/** What was counted in check-ins of these weeks, in words. */
+		/** Counts of the check-ins of these weeks, in words. */
 		tests: { id: string; name: string; words: string[] }[];
-		/** What they speak for. */
+		/** Suggestions that they support. */
 		offers: readonly LadderOffer[];
 		ontake: (offer: LadderOffer) => void;
 		groupId: string;

@@ -13,7 +13,7 @@
 	interface Props {
 		card: ClassCard;
 		read: ClassAnalysis;
-		/** What is in it, for the list of what was left out. */
+		/** Movements of the class, for the list of those left out. */
 		movements: { slug: string; english: string }[];
 		busy: boolean;
 		onlog: (notes: RunNotes | null) => void;

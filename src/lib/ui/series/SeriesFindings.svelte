@@ -5,7 +5,7 @@
 	import { Button } from 'carbon-components-svelte';
 	import SeverityMark from '../chart/SeverityMark.svelte';
 
-	/** What the checks find over the weeks; each says why it looks. */
+	/** Findings of the checks over the weeks, each with its reason. */
 	interface Props {
 		findings: readonly SeriesFinding[];
 		onselect: (classId: string) => void;

@@ -10,7 +10,7 @@
 	import Fold from '$lib/ui/fields/Fold.svelte';
 	import SeriesThemes from './SeriesThemes.svelte';
 
-	/** What a series is made from: dates, goals with their ladders, themes, and the rules of progress. */
+	/** Settings of a series: dates, goals with their ladders, themes, and the rules of progress. */
 	interface Props {
 		desk: SeriesDesk;
 	}

@@ -5,7 +5,7 @@
 	import SeriesDays from './SeriesDays.svelte';
 	import SeriesGoals from './SeriesGoals.svelte';
 
-	/** What a new series has to know first: where it leads, by when, on which days. Everything else has its usual value. */
+	/** Form for a new series: its goal, its end, its days. Everything else starts at its usual value. */
 	interface Props {
 		desk: SeriesDesk;
 		onpropose: () => void;

@@ -7,7 +7,7 @@
 	import { AIMS } from '$lib/core/movement';
 	import { SERIES_LIMITS } from '$lib/core/series';
 
-	/** What each week is about; a week can be put in before any other. */
+	/** Theme of each week; a week can be inserted before any other. */
 	interface Props {
 		desk: SeriesDesk;
 	}

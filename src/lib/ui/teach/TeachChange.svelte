@@ -7,7 +7,7 @@
 	import { untrack } from 'svelte';
 	import Drawing from '../movement/Drawing.svelte';
 
-	/** What else can be done with what is given now: a set more, another movement in its place, a note. */
+	/** Changes of the present item: one more set, another movement in its place, a note. */
 	interface Props {
 		run: ClassRun;
 		onclose: () => void;

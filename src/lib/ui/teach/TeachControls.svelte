@@ -3,7 +3,7 @@
 	import { legCall, nextWords, owedWords, type Now } from '$lib/core/teach';
 	import { Button } from 'carbon-components-svelte';
 
-	/** What comes next, what is owed, and the buttons under the thumb: the largest moves on. */
+	/** The next step, owed sides, and the buttons under the thumb: the largest moves on. */
 	interface Props {
 		now: Now;
 		isFacing: boolean;

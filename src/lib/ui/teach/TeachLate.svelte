@@ -4,7 +4,7 @@
 	import { Button, Modal } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 
-	/** What could be done to end on time. Nothing is done unasked; what was taken is taken back with one press. */
+	/** Suggestions for ending on time. Nothing changes unasked; one press takes a change back. */
 	interface Props {
 		run: ClassRun;
 		ways: readonly Way[];

@@ -3,7 +3,7 @@
 	import { formatDuration } from '$lib/core/clock';
 	import { Button } from 'carbon-components-svelte';
 
-	/** What has to be said beside the class while it is led, quietly: each with what can be done about it. */
+	/** Quiet notices while a class is led, each with an action. */
 	interface Props {
 		run: ClassRun;
 	}

@@ -37,7 +37,7 @@
 		{ key: 'speech', label: 'Spoken cues, by a voice of this device' }
 	] as const;
 	const now = $derived(settings.now);
-	/** What the next key that is pressed will do. */
+	/** The action that the next pressed key is assigned to. */
 	let setting = $state<TeachAct | null>(null);
 
 	function onkeydown(event: KeyboardEvent) {

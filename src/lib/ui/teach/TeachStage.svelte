@@ -4,7 +4,7 @@
 	import type { Figure } from '$lib/core/figure';
 	import Drawing from '../movement/Drawing.svelte';
 
-	/** What is done now, to be read from two metres: the movement, the leg, the number that counts, what is said. */
+	/** The present step, to be read from two metres: the movement, the leg, the count, the words. */
 	interface Props {
 		now: Now;
 		figures: Record<string, Figure>;
@@ -93,7 +93,7 @@
 		gap: 0.5rem 1rem;
 		align-content: start;
 	}
-	/* what changes here moves nothing elsewhere: a tap is answered sooner on a slow device */
+	/* changes here move nothing elsewhere: a tap is answered sooner on a slow device */
 	.picture {
 		contain: strict;
 		grid-area: picture;

@@ -7,7 +7,7 @@ import { seriesOfLink } from '$lib/server/series';
 import { loadSeriesContext } from '$lib/server/series-context';
 import type { RequestHandler } from './$types';
 
-/** What a calendar that subscribes gets, with the secret alone: dates, titles and rungs, and nothing of the people. */
+/** Returns the calendar for subscribers, who have only the secret: dates, titles and rungs, and nothing about the people. */
 export const GET: RequestHandler = async ({ params, request }) => {
 	const { id, studioId, studioName } = found(await seriesOfLink(db(), params.secret.replace(/\.ics$/, '')));
 	// dates and rungs do not depend on the pace

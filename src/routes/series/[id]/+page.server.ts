@@ -36,7 +36,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 	const counted = await groupCheckIns(db(), ownerOfRequest(locals), group.id);
 	return {
 		stored,
-		/** What was counted in these weeks, to stand beside the ladders. */
+		/** Counts of these weeks, shown beside the ladders. */
 		tests: groupResults(counted.filter(({ on }) => on >= from && on <= to)).map(({ test, name, words }) => ({
 			id: test,
 			name,

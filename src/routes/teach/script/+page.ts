@@ -1,2 +1,2 @@
-// what it shows lies on the device, and the server may not be there
+// the page's data are on the device, and the server may be out of reach
 export const ssr = false;

@@ -20,7 +20,7 @@ import { byDemand, inPlaceOf, type Offered } from '../offer';
 import type { ProposeContext } from '../types';
 import { ChangeContext, withOne } from './context';
 
-/** What a teacher may ask of a class that is there, as one edit. */
+/** Changes that a teacher may ask of an existing class, each one edit. */
 export const CHANGES = [
 	'harder',
 	'easier',
@@ -87,7 +87,7 @@ const CHANGED_BY: Record<ChangeId, (context: ChangeContext) => ClassPlan | null>
 	'fewer props': fewerProps,
 	'ten minutes shorter': shorter,
 	'no floor': noFloor,
-	// what does not suit those who came is mended as in every change
+	// items that do not suit the people who came are mended as in every change
 	'who is here today': ({ plan }) => plan
 };
 
@@ -271,7 +271,7 @@ const isOffFloor = ({
 	!purposes.includes('getting down and up') &&
 	(position === 'standing' || (position === 'seated' && form.props.some(({ kit }) => kit === 'chair')));
 
-/** What became of each item that is no longer as it was, but for its dose. */
+/** Returns the new state of each item that changed in more than its dose. */
 function becameOf(before: ClassPlan, after: ClassPlan, { find }: ProposeContext): ChangedClass['became'] {
 	const now = new Map(itemsOf(after).map((item) => [item.id, item]));
 	const words = ({ movement, form, dose }: Item) =>

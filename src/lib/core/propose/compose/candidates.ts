@@ -10,7 +10,7 @@ import type { ProposeContext, Wishes } from '../types';
 
 /** Something that may be put into a class, or stands there already, with what the search asks of it. */
 export interface Candidate {
-	/** What is written into the plan; null for what stands there already. */
+	/** The option to write into the plan; null for a block that is already there. */
 	option: Option | null;
 	traits: Traits;
 	/** Parts of the class where it may stand. */
@@ -65,7 +65,7 @@ export function candidatesOf(
 	return { candidates, kinds };
 }
 
-/** What closes a class, with the dose that comes nearest to so many seconds. */
+/** Returns the candidate that closes a class, with the dose nearest to the given seconds. */
 export function closing(candidate: Candidate, wantedSeconds: number): Candidate {
 	const { option, workSeconds, seconds } = candidate;
 	if (!option) return candidate;

@@ -23,7 +23,7 @@ export interface Composed {
 	plan: ClassPlan;
 	analysis: Analysis;
 	story: Story;
-	/** What it is worth to the search, wishes and findings included: for comparing searches of one story. */
+	/** Points in the search, with wishes and findings: for comparing searches of one story. */
 	points: number;
 }
 
@@ -63,7 +63,10 @@ export function* compose(
 	const known = setting.known ? new Set(setting.known.slugs) : null;
 	const possible = possibleThemes(candidates);
 	const asked = new Set([...there, ...mustOf(wishes)]);
-	/** What the group can do without anything new; everything where new things are welcome. */
+	/**
+	 * Candidates with movements that the group knows or the teacher asked for; all candidates where new movements are
+	 * welcome.
+	 */
 	const met =
 		known && wishes.mostNew !== undefined
 			? candidates.filter(({ traits: { movement } }) => known.has(movement.slug) || asked.has(movement.slug))
@@ -116,7 +119,7 @@ export function* compose(
 			others
 		};
 		const lead = base.firstSide ?? (setting.lastFirstSide === 'left' ? 'right' : 'left');
-		/** What the effort of a plan is against the estimate of its draft: learned from each class that is begun. */
+		/** Effort of a plan over the estimate for its draft (a ratio), learned from each class that is begun. */
 		let bias = 1;
 		const attempt = (steps: number): Composed => {
 			const own: Task = wishes.effort

@@ -32,7 +32,7 @@ export type Draft = readonly (readonly Unit[])[];
 const MOVE_SECONDS = 9;
 const FETCH_SECONDS = 10;
 export const NOTICE_SECONDS = 15;
-/** What is joined to the breath lasts about so many seconds a breath, and comes once a round on each side. */
+/** Approximate seconds a breath in a flow; each of its movements comes once a round on each side. */
 const FLOW_BREATH_SECONDS = 6;
 export const FLOW_ROUNDS = 4;
 
@@ -69,7 +69,7 @@ export interface DraftStep extends Step {
 	besideShare: number;
 }
 
-/** What the objective looks at in a draft, with its length: estimated, since only a plan has a clock. */
+/** Returns the features that the objective reads from a draft, with an estimated length: only a plan has a clock. */
 export function readDraft(
 	draft: Draft,
 	kinds: Kinds,

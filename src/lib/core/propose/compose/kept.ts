@@ -8,7 +8,7 @@ import type { ProposeContext } from '../types';
 import type { Part, Unit } from './draft';
 import type { Story } from './story';
 
-/** What is in a class already and stays as it is. */
+/** Blocks that are already in the class and stay unchanged. */
 export interface Keep {
 	/** Blocks with items, by part. */
 	units: Record<SectionKind, readonly Unit[]>;

@@ -19,7 +19,7 @@ const FAR_WAYS = 3;
 const SETS_FROM_SECONDS = 1200;
 /** A class of this length links something. */
 const LINKED_FROM_SECONDS = 1800;
-/** What comes after the peak asks for so much less at least. */
+/** An item after the peak should be at least this much less demanding. */
 const LESS_AFTER = 0.5;
 
 /** How it opens, rises, peaks and comes down. */

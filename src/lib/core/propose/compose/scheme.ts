@@ -44,7 +44,7 @@ export function draftOf(
 	closed: ReadonlySet<SectionKind>
 ): Draft {
 	const given = new Map<Candidate, number>();
-	/** What is usual where people are; the next one, when it has been given often. */
+	/** Returns the usual reset in a position, or the next one where it was used often. */
 	const resetAt = (position: Position): Unit | null => {
 		const all = resets.get(position) ?? [];
 		const candidate = all.find((one) => (given.get(one) ?? 0) < TIMES_EACH) ?? all[0];

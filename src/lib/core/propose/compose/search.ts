@@ -59,7 +59,7 @@ function linesAt(scheme: Scheme, place: Place, shelves: Shelves): readonly Line[
 	return shelves[place.kind];
 }
 
-/** What of everything may stand at a place. */
+/** Candidates of any theme that may fill a place. */
 const anyAt = ({ kind }: Place, { any }: Shelves): readonly Candidate[] =>
 	kind === 'wake' ? any.warm : kind === 'letGo' ? any.release : kind === 'peak' ? any.peak : any.build;
 
@@ -81,7 +81,7 @@ export function begin(task: Task, shelves: Shelves, random: Random): Scheme {
 	const each = shares[2]! / task.story.themes.length;
 	const peaks = shelves.peak.filter(({ theme }) => theme === 0);
 	const { units, closed } = task.keep;
-	/** What stands there already, with what is put in behind it. */
+	/** Returns the blocks already in a section, followed by the new ones. */
 	const into = (kind: SectionKind, more: () => readonly Unit[]): readonly Unit[] =>
 		closed.has(kind) ? units[kind] : [...units[kind], ...more()];
 	const one = (kind: 'settle' | 'rest') =>
@@ -163,7 +163,7 @@ function changedAt(
 	const { like } = task.wishes;
 	const must = mustOf(task.wishes);
 	const isAnythingAsked = must.length > 0 || like !== undefined;
-	// what stands there already only changes places
+	// blocks that are there already only change places
 	const own = unit && !unit.kept ? unit : null;
 	const moves: readonly [share: number, make: () => Scheme | null][] = [
 		[20, () => (own ? replaced() : unit ? null : inserted())],
@@ -213,7 +213,7 @@ function changedAt(
 		const v = random.below(Math.max(1, units.length));
 		const other = units[v];
 		if (!unit || !other || v === u) return null;
-		// what stands there already keeps its order: it only changes places with a new neighbour
+		// blocks that are there already keep their order: a move only swaps one with a new neighbour
 		if ((unit.kept || other.kept) && (Math.abs(u - v) > 1 || (unit.kept && other.kept))) return null;
 		return withUnits(scheme, place, units.with(u, other).with(v, unit));
 	}

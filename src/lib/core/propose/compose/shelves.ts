@@ -11,7 +11,7 @@ export interface Line {
 	flow: boolean;
 }
 
-/** What the themes of a story have for each part of a class, and what goes with any of them. */
+/** Candidates for each section of a class, by the themes of a story, and those that suit any theme. */
 export interface Shelves {
 	wake: readonly Line[];
 	/** One list for each theme. */
@@ -20,14 +20,14 @@ export interface Shelves {
 	letGo: readonly Line[];
 	/** By part of the class: everything that may stand there. */
 	any: Record<SectionKind, readonly Candidate[]>;
-	/** What lets go between heavy blocks, by where people are. */
+	/** Resets between demanding blocks, by position. */
 	resets: ReadonlyMap<Position, readonly Candidate[]>;
 }
 
 /** Intensity up to which something builds up; what asks for more is for the peak. */
 const BUILD_INTENSITY = 3;
 
-/** What lets go between, by where people are: the first that may be given is usual. */
+/** Movements that serve as resets, by position; the first one allowed is the usual one. */
 const RESETS: Record<Position, readonly string[]> = {
 	standing: ['standing-shake-out', 'forward-fold', 'mountain'],
 	kneeling: ['childs-pose', 'cat-cow'],
@@ -53,7 +53,7 @@ class Store {
 		for (const list of this.bySlug.values()) list.sort((a, b) => a.traits.demand - b.traits.demand);
 	}
 
-	/** What a part of a line may be, the easier first. */
+	/** Returns the candidates for a part of a line, easiest first. */
 	find({ slug, mode }: { slug: string; mode?: Mode }, may: (candidate: Candidate) => boolean): Candidate[] {
 		const all = this.bySlug.get(slug) ?? [];
 		return all.filter((candidate) => (!mode || candidate.traits.mode === mode) && may(candidate));
@@ -67,7 +67,7 @@ export const possibleThemes = (candidates: readonly Candidate[]): Theme[] =>
 		return build[0]!.length >= 3 && peak.length >= 1;
 	});
 
-/** What the themes of a story have for these people. */
+/** Collects the candidates that the themes of a story offer these people. */
 export function shelvesOf(
 	themes: readonly Theme[],
 	candidates: readonly Candidate[],
@@ -75,7 +75,10 @@ export function shelvesOf(
 		known = null,
 		closingSeconds = 0
 	}: {
-		/** What a group has met, where little else is wanted: everything but build and peak is of it as far as it reaches. */
+		/**
+		 * Movements that the group knows, where few new ones are wanted: all sections but build and peak use them as
+		 * far as they reach.
+		 */
 		known?: ReadonlySet<string> | null;
 		/** How long the closing rest should be. */
 		closingSeconds?: number;

@@ -3,7 +3,7 @@ import { LOSS, BUILD, PEAK, RELEASE, WARM, type Task } from './task';
 
 /** A theme comes to so many blocks of the build, in a class of three quarters of an hour. */
 const LEAST_OF_THEME = 3;
-/** What asks for so much less than what they can do is no peak. */
+/** An item this much less demanding than the group can do is no peak. */
 const PEAK_BELOW = 1.5;
 
 /** Whether the class is about its themes: each woken, built up in its order, come back to further, and let go. */

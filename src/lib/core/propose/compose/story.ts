@@ -7,7 +7,7 @@ import type { Random } from '../random';
 import { endsUpright } from '../roles';
 import { readLine, type Theme } from './themes';
 
-/** What a class is about: one to three themes, the first above all. */
+/** The story of a class: one to three themes, most important first. */
 export interface Story {
 	themes: readonly Theme[];
 	/** "one leg that carries, then long fronts of the hip" */
@@ -28,7 +28,7 @@ const ONE_THEME_MORE_FROM_MINUTES = [22, 50] as const;
 const themesIn = (lengthSeconds: number): number =>
 	1 + ONE_THEME_MORE_FROM_MINUTES.filter((minutes) => lengthSeconds >= 60 * minutes).length;
 
-/** What a story is chosen by. */
+/** Inputs for choosing a story. */
 export interface StoryRequest {
 	group: Group;
 	/** Counts the classes: each begins with another purpose of the group. */
@@ -47,7 +47,7 @@ export interface StoryRequest {
 	about: ReadonlySet<string>;
 	/** Directions that are wanted more. */
 	more: readonly Direction[];
-	/** What it begins with, whatever the group comes for. */
+	/** Purpose of the first theme, whatever the purposes of the group. */
 	purpose?: Purpose;
 }
 

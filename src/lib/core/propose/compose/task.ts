@@ -21,7 +21,7 @@ export interface Task {
 	classSeconds: number;
 	lengthSeconds: number;
 	wishes: Wishes & { weights: Weights };
-	/** What the group has met; null where nothing is known of it. */
+	/** Movements that the group has met; null where that is unknown. */
 	known: ReadonlySet<string> | null;
 	/** How far the last ordinary class went with each movement. */
 	before: ReadonlyMap<string, { form: number; sets: number }>;

@@ -8,9 +8,9 @@ import data from './themes.json';
  * moves with the breath. Forms are chosen for the people.
  */
 export interface Theme {
-	/** What it serves, the first above all. */
+	/** Purposes that it serves, most important first. */
 	purposes: readonly Purpose[];
-	/** What a class with it is about: "standing strength". */
+	/** Subject of a class with this theme: "standing strength". */
 	about: string;
 	wake: readonly string[];
 	build: readonly string[];
@@ -28,7 +28,7 @@ export const THEMES = data.themes as readonly Theme[];
 export const ANY_WAKE: readonly string[] = data.anyWake;
 export const ANY_LET_GO: readonly string[] = data.anyLetGo;
 
-/** What a line names: its movements with their modes, and whether they flow with the breath. */
+/** Reads a line: its movements with their modes, and whether they flow with the breath. */
 export function readLine(line: string): { parts: { slug: string; mode?: Mode }[]; flow: boolean } {
 	const parts = line.split(/ > | \| /).map((words) => {
 		const [slug = '', mode] = words.split(' in ');

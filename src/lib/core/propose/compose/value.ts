@@ -21,7 +21,7 @@ const LONGEST_SECONDS = 270;
 /** So much too short does no harm: doses give way more easily to more than to less. */
 const LENGTH_SLACK = 0.02;
 
-/** What a draft is worth for its task; more is better. */
+/** Returns the value of a draft for its task, in points; more is better. */
 export function valueOf(draft: Draft, task: Task): number {
 	const reading = readDraft(draft, task.kinds, task.purposes);
 	if (reading.steps.length === 0) return -1000;
@@ -64,7 +64,7 @@ function shapeLoss(
 	return loss + LOSS.items * Math.max(0, usual - steps.length);
 }
 
-/** What these people come for, and where they want to be while they do it. */
+/** Returns the loss, in points, for purposes of these people that are not served and for too much or too little standing. */
 function peopleLoss({ steps, totalSeconds }: ReturnType<typeof readDraft>, task: Task): number {
 	const { group, style } = task;
 	let [standing, beside] = [0, 0];

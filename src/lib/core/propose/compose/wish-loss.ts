@@ -3,7 +3,7 @@ import { FORM_IDS } from '../../movement';
 import type { Draft, readDraft } from './draft';
 import { LOSS, partsOf, PEAK, type Task } from './task';
 
-/** What the teacher asked for, and likeness to other proposals. */
+/** Returns the loss, in points, for unmet wishes and for likeness to other proposals. */
 export function wishLoss(draft: Draft, { steps, effort }: ReturnType<typeof readDraft>, task: Task): number {
 	const { wishes, known, before, others } = task;
 	const { must = [], toward, like, lengthen = [] } = wishes;

@@ -137,7 +137,7 @@ export function written(
 		},
 		{ theme: story.themes[0], count: 0 }
 	).theme;
-	/** What is said at the beginning of a part, where the teacher has put no words there. */
+	/** Words at the start of a section, where the teacher has put none. */
 	const words: Partial<Record<SectionKind, () => Block>> = {
 		settle: () => say(`Welcome: ${story.words}`, WORDS.begin),
 		...(long ? { peak: () => say(`All of it together: ${peakTheme?.about ?? 'slowly'}`, WORDS.on) } : {}),

@@ -13,7 +13,7 @@ import { FAMILY_LIKENESS, FAR_APART_DEG, FARTHEST_LINK_DEG, LIKE, MUSCLE_WEIGHT 
 const legsOf = ({ action }: Movement): [LegAction, LegAction] =>
 	isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
 
-/** What a movement does, as numbers: directions of both legs, tissues that lengthen, muscles that work. */
+/** Returns a movement as a vector: directions of both legs, lengthened tissues, working muscles. */
 const vectorOf = memoize((movement: Movement): number[] => {
 	const legs = legsOf(movement);
 	const inDirection = DIRECTIONS.map((d) => {
@@ -91,7 +91,7 @@ export function canLink(a: Movement, b: Movement): boolean {
 	if (stepsOnHands(a, b) || stepsOnHands(b, a)) return true;
 	// from the floor to the feet one goes through a lunge
 	if (a.position !== b.position) return isLunge(a) && isLunge(b);
-	// what takes turns has no side to go on with
+	// alternating movements have no side to continue with
 	if (a.byTurns || b.byTurns) return false;
 	const apart = degreesApart(a, b);
 	return apart <= FAR_APART_DEG || (alike(a, b) >= LIKE.joined && apart <= FARTHEST_LINK_DEG);

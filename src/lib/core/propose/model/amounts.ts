@@ -1,8 +1,8 @@
-/**
- * What each part of a class is worth, in points. A point is what a reader just notices: the loss when two far items of a
- * good class are swapped. Weights and caps come from comparing taught classes with worsened ones (docs/planner.md);
- * common practice measured on few classes, no published source.
- */
+ /**
+  * The weight of each part of the objective, in points. One point is a difference that a reader just notices: the
+  * loss when two distant items of a good class are swapped. Weights and caps come from comparing taught classes with
+  * worsened ones (docs/planner.md); common practice measured on few classes, no published source.
+  */
 
 /** Points for a whole 1 of a term, and the value from which more of it earns nothing. */
 export const TERMS = {
@@ -18,7 +18,7 @@ export const TERMS = {
 	returns: { points: 5.3, cap: -0.72 },
 	/** Of two alike the later one asks more. */
 	further: { points: 1.4, cap: 0.32 },
-	/** What is held was moved before. */
+	/** Moved before it is held. */
 	movedFirst: { points: 1.9, cap: 0.89 },
 	/** From the floor to the feet and back, per change from item to item. */
 	noFarTravel: { points: 6, cap: 0 },

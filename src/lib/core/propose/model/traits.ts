@@ -45,7 +45,7 @@ export class Kinds {
 /** Tissues and, behind them, muscles: what time goes to. */
 export const PARTS = TISSUES.length + MUSCLE_GROUPS.length;
 
-/** What the objective asks of a movement in a form and mode; the same each time. */
+/** Properties of a movement in a form and mode that the objective reads; constant, so computed once. */
 export interface Traits {
 	movement: Movement;
 	form: Form;
@@ -80,7 +80,7 @@ export const MODE_RANK: Record<Mode, number> = {
 };
 const REST_DEMAND = 0.5;
 
-/** What an item asks for: only what works has effort. */
+/** Returns the demand of an item: intensity, plus half the effort in active modes. */
 export function demandOf({ intensity, effort }: Pick<Form, 'intensity' | 'effort'>, mode: Mode): number {
 	if (mode === 'rest') return REST_DEMAND;
 	return intensity + (mode === 'passive' ? 0 : effort / 2);

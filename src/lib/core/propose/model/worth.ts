@@ -23,7 +23,7 @@ import {
 import { stepsOf, type Reading, type Step } from './steps';
 import { Kinds, PARTS } from './traits';
 
-/** What a class is worth: points in all, and of each part. */
+/** The score of a class: points in all, and points of each part. */
 export interface Worth {
 	total: number;
 	parts: Record<TermId | GuardId, number>;
@@ -48,7 +48,7 @@ export function readingOf(
 	};
 }
 
-/** What a plan is worth as a class, in points; more is better. */
+/** Returns the score of a plan as a class, in points; more is better. */
 export function worthOf(
 	plan: ClassPlan,
 	find: FindMovement,
@@ -74,7 +74,7 @@ function wordsBefore(plan: ClassPlan): number[] {
 	return words;
 }
 
-/** What a class is worth, from its reading. */
+/** Returns the score of a class from its features. */
 export function worth(reading: Reading): Worth {
 	const { steps } = reading;
 	const parts = {} as Worth['parts'];

@@ -36,7 +36,7 @@ export const SERIES_CHECKS: readonly SeriesCheck[] = [
 	weeklyDose
 ];
 
-/** What is found in a series, the gravest first. */
+/** Returns the findings of a series, most serious first. */
 export function seriesFindings(analysis: SeriesAnalysis): SeriesFinding[] {
 	const found = SERIES_CHECKS.flatMap(({ meta, check }) =>
 		check(analysis).map((report): SeriesFinding => ({ severity: meta.severity, ...report, checkId: meta.id }))

@@ -14,7 +14,7 @@ export const rungSkipped: SeriesCheck = {
 	},
 	check({ classes, planned, setting }) {
 		const { series } = planned;
-		// what lies before the last class that was taught can no longer be mended
+		// classes before the last taught one can no longer change
 		const over = classes.findLastIndex(({ run }) => run) + 1;
 		return classes.slice(over).flatMap((c): SeriesReport[] => {
 			if (!c.plan) return [];

@@ -17,7 +17,7 @@ export const tooSteep: SeriesCheck = {
 						{
 							message: `week ${number} asks for ${Math.round(changePercent)} % more than the last ordinary week; the limit is ${mostUpPercent} %`,
 							week: number,
-							// what is taught can no longer be mended
+							// a taught class can no longer change
 							...(classes.every((c) => c.run) ? { severity: 'note' as const } : {}),
 							data: { changePercent: Math.round(changePercent) }
 						}

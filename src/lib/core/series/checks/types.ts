@@ -3,7 +3,7 @@ import type { SeriesAnalysis } from '../analysis';
 
 export type SeriesCheckMeta = Omit<CheckMeta, 'canRepair' | 'neverSilent'>;
 
-/** What a check says of a series, and where. */
+/** One report of a check on a series, with its place. */
 export interface SeriesReport {
 	message: string;
 	week?: number;

@@ -14,7 +14,7 @@
 	let said = $state('');
 	let isBusy = $state(false);
 
-	/** What an offer says is done, and no more than that. */
+	/** Applies a suggestion, and nothing else. */
 	async function take(offer: Offer) {
 		isBusy = true;
 		const { id, version, group } = data.stored;

@@ -9,7 +9,7 @@ import { getSeries } from '$lib/server/series';
 import { listStudents } from '$lib/server/students';
 import type { PageServerLoad } from './$types';
 
-/** What a series changed and what it did not, for the group to read; names only where the teacher asks for them (`?names`). */
+/** Loads the results of a series for the group to read; names only where the teacher asks for them (`?names`). */
 export const load: PageServerLoad = async ({ params, locals, url }) => {
 	const owner = ownerOfRequest(locals);
 	const stored = found(await getSeries(db(), studioOfRequest(locals).id, params.id));

@@ -6,7 +6,7 @@ import { mentionable, notesThatName, readable, takeNameOut } from '$lib/server/s
 import { error, json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
-/** What goes with somebody (how many check-ins), and the notes in which their name stands as a word: 200, 404. */
+/** Returns the number of check-ins of a person, and the notes that contain their name as a word: 200, 404. */
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const owner = ownerOfRequest(locals);
 	const { groupId, notes, checkIns } = found(await notesThatName(db(), owner, params.id));

@@ -28,7 +28,7 @@ const sentSchema = object({
 	planId: string().min(1).max(24).required(),
 	groupId: string().min(1).max(24).nullable().defined(),
 	startedAt: number().integer().min(0).max(LAST_MOMENT).required(),
-	/** What the device's clock shows. */
+	/** Time of the device's clock. */
 	at: number().integer().min(0).max(LAST_MOMENT).required(),
 	/** The device says that the class is over. */
 	over: boolean().required(),
@@ -42,7 +42,7 @@ const placedSchema = object({
 	event: mixed().required()
 }).noUnknown();
 
-/** What the server says to the device that leads. */
+/** The server's answer to the device that leads. */
 export interface Received {
 	/** Events that were not taken, each with its place in what was sent; the others are kept. */
 	refused: { index: number; faults: Fault[] }[];
