@@ -5,10 +5,10 @@ type Highs = Awaited<ReturnType<typeof loadHighs>>;
 
 const exact = (value: number) => value.toFixed(12);
 
- /**
-  * Returns the cost of an amount, written here a second time: its weight times the square of the change in seconds
-  * over the seconds between the least and the most that may be given (at least one).
-  */
+/**
+ * Returns the cost of an amount, written here a second time: its weight times the square of the change in seconds
+ * over the seconds between the least and the most that may be given (at least one).
+ */
 export function costOf(
 	{ weight, current, allowed: [least, most], secondsPerUnit }: AdjustableDose,
 	amount: number

@@ -87,10 +87,10 @@ export class Autosave<T> {
 		return this.begun.version;
 	}
 
-	 /**
-	  * Returns the changes that this browser kept and the server does not have; null where there are none. Saving
-	  * continues from the version on which they are based, so that a change made elsewhere is noticed.
-	  */
+	/**
+	 * Returns the changes that this browser kept and the server does not have; null where there are none. Saving
+	 * continues from the version on which they are based, so that a change made elsewhere is noticed.
+	 */
 	async recover(): Promise<T | null> {
 		windows.takeOver(`${this.owner} ${this.url}`, this);
 		const outbox = await this.outbox();

@@ -24,10 +24,10 @@ import { proposeSeries, type PlannedSeries } from '$lib/core/series';
 import type { TeacherStyle } from '$lib/core/style';
 import { expose } from 'comlink';
 
- /**
-  * Runs tasks that are too long for a keystroke off the main thread: one worker for all, so that the browser loads
-  * the core once. Call it through `inWorker` (worker.ts).
-  */
+/**
+ * Runs tasks that are too long for a keystroke off the main thread: one worker for all, so that the browser loads
+ * the core once. Call it through `inWorker` (worker.ts).
+ */
 
 /** A request for proposals that can be sent to a worker. */
 export interface ProposeTask {

@@ -11,10 +11,10 @@ import type { StudioCatalogue } from './studio-catalogue';
 const ASKED_FOR_DAYS = 21;
 const MOST_MOVEMENTS = 3;
 
- /**
-  * Returns the questions to ask when the next class of a group is opened: how the last class felt, and whether people
-  * could do what it led to (the rungs of its series, else its peak). Null where there is nothing to ask.
-  */
+/**
+ * Returns the questions to ask when the next class of a group is opened: how the last class felt, and whether people
+ * could do what it led to (the rungs of its series, else its peak). Null where there is nothing to ask.
+ */
 export async function lastTimeOf(
 	db: Db,
 	owner: { studioId: string; teacherId: string },

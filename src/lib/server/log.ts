@@ -1,8 +1,8 @@
- /**
-  * Returns the parts of an error that a log may hold: kinds, codes and the place where it was thrown. Never its
-  * message, which may hold an address, a name or the values of a query. Query texts appear with their placeholders
-  * only.
-  */
+/**
+ * Returns the parts of an error that a log may hold: kinds, codes and the place where it was thrown. Never its
+ * message, which may hold an address, a name or the values of a query. Query texts appear with their placeholders
+ * only.
+ */
 export function withoutValues(thrown: unknown): string {
 	const lines: string[] = [];
 	for (let error = thrown, depth = 0; error instanceof Error && depth < 5; error = error.cause, depth++) {

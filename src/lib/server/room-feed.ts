@@ -71,10 +71,10 @@ export class RoomFeed {
 
 	constructor(private readonly db: Db) {}
 
-	 /**
-	  * Returns the news for a second device of the studio. Where another class has begun, everything with its script.
-	  * `draw` makes drawings by their keys.
-	  */
+	/**
+	 * Returns the news for a second device of the studio. Where another class has begun, everything with its script.
+	 * `draw` makes drawings by their keys.
+	 */
 	async news(studioId: string, listener: RoomListener, draw: Draw): Promise<RoomNews> {
 		const now = Date.now();
 		const { going } = await this.studio(studioId, now);

@@ -278,10 +278,10 @@ export interface Met {
 	lately: Known;
 }
 
- /**
-  * Returns the movements that a group met before a day, and those since `lately`. Where no class before that day has
-  * a record, planned classes count as planned.
-  */
+/**
+ * Returns the movements that a group met before a day, and those since `lately`. Where no class before that day has
+ * a record, planned classes count as planned.
+ */
 export async function metBefore(
 	db: Db,
 	studioId: string,

@@ -61,11 +61,11 @@ export const GROUP_OF_DIRECTION: Record<Direction, MuscleGroup> = {
 /** The groups that make work "strength for the hip": the six directions and the trunk that holds the pelvis. */
 export const STRENGTH_GROUPS: readonly MuscleGroup[] = [...Object.values(GROUP_OF_DIRECTION), 'trunk'];
 
- /**
-  * The action of one leg in a movement. One position is a hold; with several positions the leg swings through them
-  * and spends an equal share of the time at each (a swing between two directions gives half to each: common practice,
-  * no source).
-  */
+/**
+ * The action of one leg in a movement. One position is a hold; with several positions the leg swings through them
+ * and spends an equal share of the time at each (a swing between two directions gives half to each: common practice,
+ * no source).
+ */
 export interface LegAction {
 	positions: HipAngles[];
 	/** Knee flexion at each position, degrees. */

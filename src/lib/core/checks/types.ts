@@ -33,11 +33,11 @@ export interface PlanContext {
 	silencedChecks?: readonly SilencedCheck[];
 }
 
- /**
-  * Returns the context for analysing a plan. Every analysis takes its context from here.
-  * @param catalogue what may be added, and what is looked up
-  * @param group null where nobody knows who comes: then `more` names the targets
-  */
+/**
+ * Returns the context for analysing a plan. Every analysis takes its context from here.
+ * @param catalogue what may be added, and what is looked up
+ * @param group null where nobody knows who comes: then `more` names the targets
+ */
 export function planContext(
 	{ offered, find }: Pick<CatalogueView, 'offered' | 'find'>,
 	group: Group,
@@ -126,10 +126,10 @@ export interface CheckMeta {
 	neverSilent?: boolean;
 }
 
- /**
-  * One report of a check; fields left out are taken from the check's meta. Reports with the same `cause` become one
-  * finding with all their places; a report without a cause is a finding of its own.
-  */
+/**
+ * One report of a check; fields left out are taken from the check's meta. Reports with the same `cause` become one
+ * finding with all their places; a report without a cause is a finding of its own.
+ */
 export type Report = Pick<Finding, 'message'> &
 	Partial<Pick<Finding, 'where' | 'data' | 'severity' | 'repairable' | 'cause'>>;
 

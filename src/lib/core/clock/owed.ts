@@ -10,11 +10,11 @@ export interface Owed {
 	seconds: number;
 }
 
- /**
-  * Returns the work owed to the other side at a second of the class: for each movement with sides, the work so far
-  * with one leg leading less that with the other. In a chain the debt grows until the first pass ends and shrinks in
-  * the second. Oldest debt first.
-  */
+/**
+ * Returns the work owed to the other side at a second of the class: for each movement with sides, the work so far
+ * with one leg leading less that with the other. In a chain the debt grows until the first pass ends and shrinks in
+ * the second. Oldest debt first.
+ */
 export function owedAt(timeline: Timeline, second: number): Owed[] {
 	const balance = new Map<string, number>();
 	for (const { phase, movement, leads, fromSeconds, toSeconds } of timeline.entries) {

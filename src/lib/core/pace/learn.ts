@@ -105,10 +105,10 @@ export function updated(prior: NormalInverseGamma, { times, sum, squares }: Logs
 	};
 }
 
- /**
-  * Returns the value that a t-distributed variable exceeds with probability 0.1. Abramowitz & Stegun, Handbook of
-  * Mathematical Functions (1964), 26.7.5: within 0.001 from six degrees of freedom on (from memory).
-  */
+/**
+ * Returns the value that a t-distributed variable exceeds with probability 0.1. Abramowitz & Stegun, Handbook of
+ * Mathematical Functions (1964), 26.7.5: within 0.001 from six degrees of freedom on (from memory).
+ */
 export function tenthFromTop(degrees: number): number {
 	const z = EIGHT_OF_TEN;
 	const g1 = (z ** 3 + z) / 4;

@@ -84,10 +84,10 @@ export function taughtTime(kind: ClassKind, steps: readonly StepTime[]): TaughtT
 	};
 }
 
- /**
-  * Returns the time of each movement, both sides and all returns summed, less the part that the figures of the same
-  * class explain: the sides of one evening are too alike to count twice.
-  */
+/**
+ * Returns the time of each movement, both sides and all returns summed, less the part that the figures of the same
+ * class explain: the sides of one evening are too alike to count twice.
+ */
 function movementsOf(
 	steps: readonly (StepTime & { real: number })[],
 	figures: TaughtTime['figures'],

@@ -14,10 +14,10 @@ export function amountWords({ amount, most }: Dose, unit: DoseUnit): string {
 		: `${amount}–${most} ${unitWord(unit, most)}`;
 }
 
- /**
-  * Describes the parts of a dose besides its amount: "3 sets, 20 s between", "each held 5 counts", "at 80 %". In the
-  * order in which a teacher says them.
-  */
+/**
+ * Describes the parts of a dose besides its amount: "3 sets, 20 s between", "each held 5 counts", "at 80 %". In the
+ * order in which a teacher says them.
+ */
 export function doseParts(dose: Dose, unit: DoseUnit): string[] {
 	const { sets, restSeconds, hold, lastHold, effortPercent, bothWays, moreOn, secondSide, byBreath } = dose;
 	return [

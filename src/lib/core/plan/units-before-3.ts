@@ -1,9 +1,9 @@
 import type { DoseUnit } from '../movement';
 
- /**
-  * Units in which the catalogue counted an amount at document version 2, where it counts another unit today: by
-  * movement and mode, or movement, mode and form. A hold in repetitions is kept as written.
-  */
+/**
+ * Units in which the catalogue counted an amount at document version 2, where it counts another unit today: by
+ * movement and mode, or movement, mode and form. A hold in repetitions is kept as written.
+ */
 export const UNIT_BEFORE_3: Readonly<Record<string, DoseUnit>> = {
 	'bridge-lift isometric': 'repetitions',
 	'butterfly passive': 'breaths',

@@ -259,10 +259,10 @@ function weeksOf(series: Series, classes: readonly ClassAnalysis[], setting: Ser
 	return weeks;
 }
 
- /**
-  * Returns the change of load of a week against an earlier one, percent: from reports where both weeks have them,
-  * else from both plans. The two measures are never mixed.
-  */
+/**
+ * Returns the change of load of a week against an earlier one, percent: from reports where both weeks have them,
+ * else from both plans. The two measures are never mixed.
+ */
 function changeAgainst(before: WeekAnalysis, classes: readonly ClassAnalysis[]): number | null {
 	const taught = [...before.classes, ...classes].every(({ run }) => run);
 	const sum = (list: readonly ClassAnalysis[]) =>

@@ -10,11 +10,11 @@ export interface Due {
 	on: string;
 }
 
- /**
-  * Returns the tasks of a series: classes up to yesterday without a record (also those before the current week), and
-  * the days of this week that lack a plan or have a test. `planned`, `taught`: ids of the classes with a plan and
-  * with a record.
-  */
+/**
+ * Returns the tasks of a series: classes up to yesterday without a record (also those before the current week), and
+ * the days of this week that lack a plan or have a test. `planned`, `taught`: ids of the classes with a plan and
+ * with a record.
+ */
 export function dueIn(
 	series: Series,
 	planned: ReadonlySet<string>,

@@ -17,10 +17,10 @@ export const LOAD = {
 	leastUpPercent: 3
 } as const;
 
- /**
-  * Returns the load factor of a week (from 1), relative to the first week: 1, 1.06, 1.12 and so on; the first
-  * ordinary week after an easier one continues from the last ordinary one.
-  */
+/**
+ * Returns the load factor of a week (from 1), relative to the first week: 1, 1.06, 1.12 and so on; the first
+ * ordinary week after an easier one continues from the last ordinary one.
+ */
 export function loadFactor(series: Series, week: number): number {
 	const step = 1 + Math.min(LOAD.upPercent, series.mostUpPercent) / 100;
 	let level = 1;

@@ -24,10 +24,10 @@ export const isEasier = ({ easierEvery }: Series, week: number): boolean =>
 /** Whether a week of a series (from 1) has its test. */
 export const isRetest = ({ retest }: Series, week: number): boolean => retest.weeks.includes(week);
 
- /**
-  * State of a class: taught (with its omissions), still ahead (its plan counts), or passed by (a later class was
-  * taught and this one has no record: it was only planned).
-  */
+/**
+ * State of a class: taught (with its omissions), still ahead (its plan counts), or passed by (a later class was
+ * taught and this one has no record: it was only planned).
+ */
 type Fate =
 	| { kind: 'taught'; leftOut: readonly string[]; there: Readonly<Record<string, string>> }
 	| { kind: 'ahead' }
@@ -91,11 +91,11 @@ export function timesEach(series: Series, ladder: number): number {
 	return Math.max(series.repeats, Math.floor(climbing / Math.max(1, rungs.length)));
 }
 
- /**
-  * Returns the rungs that each class gives. A rung comes at least twice before the next one; no ladder climbs in an
-  * easier week; no class has more new movements than the series allows. A movement that a taught class left out is
-  * not given, and neither is a class without a record that a later taught class has passed.
-  */
+/**
+ * Returns the rungs that each class gives. A rung comes at least twice before the next one; no ladder climbs in an
+ * easier week; no class has more new movements than the series allows. A movement that a taught class left out is
+ * not given, and neither is a class without a record that a later taught class has passed.
+ */
 export function schedule(
 	planned: PlannedSeries,
 	knownBefore: readonly string[],

@@ -73,11 +73,11 @@ function usersOf(whom: KitFor | undefined, people: number): number {
 	return whom === 'one person' ? Math.min(1, people) : people;
 }
 
- /**
-  * Returns the kit that forms need when given to these numbers of people at the same time, against the kit at hand.
-  * People at the wall share wall space; other kit is counted in pieces. Replacements come from pieces that are left
-  * over.
-  */
+/**
+ * Returns the kit that forms need when given to these numbers of people at the same time, against the kit at hand.
+ * People at the wall share wall space; other kit is counted in pieces. Replacements come from pieces that are left
+ * over.
+ */
 export function kitNeeds(given: readonly Given[], atHand: Record<KitKind, number>): KitNeed[] {
 	const needed: Partial<Record<KitKind, number>> = {};
 	for (const { form, people, uses = [] } of given) {

@@ -13,10 +13,10 @@ export interface Substitute extends Likeness {
 /** A substitute that the catalogue names goes before one that is only as alike. */
 const NAMED_BONUS = 0.25;
 
- /**
-  * Returns the substitutes for a movement, best first: similar, suitable for every caution in the room, with kit at
-  * hand, not too hard for the tight tier. Empty where the treating clinician decides.
-  */
+/**
+ * Returns the substitutes for a movement, best first: similar, suitable for every caution in the room, with kit at
+ * hand, not too hard for the tight tier. Empty where the treating clinician decides.
+ */
 export function substitutes(
 	movement: Movement,
 	offered: readonly Movement[],

@@ -84,10 +84,10 @@ export function mostIntensity(tier: Tier, group: Group): number {
 	return group.preset === 'beginners' ? Math.min(3, MOST_INTENSITY[tier]) : MOST_INTENSITY[tier];
 }
 
- /**
-  * Returns the form of a tier while the room is given a form: one rung easier for the tight tier, one harder for the
-  * open tier, else the form itself. A tier never gets more load than the room.
-  */
+/**
+ * Returns the form of a tier while the room is given a form: one rung easier for the tight tier, one harder for the
+ * open tier, else the form itself. A tier never gets more load than the room.
+ */
 export function formForTier(movement: Movement, given: FormId, tier: Tier): Form {
 	const ladder = movement.forms;
 	const at = ladder.findIndex((form) => form.id === given);

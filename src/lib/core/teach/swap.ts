@@ -15,10 +15,10 @@ export interface SwapChoice {
 	figures: Record<string, Figure>;
 }
 
- /**
-  * Returns the possible replacements of an item for the people who are here, most similar first; two-sided where the
-  * item is, so that its time stays. Empty where there is none, or where the treating clinician decides.
-  */
+/**
+ * Returns the possible replacements of an item for the people who are here, most similar first; two-sided where the
+ * item is, so that its time stays. Empty where there is none, or where the treating clinician decides.
+ */
 export function swapsFor(
 	source: PackSource,
 	here: Here | undefined,

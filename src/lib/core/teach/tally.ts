@@ -158,11 +158,11 @@ const LEAST_CLASS_SECONDS = 300;
 export const isTaught = ({ isOver, wasHandedOver, real }: Tally): boolean =>
 	isOver && !wasHandedOver && real >= LEAST_CLASS_SECONDS;
 
- /**
-  * Returns the notes on a class that was led; the effort is asked for later. A movement counts as left out where no
-  * item gave it.
-  * @param plan null where it is not known any more: what was left out has no names then
-  */
+/**
+ * Returns the notes on a class that was led; the effort is asked for later. A movement counts as left out where no
+ * item gave it.
+ * @param plan null where it is not known any more: what was left out has no names then
+ */
 export function notesOfTally({ real, leftOut, here, notes }: Tally, plan: ClassPlan | null): RunNotes {
 	const items = plan ? itemsOf(plan) : [];
 	const given = new Set(items.filter(({ id }) => !leftOut.includes(id)).map(({ movement }) => movement));

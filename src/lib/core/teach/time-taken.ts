@@ -32,12 +32,12 @@ function asUsual(plan: ClassPlan, kind: ClassKind): { plan: ClassPlan; pace: Pac
 export const kindOfPlan = (plan: ClassPlan, pace: PaceModel): ClassKind =>
 	paceOf(pace, plan.pinnedPace).classKind;
 
- /**
-  * Returns the evidence of a led class on the pace of its teacher.
-  * @param plan as it was led: steps that it does not have any more tell nothing
-  * @param kind the kind of class that it was
-  * @returns null where too little of it is known
-  */
+/**
+ * Returns the evidence of a led class on the pace of its teacher.
+ * @param plan as it was led: steps that it does not have any more tell nothing
+ * @param kind the kind of class that it was
+ * @returns null where too little of it is known
+ */
 export function timeOfRun(
 	{ script, events }: { script: Script; events: readonly RunEvent[] },
 	plan: ClassPlan,

@@ -51,10 +51,10 @@ import {
 } from '../../core/teach';
 import { planCard, type PlanCard, type Which } from './plan-card';
 
- /**
-  * Computations of the server on plans and series, apart from storage. They run in threads (pool.ts): inputs and
-  * results are plain data.
-  */
+/**
+ * Computations of the server on plans and series, apart from storage. They run in threads (pool.ts): inputs and
+ * results are plain data.
+ */
 
 /** The movements that a plan or series is read with: those of the catalogue come with the program. */
 export interface Movements {

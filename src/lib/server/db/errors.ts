@@ -12,10 +12,10 @@ const CONNECTION_CODES = new Set([
 	'POOL_CLOSED'
 ]);
 
- /**
-  * Errors after which the database allows a retry: a deadlock, a lock wait that timed out, a row that changed. A
-  * deadlock rolls back the whole transaction; a nested one then finds its savepoint gone.
-  */
+/**
+ * Errors after which the database allows a retry: a deadlock, a lock wait that timed out, a row that changed. A
+ * deadlock rolls back the whole transaction; a nested one then finds its savepoint gone.
+ */
 const AGAIN_CODES = new Set([
 	'ER_LOCK_DEADLOCK',
 	'ER_LOCK_WAIT_TIMEOUT',

@@ -388,10 +388,10 @@ export const checkIn = mysqlTable(
 	]
 );
 
- /**
-  * Results of requests by a token that the client chose: a request that is sent twice (a double click, a lost answer)
-  * is done once. Kept for some days.
-  */
+/**
+ * Results of requests by a token that the client chose: a request that is sent twice (a double click, a lost answer)
+ * is done once. Kept for some days.
+ */
 export const accepted = mysqlTable(
 	'accepted',
 	{

@@ -9,10 +9,10 @@ import type { RequestHandler } from './$types';
 const testSchema = string().oneOf(TEST_IDS).required();
 const legSchema = string().oneOf(LEGS).required();
 
- /**
-  * Streams the inclinometer beside the server as server-sent events: `line` for each of its lines, `lost` where it is
-  * silent, `none` where there is none. `?test=` and `?leg=` say what is measured: 400 where there is no such thing.
-  */
+/**
+ * Streams the inclinometer beside the server as server-sent events: `line` for each of its lines, `lost` where it is
+ * silent, `none` where there is none. `?test=` and `?leg=` say what is measured: 400 where there is no such thing.
+ */
 export const GET: RequestHandler = ({ url, request, locals }) => {
 	studioOfRequest(locals);
 	const test = url.searchParams.get('test') ?? TEST_IDS[0];

@@ -1,8 +1,8 @@
- /**
-  * The weight of each part of the objective, in points. One point is a difference that a reader just notices: the
-  * loss when two distant items of a good class are swapped. Weights and caps come from comparing taught classes with
-  * worsened ones (docs/planner.md); common practice measured on few classes, no published source.
-  */
+/**
+ * The weight of each part of the objective, in points. One point is a difference that a reader just notices: the
+ * loss when two distant items of a good class are swapped. Weights and caps come from comparing taught classes with
+ * worsened ones (docs/planner.md); common practice measured on few classes, no published source.
+ */
 
 /** Points for a whole 1 of a term, and the value from which more of it earns nothing. */
 export const TERMS = {

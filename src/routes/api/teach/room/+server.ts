@@ -18,11 +18,11 @@ let feed: RoomFeed | undefined;
 const listening = new Map<string, number>();
 const all = () => [...listening.values()].reduce((sum, n) => sum + n, 0);
 
- /**
-  * Streams the class in the room to a second device of the studio as server-sent events: one `RoomNews` each second.
-  * `?run=` follows that class while it continues. It ends with the connection or with the server. 503 where too many
-  * listen.
-  */
+/**
+ * Streams the class in the room to a second device of the studio as server-sent events: one `RoomNews` each second.
+ * `?run=` follows that class while it continues. It ends with the connection or with the server. 503 where too many
+ * listen.
+ */
 export const GET: RequestHandler = ({ url, request, locals }) => {
 	const { id: studioId } = studioOfRequest(locals);
 	const now = listening.get(studioId) ?? 0;
