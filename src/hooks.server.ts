@@ -7,7 +7,7 @@ import { closePool } from '$lib/server/compute/pool';
 import { ConfigError, readConfig } from '$lib/server/config';
 import { closeDb, db, isClosing } from '$lib/server/db';
 import { isConnectionError } from '$lib/server/db/errors';
-import { newId } from '$lib/server/db/ids';
+import { newRowId } from '$lib/server/db/ids';
 import { migrateDb, whileAlone } from '$lib/server/db/migrate';
 import { logError } from '$lib/server/log';
 import { seedDemo } from '$lib/server/seed';
@@ -98,7 +98,7 @@ async function recogniseTeacher(event: Parameters<Handle>[0]['event']): Promise<
 export const handleError: HandleServerError = ({ error: thrown, event, status, message }) => {
 	if (status === 404) return { message: 'There is nothing at this address.' };
 	if (status < 500) return { message };
-	const reference = newId().slice(0, 8);
+	const reference = newRowId().slice(0, 8);
 	if (!isClosing()) logError(reference, `${event.request.method} ${event.route.id ?? 'no route'}`, thrown);
 	// names the document and what is wrong with it, and nothing of the database: it stays as it is
 	if (thrown instanceof DamagedDocument)

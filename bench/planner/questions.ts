@@ -6,7 +6,7 @@ import type { Group } from '../../src/lib/core/group';
 import { actionOf } from '../../src/lib/core/movement';
 import { rangeSeconds } from '../../src/lib/core/orbit';
 import { blocksOf, itemsIn, type Block, type ClassPlan } from '../../src/lib/core/plan';
-import { alike, demandOf, standingOf } from '../../src/lib/core/propose';
+import { movementSimilarity, demandOf, standingOf } from '../../src/lib/core/propose';
 import { countsAsStrength, isReset as letsGo, purposesWanted } from '../../src/lib/core/rules';
 import { styleOf } from '../../src/lib/core/style';
 
@@ -81,7 +81,7 @@ export const QUESTIONS: Record<string, (read: Read) => boolean> = {
 		const later = inPart(items, 'build', 'peak');
 		return (
 			new Set(moved.map(({ movement }) => movement.position)).size >= 2 &&
-			moved.some((t) => later.some((b) => b !== t && alike(t.movement, b.movement) >= RELATED))
+			moved.some((t) => later.some((b) => b !== t && movementSimilarity(t.movement, b.movement) >= RELATED))
 		);
 	},
 	'3 is about something': ({ analysis }) => threePurposes(analysis.context.items) >= 0.7,
@@ -97,7 +97,7 @@ export const QUESTIONS: Record<string, (read: Read) => boolean> = {
 		const peak = hardest(inPart(items, 'peak'));
 		if (!peak) return false;
 		const led = items.filter(
-			(t) => t.startSeconds < peak.startSeconds && alike(t.movement, peak.movement) >= RELATED
+			(t) => t.startSeconds < peak.startSeconds && movementSimilarity(t.movement, peak.movement) >= RELATED
 		);
 		return (
 			new Set(led.map(({ movement }) => movement.slug)).size >= 2 &&
@@ -144,7 +144,7 @@ export const QUESTIONS: Record<string, (read: Read) => boolean> = {
 			const next = items[i + 1];
 			if (!next || next.blockId === t.blockId) return true;
 			const same =
-				alike(t.movement, next.movement) >= 0.85 &&
+				movementSimilarity(t.movement, next.movement) >= 0.85 &&
 				t.movement.position === next.movement.position &&
 				t.item.mode === next.item.mode;
 			return !same || demand(next) > demand(t);

@@ -2,7 +2,7 @@
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { doseRange, modesOf, type Form, type Mode, type Movement } from '../../src/lib/core/movement';
 import { SECTION_KINDS, type Block, type ClassPlan, type Item } from '../../src/lib/core/plan';
-import { alike, demandOf } from '../../src/lib/core/propose';
+import { movementSimilarity, demandOf } from '../../src/lib/core/propose';
 
 type Random = () => number;
 type Worsen = (plan: ClassPlan, random: Random) => ClassPlan;
@@ -144,7 +144,7 @@ export const WORSENINGS: Record<string, Worsen> = {
 	},
 	'a quarter replaced': (plan, random) => replaced(plan, 0.25, () => () => true, random),
 	'a third replaced off the theme': (plan, random) =>
-		replaced(plan, 1 / 3, (own) => (other) => alike(own, other) < 0.3, random),
+		replaced(plan, 1 / 3, (own) => (other) => movementSimilarity(own, other) < 0.3, random),
 	'no returns': (plan, random) => {
 		const seen = new Set<string>();
 		return mapItems(plan, (item) => {
@@ -186,7 +186,7 @@ export const WORSENINGS: Record<string, Worsen> = {
 		const blocks = blocksIn(plan).flatMap((block): Block[] => {
 			const [item] = itemsOf(block);
 			if (!item || block.kind !== 'item' || random() > 0.3) return [block];
-			const like = instead(item, (m) => alike(movementOf(item), m) >= 0.85, random);
+			const like = instead(item, (m) => movementSimilarity(movementOf(item), m) >= 0.85, random);
 			return [block, { ...like, id: `${item.id}-copy` }];
 		});
 		const perSection = blocks.length - blocksIn(plan).length;

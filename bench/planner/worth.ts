@@ -3,7 +3,7 @@ import { USUAL_PACE } from '../../src/lib/core/pace';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { newGroup, type Group } from '../../src/lib/core/group';
 import { emptyPlan } from '../../src/lib/core/plan';
-import { compose, proposeClasses, USUAL_WORK, worthOf, type Work } from '../../src/lib/core/propose';
+import { compose, proposeClasses, USUAL_WORK, worthOf, type SearchBudget } from '../../src/lib/core/propose';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { seeded } from '../../tests/reference/seeded';
 import { QUESTIONS } from './questions';
@@ -106,7 +106,7 @@ export function searchesEnough(line: Line): void {
 			group,
 			pace: USUAL_PACE
 		};
-		const points = (seed: number, work: Work) => {
+		const points = (seed: number, work: SearchBudget) => {
 			const all = [...compose(base, {}, setting, seed, 1, work)].map(({ composed }) => composed.points);
 			return { first: all[0]!, last: all.at(-1)! };
 		};

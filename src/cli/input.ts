@@ -46,7 +46,7 @@ export function optionsIn<O extends NonNullable<ParseArgsConfig['options']>>(arg
 }
 
 /** A whole number of the command line; `usual` where nothing is said. */
-export function wholeNumber(
+export function wholeNumberOption(
 	name: string,
 	text: string | undefined,
 	usual: number,

@@ -42,7 +42,7 @@ options
   --minutes N         for fit: this length instead of the plan's own
   --json              JSON instead of a table`;
 
-interface Options {
+interface CliOptions {
 	command: string;
 	file: string;
 	groupFile: string | null;
@@ -73,8 +73,8 @@ export async function main(args: string[]): Promise<number> {
 	}
 }
 
-function readOptions(args: string[]): Options {
-	const options: Options = { command: '', file: '', groupFile: null, minutes: null, json: false };
+function readOptions(args: string[]): CliOptions {
+	const options: CliOptions = { command: '', file: '', groupFile: null, minutes: null, json: false };
 	const words: string[] = [];
 	for (let i = 0; i < args.length; i++) {
 		const word = args[i] as string;
@@ -103,7 +103,7 @@ function readOptions(args: string[]): Options {
 	return { ...options, command, file };
 }
 
-async function loadPlan(options: Options): Promise<PlanFile> {
+async function loadPlan(options: CliOptions): Promise<PlanFile> {
 	const file = await planAt(options.file);
 	return options.groupFile ? { ...file, group: await groupAt(options.groupFile) } : file;
 }
@@ -118,7 +118,7 @@ function analysis(file: PlanFile): Analysis {
 
 const targetsOf = (group: Group | null) => (group ? group.targets : preset('general').targets);
 
-const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
+const COMMANDS: Record<string, (file: PlanFile, options: CliOptions) => number> = {
 	cost(file, { json }) {
 		const { total, parts } = worthOf(file.plan, catalogue(file).find, file.group, USUAL_PACE);
 		// the score as a cost: less is better
@@ -265,7 +265,7 @@ const COMMANDS: Record<string, (file: PlanFile, options: Options) => number> = {
 	}
 };
 
-const WITHOUT_FILE: Record<string, (options: Options) => number> = {
+const WITHOUT_FILE: Record<string, (options: CliOptions) => number> = {
 	movements({ json }) {
 		if (json) print({ movements: CATALOGUE });
 		else

@@ -16,7 +16,7 @@ import {
 } from '../lib/core/series';
 import { styleOf } from '../lib/core/style';
 import { newGroup } from '../lib/core/group';
-import { Complaint, groupAt, optionsIn, wholeNumber } from './input';
+import { Complaint, groupAt, optionsIn, wholeNumberOption } from './input';
 import { show } from './series';
 
 export const PLAN_SERIES_USAGE = `  plan-series  a series of classes for a group (no file):
@@ -42,8 +42,8 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 	});
 	const group =
 		values.group === undefined ? newGroup('general', 'A mixed group') : await groupAt(values.group);
-	const weeks = wholeNumber('weeks', values.weeks, 8, 1, SERIES_LIMITS.weeks);
-	const seed = wholeNumber('seed', values.seed, 1);
+	const weeks = wholeNumberOption('weeks', values.weeks, 8, 1, SERIES_LIMITS.weeks);
+	const seed = wholeNumberOption('seed', values.seed, 1);
 	const from = values.from ?? '2026-01-05';
 	if (!/^\d{4}-\d{2}-\d{2}$/.test(from)) throw new Complaint('--from must be a day like 2026-01-05');
 	const ladders = (values.goal ?? []).map((words): Ladder => {

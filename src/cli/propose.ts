@@ -14,7 +14,7 @@ import {
 	type ProposeContext,
 	type Wishes
 } from '../lib/core/propose';
-import { Complaint, groupAt, optionsIn, planAt, wholeNumber } from './input';
+import { Complaint, groupAt, optionsIn, planAt, wholeNumberOption } from './input';
 import { table } from './table';
 
 export const PROPOSE_USAGE = `             --group FILE.json   for whom (else a mixed group)   --minutes N   how long (else the plan's, or 45)
@@ -94,7 +94,7 @@ async function read(args: string[]) {
 	const minutes = values.minutes === undefined ? null : Number(values.minutes);
 	if (minutes !== null && !(minutes >= 1 && minutes <= 240))
 		throw new Complaint('--minutes must be a number from 1 to 240');
-	const seed = wholeNumber('seed', values.seed, 1);
+	const seed = wholeNumberOption('seed', values.seed, 1);
 	const without = list(values.without);
 	for (const position of without)
 		if (!POSITIONS.includes(position as Position))

@@ -14,14 +14,14 @@ import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getGroup, listGroups } from '$lib/server/groups';
 import { createPlan, groupsWithPlans, lastPlanOfGroup, plansBetween, restorePlan } from '$lib/server/plans';
-import { KEPT_DAYS, removedTitle } from '$lib/server/removed';
+import { TRASH_DAYS, removedTitle } from '$lib/server/removed';
 import { readForm, tokenOf } from '$lib/server/requests';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { seriesDue } from '$lib/server/series';
 import { studioCatalogue, withStates } from '$lib/server/studio-catalogue';
 import { getStyle } from '$lib/server/styles';
 import { getTemplate, listTemplates } from '$lib/server/templates';
-import { planCards, wayOfTeacher } from '$lib/server/plan-cards';
+import { planCards, teacherPreferences } from '$lib/server/plan-cards';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -37,7 +37,7 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 	const catalogue = await studioCatalogue(db(), studio.id);
 	const byId = new Map(groups.map((stored) => [stored.id, stored]));
 	const groupOf = (plan: { groupId: string }) => byId.get(plan.groupId)!;
-	const way = await wayOfTeacher(db(), ownerOfRequest(locals).teacherId);
+	const way = await teacherPreferences(db(), ownerOfRequest(locals).teacherId);
 	const cards = await planCards(db(), studio.id, catalogue, plans, groupOf, way, request.signal);
 	const days = weekBoard(
 		week,
@@ -72,7 +72,7 @@ async function plannedSoon(studioId: string, today: string): Promise<string[]> {
 /** A class that was removed just now, to offer it back. */
 async function removedHere(studioId: string, id: string | null) {
 	const title = id ? await removedTitle(db(), studioId, 'plan', id) : null;
-	return id && title !== null ? { id, title: title || 'Untitled class', days: KEPT_DAYS } : null;
+	return id && title !== null ? { id, title: title || 'Untitled class', days: TRASH_DAYS } : null;
 }
 
 export const actions: Actions = {
@@ -83,10 +83,10 @@ export const actions: Actions = {
 		const token = tokenOf(form.token);
 		const day = form.day ?? '';
 		if (!isIsoDay(day)) return fail(400, { message: 'This is not a day of the calendar.' });
-		const { id, group } = found(await getGroup(db(), studio.id, form.group ?? ''));
+		const { id, group } = orNotFound(await getGroup(db(), studio.id, form.group ?? ''));
 		const { style } = await getStyle(db(), ownerOfRequest(locals).teacherId);
 		const last = await lastPlanOfGroup(db(), studio.id, id);
-		const template = form.template ? found(await getTemplate(db(), studio.id, form.template)) : null;
+		const template = form.template ? orNotFound(await getTemplate(db(), studio.id, form.template)) : null;
 		const begun = template
 			? fromTemplate(template.plan, group)
 			: form.copy

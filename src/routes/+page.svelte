@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { fetchAtRest } from '$lib/client/at-rest';
+	import { prefetchAfterLoad } from '$lib/client/at-rest';
 	import { onMount } from 'svelte';
 	import { Button } from 'carbon-components-svelte';
 	import { formatDuration } from '$lib/core/clock';
@@ -20,7 +20,7 @@
 	/** Plans of classes that were begun with this device, left, and not ended. */
 	let running = $state.raw<readonly string[]>([]);
 	onMount(() =>
-		fetchAtRest({
+		prefetchAfterLoad({
 			ready: async () => {
 				if (!data.thisWeek) return;
 				const { makeReady } = await import('$lib/client/teach/ready');

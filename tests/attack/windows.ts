@@ -9,10 +9,10 @@ import type { Movement } from '../../src/lib/core/movement';
 import type { ClassPlan } from '../../src/lib/core/plan';
 import { withNewIds, type SeriesDocument } from '../../src/lib/core/series';
 import type { Db } from '../../src/lib/server/db/open';
-import { newId } from '../../src/lib/server/db/ids';
+import { newRowId } from '../../src/lib/server/db/ids';
 import { createGroup, getGroup, saveGroup } from '../../src/lib/server/groups';
 import { createPlan, getPlan, plansOfGroup, savePlan } from '../../src/lib/server/plans';
-import type { Saved } from '../../src/lib/server/saved';
+import type { SaveResult } from '../../src/lib/server/saved';
 import { createSeries, getSeries, saveSeries } from '../../src/lib/server/series';
 import { createOwn, getOwn, saveOwn } from '../../src/lib/server/studio-catalogue';
 import { createStudio } from '../../src/lib/server/studios';
@@ -23,7 +23,7 @@ import { classWith, CLIMBERS, filled, seriesOf } from '../unit/series-built';
 /** A document that windows share: how one reads it, and how one saves a text into it. */
 interface Shared {
 	read(): Promise<{ version: number; text: string } | null>;
-	save(version: number, text: string): Promise<Saved<unknown>>;
+	save(version: number, text: string): Promise<SaveResult<unknown>>;
 }
 
 interface Studio {
@@ -79,7 +79,7 @@ async function sharedMovement({ db, studioId }: Studio): Promise<Shared> {
 		...(findMovement('clam') as Movement),
 		slug:
 			'own-' +
-			newId()
+			newRowId()
 				.toLowerCase()
 				.replace(/[^a-z0-9]/g, 'x'),
 		setUp
@@ -181,7 +181,7 @@ export async function windowsOnSeries(db: Db, teacherId: string, seed: number): 
 	const groupId = await createGroup(db, studioId, CLIMBERS);
 	const begun = withNewIds(
 		filled(seriesOf({ weeks: 2 }), () => titled(classWith(['clam']), 'begun')),
-		newId
+		newRowId
 	);
 	const classId = begun.series.classes[0]!.id;
 	// not as it was proposed: taken out of the series, it stays as a class of the group

@@ -6,13 +6,13 @@ import {
 	EVENING_LOG_SD,
 	learnKinds,
 	PRIORS,
-	taughtTime,
+	paceEvidence,
 	taughtTimeOfMinutes,
 	CHANCE_SECONDS,
 	type ClassKind,
 	type PaceFigure,
 	type StepTime,
-	type TaughtTime
+	type PaceEvidence
 } from '../../src/lib/core/pace';
 import type { ClassPlan } from '../../src/lib/core/plan';
 import { usualParts } from '../../src/lib/core/teach';
@@ -89,7 +89,7 @@ export function simulated(teachers: number, classes: number, seed: number, minut
 			return figures.get(by)!;
 		};
 		let factor = Math.sqrt(BETWEEN_CLASSES ** 2 - EVENING_LOG_SD ** 2 - SHARE_OF_FIGURES ** 2) * draw();
-		const times: TaughtTime[] = [];
+		const times: PaceEvidence[] = [];
 		return Array.from({ length: classes }, (_class, known): Told[] => {
 			const plan = PLANS[(t + known) % PLANS.length]!;
 			if (temper === 'drifting') factor += DRIFT_PER_CLASS * draw();
@@ -126,7 +126,7 @@ export function simulated(teachers: number, classes: number, seed: number, minut
 			const first = evening();
 			const time = minutesOnly
 				? taughtTimeOfMinutes(chosen, [...usual.values()].flat(), Math.round(first.taken / 60))
-				: taughtTime(chosen, first.steps);
+				: paceEvidence(chosen, first.steps);
 			if (time) times.push(time);
 			return [first, ...Array.from({ length: EVENINGS - 1 }, evening)].map(({ taken }) => ({
 				temper,

@@ -3,7 +3,7 @@ import { type DocumentForm } from '../../src/lib/client/documents';
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Autosave, type AutosaveOptions } from '../../src/lib/client/autosave.svelte';
-import { openOutbox, type Entry, type Outbox } from '../../src/lib/client/outbox';
+import { openOutbox, type OutboxEntry, type Outbox } from '../../src/lib/client/outbox';
 
 interface Doc {
 	text: string;
@@ -244,7 +244,7 @@ describe('what waits in this browser', () => {
 	it('and cannot be read any more is let go with a sentence, and the page opens', async () => {
 		const outbox = openOutbox(`store ${stores}`);
 		const box = await outbox;
-		const entry: Entry = {
+		const entry: OutboxEntry = {
 			id: 'an-id-of-sixteen-1',
 			kind: 'save',
 			format: 1,

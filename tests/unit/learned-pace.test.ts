@@ -13,7 +13,7 @@ import {
 	provenanceWords,
 	priorOf,
 	PRIORS,
-	taughtTime,
+	paceEvidence,
 	taughtTimeOfMinutes,
 	tenthFromTop,
 	TAUGHT_TIME,
@@ -24,7 +24,7 @@ import {
 	type Logs,
 	type PaceModel,
 	type StepTime,
-	type TaughtTime
+	type PaceEvidence
 } from '../../src/lib/core/pace';
 import { applyEdit } from '../../src/lib/core/plan';
 import { schemaFaults } from '../../src/lib/core/validation';
@@ -92,7 +92,7 @@ describe('what a class says', () => {
 			realSeconds: 24,
 			movement: null
 		};
-		const time = taughtTime('ordinary', [...Array.from({ length: 9 }, () => step(84)), move])!;
+		const time = paceEvidence('ordinary', [...Array.from({ length: 9 }, () => step(84)), move])!;
 		expect(time.realSeconds).toBe(9 * 84 + 24);
 		expect(time.usualSeconds).toEqual({ heldBreathSeconds: 630, moveSeconds: 10 });
 		const ratio = (9 * 84 + 24) / 640;
@@ -102,15 +102,15 @@ describe('what a class says', () => {
 	});
 
 	it('is not moved by an interruption that nobody marked', () => {
-		const calm = taughtTime(
+		const calm = paceEvidence(
 			'ordinary',
 			Array.from({ length: 20 }, () => step(77))
 		)!;
-		const disturbed = taughtTime('ordinary', [
+		const disturbed = paceEvidence('ordinary', [
 			...Array.from({ length: 19 }, () => step(77)),
 			step(77 + 600)
 		])!;
-		const factor = (time: TaughtTime) => learnPace([time], 'ordinary', true)!.factor;
+		const factor = (time: PaceEvidence) => learnPace([time], 'ordinary', true)!.factor;
 		expect(Math.abs(factor(disturbed) / factor(calm) - 1)).toBeLessThan(0.01);
 	});
 
@@ -120,8 +120,8 @@ describe('what a class says', () => {
 			realSeconds: 400,
 			movement: null
 		};
-		expect(taughtTime('ordinary', [words])).toBeNull();
-		expect(taughtTime('ordinary', [words, step(77)])!.realSeconds).toBe(77);
+		expect(paceEvidence('ordinary', [words])).toBeNull();
+		expect(paceEvidence('ordinary', [words, step(77)])!.realSeconds).toBe(77);
 	});
 
 	it('with only its minutes says how long it was as a whole', () => {
@@ -139,8 +139,8 @@ describe('what a class says', () => {
 });
 
 /** A class in which everything takes `ratio` times the usual. */
-const evenly = (ratio: number): TaughtTime =>
-	taughtTime(
+const evenly = (ratio: number): PaceEvidence =>
+	paceEvidence(
 		'ordinary',
 		Array.from({ length: 45 }, (_, i) => step(70 * ratio, 70, i % 2 ? 'cat-cow' : 'bridge'))
 	)!;
@@ -289,7 +289,7 @@ describe('a class that was led', () => {
 		const whole = timeOfMinutes(demo, findMovement, 'ordinary', 45, [])!;
 		const { movement } = clock(demo, findMovement, USUAL_PACE).entries.find(({ phase }) => phase === 'work')!;
 		const less = timeOfMinutes(demo, findMovement, 'ordinary', 45, [movement!])!;
-		const sum = ({ usualSeconds }: TaughtTime) => Object.values(usualSeconds).reduce((a, b) => a + b, 0);
+		const sum = ({ usualSeconds }: PaceEvidence) => Object.values(usualSeconds).reduce((a, b) => a + b, 0);
 		expect(sum(less)).toBeLessThan(sum(whole) - 20);
 	});
 });

@@ -6,7 +6,7 @@ import { freePort } from '../../scripts/mariadb.mjs';
 import { addDays } from '../../src/lib/core/calendar';
 import {
 	groupResults,
-	readLine,
+	readInclinometerLine,
 	studentResults,
 	type GroupCheckIn,
 	type Tilt
@@ -15,7 +15,7 @@ import { learnedWords } from '../../src/lib/core/pace';
 import {
 	notesAsPlanned,
 	overWeeks,
-	satWords,
+	feedbackText,
 	weeksTable,
 	weeksWords,
 	type TaughtBefore
@@ -41,7 +41,12 @@ import { listGroups } from '../../src/lib/server/groups';
 import { groupHistory, lastTaught } from '../../src/lib/server/history';
 import { inclinometer } from '../../src/lib/server/inclinometer';
 import { createPlan, getPlan, plansOfGroup } from '../../src/lib/server/plans';
-import { addRunWithoutPlan, lastUnasked, runOfPlan, saveRunOfPlan } from '../../src/lib/server/runs';
+import {
+	addRunWithoutPlan,
+	lastRunWithoutFeedback,
+	runOfPlan,
+	saveRunOfPlan
+} from '../../src/lib/server/runs';
 import { seedDemo } from '../../src/lib/server/seed';
 import { workHere } from '../../src/lib/server/compute/tasks';
 import {
@@ -300,18 +305,19 @@ describe('before the next class', () => {
 		const group = groupOf('Skiff Crew');
 		const id = await createPlan(db, imke.studioId, group, '2027-02-04', DEMO_PLANS[0]!.plan);
 		await saveRunOfPlan(db, imke, id, 0, notesAsPlanned(4, 45), '2027-02-04');
-		const asked = (before: string, from: string) => lastUnasked(db, imke.studioId, group, before, from);
+		const asked = (before: string, from: string) =>
+			lastRunWithoutFeedback(db, imke.studioId, group, before, from);
 		expect((await asked('2027-02-11', '2027-01-21'))?.run.planId).toBe(id);
 		expect(await asked('2027-03-11', '2027-02-18')).toBeNull();
 		await saveRunOfPlan(db, imke, id, 1, { ...notesAsPlanned(4, 45), there: { clam: 'few' } }, '2027-02-04');
 		expect(await asked('2027-02-11', '2027-01-21')).toBeNull();
-		expect(satWords((await runOfPlan(db, imke.studioId, id))!.run, (slug) => slug.toUpperCase())).toEqual([
-			'CLAM was there for few of them.'
-		]);
-		expect(satWords({ ...notesAsPlanned(4, 45), sore: 'nobody' }, String)).toEqual([
+		expect(feedbackText((await runOfPlan(db, imke.studioId, id))!.run, (slug) => slug.toUpperCase())).toEqual(
+			['CLAM was there for few of them.']
+		);
+		expect(feedbackText({ ...notesAsPlanned(4, 45), sore: 'nobody' }, String)).toEqual([
 			'The next day nobody was sore.'
 		]);
-		expect(satWords(notesAsPlanned(4, 45), String)).toEqual([]);
+		expect(feedbackText(notesAsPlanned(4, 45), String)).toEqual([]);
 		expect((await runOfPlan(db, imke.studioId, id))!.run.there).toEqual({ clam: 'few' });
 		expect((await getPlan(db, imke.studioId, id))!.plannedOn).toBe('2027-02-04');
 	});
@@ -370,7 +376,7 @@ describe('the simulated inclinometer', () => {
 			'measure turning-in-prone left',
 			(event, data) => {
 				heard.push(event);
-				const tilt = event === 'line' ? readLine(data) : null;
+				const tilt = event === 'line' ? readInclinometerLine(data) : null;
 				if (tilt) tilts.push(tilt);
 			},
 			() => heard.push('ended')

@@ -14,7 +14,7 @@ import {
 	meanGrade,
 	minimalDetectableChange,
 	offersOf,
-	readLine,
+	readInclinometerLine,
 	regionOf,
 	Stillness,
 	STILL_MS,
@@ -25,7 +25,7 @@ import {
 	trend,
 	upOf,
 	withOffer,
-	withOne,
+	withOneMore,
 	type Dated,
 	type GradeCounts,
 	type GroupCheckIn,
@@ -108,7 +108,7 @@ describe('the error of measuring', () => {
 		const random = () => (seed = (seed * 16807) % 2147483647) / 2147483647;
 		const group = (): GradeCounts => {
 			let all: GradeCounts = [0, 0, 0, 0];
-			for (let i = 0; i < 12; i++) all = withOne(all, Math.min(3, Math.floor(random() * 4)), 1);
+			for (let i = 0; i < 12; i++) all = withOneMore(all, Math.min(3, Math.floor(random() * 4)), 1);
 			return all;
 		};
 		for (let i = 0; i < 2000; i++) if (judgeCounts(group(), group())!.isTold) told++;
@@ -152,14 +152,14 @@ describe('a line through points', () => {
 
 describe('an inclinometer', () => {
 	it('is read line by line, and what is cut off is left out', () => {
-		expect(readLine('t=1200 angle=31.42 battery=87')).toEqual({
+		expect(readInclinometerLine('t=1200 angle=31.42 battery=87')).toEqual({
 			ms: 1200,
 			degrees: 31.42,
 			batteryPercent: 87
 		});
-		expect(readLine('t=1200 angle=-3')).toEqual({ ms: 1200, degrees: -3, batteryPercent: null });
+		expect(readInclinometerLine('t=1200 angle=-3')).toEqual({ ms: 1200, degrees: -3, batteryPercent: null });
 		for (const bad of ['', 't=12', 'angle=4', 't=1 angle=nan', 't=1 angle=999', 'le=3 ang', 't=1 angle=3e2'])
-			expect(readLine(bad)).toBeNull();
+			expect(readInclinometerLine(bad)).toBeNull();
 	});
 
 	it('is a phone too: tilt from where it was zeroed, in any direction', () => {

@@ -10,7 +10,7 @@ import {
 	movementRing,
 	runningOrder,
 	score,
-	togetherWords,
+	recentBalanceText,
 	ticksOf,
 	strengthParts,
 	wedge
@@ -270,9 +270,13 @@ describe('a class on top of the last ones', () => {
 	});
 
 	it('says so in words, and nothing where there was no class before', () => {
-		expect(togetherWords(folds, { classes: 0, orbit: sumOfOrbits([]) }, targets)).toBeNull();
-		const words = togetherWords(folds, { classes: 3, orbit: sumOfOrbits([folds, folds, folds]) }, targets)!;
+		expect(recentBalanceText(folds, { classes: 0, orbit: sumOfOrbits([]) }, targets)).toBeNull();
+		const words = recentBalanceText(
+			folds,
+			{ classes: 3, orbit: sumOfOrbits([folds, folds, folds]) },
+			targets
+		)!;
 		expect(words).toMatch(/^With the last 3 classes: too little .*extension.*; too much flexion\.$/);
-		expect(togetherWords(lunge, { classes: 1, orbit: folds }, targets)).toMatch(/^With the last class: /);
+		expect(recentBalanceText(lunge, { classes: 1, orbit: folds }, targets)).toMatch(/^With the last class: /);
 	});
 });

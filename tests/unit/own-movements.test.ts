@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { readPlanFile, writePlanFile } from '../../src/lib/core/formats';
 import {
-	draftOf,
+	movementDraftOf,
 	emptyDraft,
 	movementDifference,
 	movementFaults,
 	readDose,
-	readDraft,
+	readMovementDraft,
 	readProp,
 	catalogueView,
 	writeDose,
@@ -44,7 +44,7 @@ describe('the short notations', () => {
 describe('a draft', () => {
 	it('of any movement reads back as that movement', () => {
 		for (const m of CATALOGUE) {
-			const read = readDraft(draftOf(m), m.slug, m);
+			const read = readMovementDraft(movementDraftOf(m), m.slug, m);
 			expect(read).toEqual({ ok: true, movement: m });
 		}
 	});
@@ -52,7 +52,7 @@ describe('a draft', () => {
 	it('of nothing becomes a sound movement once it has a name, a form and words', () => {
 		const draft = { ...emptyDraft(), english: 'Slipway stretch', setUp: 'Sit.' };
 		draft.forms = [{ ...draft.forms[0]!, how: 'As it comes' }];
-		const read = readDraft(draft, 'own-slipway-stretch');
+		const read = readMovementDraft(draft, 'own-slipway-stretch');
 		expect(
 			read.ok &&
 				movementFaults(
@@ -63,19 +63,25 @@ describe('a draft', () => {
 	});
 
 	it('gets the cautions that follow from its angles', () => {
-		const draft = { ...draftOf(clam), lead: { ...draftOf(clam).lead, angles: 'F100 AD20 K90' } };
-		const read = readDraft(draft, 'own-deep-clam', clam);
+		const draft = {
+			...movementDraftOf(clam),
+			lead: { ...movementDraftOf(clam).lead, angles: 'F100 AD20 K90' }
+		};
+		const read = readMovementDraft(draft, 'own-deep-clam', clam);
 		expect(read.ok && read.movement.cautions.map((c) => c.caution)).toEqual(
 			expect.arrayContaining(['front-of-hip pinch', 'after hip replacement'])
 		);
 	});
 
 	it.each([
-		['leading leg', { lead: { ...draftOf(clam).lead, angles: 'F45 bent' } }],
-		['full form, dose', { forms: [{ ...draftOf(clam).forms[1]!, dose: 'ten' }] }],
-		['full form, kit', { forms: [{ ...draftOf(clam).forms[1]!, kit: 'a rope' }] }]
+		['leading leg', { lead: { ...movementDraftOf(clam).lead, angles: 'F45 bent' } }],
+		['full form, dose', { forms: [{ ...movementDraftOf(clam).forms[1]!, dose: 'ten' }] }],
+		['full form, kit', { forms: [{ ...movementDraftOf(clam).forms[1]!, kit: 'a rope' }] }]
 	])('with a mistake names the field: %s', (field, change) => {
-		expect(readDraft({ ...draftOf(clam), ...change }, 'own-x', clam)).toMatchObject({ ok: false, field });
+		expect(readMovementDraft({ ...movementDraftOf(clam), ...change }, 'own-x', clam)).toMatchObject({
+			ok: false,
+			field
+		});
 	});
 });
 

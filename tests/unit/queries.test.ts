@@ -13,7 +13,7 @@ import { loadSeriesContext } from '../../src/lib/server/series-context';
 import { recordCatalogue } from '../../src/lib/server/studio-catalogue';
 import { createStudio } from '../../src/lib/server/studios';
 import { withNewIds } from '../../src/lib/core/series';
-import { newId } from '../../src/lib/server/db/ids';
+import { newRowId } from '../../src/lib/server/db/ids';
 import { classWith, CLIMBERS, filled, seriesOf } from './series-built';
 import { freshDatabase } from './database';
 
@@ -94,7 +94,7 @@ it('a series asks nine times, however many classes and other series there are', 
 	const one = () =>
 		withNewIds(
 			filled(seriesOf({ weeks: 3 }), () => classWith(['clam'])),
-			newId
+			newRowId
 		);
 	const id = await createSeries(db, owner, groupId, one());
 	const few = await asked(() => loadSeriesContext(db, studioId, id, USUAL_PACE));

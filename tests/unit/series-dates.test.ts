@@ -4,8 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { addDays, isIsoDay, weekOfDay, withOneMoreDay } from '../../src/lib/core/calendar';
 import {
-	comesBack,
-	fallsOut,
+	carriedOver,
+	cancelClass,
 	goalDates,
 	ladderTo,
 	metBeforeEach,
@@ -193,20 +193,20 @@ describe('the schedule of rungs', () => {
 		});
 		expect(rungsOf(out, 0)).toEqual([0, 0, 0, 1, 1, 2]);
 		expect(rungsOf(logged(out, first, run), 0)).toEqual([0, 0, 1, 1, 2, 2]);
-		expect([...comesBack(out)]).toEqual([[base.series.classes[1]!.id, ['seated-knee-wipers', 'clam']]]);
+		expect([...carriedOver(out)]).toEqual([[base.series.classes[1]!.id, ['seated-knee-wipers', 'clam']]]);
 	});
 
 	it('owes what was left out until a class really gives it', () => {
 		const base = filled(seriesOf({ weeks: 4 }), (i) => classWith(i === 2 ? ['clam', 'frog'] : ['frog']));
 		const [a, b, c, d] = base.series.classes.map(({ id }) => id);
 		const out = logged(base, a!, { ...run, leftOut: ['clam'] });
-		expect([...comesBack(out)]).toEqual([[b, ['clam']]]);
+		expect([...carriedOver(out)]).toEqual([[b, ['clam']]]);
 		// the second class had no clam either: it is owed still
 		const twice = logged(out, b!, run);
-		expect([...comesBack(twice)]).toEqual([[c, ['clam']]]);
+		expect([...carriedOver(twice)]).toEqual([[c, ['clam']]]);
 		// the third gave it; left out there once more, it goes on
-		expect([...comesBack(logged(twice, c!, run))]).toEqual([]);
-		expect([...comesBack(logged(twice, c!, { ...run, leftOut: ['clam'] }))]).toEqual([[d, ['clam']]]);
+		expect([...carriedOver(logged(twice, c!, run))]).toEqual([]);
+		expect([...carriedOver(logged(twice, c!, { ...run, leftOut: ['clam'] }))]).toEqual([[d, ['clam']]]);
 	});
 
 	it('may be told of runs in any order: a class passed by was only planned, and gives nothing', () => {
@@ -222,8 +222,8 @@ describe('the schedule of rungs', () => {
 		expect([...metBeforeEach(third, [])[3]!].sort()).toEqual(['clam', 'seated-knee-wipers']);
 		// the earlier ones are written down afterwards, the later one first; the third did not give the second rung
 		expect(rungsOf(logged(logged(third, b!, run), a!, run), 0)).toEqual([0, 0, 1, 1, 1, 2]);
-		expect([...comesBack(logged(third, a!, { ...run, leftOut: ['clam'] }))]).toEqual([]);
-		expect([...comesBack(logged(third, c!, { ...run, leftOut: ['clam'] }))]).toEqual([[d, ['clam']]]);
+		expect([...carriedOver(logged(third, a!, { ...run, leftOut: ['clam'] }))]).toEqual([]);
+		expect([...carriedOver(logged(third, c!, { ...run, leftOut: ['clam'] }))]).toEqual([[d, ['clam']]]);
 	});
 
 	it('goes on after the last class that was taught, whatever lies open before it', () => {
@@ -234,7 +234,7 @@ describe('the schedule of rungs', () => {
 		expect(later.series.classes.slice(0, 3)).toEqual([first, second, third]);
 		expect(later.series.classes[3]).toMatchObject({ id: fourth!.id, startsAt: '18:00' });
 		// the second did not take place: what it was to give comes after what was taught
-		const out = fallsOut(taught, second!.id, 'storm', 'one more date');
+		const out = cancelClass(taught, second!.id, 'storm', 'one more date');
 		if (!out.ok) throw new Error(out.message);
 		expect(out.value.series.classes.map(({ id }) => id)).toEqual(
 			[first, third, second, fourth].map((c) => c!.id)
@@ -242,7 +242,7 @@ describe('the schedule of rungs', () => {
 		expect(out.value.series.classes.map(({ on }) => on)).toEqual([...daysOf(out.value)].sort());
 		// letting the last go never lets go what was taught
 		const end = logged(base, fourth!.id, run);
-		const short = fallsOut(end, first!.id, 'storm', 'let the last go');
+		const short = cancelClass(end, first!.id, 'storm', 'let the last go');
 		expect(short.ok && short.value.series.classes.map(({ id }) => id)).toEqual(
 			[first, second, fourth].map((c) => c!.id)
 		);

@@ -20,7 +20,7 @@ import { seriesCalendar } from '../../src/lib/server/calendar-file';
 import { TASKS } from '../../src/lib/server/compute/tasks';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
-import { newId } from '../../src/lib/server/db/ids';
+import { newRowId } from '../../src/lib/server/db/ids';
 import { teacher } from '../../src/lib/server/db/schema';
 import { createGroup } from '../../src/lib/server/groups';
 import { createPlan, removePlan, getPlan, plansOfGroup, savePlan } from '../../src/lib/server/plans';
@@ -75,7 +75,7 @@ afterAll(async () => {
 const fresh = (): PlannedSeries =>
 	withNewIds(
 		filled(seriesOf({ weeks: 3, ladders: [ladder('90-90-switch', 'full')] }), () => classWith(['clam'])),
-		newId
+		newRowId
 	);
 
 async function kept(planned = fresh()) {
@@ -281,7 +281,7 @@ describe('the dates of a series for other calendars', () => {
 		const slugs = ['clam', 'cat-cow', 'seated-knee-wipers'];
 		await createPlan(db, loft, veterans, '2026-10-01', classWith(slugs));
 		const ladders = [ladder('90-90-switch', 'full'), ladder('low-lunge-knee-lift', 'full')];
-		const id = await createSeries(db, imke, veterans, withNewIds(seriesOf({ ladders }), newId));
+		const id = await createSeries(db, imke, veterans, withNewIds(seriesOf({ ladders }), newRowId));
 		const setting = (await loadSeriesContext(db, loft, id, USUAL_PACE))!;
 		const shown = analyseSeries(setting.stored.planned, settingOfSeries(setting));
 		const words = shown.classes.map((c) =>

@@ -17,7 +17,7 @@ import {
 import {
 	compareSeries,
 	draftOfRun,
-	fallsOut,
+	cancelClass,
 	analyseSeries,
 	withProposed,
 	type PlannedSeries
@@ -79,7 +79,7 @@ describe('the weeks as they are shown', () => {
 	it('show a date that fell out', () => {
 		const out = (p: PlannedSeries) => {
 			const open = p.series.classes.find(({ id }) => !p.runs[id])!;
-			const changed = fallsOut(p, open.id, 'storm', 'one more date');
+			const changed = cancelClass(p, open.id, 'storm', 'one more date');
 			return changed.ok ? changed.value : p;
 		};
 		const after = weekCards(read(chalk, out));
@@ -217,7 +217,7 @@ describe('before and after', () => {
 		expect(shifts[0]!.after).toMatch(
 			/^Tue 10 Nov 17:30, load \d+ effort-min; Clam, supported, 8 repetitions$/
 		);
-		const out = fallsOut(planned, a!.id, '', 'let the last go');
+		const out = cancelClass(planned, a!.id, '', 'let the last go');
 		const gone = seriesShifts(before, analyseSeries(out.ok ? out.value : planned, settingFor()));
 		expect(gone.map(({ after }) => after.split(',')[0])).toEqual([
 			'Tue 10 Nov 17:30',

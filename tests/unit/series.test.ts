@@ -7,8 +7,8 @@ import {
 	analyseSeries,
 	copiedTo,
 	dueIn,
-	fallsOut,
-	movedTo,
+	cancelClass,
+	rescheduleClass,
 	type PlannedSeries,
 	sectionsHash,
 	seriesFaults,
@@ -22,7 +22,7 @@ import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { classWith, daysOf, filled, ids, ladder, logged, run, seriesOf, settingFor } from './series-built';
 
 /** A change that must be possible. */
-function done(changed: ReturnType<typeof fallsOut>): PlannedSeries {
+function done(changed: ReturnType<typeof cancelClass>): PlannedSeries {
 	if (!changed.ok) throw new Error(changed.message);
 	return changed.value;
 }
@@ -34,7 +34,7 @@ describe('changing a series', () => {
 	const third = planned.series.classes[2]!;
 
 	it('shifts what follows when a date falls out, and adds one at the end or lets the last class go', () => {
-		const more = done(fallsOut(planned, third.id, 'storm', 'one more date'));
+		const more = done(cancelClass(planned, third.id, 'storm', 'one more date'));
 		expect(daysOf(more)).toEqual([
 			'2026-11-03',
 			'2026-11-10',
@@ -47,7 +47,7 @@ describe('changing a series', () => {
 		expect(more.series.classes[2]!.week).toBe(3);
 		expect(more.plans).toEqual(planned.plans);
 		expect(more.series.missed).toEqual([{ on: '2026-11-17', why: 'storm' }]);
-		const less = done(fallsOut(planned, third.id, 'storm', 'let the last go'));
+		const less = done(cancelClass(planned, third.id, 'storm', 'let the last go'));
 		expect(less.series.classes).toHaveLength(5);
 		expect(daysOf(less).at(-1)).toBe('2026-12-08');
 		expect(Object.keys(less.plans)).toHaveLength(5);
@@ -56,23 +56,23 @@ describe('changing a series', () => {
 	it('does not let a date fall out, or move, that was taught', () => {
 		const taught = logged(planned, planned.series.classes[0]!.id, run);
 		const first = taught.series.classes[0]!;
-		expect(fallsOut(taught, first.id, '', 'one more date').ok).toBe(false);
-		expect(movedTo(taught, first.id, { on: '2026-11-05', startsAt: '17:30' }).ok).toBe(false);
-		expect(movedTo(taught, third.id, { on: '2026-11-02', startsAt: '17:30' })).toMatchObject({
+		expect(cancelClass(taught, first.id, '', 'one more date').ok).toBe(false);
+		expect(rescheduleClass(taught, first.id, { on: '2026-11-05', startsAt: '17:30' }).ok).toBe(false);
+		expect(rescheduleClass(taught, third.id, { on: '2026-11-02', startsAt: '17:30' })).toMatchObject({
 			ok: false,
 			message: expect.stringContaining('2026-11-03')
 		});
 	});
 
 	it('moves one class without touching the others, and keeps the order where it passes some', () => {
-		const near = done(movedTo(planned, third.id, { on: '2026-11-19', startsAt: '18:00' }));
+		const near = done(rescheduleClass(planned, third.id, { on: '2026-11-19', startsAt: '18:00' }));
 		expect(daysOf(near)[2]).toBe('2026-11-19');
 		expect(near.plans[third.id]!.startsAt).toBe('18:00');
-		const far = done(movedTo(planned, third.id, { on: '2026-12-05', startsAt: '17:30' }));
+		const far = done(rescheduleClass(planned, third.id, { on: '2026-12-05', startsAt: '17:30' }));
 		// its rungs move to the next date: the ladder is climbed in order
 		expect(far.series.classes.map(({ id }) => id)).toEqual(planned.series.classes.map(({ id }) => id));
 		expect(daysOf(far).slice(2, 5)).toEqual(['2026-11-24', '2026-12-01', '2026-12-05']);
-		expect(movedTo(planned, third.id, { on: '2026-11-24', startsAt: '17:30' }).ok).toBe(false);
+		expect(rescheduleClass(planned, third.id, { on: '2026-11-24', startsAt: '17:30' }).ok).toBe(false);
 	});
 
 	it('puts a week in: later classes come a week later, with their themes and tests', () => {
@@ -121,10 +121,10 @@ describe('changing a series', () => {
 					const { classes } = now.series;
 					const c = 'at' in step ? classes[step.at % Math.max(1, classes.length)] : undefined;
 					if (step.do === 'out' && c) {
-						const out = fallsOut(now, c.id, '', step.more ? 'one more date' : 'let the last go');
+						const out = cancelClass(now, c.id, '', step.more ? 'one more date' : 'let the last go');
 						if (out.ok) now = out.value;
 					} else if (step.do === 'move' && c) {
-						const moved = movedTo(now, c.id, { on: addDays(c.on, step.days), startsAt: c.startsAt });
+						const moved = rescheduleClass(now, c.id, { on: addDays(c.on, step.days), startsAt: c.startsAt });
 						if (moved.ok) now = moved.value;
 					} else if (step.do === 'week') {
 						const inserted = weekInserted(now, step.at, newId);

@@ -5,7 +5,7 @@ import { clock, type TimelineEntry } from '../../src/lib/core/clock';
 import { usualForm } from '../../src/lib/core/movement';
 import { newGroup, type Group } from '../../src/lib/core/group';
 import { groupResults, studentResults, trend, type StudentCheckIn } from '../../src/lib/core/measure';
-import { KINDS, learnPace, USUAL_PACE, type ClassKind, type TaughtTime } from '../../src/lib/core/pace';
+import { KINDS, learnPace, USUAL_PACE, type ClassKind, type PaceEvidence } from '../../src/lib/core/pace';
 import { itemsOf, type ClassPlan } from '../../src/lib/core/plan';
 import { proposeClasses } from '../../src/lib/core/propose';
 import { substitutes } from '../../src/lib/core/substitution';
@@ -94,7 +94,7 @@ describe('what is written down of a class that was led', () => {
 });
 
 describe('what is learned of a pace', () => {
-	const evening = (ratio: number): TaughtTime => ({
+	const evening = (ratio: number): PaceEvidence => ({
 		kind: 'ordinary',
 		known: 'steps',
 		usualSeconds: { 'whole pace': 2700 },

@@ -7,7 +7,7 @@ import {
 	formForTier,
 	kitAtHand,
 	kitNeeds,
-	likeness,
+	substituteSimilarity,
 	LIKENESS_WEIGHTS,
 	roomSheet,
 	SERVES,
@@ -128,8 +128,8 @@ describe('likeness', () => {
 		expect(Object.values(LIKENESS_WEIGHTS).reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);
 		fc.assert(
 			fc.property(anyMovement, anyMovement, (a, b) => {
-				expect(likeness(a, a).score).toBeCloseTo(1, 12);
-				const { score, parts } = likeness(a, b);
+				expect(substituteSimilarity(a, a).score).toBeCloseTo(1, 12);
+				const { score, parts } = substituteSimilarity(a, b);
 				for (const part of [score, ...Object.values(parts)]) {
 					expect(part).toBeGreaterThanOrEqual(0);
 					expect(part).toBeLessThanOrEqual(1 + 1e-12);
@@ -139,7 +139,7 @@ describe('likeness', () => {
 	});
 
 	it('finds a lying figure four nearer to a pigeon than a plank', () => {
-		const to = (slug: string) => likeness(movement('pigeon-fold'), movement(slug)).score;
+		const to = (slug: string) => substituteSimilarity(movement('pigeon-fold'), movement(slug)).score;
 		expect(to('supine-figure-four')).toBeGreaterThan(to('plank'));
 	});
 });

@@ -6,7 +6,7 @@ import type { FormId } from '../../src/lib/core/movement';
 import { suits } from '../../src/lib/core/substitution';
 import { clock } from '../../src/lib/core/clock';
 import { analysePlan } from '../../src/lib/core/checks';
-import { ledScores, score } from '../../src/lib/core/view-models';
+import { plannedVsActual, score } from '../../src/lib/core/view-models';
 import { MOMENTS_OF_TEST, type MomentOfTest } from '../../src/lib/core/measure';
 import { groupToday } from '../../src/lib/core/group';
 import { USUAL_PACE } from '../../src/lib/core/pace';
@@ -39,7 +39,7 @@ import {
 	swapsFor,
 	tally,
 	STEP_KINDS,
-	type RunAct,
+	type RunAction,
 	type RunEvent,
 	type Replacement,
 	type RunState,
@@ -74,7 +74,7 @@ class Device {
 		return this;
 	}
 
-	does(act: RunAct): this {
+	does(act: RunAction): this {
 		const id = `event-${String(this.events.length).padStart(4, '0')}`;
 		this.events.push({ id, at: START + this.ms, monoMs: 1000 + this.ms, boot: this.boot, ...act });
 		return this;
@@ -415,41 +415,41 @@ const CLAM: Replacement = {
 };
 
 /** Any act, with steps of a script by their number. */
-const anyAct = (of: Script): fc.Arbitrary<RunAct> => {
+const anyAct = (of: Script): fc.Arbitrary<RunAction> => {
 	const id = fc.nat(of.steps.length - 1).map((i) => of.steps[i]!.id);
 	const ids = fc.array(id, { maxLength: 5 });
 	return fc.oneof(
-		{ weight: 10, arbitrary: fc.constant<RunAct>({ do: 'next' }) },
-		{ weight: 3, arbitrary: fc.constant<RunAct>({ do: 'back' }) },
-		fc.constant<RunAct>({ do: 'pause' }),
-		fc.constant<RunAct>({ do: 'resume' }),
-		fc.integer({ min: 1, max: 90 }).map((seconds): RunAct => ({ do: 'more', seconds })),
-		fc.constant<RunAct>({ do: 'one more set' }),
-		ids.map((steps): RunAct => ({ do: 'leave out', steps })),
-		ids.map((steps): RunAct => ({ do: 'bring back', steps })),
-		id.map((step): RunAct => ({ do: 'jump', step })),
-		fc.tuple(id, fc.boolean()).map(([step, waits]): RunAct => ({ do: 'wait', step, waits })),
+		{ weight: 10, arbitrary: fc.constant<RunAction>({ do: 'next' }) },
+		{ weight: 3, arbitrary: fc.constant<RunAction>({ do: 'back' }) },
+		fc.constant<RunAction>({ do: 'pause' }),
+		fc.constant<RunAction>({ do: 'resume' }),
+		fc.integer({ min: 1, max: 90 }).map((seconds): RunAction => ({ do: 'more', seconds })),
+		fc.constant<RunAction>({ do: 'one more set' }),
+		ids.map((steps): RunAction => ({ do: 'leave out', steps })),
+		ids.map((steps): RunAction => ({ do: 'bring back', steps })),
+		id.map((step): RunAction => ({ do: 'jump', step })),
+		fc.tuple(id, fc.boolean()).map(([step, waits]): RunAction => ({ do: 'wait', step, waits })),
 		fc
 			.constantFrom(...of.steps.flatMap(({ itemId }) => itemId ?? []))
-			.map((item): RunAct => ({ do: 'swap', item, to: CLAM })),
+			.map((item): RunAction => ({ do: 'swap', item, to: CLAM })),
 		fc
 			.tuple(fc.constantFrom('hand' as const, 'clock' as const), fc.subarray([...STEP_KINDS]))
-			.map(([by, waitsIn]): RunAct => ({ do: 'lead', by, waitsIn })),
+			.map(([by, waitsIn]): RunAction => ({ do: 'lead', by, waitsIn })),
 		fc
 			.tuple(fc.dictionary(id, fc.integer({ min: 1, max: 300 }), { maxKeys: 4 }), ids)
-			.map(([seconds, leftOut]): RunAct => ({ do: 'adjust', seconds, leftOut })),
-		fc.nat(40).map((n): RunAct => ({ do: 'take back', event: `event-${String(n).padStart(4, '0')}` })),
-		fc.constant<RunAct>({ do: 'note', words: 'said' }),
+			.map(([seconds, leftOut]): RunAction => ({ do: 'adjust', seconds, leftOut })),
+		fc.nat(40).map((n): RunAction => ({ do: 'take back', event: `event-${String(n).padStart(4, '0')}` })),
+		fc.constant<RunAction>({ do: 'note', words: 'said' }),
 		fc
 			.tuple(fc.constantFrom(...MOMENTS_OF_TEST), fc.integer({ min: 1, max: 9 }))
-			.map(([moment, n]): RunAct => ({
+			.map(([moment, n]): RunAction => ({
 				do: 'count',
 				test: 'leg-roll',
 				moment,
 				counts: { left: [0, n, 0, 0], right: [0, 0, 0, 0] }
 			})),
-		fc.tuple(fc.nat(600_000), fc.boolean()).map(([ms, taught]): RunAct => ({ do: 'slept', ms, taught })),
-		fc.constant<RunAct>({ do: 'end' })
+		fc.tuple(fc.nat(600_000), fc.boolean()).map(([ms, taught]): RunAction => ({ do: 'slept', ms, taught })),
+		fc.constant<RunAction>({ do: 'end' })
 	);
 };
 const anyRun = (of: Script) =>
@@ -485,7 +485,7 @@ describe('any run', () => {
 	});
 
 	it('costs the same for each event, however many came before: ten thousand of any kind are read', () => {
-		const endAndBack = Array.from({ length: 10_000 }, (_, i): RunAct => ({ do: i % 2 ? 'back' : 'end' }));
+		const endAndBack = Array.from({ length: 10_000 }, (_, i): RunAction => ({ do: i % 2 ? 'back' : 'end' }));
 		const mixed = fc.sample(anyAct(DEMO), { numRuns: 10_000, seed: 20261201 });
 		for (const acts of [endAndBack, mixed]) {
 			const run = begun();
@@ -537,7 +537,7 @@ describe('any run', () => {
 describe('ending on time', () => {
 	const steps = new Steps(DEMO);
 	/** The class as it goes on after an offer was taken. */
-	const taken = (run: Device, act: RunAct) => run.does(act).state;
+	const taken = (run: Device, act: RunAction) => run.does(act).state;
 	const gone = (state: RunState) =>
 		DEMO.blocks.filter(({ id }) =>
 			DEMO.steps.filter(({ blockId }) => blockId === id).every((step) => isLeftOut(state, step.id))
@@ -665,7 +665,7 @@ describe('a group that is counted in the tests of a class', () => {
 	const wave = DEMO_PLANS.find(({ plan }) => plan.title === 'A wave at noon')!.plan;
 	const WAVE = scriptOf(wave, DEMO_GROUPS.lamp, findMovement, USUAL_PACE);
 	const tests = WAVE.steps.filter(({ kind }) => kind === 'test');
-	const count = (n: number, moment: MomentOfTest): RunAct => ({
+	const count = (n: number, moment: MomentOfTest): RunAction => ({
 		do: 'count',
 		test: 'leg-roll',
 		moment,
@@ -680,7 +680,7 @@ describe('a group that is counted in the tests of a class', () => {
 	});
 
 	it('stand on the score of a class that was led, by their names', () => {
-		const { planned } = ledScores(WAVE, begun(WAVE).events, findMovement);
+		const { planned } = plannedVsActual(WAVE, begun(WAVE).events, findMovement);
 		expect(planned.tests.map(({ name }) => name)).toEqual(Array(2).fill('Rolling straight legs in and out'));
 	});
 
@@ -777,7 +777,7 @@ describe('what became of a class', () => {
 		});
 		const steps = DEMO.steps.filter(({ blockId }) => blockId === out.id).map(({ id }) => id);
 		const [start, ...rest] = run.events;
-		const before = (act: RunAct, n: number): RunEvent =>
+		const before = (act: RunAction, n: number): RunEvent =>
 			({ ...start!, id: `before-${n}`, ...act }) as RunEvent;
 		const events = [before({ do: 'here', here }, 1), start!, before({ do: 'leave out', steps }, 2), ...rest];
 		const became = tally(DEMO, events);
@@ -799,7 +799,7 @@ describe('what became of a class', () => {
 	});
 
 	it('led as planned, is drawn as the desk drew it, twice', () => {
-		const { planned, real } = ledScores(DEMO, led((_run, id) => asPlanned(id)).events, findMovement);
+		const { planned, real } = plannedVsActual(DEMO, led((_run, id) => asPlanned(id)).events, findMovement);
 		expect(real).toEqual(planned);
 		expect(planned.marks).toEqual([]);
 		const { targets } = STRIDERS;
@@ -828,7 +828,7 @@ describe('what became of a class', () => {
 			device.after(5).does({ do: 'pause' }).after(90).does({ do: 'resume' });
 			return asPlanned(id) - 5;
 		});
-		const { planned, real } = ledScores(DEMO, run.events, findMovement);
+		const { planned, real } = plannedVsActual(DEMO, run.events, findMovement);
 		expect(planned.blocks.some(({ blockId }) => blockId === out.id)).toBe(true);
 		expect(real.blocks.some(({ blockId }) => blockId === out.id)).toBe(false);
 		const missed = DEMO.steps.filter(({ id, kind }) => steps.includes(id) && kind === 'work');
@@ -846,7 +846,7 @@ describe('what became of a class', () => {
 	it('is drawn without gap or overlap, whatever happened', () => {
 		fc.assert(
 			fc.property(anyRun(DEMO), (run) => {
-				const { planned, real } = ledScores(DEMO, run.events, findMovement);
+				const { planned, real } = plannedVsActual(DEMO, run.events, findMovement);
 				let end = 0;
 				for (const { x, width, key } of real.blocks) {
 					expect(x).toBeGreaterThanOrEqual(end);

@@ -13,7 +13,7 @@ import {
 	candidatesOf,
 	optionsFor,
 	possibleThemes,
-	readLine,
+	readThemeLine,
 	seededRandom,
 	storyOf,
 	THEMES,
@@ -28,7 +28,7 @@ const linesOf = () => [
 	...ANY_LET_GO
 ];
 const partsOf = (line: string) =>
-	readLine(line).parts.map((part) => ({ ...part, movement: findMovement(part.slug) }));
+	readThemeLine(line).parts.map((part) => ({ ...part, movement: findMovement(part.slug) }));
 
 describe('every line of a theme', () => {
 	it('names movements of the catalogue, in modes that they have', () => {

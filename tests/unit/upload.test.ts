@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { DeviceStore, type KeptRun } from '../../src/lib/client/teach/device-store';
-import { sendLeft } from '../../src/lib/client/teach/left';
+import { uploadUnsentRuns } from '../../src/lib/client/teach/left';
 import { upload } from '../../src/lib/client/teach/upload';
 import type { RunEvent, TeachPack } from '../../src/lib/core/teach';
 
@@ -142,9 +142,9 @@ describe('what earlier classes left on the device', () => {
 		];
 		for (const other of others) await store.putRun(other);
 		serverAnswers(says(503));
-		expect(await sendLeft(store, 'imke')).toBe(1);
+		expect(await uploadUnsentRuns(store, 'imke')).toBe(1);
 		serverAnswers(says(200));
-		expect(await sendLeft(store, 'imke')).toBe(0);
+		expect(await uploadUnsentRuns(store, 'imke')).toBe(0);
 		const left = (await store.runs()).map(({ id }) => id);
 		expect(left.sort()).toEqual(others.map(({ id }) => id).sort());
 		for (const { id } of others) await store.drop(id);

@@ -17,7 +17,7 @@ import {
 	roomSheet,
 	shortageInWords,
 	waysAt,
-	type Way
+	type ItemVariant
 } from '../../src/lib/core/substitution';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
@@ -32,7 +32,7 @@ const with_ = (caution: Caution, people: number, change: Partial<Group> = {}): G
 	...groupOf(change),
 	cautions: [{ caution, people }]
 });
-const inWords = (ways: Way[]) =>
+const inWords = (ways: ItemVariant[]) =>
 	ways.map(({ who, people, movement: { slug }, form }) => [
 		'tier' in who ? who.tier : who.caution,
 		people,

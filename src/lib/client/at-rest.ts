@@ -2,7 +2,7 @@
 const AT_REST_MS = 1500;
 
 /** Fetches parts of a page once it is at rest, so that they open at once later, also without a connection. Returns what cancels it. */
-export function fetchAtRest(parts: Readonly<Record<string, () => Promise<unknown>>>): () => void {
+export function prefetchAfterLoad(parts: Readonly<Record<string, () => Promise<unknown>>>): () => void {
 	const timer = setTimeout(async () => {
 		for (const load of Object.values(parts)) await load().catch(() => null);
 	}, AT_REST_MS);

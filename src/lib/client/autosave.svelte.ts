@@ -2,7 +2,7 @@ import type { Fault } from '$lib/core/validation';
 import { send } from './api';
 import type { DocumentForm } from './documents';
 import { newId } from './ids';
-import { openOutbox, type Begun, type Entry, type Outbox } from './outbox';
+import { openOutbox, type Begun, type OutboxEntry, type Outbox } from './outbox';
 import * as windows from './windows';
 
 export type { Begun } from './outbox';
@@ -26,7 +26,7 @@ interface SaveAnswer extends Begun {
 export interface AutosaveOptions {
 	outbox?: Promise<Outbox>;
 	ownWindow?: () => Promise<string>;
-	isOpen?: (entry: Entry) => Promise<boolean>;
+	isOpen?: (entry: OutboxEntry) => Promise<boolean>;
 }
 
 const UNREADABLE = 'Something that this browser had kept could not be read any more.';
@@ -139,9 +139,9 @@ export class Autosave<T> {
 	}
 
 	/** Of what waits: what this window left before a reload, or the newest of what a closed one did. Faulty ones go. */
-	private async leftBehind(entries: Entry[]): Promise<(Entry & { document: T })[]> {
+	private async leftBehind(entries: OutboxEntry[]): Promise<(OutboxEntry & { document: T })[]> {
 		const isOpen = this.options.isOpen ?? windows.isOpen;
-		const left: (Entry & { document: T })[] = [];
+		const left: (OutboxEntry & { document: T })[] = [];
 		for (const entry of entries) {
 			if (await isOpen(entry)) continue;
 			const read = this.form.read(entry.body);
@@ -164,7 +164,7 @@ export class Autosave<T> {
 		void this.write(async (outbox) => {
 			const window = await (this.options.ownWindow ?? windows.ownWindow)();
 			const { owner, url: subject } = this;
-			const entry: Entry = {
+			const entry: OutboxEntry = {
 				id: tail.id,
 				kind: 'save',
 				format: 1,

@@ -1,6 +1,6 @@
 /** Shared parts of charts; colours are the names of our tokens, which the chart resolves. */
 
-export const whole = { animation: false, textStyle: { fontFamily: 'var(--font)' } };
+export const baseOptions = { animation: false, textStyle: { fontFamily: 'var(--font)' } };
 
 /** An axis of days or weeks. */
 export const axis = (data: string[]) => ({
@@ -12,7 +12,7 @@ export const axis = (data: string[]) => ({
 });
 
 /** An axis of figures. */
-export const figures = (name: string) => ({
+export const valueAxis = (name: string) => ({
 	type: 'value' as const,
 	name,
 	nameTextStyle: { color: 'var(--ink-soft)', align: 'left' as const },

@@ -4,7 +4,7 @@ import { fit, type FitResult } from '$lib/core/fit';
 import type { Group } from '$lib/core/group';
 import { catalogueView, type Movement } from '$lib/core/movement';
 import type { PaceModel } from '$lib/core/pace';
-import type { Known } from '$lib/core/run';
+import type { FamiliarMovements } from '$lib/core/run';
 import type { ClassPlan } from '$lib/core/plan';
 import {
 	alternativesFor,
@@ -35,7 +35,7 @@ export interface ProposeTask {
 	wishes: Wishes;
 	seed: number;
 	group: Group;
-	known: Known;
+	known: FamiliarMovements;
 	pace: PaceModel;
 	lastFirstSide: Leg | null;
 	/** Movements that the catalogue does not have, or not so, and those left out of planning. */

@@ -4,13 +4,13 @@ import { PLAN } from '$lib/core/plan';
 import { notesOf } from '$lib/core/run';
 import { seriesAsSent, withNewIds } from '$lib/core/series';
 import { faultLines, withVersion, type Fault } from '$lib/core/validation';
-import type { FileKind, Reading } from './open-file';
+import type { FileKind, FileResult } from './open-file';
 import { newId } from './ids';
 
-const refused = (faults: readonly Fault[]): Reading => ({ ok: false, lines: faultLines(faults) });
+const refused = (faults: readonly Fault[]): FileResult => ({ ok: false, lines: faultLines(faults) });
 
 /** How each kind of file is read, and what of it is sent. Loaded when a file is chosen: it holds the whole catalogue. */
-export const READERS: Record<FileKind, (text: string) => Reading> = {
+export const READERS: Record<FileKind, (text: string) => FileResult> = {
 	plan(text) {
 		const read = readPlanFile(text, findMovement);
 		if (!read.ok) return refused(read.faults);

@@ -33,7 +33,7 @@ function ask(): void {
 }
 
 /** Does something soon, in an idle moment. Returns what cancels it. */
-export function atIdle(task: () => void): () => void {
+export function onIdle(task: () => void): () => void {
 	waiting.add(task);
 	ask();
 	return () => void waiting.delete(task);

@@ -2,7 +2,7 @@
 const KEPT_AS = 'orbit.letter-keys';
 
 /** The part of the browser's storage that is used; storage may be forbidden, and then nothing is remembered. */
-interface Kept {
+interface KeyStorage {
 	getItem(key: string): string | null;
 	setItem(key: string, value: string): void;
 }
@@ -15,7 +15,7 @@ export class LetterKeys {
 	on = $state(true);
 
 	constructor(
-		private readonly kept: Kept | null,
+		private readonly kept: KeyStorage | null,
 		private readonly root: { dataset: DOMStringMap } | null
 	) {
 		this.take(this.read() !== 'off');
@@ -51,7 +51,7 @@ export class LetterKeys {
 	}
 }
 
-function storage(): Kept | null {
+function storage(): KeyStorage | null {
 	try {
 		return typeof localStorage === 'undefined' ? null : localStorage;
 	} catch {

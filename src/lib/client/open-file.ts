@@ -1,5 +1,6 @@
 /** Result of opening a file: its contents, or the reasons why it cannot be used, line by line. */
-export type Reading = { ok: true; value: Record<string, unknown> } | { ok: false; lines: readonly string[] };
+export type FileResult =
+	{ ok: true; value: Record<string, unknown> } | { ok: false; lines: readonly string[] };
 
 /** A kind of file that can be brought in. */
 export interface OpenableFile {
@@ -11,7 +12,7 @@ export interface OpenableFile {
 	page: string;
 }
 
-export const FILES = {
+export const FILE_READERS = {
 	plan: {
 		name: 'plan',
 		label: 'Plan file (JSON)',
@@ -27,10 +28,10 @@ export const FILES = {
 		page: '/series'
 	}
 } as const satisfies Record<string, OpenableFile>;
-export type FileKind = keyof typeof FILES;
+export type FileKind = keyof typeof FILE_READERS;
 
 /** Reads a file of a kind: what is sent to keep it. */
-export async function readFile(kind: FileKind, text: string): Promise<Reading> {
+export async function readFile(kind: FileKind, text: string): Promise<FileResult> {
 	const { READERS } = await import('./file-readers');
 	return READERS[kind](text);
 }

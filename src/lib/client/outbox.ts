@@ -11,7 +11,7 @@ export interface Begun {
  * Something that has to reach the server. Entries are only ever added and taken out: the server accepts each id once, so
  * one may be sent again until its answer has come.
  */
-export interface Entry {
+export interface OutboxEntry {
 	/** Chosen here, 16 letters or digits. */
 	id: string;
 	/** Kind of entry; saving a document is the only one so far. */
@@ -45,11 +45,11 @@ const entrySchema = object({
 	at: number().required()
 });
 
-interface Stored extends DBSchema {
+interface OutboxDB extends DBSchema {
 	entries: {
 		/** Rises by one with each entry: the order in which they were made. */
 		key: number;
-		value: Entry & { seq?: number };
+		value: OutboxEntry & { seq?: number };
 		indexes: { subject: [string, string]; id: string };
 	};
 }
@@ -57,11 +57,11 @@ interface Stored extends DBSchema {
 /** Where entries wait until the server has them. */
 export interface Outbox {
 	/** Adds an entry, in the place of one that was never sent; false where this browser has no room for it. */
-	append(entry: Entry, insteadOf?: string): Promise<boolean>;
+	append(entry: OutboxEntry, insteadOf?: string): Promise<boolean>;
 	/** Takes an entry out, and lets another go on from what the server answered. */
 	confirm(id: string, next?: { id: string; begun: Begun }): Promise<void>;
 	/** Returns the entries that wait for one document, in order. Unreadable ones are removed and counted. */
-	waiting(owner: string, subject: string): Promise<{ entries: Entry[]; damaged: number }>;
+	waiting(owner: string, subject: string): Promise<{ entries: OutboxEntry[]; damaged: number }>;
 	close(): void;
 }
 
@@ -75,7 +75,7 @@ export async function openOutbox(name = OUTBOX_STORE): Promise<Outbox> {
 	if (typeof indexedDB === 'undefined') return inMemory();
 	try {
 		return inBrowser(
-			await openDB<Stored>(name, 1, {
+			await openDB<OutboxDB>(name, 1, {
 				upgrade(db) {
 					const store = db.createObjectStore('entries', { keyPath: 'seq', autoIncrement: true });
 					store.createIndex('subject', ['owner', 'subject']);
@@ -90,7 +90,7 @@ export async function openOutbox(name = OUTBOX_STORE): Promise<Outbox> {
 	}
 }
 
-function inBrowser(db: IDBPDatabase<Stored>): Outbox {
+function inBrowser(db: IDBPDatabase<OutboxDB>): Outbox {
 	return {
 		async append(entry, insteadOf) {
 			try {
@@ -119,7 +119,7 @@ function inBrowser(db: IDBPDatabase<Stored>): Outbox {
 		async waiting(owner, subject) {
 			try {
 				const tx = db.transaction('entries', 'readwrite');
-				const sound: Entry[] = [];
+				const sound: OutboxEntry[] = [];
 				let damaged = 0;
 				for await (const cursor of tx.store.index('subject').iterate([owner, subject])) {
 					if (entrySchema.isValidSync(cursor.value, { strict: true })) sound.push(cursor.value);

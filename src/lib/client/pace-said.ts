@@ -10,9 +10,9 @@ function kept(): Record<string, string> {
 }
 
 /** Whether it was said of a plan since something was last learned (`at`). */
-export const wasSaid = (planId: string, at: string): boolean => (kept()[planId] ?? '') >= at;
+export const wasNoticeShown = (planId: string, at: string): boolean => (kept()[planId] ?? '') >= at;
 
-export function markSaid(planId: string, at: string): void {
+export function markNoticeShown(planId: string, at: string): void {
 	try {
 		localStorage.setItem(PACE_SAID, JSON.stringify({ ...kept(), [planId]: at }));
 	} catch {

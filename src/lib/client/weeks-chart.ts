@@ -2,7 +2,7 @@ import { formatDuration } from '$lib/core/clock';
 import type { weeksTable } from '$lib/core/run';
 import type { Drift } from '$lib/core/teach';
 import type { EChartsCoreOption } from 'echarts/core';
-import { axis, figures, grid, legend, whole } from './chart-parts';
+import { axis, valueAxis, grid, legend, baseOptions } from './chart-parts';
 
 /** Minutes planned and real of class after class. */
 export function weeksChart({ days, planned, real }: ReturnType<typeof weeksTable>): EChartsCoreOption {
@@ -15,12 +15,12 @@ export function weeksChart({ days, planned, real }: ReturnType<typeof weeksTable
 		color
 	});
 	return {
-		...whole,
+		...baseOptions,
 		grid,
 		legend,
 		tooltip: { trigger: 'axis' },
 		xAxis: axis(days),
-		yAxis: { ...figures('minutes'), scale: true },
+		yAxis: { ...valueAxis('minutes'), scale: true },
 		series: [
 			line('Real', real, 'circle', 'var(--accent)'),
 			line('Planned', planned, 'diamond', 'var(--mend)')
@@ -35,12 +35,12 @@ const LEAST_MARK_SECONDS = 30;
 /** How far behind a class was along its planned time. */
 export function driftChart(drift: readonly Drift[]): EChartsCoreOption {
 	const time = (name: string) => {
-		const plain = figures(name);
+		const plain = valueAxis(name);
 		const formatter = (seconds: number) => formatDuration(seconds);
 		return { ...plain, axisLabel: { ...plain.axisLabel, formatter, hideOverlap: true } };
 	};
 	return {
-		...whole,
+		...baseOptions,
 		grid,
 		xAxis: { ...time(''), interval: MARKS_SECONDS, min: 0, max: drift.at(-1)?.plannedTo ?? 0 },
 		yAxis: { ...time('behind'), minInterval: LEAST_MARK_SECONDS },

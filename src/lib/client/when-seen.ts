@@ -4,7 +4,7 @@ import type { Attachment } from 'svelte/attachments';
 const AHEAD_PIXELS = 800;
 
 /** Tells each time its element comes into view, or near it: the end of a list that is drawn as it is scrolled. */
-export const whenSeen =
+export const onVisible =
 	(tell: () => void, aheadPixels = AHEAD_PIXELS): Attachment =>
 	(node) => {
 		const watch = new IntersectionObserver(

@@ -5,7 +5,7 @@ import type { CoreApi } from './core.worker';
 export type Outcome<R> = { how: 'done'; value: R } | { how: 'stopped' } | { how: 'failed'; sentence: string };
 
 /** Work under way. */
-export interface Work<R> {
+export interface WorkerTask<R> {
 	/** Always comes, and never as an error. */
 	result: Promise<Outcome<R>>;
 	stop: () => void;
@@ -38,7 +38,7 @@ const newWorker = () => new Worker(new URL('./core.worker.ts', import.meta.url),
 export function inWorker<R>(
 	run: (core: Remote<CoreApi>) => Promise<R>,
 	make: () => Worker = newWorker
-): Work<R> {
+): WorkerTask<R> {
 	let end: (outcome: Outcome<R>) => void = () => undefined;
 	const ended = new Promise<Outcome<R>>((done) => (end = done));
 	const failed = () => end({ how: 'failed', sentence: FAILED });

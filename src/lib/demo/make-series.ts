@@ -37,7 +37,7 @@ interface Written {
 }
 
 /** Dates as if this week were that of DEMO_MONDAY. */
-const SERIES: Written[] = [
+const DEMO_SERIES: Written[] = [
 	{
 		group: 'chalk',
 		file: 'dropped-knee-in-eight-weeks',
@@ -130,7 +130,7 @@ function planOf(title: string): ClassPlan {
 /** The files of the demo's series, by their path from the project's root. */
 export function seriesFiles(): Record<string, string> {
 	return Object.fromEntries(
-		SERIES.map((written) => [
+		DEMO_SERIES.map((written) => [
 			`examples/${written.file}.series.json`,
 			writeSeriesFile({ planned: made(written), group: DEMO_GROUPS[written.group], movements: [] })
 		])

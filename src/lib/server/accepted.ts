@@ -4,10 +4,10 @@ import { and, eq, lt } from 'drizzle-orm';
 import { contentText } from '../core/plan';
 import type { Db } from './db/open';
 import { accepted } from './db/schema';
-import { clearRows, setSwitch } from './db/versioned';
+import { clearRows, updateUnversioned } from './db/versioned';
 
 /** For how long a request may come again and still be known. */
-const KEPT_DAYS = 3;
+const TOKEN_DAYS = 3;
 
 /** Stands in a row until there is an answer; seen by nobody else. */
 const NOT_YET = '';
@@ -50,7 +50,7 @@ export function once<T>(
 			error(409, 'This was sent before with something else in it. Load the page again.');
 		if (row && row.answer !== NOT_YET) return JSON.parse(row.answer) as T;
 		const answer = await act(tx);
-		await setSwitch(tx, accepted, mine, { answer: JSON.stringify(answer) });
+		await updateUnversioned(tx, accepted, mine, { answer: JSON.stringify(answer) });
 		return answer;
 	});
 }
@@ -86,4 +86,4 @@ class NotTaken extends Error {
 }
 
 export const forgetAccepted = (db: Db, now: Date): Promise<number> =>
-	clearRows(db, accepted, lt(accepted.acceptedAt, new Date(now.getTime() - KEPT_DAYS * 24 * 3600_000)));
+	clearRows(db, accepted, lt(accepted.acceptedAt, new Date(now.getTime() - TOKEN_DAYS * 24 * 3600_000)));

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, isNull, lt } from 'drizzle-orm';
 import { peopleIn, type CheckIn, type Dated, type GroupCheckIn, type StudentCheckIn } from '../core/measure';
 import type { Db } from './db/open';
-import { newId } from './db/ids';
+import { newRowId } from './db/ids';
 import { checkIn, studio, student, teaching } from './db/schema';
 import { clearRows, deleteFrom, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
@@ -82,7 +82,7 @@ export async function addCheckIn(
 	studentId: string | null,
 	on: string,
 	document: CheckIn,
-	id = newId(),
+	id = newRowId(),
 	deviceOn: string | null = null
 ): Promise<string | null> {
 	if (studentId !== null) {

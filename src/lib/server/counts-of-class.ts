@@ -4,7 +4,7 @@ import { dayInZone } from '../core/calendar';
 import type { GroupCheckIn } from '../core/measure';
 import { contentText } from '../core/plan';
 import { addCheckIn } from './check-ins';
-import type { Work } from './compute/tasks';
+import type { RunTask } from './compute/tasks';
 import type { Db } from './db/open';
 import { checkIn } from './db/schema';
 import { updateFrom } from './db/versioned';
@@ -20,7 +20,7 @@ export async function keepCountsOfClass(
 	owner: { studioId: string; teacherId: string },
 	teachingId: string,
 	timeZone: string,
-	work: Work
+	work: RunTask
 ): Promise<void> {
 	const led = await getTeaching(db, owner.studioId, teachingId);
 	if (!led) return;

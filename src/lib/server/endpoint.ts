@@ -2,7 +2,7 @@ import { error, json } from '@sveltejs/kit';
 import type { Fault, Read } from '../core/validation';
 import { readJson } from './requests';
 import { sameContent } from './content-hash';
-import type { Removal, Saved } from './saved';
+import type { Removal, SaveResult } from './saved';
 import type { Studio } from './studios';
 
 /** The studio of the signed-in teacher; without one nothing of the database may be touched. */
@@ -19,7 +19,7 @@ export function ownerOfRequest(locals: App.Locals): { studioId: string; teacherI
 }
 
 /** Another studio's things answer as if they were not there. */
-export function found<T>(value: T | null): T {
+export function orNotFound<T>(value: T | null): T {
 	if (value === null) error(404, 'There is nothing at this address.');
 	return value;
 }
@@ -60,7 +60,7 @@ export async function readSave(
  * is no conflict: it is one whose answer never arrived, sent again.
  */
 export function saveAnswer<T>(
-	saved: Saved<T>,
+	saved: SaveResult<T>,
 	sent: unknown,
 	current: (stored: T) => { version: number; document: unknown }
 ): Response {
@@ -68,7 +68,7 @@ export function saveAnswer<T>(
 		const { kind: _saved, ...versions } = saved;
 		return json(versions);
 	}
-	const stored = current(found(saved.kind === 'stale' ? saved : null).current);
+	const stored = current(orNotFound(saved.kind === 'stale' ? saved : null).current);
 	if (sameContent(stored.document, sent)) {
 		const { document: _known, ...versions } = stored;
 		return json(versions);
@@ -78,7 +78,7 @@ export function saveAnswer<T>(
 
 /** The answer to a removal: 204, 404, or 409 when it is no longer what was looked at. */
 export function removalAnswer(removal: Removal): Response {
-	found(removal === 'missing' ? null : removal);
+	orNotFound(removal === 'missing' ? null : removal);
 	if (removal === 'stale') error(409, 'It was changed in another window meanwhile. Load the page again.');
 	return new Response(null, { status: 204 });
 }

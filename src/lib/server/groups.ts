@@ -1,12 +1,12 @@
 import { and, asc, desc, eq, inArray, isNotNull, isNull, lt, type SQL } from 'drizzle-orm';
 import type { Group, Kit } from '../core/group';
 import type { Db } from './db/open';
-import { newId } from './db/ids';
+import { newRowId } from './db/ids';
 import { classGroup, classRun, groupKit, plan, series } from './db/schema';
-import { clearRows, setSwitch, updateFrom } from './db/versioned';
+import { clearRows, updateUnversioned, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
-import { KEPT_DAYS } from './removed';
-import type { Removal, Saved } from './saved';
+import { TRASH_DAYS } from './removed';
+import type { Removal, SaveResult } from './saved';
 import { kitRows, sharedKit } from './studio-kit';
 
 type Row = typeof classGroup.$inferSelect;
@@ -47,7 +47,7 @@ export async function getGroup(db: Db, studioId: string, id: string): Promise<St
 }
 
 export async function createGroup(db: Db, studioId: string, group: Group): Promise<string> {
-	const id = newId();
+	const id = newRowId();
 	await db.transaction(async (tx) => {
 		await holdQuota(tx, 'groups', classGroup, there(studioId));
 		await tx.insert(classGroup).values({ id, studioId, ...columns(group) });
@@ -63,7 +63,7 @@ export async function saveGroup(
 	id: string,
 	fromVersion: number,
 	group: Group
-): Promise<Saved<StoredGroup>> {
+): Promise<SaveResult<StoredGroup>> {
 	const done = await db.transaction(async (tx) => {
 		const row = and(eq(classGroup.id, id), there(studioId))!;
 		if (!(await updateFrom(tx, classGroup, row, fromVersion, columns(group)))) return false;
@@ -110,7 +110,7 @@ export function restoreGroup(db: Db, studioId: string, id: string): Promise<stri
 		const [row] = await tx.select({ name: classGroup.name }).from(classGroup).where(gone).for('update');
 		if (!row) return null;
 		await holdQuota(tx, 'groups', classGroup, there(studioId));
-		await setSwitch(tx, classGroup, gone, { removedAt: null });
+		await updateUnversioned(tx, classGroup, gone, { removedAt: null });
 		return row.name;
 	});
 }
@@ -133,7 +133,7 @@ export async function removedGroups(db: Db, studioId: string): Promise<{ id: str
 
 /** Takes out for good what was removed so long ago that it is not brought back any more. */
 export const forgetGroups = (db: Db, now: Date): Promise<number> =>
-	clearRows(db, classGroup, lt(classGroup.removedAt, new Date(now.getTime() - KEPT_DAYS * 24 * 3600_000)));
+	clearRows(db, classGroup, lt(classGroup.removedAt, new Date(now.getTime() - TRASH_DAYS * 24 * 3600_000)));
 
 /** The groups of a studio that are not removed. */
 const there = (studioId: string): SQL =>

@@ -2,7 +2,7 @@ import { addDays, dayName } from '../core/calendar';
 import { itemsOf, slugsOf } from '../core/plan';
 import type { Db } from './db/open';
 import { getPlan, type StoredPlan } from './plans';
-import { lastUnasked } from './runs';
+import { lastRunWithoutFeedback } from './runs';
 import { getSeries } from './series';
 import { mentionable, readable } from './students';
 import type { StudioCatalogue } from './studio-catalogue';
@@ -15,7 +15,7 @@ const MOST_MOVEMENTS = 3;
  * Returns the questions to ask when the next class of a group is opened: how the last class felt, and whether people
  * could do what it led to (the rungs of its series, else its peak). Null where there is nothing to ask.
  */
-export async function lastTimeOf(
+export async function pendingFeedback(
 	db: Db,
 	owner: { studioId: string; teacherId: string },
 	next: StoredPlan,
@@ -24,7 +24,13 @@ export async function lastTimeOf(
 ) {
 	const { studioId } = owner;
 	const before = next.plannedOn ?? day;
-	const run = await lastUnasked(db, studioId, next.groupId, before, addDays(before, -ASKED_FOR_DAYS));
+	const run = await lastRunWithoutFeedback(
+		db,
+		studioId,
+		next.groupId,
+		before,
+		addDays(before, -ASKED_FOR_DAYS)
+	);
 	const plan = run?.run.planId ? await getPlan(db, studioId, run.run.planId) : null;
 	if (!run || !plan) return null;
 	const inIt = new Set(slugsOf(plan.plan));

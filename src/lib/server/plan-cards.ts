@@ -28,12 +28,12 @@ interface GroupOfCard {
 const known = new LRUCache<string, PlanCard>({ max: 2000 });
 
 /** How a teacher reads a class: at their pace, without the checks that they do not want to hear of. */
-export interface TeachersWay {
+export interface TeacherPreferences {
 	pace: PaceModel;
 	silencedChecks: readonly SilencedCheck[];
 }
 
-export async function wayOfTeacher(db: Db, teacherId: string): Promise<TeachersWay> {
+export async function teacherPreferences(db: Db, teacherId: string): Promise<TeacherPreferences> {
 	const [pace, silenced] = await Promise.all([paceOfTeacher(db, teacherId), silencedChecks(db, teacherId)]);
 	return { pace, silencedChecks: silenced };
 }
@@ -45,7 +45,7 @@ export async function planCards(
 	today: StudioCatalogue,
 	plans: readonly PlanOfCard[],
 	groupOf: (plan: PlanOfCard) => GroupOfCard,
-	{ pace, silencedChecks }: TeachersWay,
+	{ pace, silencedChecks }: TeacherPreferences,
 	givenUp: AbortSignal
 ): Promise<PlanCard[]> {
 	const moved = await outdatedMovements(

@@ -5,7 +5,7 @@ import type { Group } from '../core/group';
 import type { CatalogueView } from '../core/movement';
 import type { PaceModel } from '../core/pace';
 import { firstSideOf, slugsOf } from '../core/plan';
-import type { Known } from '../core/run';
+import type { FamiliarMovements } from '../core/run';
 import { analysePlan, planContext, type SilencedCheck } from '../core/checks';
 import { LATELY_CLASSES, sumOfOrbits, type Lately } from '../core/orbit';
 import type { Db } from './db/open';
@@ -36,8 +36,8 @@ export interface StoredPlanContext {
 	moved: OutdatedMovement[];
 	catalogue: CatalogueView;
 	/** Movements that the group has met before this class, and in the weeks before it. */
-	known: Known;
-	usedLately: Known;
+	known: FamiliarMovements;
+	usedLately: FamiliarMovements;
 	/** The pace of who teaches. */
 	pace: PaceModel;
 	/** The leg that led in the group's class before this one; null when there was none. */

@@ -5,8 +5,8 @@ import { plan, planMovement } from './db/schema';
 import { clearRows, updateFrom } from './db/versioned';
 
 /** Where a plan stands: its day, its series, its group. */
-type Place = Partial<Pick<typeof plan.$inferInsert, 'plannedOn' | 'seriesId' | 'version'>>;
-type NewPlace = Place & Pick<typeof plan.$inferInsert, 'id' | 'studioId' | 'groupId'>;
+type PlanKey = Partial<Pick<typeof plan.$inferInsert, 'plannedOn' | 'seriesId' | 'version'>>;
+type NewPlace = PlanKey & Pick<typeof plan.$inferInsert, 'id' | 'studioId' | 'groupId'>;
 
 /** The columns that follow from a document. */
 const columns = (document: ClassPlan) => ({
@@ -31,7 +31,7 @@ export async function changePlanRow(
 	id: string,
 	fromVersion: number,
 	document: ClassPlan,
-	place: Place = {}
+	place: PlanKey = {}
 ): Promise<boolean> {
 	const changes = { ...place, ...columns(document) };
 	if (!(await updateFrom(tx, plan, onePlan(studioId, id), fromVersion, changes))) return false;

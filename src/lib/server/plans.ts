@@ -3,14 +3,14 @@ import { keptDocument } from './db/document-column';
 import { withVersion } from '../core/validation';
 import { type ClassPlan, PLAN } from '../core/plan';
 import type { Db } from './db/open';
-import { newId } from './db/ids';
+import { newRowId } from './db/ids';
 import { classGroup, plan, planMovement, series } from './db/schema';
 import { deleteFrom, raiseVersion } from './db/versioned';
 import { addPlanRow, changePlanRow, onePlan } from './plan-rows';
 import { holdQuota, QUOTAS } from './quotas';
 import { groupComesBack } from './groups';
 import { forgetOneRemoved, keepRemoved, lookAtRemoved } from './removed';
-import type { Removal, Saved } from './saved';
+import type { Removal, SaveResult } from './saved';
 
 export interface StoredPlan {
 	id: string;
@@ -128,7 +128,7 @@ export async function createPlan(
 	plannedOn: string | null,
 	document: ClassPlan
 ): Promise<string> {
-	const id = newId();
+	const id = newRowId();
 	await holdQuota(db, 'classes', plan, eq(plan.studioId, studioId));
 	await db.transaction((tx) => addPlanRow(tx, { id, studioId, groupId, plannedOn }, document));
 	return id;
@@ -141,7 +141,7 @@ export async function savePlan(
 	id: string,
 	fromVersion: number,
 	document: ClassPlan
-): Promise<Saved<StoredPlan>> {
+): Promise<SaveResult<StoredPlan>> {
 	const done = await db.transaction(async (tx) => {
 		const seriesId = await seriesOf(tx, studioId, id);
 		const saved = await changePlanRow(tx, studioId, id, fromVersion, document);
@@ -180,7 +180,7 @@ export function restorePlan(db: Db, studioId: string, id: string): Promise<strin
 		const kept = row.seriesId === null ? null : await lockSeries(tx, studioId, row.seriesId);
 		const taken = (await tx.select({ id: plan.id }).from(plan).where(onePlan(studioId, id))).length > 0;
 		const back = {
-			id: taken ? newId() : id,
+			id: taken ? newRowId() : id,
 			studioId,
 			groupId,
 			plannedOn,

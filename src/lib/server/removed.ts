@@ -4,7 +4,7 @@ import { removed, type RemovedKind } from './db/schema';
 import { clearRows } from './db/versioned';
 
 /** For how long what was removed can be brought back. */
-export const KEPT_DAYS = 30;
+export const TRASH_DAYS = 30;
 
 /** Keeps what is being removed, in the same transaction. */
 export async function keepRemoved(
@@ -52,7 +52,7 @@ export async function removedTitle(
 }
 
 export const forgetRemoved = (db: Db, now: Date): Promise<number> =>
-	clearRows(db, removed, lt(removed.removedAt, new Date(now.getTime() - KEPT_DAYS * 24 * 3600_000)));
+	clearRows(db, removed, lt(removed.removedAt, new Date(now.getTime() - TRASH_DAYS * 24 * 3600_000)));
 
 const one = (studioId: string, kind: RemovedKind, id: string) =>
 	and(eq(removed.studioId, studioId), eq(removed.kind, kind), eq(removed.id, id))!;

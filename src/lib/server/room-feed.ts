@@ -6,7 +6,7 @@ import {
 	bareScript,
 	figureKey,
 	figureKeys,
-	isLeftForGood,
+	isAbandoned,
 	mayBeShown,
 	type RoomNews,
 	type RunEvent,
@@ -170,7 +170,7 @@ async function goingOn(db: Db, studioId: string, now: number): Promise<StudioRea
 		.orderBy(desc(teaching.startedAt))
 		.limit(MOST_RUNS);
 	// late events of a class that was never ended do not make it a running class
-	return heard.filter(({ startedAt }) => !isLeftForGood(startedAt.getTime(), now));
+	return heard.filter(({ startedAt }) => !isAbandoned(startedAt.getTime(), now));
 }
 
 async function scriptOf(db: Db, id: string): Promise<Script> {

@@ -1,13 +1,13 @@
 import { and, asc, between, count, desc, eq, gte, inArray, isNotNull, lt, max, type SQL } from 'drizzle-orm';
 import { slugsOf, type ClassPlan } from '../core/plan';
-import { sameNotes, type ClassRun, type Known, type RunNotes } from '../core/run';
-import { newId } from './db/ids';
+import { sameNotes, type ClassRun, type FamiliarMovements, type RunNotes } from '../core/run';
+import { newRowId } from './db/ids';
 import type { Db } from './db/open';
 import { classRun, runMovement } from './db/schema';
 import { clearRows, deleteFrom, updateFrom } from './db/versioned';
 import { getPlan, lockPlan, plannedBefore, plannedBetween, removedPlan } from './plans';
 import { holdQuota, QUOTAS } from './quotas';
-import type { Removal, Saved } from './saved';
+import type { Removal, SaveResult } from './saved';
 
 export interface StoredRun {
 	id: string;
@@ -38,7 +38,7 @@ export async function addRun(
 	slugs: readonly string[],
 	ledBy: string | null = null
 ): Promise<string> {
-	const id = newId();
+	const id = newRowId();
 	await holdQuota(tx, 'runs', classRun, eq(classRun.studioId, place.studioId));
 	await tx
 		.insert(classRun)
@@ -63,8 +63,8 @@ export function saveRunOfPlan(
 	fromVersion: number,
 	notes: RunNotes,
 	today: string
-): Promise<Saved<StoredRun>> {
-	return db.transaction(async (tx): Promise<Saved<StoredRun>> => {
+): Promise<SaveResult<StoredRun>> {
+	return db.transaction(async (tx): Promise<SaveResult<StoredRun>> => {
 		const plan = (await lockPlan(tx, studioId, planId)) ? await getPlan(tx, studioId, planId) : null;
 		const before = await runOfPlan(tx, studioId, planId);
 		if (!before && !plan) return { kind: 'missing' };
@@ -216,7 +216,7 @@ export async function setTaughtDay(
  * The class of a group that was last written down from a plan before a day, and not long ago, of which nobody has asked yet
  * how it sat; null where there is none.
  */
-export async function lastUnasked(
+export async function lastRunWithoutFeedback(
 	db: Db,
 	studioId: string,
 	groupId: string,
@@ -274,8 +274,8 @@ export async function taughtPlans(db: Db, studioId: string): Promise<Set<string>
 
 /** Movements that a group met before a day and since a day: in taught classes, else in planned ones. */
 export interface Met {
-	known: Known;
-	lately: Known;
+	known: FamiliarMovements;
+	lately: FamiliarMovements;
 }
 
 /**
@@ -314,7 +314,7 @@ export async function usedBetween(
 	from: string,
 	to: string,
 	groupId?: string
-): Promise<Known> {
+): Promise<FamiliarMovements> {
 	const whose = and(
 		eq(classRun.studioId, studioId),
 		groupId === undefined ? undefined : eq(classRun.groupId, groupId)

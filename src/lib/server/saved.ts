@@ -1,5 +1,5 @@
 /** Result of a save: saved, based on an older version than is stored, or nothing there. */
-export type Saved<T> =
+export type SaveResult<T> =
 	{ kind: 'saved'; version: number } | { kind: 'stale'; current: T } | { kind: 'missing' };
 
 /** Result of a removal: removed, based on an older version than is stored, or nothing there. */

@@ -10,7 +10,7 @@ import { ledEvents, SEASON_CHECK_INS, SEASON_NOTES, SEASON_STUDENT, SEASON_WEEKS
 import { addCheckIn } from './check-ins';
 import { workHere } from './compute/tasks';
 import type { Db } from './db/open';
-import { newId } from './db/ids';
+import { newRowId } from './db/ids';
 import { createPlan } from './plans';
 import { runOfPlan, saveRunOfPlan } from './runs';
 import { createStudent } from './students';
@@ -41,7 +41,7 @@ export async function seedSeason(
 		const script = scriptOf(plan, DEMO_GROUPS.striders, findMovement, USUAL_PACE);
 		const startedAt = Date.parse(`${day}T${plan.startsAt}:00Z`);
 		const events = ledEvents(script, startedAt, i);
-		const id = newId();
+		const id = newRowId();
 		await addToTeaching(db, owner, id, {
 			planId,
 			groupId: ids.striders,

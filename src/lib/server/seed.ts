@@ -10,7 +10,7 @@ import { withNewIds } from '../core/series';
 import { DEMO_PLANS } from '../demo/plans';
 import { demoSeries, titlesInSeries } from '../demo/series';
 import { hashPassword } from './auth';
-import { newId } from './db/ids';
+import { newRowId } from './db/ids';
 import type { Db } from './db/open';
 import { account, teacher } from './db/schema';
 import { createGroup } from './groups';
@@ -67,7 +67,7 @@ async function fill(db: Db, now: Date, withSeason: boolean): Promise<void> {
 		const plans = Object.fromEntries(
 			Object.entries(planned.plans).map(([id, plan]) => [id, planned.runs[id] ? plan : ahead(plan)])
 		);
-		const fresh = withNewIds({ ...planned, plans }, newId);
+		const fresh = withNewIds({ ...planned, plans }, newRowId);
 		await createSeries(db, owner, ids[group], fresh, fresh.runs);
 	}
 	for (const { group, week, plan } of DEMO_PLANS) {
@@ -78,10 +78,10 @@ async function fill(db: Db, now: Date, withSeason: boolean): Promise<void> {
 }
 
 async function addTeacher(db: Db, name: string, email: string, password: string): Promise<string> {
-	const id = newId();
+	const id = newRowId();
 	await db.insert(teacher).values({ id, name, email, emailVerified: true });
 	await db.insert(account).values({
-		id: newId(),
+		id: newRowId(),
 		userId: id,
 		accountId: id,
 		providerId: 'credential',

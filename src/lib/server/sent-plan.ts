@@ -14,7 +14,7 @@ import {
 } from './studio-catalogue';
 
 /** A plan as it is to be stored, with the movements that it brings along and that have to be kept with it. */
-export interface SentPlan {
+export interface PlanUpload {
 	plan: ClassPlan;
 	movements: Movement[];
 }
@@ -27,7 +27,7 @@ export async function readSentPlan(
 	db: Db,
 	studioId: string,
 	body: Record<string, unknown> | null
-): Promise<SentPlan | { faults: Fault[] }> {
+): Promise<PlanUpload | { faults: Fault[] }> {
 	const today = await studioCatalogue(db, studioId);
 	const brought = readMovements(body?.movements ?? [], today.catalogue.find);
 	if (!brought.ok) return { faults: brought.faults };
@@ -51,7 +51,7 @@ export async function createSentPlan(
 	studioId: string,
 	groupId: string,
 	plannedOn: string | null,
-	{ plan, movements }: SentPlan
+	{ plan, movements }: PlanUpload
 ): Promise<string> {
 	await keepMovements(tx, studioId, movements, [plan]);
 	return createPlan(tx, studioId, groupId, plannedOn, plan);

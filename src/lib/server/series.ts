@@ -8,23 +8,23 @@ import {
 	dueIn,
 	sectionsHash,
 	type PlannedSeries,
-	SERIES,
+	SERIES_KIND,
 	type Series,
 	type SeriesDocument,
 	withTimesOfPlans
 } from '../core/series';
 import { PLAN_LIMITS, slugsOf } from '../core/plan';
 import type { Db } from './db/open';
-import { newId } from './db/ids';
+import { newRowId } from './db/ids';
 import { classGroup, plan, series, studio } from './db/schema';
-import { deleteFrom, moveFrom, setSwitch, updateFrom } from './db/versioned';
+import { deleteFrom, moveFrom, updateUnversioned, updateFrom } from './db/versioned';
 import { sameContent } from './content-hash';
 import { addPlanRow, changePlanRow, onePlan } from './plan-rows';
 import { holdQuota } from './quotas';
 import { addRun, runsOfPlans, taughtPlans } from './runs';
 import { groupComesBack } from './groups';
 import { forgetOneRemoved, keepRemoved, lookAtRemoved } from './removed';
-import type { Removal, Saved } from './saved';
+import type { Removal, SaveResult } from './saved';
 
 export interface StoredSeries {
 	id: string;
@@ -149,7 +149,7 @@ export async function createSeries(
 	planned: SeriesDocument,
 	runs: Runs = {}
 ): Promise<string> {
-	const id = newId();
+	const id = newRowId();
 	await db.transaction(async (tx) => {
 		await holdQuota(tx, 'series', series, eq(series.studioId, studioId));
 		const there = await plansAtItsTimes(tx, studioId, groupId, planned);
@@ -234,7 +234,7 @@ export async function saveSeries(
 	fromVersion: number,
 	planVersions: Readonly<Record<string, number>>,
 	planned: SeriesDocument
-): Promise<SavedSeries | Exclude<Saved<StoredSeries>, { kind: 'saved' }>> {
+): Promise<SavedSeries | Exclude<SaveResult<StoredSeries>, { kind: 'saved' }>> {
 	try {
 		return await db.transaction(async (tx): Promise<SavedSeries> => {
 			const before = await getSeries(tx, studioId, id);
@@ -339,7 +339,7 @@ async function writePlans(
 async function keepApart(tx: Db, row: typeof plan.$inferSelect): Promise<string> {
 	const title = `${row.title || 'Untitled class'} (other version)`.slice(0, PLAN_LIMITS.titleCharacters);
 	const { studioId, groupId, plannedOn } = row;
-	await addPlanRow(tx, { id: newId(), studioId, groupId, plannedOn }, { ...row.document, title });
+	await addPlanRow(tx, { id: newRowId(), studioId, groupId, plannedOn }, { ...row.document, title });
 	return title;
 }
 
@@ -363,7 +363,7 @@ export function removeSeries(db: Db, studioId: string, id: string, fromVersion: 
 		if (!(await deleteFrom(tx, series, one, fromVersion))) return 'stale';
 		const kept: RemovedSeries = {
 			title: row.title,
-			row: { ...row, document: withVersion(SERIES, row.document) },
+			row: { ...row, document: withVersion(SERIES_KIND, row.document) },
 			planIds: classes.map((c) => c.id)
 		};
 		await keepRemoved(tx, studioId, 'series', id, kept);
@@ -377,7 +377,7 @@ export function restoreSeries(db: Db, studioId: string, id: string): Promise<boo
 		const kept = await lookAtRemoved<RemovedSeries>(tx, studioId, 'series', id);
 		if (!kept || !(await groupComesBack(tx, studioId, kept.row.groupId))) return false;
 		const { groupId, version } = kept.row;
-		const document = keptDocument<Series>(SERIES, kept.row.document);
+		const document = keptDocument<Series>(SERIES_KIND, kept.row.document);
 		await holdQuota(tx, 'series', series, eq(series.studioId, studioId));
 		await tx.insert(series).values({ id, studioId, groupId, ...columns(document), version: version + 1 });
 		for (const row of await plansById(tx, studioId, kept.planIds)) {
@@ -399,11 +399,13 @@ const hashOf = (secret: string) => createHash('sha256').update(secret).digest('h
 export async function makeLink(db: Db, studioId: string, id: string): Promise<string | null> {
 	const secret = randomBytes(24).toString('base64url');
 	const one = and(eq(series.id, id), eq(series.studioId, studioId))!;
-	return (await setSwitch(db, series, one, { linkHash: hashOf(secret) })) ? secret : null;
+	return (await updateUnversioned(db, series, one, { linkHash: hashOf(secret) })) ? secret : null;
 }
 
 export function revokeLink(db: Db, studioId: string, id: string): Promise<boolean> {
-	return setSwitch(db, series, and(eq(series.id, id), eq(series.studioId, studioId))!, { linkHash: null });
+	return updateUnversioned(db, series, and(eq(series.id, id), eq(series.studioId, studioId))!, {
+		linkHash: null
+	});
 }
 
 /** The series that a secret opens, with its studio; null for one that was revoked or never given. */

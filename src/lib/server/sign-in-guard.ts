@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { and, eq, inArray, lt, type SQL } from 'drizzle-orm';
 import type { Db } from './db/open';
 import { signInFailure, signInPlace } from './db/schema';
-import { clearRows, setSwitch } from './db/versioned';
+import { clearRows, updateUnversioned } from './db/versioned';
 
 /** Wrong passwords in a row that cost no waiting: everybody mistypes. Common practice, no source. */
 const FREE_TRIES = 5;
@@ -17,7 +17,7 @@ export function waitSeconds(failures: number): number {
 }
 
 /** Where a try comes from: what the browser keeps of an earlier sign-in (null: nothing), and its address. */
-export interface Place {
+export interface SignInOrigin {
 	device: string | null;
 	address: string;
 }
@@ -28,7 +28,7 @@ export interface Place {
  * account is treated just the same. A device or address that the account was used from counts by itself: whoever guesses
  * elsewhere does not lock it out, and guessing from it is as slow.
  */
-export async function claimTry(db: Db, email: string, from: Place, now: Date): Promise<number> {
+export async function claimTry(db: Db, email: string, from: SignInOrigin, now: Date): Promise<number> {
 	const accountHash = await counterOf(db, email, from);
 	const mine = eq(signInFailure.accountHash, accountHash);
 	return db.transaction(async (tx) => {
@@ -42,13 +42,13 @@ export async function claimTry(db: Db, email: string, from: Place, now: Date): P
 		const passed = (now.getTime() - row.lastAt.getTime()) / 1000;
 		const left = Math.ceil(waitSeconds(row.failures) - passed);
 		if (left > 0) return left;
-		await setSwitch(tx, signInFailure, mine, { failures: row.failures + 1, lastAt: now });
+		await updateUnversioned(tx, signInFailure, mine, { failures: row.failures + 1, lastAt: now });
 		return 0;
 	});
 }
 
 /** The right password: what counted this try starts afresh, and the place is known from now on. */
-export async function clearTries(db: Db, email: string, from: Place, now: Date): Promise<void> {
+export async function clearTries(db: Db, email: string, from: SignInOrigin, now: Date): Promise<void> {
 	await clearRows(db, signInFailure, eq(signInFailure.accountHash, await counterOf(db, email, from)));
 	const accountHash = accountOf(email);
 	for (const placeHash of placesOf(from))
@@ -59,7 +59,7 @@ export async function clearTries(db: Db, email: string, from: Place, now: Date):
 }
 
 /** Returns the counter of a sign-in attempt: the account, or the account at a place that it has used. */
-async function counterOf(db: Db, email: string, from: Place): Promise<string> {
+async function counterOf(db: Db, email: string, from: SignInOrigin): Promise<string> {
 	const accountHash = accountOf(email);
 	const places: SQL = inArray(signInPlace.placeHash, placesOf(from));
 	const [known] = await db
@@ -86,7 +86,7 @@ export const forgetPlaces = (db: Db, now: Date): Promise<number> =>
 
 const hashOf = (text: string) => createHash('sha256').update(text).digest('hex');
 const accountOf = (email: string) => hashOf(email.trim().toLowerCase());
-const placesOf = ({ device, address }: Place): string[] => [
+const placesOf = ({ device, address }: SignInOrigin): string[] => [
 	...(device === null ? [] : [hashOf(`device ${device}`)]),
 	hashOf(`address ${address}`)
 ];

@@ -2,11 +2,11 @@ import { and, asc, count, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
 import type { Student } from '../core/group';
 import { linesAbout, mentions, namesAsWord, withNames, withoutName, type Mentionable } from '../core/people';
 import type { Db } from './db/open';
-import { newId } from './db/ids';
+import { newRowId } from './db/ids';
 import { checkIn, classRun, student } from './db/schema';
-import { clearRows, setSwitch, updateFrom } from './db/versioned';
+import { clearRows, updateUnversioned, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
-import type { Removal, Saved } from './saved';
+import type { Removal, SaveResult } from './saved';
 
 export interface StoredStudent {
 	id: string;
@@ -55,7 +55,7 @@ export async function createStudent(
 	groupId: string,
 	document: Student
 ): Promise<string> {
-	const id = newId();
+	const id = newRowId();
 	await holdQuota(db, 'students', student, and(mine(owner), eq(student.groupId, groupId))!);
 	await db.insert(student).values({ id, ...owner, groupId, document });
 	return id;
@@ -67,7 +67,7 @@ export async function saveStudent(
 	id: string,
 	fromVersion: number,
 	document: Student
-): Promise<Saved<StoredStudent>> {
+): Promise<SaveResult<StoredStudent>> {
 	const one = and(mine(owner), eq(student.id, id))!;
 	if (await updateFrom(db, student, one, fromVersion, { document }))
 		return { kind: 'saved', version: fromVersion + 1 };
@@ -95,7 +95,7 @@ export async function restoreStudent(db: Db, owner: Owner, id: string): Promise<
 		const [row] = await tx.select().from(student).where(gone).for('update');
 		if (!row) return null;
 		await holdQuota(tx, 'students', student, and(mine(owner), eq(student.groupId, row.groupId))!);
-		await setSwitch(tx, student, gone, { removedAt: null });
+		await updateUnversioned(tx, student, gone, { removedAt: null });
 		return { id, version: row.version, student: row.document };
 	});
 }

@@ -15,7 +15,7 @@ import { leftOut, movementState, ownMovement } from './db/schema';
 import { clearRows, updateFrom } from './db/versioned';
 import { contentHash } from './content-hash';
 import { holdQuota } from './quotas';
-import type { Saved } from './saved';
+import type { SaveResult } from './saved';
 
 const CATALOGUE_SCOPE = 'catalogue';
 const catalogueHashes = new Map(CATALOGUE.map((movement) => [movement.slug, contentHash(movement)]));
@@ -246,7 +246,7 @@ export async function saveOwn(
 	studioId: string,
 	fromVersion: number,
 	movement: Movement
-): Promise<Saved<StoredOwn>> {
+): Promise<SaveResult<StoredOwn>> {
 	const done = await db.transaction(async (tx) => {
 		const row = and(eq(ownMovement.studioId, studioId), eq(ownMovement.slug, movement.slug))!;
 		if (!(await updateFrom(tx, ownMovement, row, fromVersion, { document: movement }))) return false;

@@ -4,7 +4,7 @@ import type { KitKind } from '../core/movement';
 import type { Db } from './db/open';
 import { studio, studioKit } from './db/schema';
 import { clearRows, updateFrom } from './db/versioned';
-import type { Saved } from './saved';
+import type { SaveResult } from './saved';
 
 /** Kit of a studio's room, with the version of the studio that it belongs to. */
 export interface StudioKit {
@@ -29,7 +29,7 @@ export async function saveStudioKit(
 	studioId: string,
 	fromVersion: number,
 	kit: Kit
-): Promise<Saved<StudioKit>> {
+): Promise<SaveResult<StudioKit>> {
 	const done = await db.transaction(async (tx) => {
 		if (!(await updateFrom(tx, studio, eq(studio.id, studioId), fromVersion, {}))) return false;
 		await writeStudioKit(tx, studioId, kit);

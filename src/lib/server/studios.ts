@@ -1,6 +1,6 @@
 import { asc, eq } from 'drizzle-orm';
 import type { Db } from './db/open';
-import { newId } from './db/ids';
+import { newRowId } from './db/ids';
 import { USUAL_KIT } from '../core/group';
 import { membership, studio, teacher } from './db/schema';
 import { writeStudioKit } from './studio-kit';
@@ -25,7 +25,7 @@ export async function createStudio(
 	name: string,
 	timeZone: string
 ): Promise<Studio> {
-	const made: Studio = { id: newId(), name, timeZone };
+	const made: Studio = { id: newRowId(), name, timeZone };
 	await db.transaction(async (tx) => {
 		await tx.insert(studio).values(made);
 		await tx.insert(membership).values({ studioId: made.id, teacherId });

@@ -3,7 +3,7 @@ import { NO_STYLE, type TeacherStyle } from '../core/style';
 import type { Db } from './db/open';
 import { teacherStyle } from './db/schema';
 import { updateFrom } from './db/versioned';
-import type { Saved } from './saved';
+import type { SaveResult } from './saved';
 
 export interface StoredStyle {
 	version: number;
@@ -22,7 +22,7 @@ export async function saveStyle(
 	teacherId: string,
 	fromVersion: number,
 	{ choices, pace }: TeacherStyle
-): Promise<Saved<StoredStyle>> {
+): Promise<SaveResult<StoredStyle>> {
 	if (fromVersion === 0) {
 		const [made] = await db.insert(teacherStyle).ignore().values({ teacherId, choices, pace });
 		if (made.affectedRows === 1) return { kind: 'saved', version: 1 };

@@ -1,7 +1,7 @@
 import { and, desc, eq, gt, max } from 'drizzle-orm';
 import { learnKinds, type PaceModel } from '../core/pace';
 import { kindOfPlan, isTaught, sidesTogether, timeOfMinutes } from '../core/teach';
-import type { Work } from './compute/tasks';
+import type { RunTask } from './compute/tasks';
 import type { Db } from './db/open';
 import { plan, taughtTime } from './db/schema';
 import { clearRows } from './db/versioned';
@@ -60,7 +60,7 @@ export async function learnFromPlan(
 	db: Db,
 	{ studioId, teacherId }: { studioId: string; teacherId: string },
 	planId: string,
-	work: Work
+	work: RunTask
 ): Promise<void> {
 	const run = await runOfPlan(db, studioId, planId);
 	const stored = run && (await getPlan(db, studioId, planId));

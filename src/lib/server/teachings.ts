@@ -2,11 +2,11 @@ import { and, asc, count, eq, gt, ne } from 'drizzle-orm';
 import { withMentions } from '../core/people';
 import { sameNotes } from '../core/run';
 import { EVENT_LIMITS, putRight, type RunEvent, type Script, type Tally } from '../core/teach';
-import type { Work } from './compute/tasks';
+import type { RunTask } from './compute/tasks';
 import type { Db } from './db/open';
 import { classGroup, teaching, teachingEvent } from './db/schema';
 import { runOfPlan, writeLedRun } from './runs';
-import { setSwitch } from './db/versioned';
+import { updateUnversioned } from './db/versioned';
 import { getPlan, removedPlan } from './plans';
 import { holdQuota } from './quotas';
 import { mentionable } from './students';
@@ -73,7 +73,10 @@ export async function addToTeaching(db: Db, owner: Owner, id: string, sent: Sent
 				return { kind: 'no plan' };
 		}
 		const now = Date.now();
-		await setSwitch(tx, teaching, eq(teaching.id, id), { heardAt: new Date(now), aheadMs: sent.at - now });
+		await updateUnversioned(tx, teaching, eq(teaching.id, id), {
+			heardAt: new Date(now),
+			aheadMs: sent.at - now
+		});
 		const [had] = await tx
 			.select({ events: count() })
 			.from(teachingEvent)
@@ -201,7 +204,7 @@ export async function ledFromPlan(
 	db: Db,
 	studioId: string,
 	planId: string,
-	work: Work
+	work: RunTask
 ): Promise<{ stored: StoredTeaching; tally: Tally }[]> {
 	const all = await ledOfPlan(db, studioId, planId);
 	return Promise.all(
@@ -241,7 +244,7 @@ export async function othersOnClass(
 
 /** Keeps what the device last said: whether the class is over. */
 export const setOver = (db: Db, studioId: string, id: string, isOver: boolean): Promise<boolean> =>
-	setSwitch(db, teaching, and(eq(teaching.id, id), eq(teaching.studioId, studioId))!, { isOver });
+	updateUnversioned(db, teaching, and(eq(teaching.id, id), eq(teaching.studioId, studioId))!, { isOver });
 
 /**
  * Writes down as taught what was led to its end, whatever became of its plan: where nothing is written down of that class
@@ -254,7 +257,7 @@ export async function writeDownEnded(
 	owner: Owner,
 	id: string,
 	today: string,
-	work: Work
+	work: RunTask
 ): Promise<string | null> {
 	const led = await getTeaching(db, owner.studioId, id);
 	if (!led) return null;

@@ -2,13 +2,13 @@ import { and, asc, eq } from 'drizzle-orm';
 import { keptDocument } from './db/document-column';
 import { withVersion } from '../core/validation';
 import { type ClassPlan, PLAN } from '../core/plan';
-import { newId } from './db/ids';
+import { newRowId } from './db/ids';
 import type { Db } from './db/open';
 import { template } from './db/schema';
 import { deleteFrom, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
 import { forgetOneRemoved, keepRemoved, lookAtRemoved } from './removed';
-import type { Removal, Saved } from './saved';
+import type { Removal, SaveResult } from './saved';
 
 export interface StoredTemplate {
 	id: string;
@@ -37,7 +37,7 @@ export async function getTemplate(db: Db, studioId: string, id: string): Promise
 
 /** Keeps a class as a template. */
 export async function createTemplate(db: Db, studioId: string, document: ClassPlan): Promise<string> {
-	const id = newId();
+	const id = newRowId();
 	await holdQuota(db, 'templates', template, eq(template.studioId, studioId));
 	await db.insert(template).values({ id, studioId, title: document.title, document });
 	return id;
@@ -49,7 +49,7 @@ export async function saveTemplate(
 	id: string,
 	fromVersion: number,
 	document: ClassPlan
-): Promise<Saved<StoredTemplate>> {
+): Promise<SaveResult<StoredTemplate>> {
 	const changes = { title: document.title, document };
 	if (await updateFrom(db, template, one(studioId, id), fromVersion, changes))
 		return { kind: 'saved', version: fromVersion + 1 };

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { Beginning, STEPS, type Said } from '$lib/client/begin/beginning.svelte';
+	import { Onboarding, ONBOARDING_STEPS, type OnboardingAnswers } from '$lib/client/begin/beginning.svelte';
 	import { meetingWords } from '$lib/core/group';
 	import { minutesOfLength } from '$lib/core/plan';
 	import FirstClass from '$lib/ui/begin/FirstClass.svelte';
@@ -10,11 +10,11 @@
 	import { onDestroy, tick, untrack } from 'svelte';
 
 	let { data } = $props();
-	const beginning = new Beginning(untrack(() => data.setting));
+	const beginning = new Onboarding(untrack(() => data.setting));
 	// a page that is left and come back to knows what was said
 	export const snapshot = {
-		capture: (): Said => beginning.said(),
-		restore: (said: Said) => beginning.comeBack(said)
+		capture: (): OnboardingAnswers => beginning.said(),
+		restore: (said: OnboardingAnswers) => beginning.comeBack(said)
 	};
 
 	onDestroy(() => beginning.stop());
@@ -57,7 +57,7 @@
 
 <div class="steps">
 	<ProgressIndicator currentIndex={beginning.step} preventChangeOnClick spaceEqually>
-		{#each STEPS as label, index (label)}
+		{#each ONBOARDING_STEPS as label, index (label)}
 			<ProgressStep
 				{label}
 				secondaryLabel={index < beginning.step ? said[index] : ''}
@@ -70,7 +70,7 @@
 </div>
 
 <section class="sheet" aria-labelledby="step">
-	<h2 id="step" tabindex="-1" bind:this={heading}>{STEPS[beginning.step]}</h2>
+	<h2 id="step" tabindex="-1" bind:this={heading}>{ONBOARDING_STEPS[beginning.step]}</h2>
 	{#if beginning.step === 0}
 		<WhoComes {beginning} presets={data.presets} />
 	{:else if beginning.step === 1}

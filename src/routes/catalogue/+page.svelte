@@ -9,7 +9,7 @@
 	import Figure from '$lib/ui/movement/Figure.svelte';
 	import FinderFilters from '$lib/ui/movement/FinderFilters.svelte';
 	import Ring from '$lib/ui/chart/Ring.svelte';
-	import { whenSeen } from '$lib/client/when-seen';
+	import { onVisible } from '$lib/client/when-seen';
 	import { onMount } from 'svelte';
 
 	let { data } = $props();
@@ -101,7 +101,7 @@
 		<li class="none">Nothing is left. Try fewer letters or fewer filters.</li>
 	{/each}
 	{#if cards.length < found.movements.length}
-		{#key cards.length}<li aria-hidden="true" {@attach whenSeen(() => (drawn += STEP))}></li>{/key}
+		{#key cards.length}<li aria-hidden="true" {@attach onVisible(() => (drawn += STEP))}></li>{/key}
 	{/if}
 </ul>
 

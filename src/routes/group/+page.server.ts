@@ -2,7 +2,7 @@ import { newGroup, newGroupSchema, PRESETS, preset, type PresetId } from '$lib/c
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { createGroup, listGroups, removedGroups, restoreGroup } from '$lib/server/groups';
-import { KEPT_DAYS } from '$lib/server/removed';
+import { TRASH_DAYS } from '$lib/server/removed';
 import { formErrors } from '$lib/core/validation';
 import { readForm, tokenOf } from '$lib/server/requests';
 import { studioOfRequest } from '$lib/server/endpoint';
@@ -15,7 +15,7 @@ export const load: PageServerLoad = async ({ locals }) => ({
 	groups: await listGroups(db(), studioOfRequest(locals).id),
 	removed: (await removedGroups(db(), studioOfRequest(locals).id)).map((group) => ({
 		...group,
-		days: KEPT_DAYS
+		days: TRASH_DAYS
 	})),
 	presets: PRESETS.map((id) => ({ id, label: preset(id).label }))
 });

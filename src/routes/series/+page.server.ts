@@ -4,12 +4,12 @@ import { seriesInShort } from '$lib/core/view-models';
 import { begunSeries, newSeries, newSeriesSchema } from '$lib/core/series';
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
-import { newId } from '$lib/server/db/ids';
+import { newRowId } from '$lib/server/db/ids';
 import { formErrors } from '$lib/core/validation';
 import { getGroup, groupNames } from '$lib/server/groups';
-import { KEPT_DAYS, removedTitle } from '$lib/server/removed';
+import { TRASH_DAYS, removedTitle } from '$lib/server/removed';
 import { readForm, tokenOf } from '$lib/server/requests';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { createSeries, listSeries, restoreSeries } from '$lib/server/series';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { fail, redirect } from '@sveltejs/kit';
@@ -23,7 +23,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const gone = url.searchParams.get('removed');
 	const title = gone ? await removedTitle(db(), studio.id, 'series', gone) : null;
 	return {
-		removed: gone && title !== null ? { id: gone, title, days: KEPT_DAYS } : null,
+		removed: gone && title !== null ? { id: gone, title, days: TRASH_DAYS } : null,
 		today: dayInZone(new Date(), studio.timeZone),
 		groups: await groupNames(db(), studio.id),
 		series: all.map(({ id, groupName, series }) => ({
@@ -42,10 +42,10 @@ export const actions: Actions = {
 		const token = tokenOf(values.token);
 		const errors = formErrors(newSeriesSchema, values);
 		if (errors) return fail(400, { errors });
-		const { id, group } = found(await getGroup(db(), studio.id, String(values.group)));
+		const { id, group } = orNotFound(await getGroup(db(), studio.id, String(values.group)));
 		const settings = newSeries(group, String(values.startsOn), studio.timeZone, Number(values.weeks));
 		const seriesId = await once(db(), studio.id, token, { to: 'series', values }, (tx) =>
-			createSeries(tx, owner, id, begunSeries(settings, newId))
+			createSeries(tx, owner, id, begunSeries(settings, newRowId))
 		);
 		redirect(303, `/series/${seriesId}`);
 	},

@@ -3,12 +3,12 @@ import { signInSchema } from '$lib/core/people';
 import { TOKEN } from '$lib/server/accepted';
 import { postAuth } from '$lib/server/auth';
 import { db } from '$lib/server/db';
-import { newId } from '$lib/server/db/ids';
+import { newRowId } from '$lib/server/db/ids';
 import { formErrors } from '$lib/core/validation';
 import { nextPath } from '$lib/server/next-path';
 import { readForm } from '$lib/server/requests';
 import { DEMO_SIGN_IN } from '$lib/server/seed';
-import { claimTry, clearTries, type Place } from '$lib/server/sign-in-guard';
+import { claimTry, clearTries, type SignInOrigin } from '$lib/server/sign-in-guard';
 import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -30,9 +30,9 @@ const DEVICE_COOKIE = 'orbit.device';
 const DEVICE_KEPT_SECONDS = 180 * 24 * 3600;
 
 /** Where a try comes from. `marks`: gives a browser that has no mark yet one of its own. */
-function placeOf(event: RequestEvent, marks = false): Place {
+function placeOf(event: RequestEvent, marks = false): SignInOrigin {
 	const kept = event.cookies.get(DEVICE_COOKIE);
-	const device = kept && TOKEN.test(kept) ? kept : marks ? newId() : null;
+	const device = kept && TOKEN.test(kept) ? kept : marks ? newRowId() : null;
 	if (marks && device)
 		event.cookies.set(DEVICE_COOKIE, device, {
 			path: '/sign-in',

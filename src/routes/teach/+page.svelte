@@ -2,10 +2,10 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { getPack } from '$lib/client/api';
-	import { Awake } from '$lib/client/teach/awake.svelte';
+	import { WakeLock } from '$lib/client/teach/awake.svelte';
 	import { beginRun, rehearseRun, reopenRun, type ClassRun } from '$lib/client/teach/class-run.svelte';
 	import { DeviceStore, type KeptPack } from '$lib/client/teach/device-store';
-	import { goesOn, sendLeft } from '$lib/client/teach/left';
+	import { goesOn, uploadUnsentRuns } from '$lib/client/teach/left';
 	import { RoomSender } from '$lib/client/teach/room-channel';
 	import { keepPages } from '$lib/client/teach/kept-pages';
 	import { DeviceSettings, LOOKS } from '$lib/client/teach/settings.svelte';
@@ -16,12 +16,12 @@
 	import TeachBefore from '$lib/ui/teach/TeachBefore.svelte';
 	import TeachControls from '$lib/ui/teach/TeachControls.svelte';
 	import Lazy from '$lib/ui/frame/Lazy.svelte';
-	import { PANELS } from '$lib/ui/teach/panels';
-	import { fetchAtRest } from '$lib/client/at-rest';
+	import { TEACH_PANELS } from '$lib/ui/teach/panels';
+	import { prefetchAfterLoad } from '$lib/client/at-rest';
 	import TeachNotices from '$lib/ui/teach/TeachNotices.svelte';
 	import TeachStage from '$lib/ui/teach/TeachStage.svelte';
 	import TeachTop from '$lib/ui/teach/TeachTop.svelte';
-	import type { Here } from '$lib/core/people';
+	import type { Attendance } from '$lib/core/people';
 	import { toggleWholeScreen } from '$lib/client/teach/whole-screen';
 	import { Button } from 'carbon-components-svelte';
 	import { onMount } from 'svelte';
@@ -29,11 +29,11 @@
 	let { data } = $props();
 
 	const settings = new DeviceSettings();
-	const awake = new Awake();
+	const awake = new WakeLock();
 	const signals = new Signals();
 	const room = new RoomSender();
 	/** Counting and swapping bring the catalogue with them: they come when they are asked for. */
-	const { change: _change, here: _here, ...atRest } = PANELS;
+	const { change: _change, here: _here, ...atRest } = TEACH_PANELS;
 	/** Null where this browser keeps nothing. */
 	let store = $state.raw<DeviceStore | null>(null);
 	let packs = $state.raw<KeptPack[]>([]);
@@ -44,12 +44,12 @@
 	let panel = $state<'' | 'list' | 'late' | 'change' | 'count' | 'settings' | 'keys'>('');
 	let speed = $state(1);
 	/** Counted on this page; null: as the plan has it. */
-	let here = $state.raw<Here | null>(null);
+	let here = $state.raw<Attendance | null>(null);
 
 	onMount(() => {
 		void keepPages();
 		void open();
-		const giveUp = fetchAtRest(atRest);
+		const giveUp = prefetchAfterLoad(atRest);
 		return () => {
 			giveUp();
 			run?.close();
@@ -71,7 +71,7 @@
 			await awake.ask();
 		} else if (asked) await choose(asked);
 		packs = (await store?.packs()) ?? [];
-		if (store && data.owner) void sendLeft(store, data.owner);
+		if (store && data.owner) void uploadUnsentRuns(store, data.owner);
 		isLooking = false;
 	}
 
@@ -175,7 +175,7 @@
 
 <main class:leading={run !== null && run.state.mode !== 'ended'}>
 	{#if run && run.state.mode === 'ended'}
-		<Lazy load={PANELS.after} props={{ run, onback: back }} />
+		<Lazy load={TEACH_PANELS.after} props={{ run, onback: back }} />
 	{:else if run}
 		<TeachTop
 			ends={timeOfMoment(run.endsAt)}
@@ -226,16 +226,16 @@
 			onbring={(steps) => run?.does({ do: 'bring back', steps })}
 		/>
 		{#if panel === 'list'}
-			<Lazy load={PANELS.list} props={{ run, onclose: () => (panel = '') }} />
+			<Lazy load={TEACH_PANELS.list} props={{ run, onclose: () => (panel = '') }} />
 		{:else if panel === 'change'}
-			<Lazy load={PANELS.change} props={{ run, onclose: () => (panel = '') }} />
+			<Lazy load={TEACH_PANELS.change} props={{ run, onclose: () => (panel = '') }} />
 		{:else if panel === 'count'}
-			<Lazy load={PANELS.count} props={{ run, onclose: () => (panel = '') }} />
+			<Lazy load={TEACH_PANELS.count} props={{ run, onclose: () => (panel = '') }} />
 		{:else if panel === 'late'}
-			<Lazy load={PANELS.late} props={{ run, ways: settings.ways, onclose: () => (panel = '') }} />
+			<Lazy load={TEACH_PANELS.late} props={{ run, ways: settings.ways, onclose: () => (panel = '') }} />
 		{:else if panel === 'settings' || panel === 'keys'}
 			<Lazy
-				load={PANELS.settings}
+				load={TEACH_PANELS.settings}
 				props={{ settings, keysOpen: panel === 'keys', onclose: changed, onend: end }}
 			/>
 		{/if}

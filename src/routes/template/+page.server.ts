@@ -1,10 +1,10 @@
 import { newGroup } from '$lib/core/group';
 import { db } from '$lib/server/db';
 import { formErrors } from '$lib/core/validation';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { readForm, versionOf } from '$lib/server/requests';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
-import { planCards, wayOfTeacher } from '$lib/server/plan-cards';
+import { planCards, teacherPreferences } from '$lib/server/plan-cards';
 import {
 	removeTemplate,
 	restoreTemplate,
@@ -24,7 +24,7 @@ export const load: PageServerLoad = async ({ locals, request }) => {
 	const templates = await listTemplates(db(), studio.id);
 	const catalogue = await studioCatalogue(db(), studio.id);
 	const plans = templates.map((stored) => ({ ...stored, groupId: '', plannedOn: null }));
-	const way = await wayOfTeacher(db(), ownerOfRequest(locals).teacherId);
+	const way = await teacherPreferences(db(), ownerOfRequest(locals).teacherId);
 	const cards = await planCards(db(), studio.id, catalogue, plans, () => ANYBODY, way, request.signal);
 	return { templates: cards.map((card, i) => ({ ...card, version: templates[i]!.version })) };
 };
@@ -45,7 +45,7 @@ export const actions: Actions = {
 		const values = await readForm(request);
 		const errors = formErrors(named, values);
 		if (errors) return fail(400, { message: errors.title ?? 'Nothing was changed.' });
-		const stored = found(await getTemplate(db(), studio.id, values.id ?? ''));
+		const stored = orNotFound(await getTemplate(db(), studio.id, values.id ?? ''));
 		const plan = { ...stored.plan, title: values.title!.trim() };
 		const saved = await saveTemplate(db(), studio.id, stored.id, versionOf(values.version), plan);
 		return saved.kind === 'saved'
@@ -55,7 +55,7 @@ export const actions: Actions = {
 	remove: async ({ request, locals }) => {
 		const studio = studioOfRequest(locals);
 		const { id, version } = await readForm(request);
-		const stored = found(await getTemplate(db(), studio.id, id ?? ''));
+		const stored = orNotFound(await getTemplate(db(), studio.id, id ?? ''));
 		const removal = await removeTemplate(db(), studio.id, stored.id, versionOf(version));
 		if (removal !== 'removed') return fail(409, { message: CHANGED });
 		return { message: `${stored.plan.title} is removed`, removed: stored.id };

@@ -9,10 +9,10 @@ import {
 } from '$lib/core/group';
 import { create, type Answer } from '../api';
 import type { ShownProposal } from '../plan/proposals.svelte';
-import type { Work } from '../worker';
+import type { WorkerTask } from '../worker';
 import type { Teaching } from './first-class';
 
-export const STEPS = ['Who comes', 'When, and with what', 'The first class'] as const;
+export const ONBOARDING_STEPS = ['Who comes', 'When, and with what', 'The first class'] as const;
 
 const NOT_LOADED =
 	'This part of the page did not load. Is there a connection? Nothing of what you said is lost; try again.';
@@ -25,7 +25,7 @@ export interface BeginSetting extends Teaching {
 }
 
 /** Answers so far: kept while the teacher leaves the page and comes back. */
-export interface Said {
+export interface OnboardingAnswers {
 	step: number;
 	group: Group;
 	kit: Kit;
@@ -36,7 +36,7 @@ export interface Said {
  * The first group with its first class, in three steps. Nothing is sent before the last: until then each step can be
  * changed, skipped or left.
  */
-export class Beginning {
+export class Onboarding {
 	step = $state(0);
 	group = $state.raw(newGroup('general', nameOf('general')));
 	kit = $state.raw<Kit>({});
@@ -46,7 +46,7 @@ export class Beginning {
 	proposal = $state.raw<ShownProposal | null>(null);
 	/** The problem that stops the step, in one sentence. */
 	trouble = $state('');
-	work = $state.raw<Work<string | null> | null>(null);
+	work = $state.raw<WorkerTask<string | null> | null>(null);
 	keeping = $state(false);
 	private seed = 0;
 
@@ -146,11 +146,11 @@ export class Beginning {
 		return null;
 	}
 
-	said(): Said {
+	said(): OnboardingAnswers {
 		return { step: this.step, group: this.group, kit: this.kit, day: this.picked };
 	}
 
-	comeBack({ step, group, kit, day }: Said): void {
+	comeBack({ step, group, kit, day }: OnboardingAnswers): void {
 		this.group = group;
 		this.kit = kit;
 		this.picked = day;

@@ -12,7 +12,7 @@ import { proxy } from 'comlink';
 import type { ProposeTask, SentProposal } from '../core.worker';
 import type { ShownProposal } from '../plan/proposals.svelte';
 import { groupForm } from '../documents';
-import { inWorker, type Work } from '../worker';
+import { inWorker, type WorkerTask } from '../worker';
 
 /** Context of the first proposal, besides its group. */
 export interface Teaching {
@@ -32,7 +32,7 @@ export function proposeFirst(
 	{ pace, choices, own, leftOut }: Teaching,
 	seed: number,
 	tell: (proposal: ShownProposal) => void
-): Work<string | null> {
+): WorkerTask<string | null> {
 	const base = emptyPlan(group.name, startOn(group, day), group.lengthSeconds, choices);
 	const setting = { known: NOTHING_KNOWN, lastFirstSide: null };
 	const ask: ProposeTask = { base, wishes: {}, seed, ...setting, group, pace, own, leftOut, kept: [] };

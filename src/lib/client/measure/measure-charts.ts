@@ -1,6 +1,6 @@
 import type { TestResult } from '$lib/core/measure';
 import type { EChartsCoreOption } from 'echarts/core';
-import { axis, figures, grid, legend, whole } from '../chart-parts';
+import { axis, valueAxis, grid, legend, baseOptions } from '../chart-parts';
 
 /** Both sides of a test over time. */
 export function sidesChart({ points, unit }: TestResult, dayOf: (on: string) => string): EChartsCoreOption {
@@ -17,12 +17,12 @@ export function sidesChart({ points, unit }: TestResult, dayOf: (on: string) => 
 	// grades end at 0 and 3: a little change shall look little
 	const ends = unit === 'mean grade' || unit === 'grade' ? { min: 0, max: 3 } : { scale: true };
 	return {
-		...whole,
+		...baseOptions,
 		grid,
 		legend,
 		tooltip: { trigger: 'axis' },
 		xAxis: axis(points.map(({ on }) => dayOf(on))),
-		yAxis: { ...figures(unit), ...ends },
+		yAxis: { ...valueAxis(unit), ...ends },
 		series: [
 			line(hasSides ? 'Left' : 'Both', 'left', 'circle', 'var(--accent)'),
 			...(hasSides ? [line('Right', 'right', 'diamond', 'var(--mend)')] : [])

@@ -1,4 +1,4 @@
-import { readLine, tiltBetween, upOf, type Tilt, type TestId, type Up } from '$lib/core/measure';
+import { readInclinometerLine, tiltBetween, upOf, type Tilt, type TestId, type Up } from '$lib/core/measure';
 import type { Leg } from '$lib/core/anatomy';
 
 /** Listener to an instrument. */
@@ -60,10 +60,10 @@ export const phone: TiltSource = (_of, { tilt, lost, none }) => {
 };
 
 /** The inclinometer beside the server. */
-export const inclinometer: TiltSource = ({ test, leg }, { tilt, lost, none }) => {
+export const listenToInclinometer: TiltSource = ({ test, leg }, { tilt, lost, none }) => {
 	const stream = new EventSource(`/api/inclinometer?test=${test}&leg=${leg}`);
 	stream.addEventListener('line', ({ data }) => {
-		const read = readLine(String(data));
+		const read = readInclinometerLine(String(data));
 		if (read) tilt(read);
 	});
 	stream.addEventListener('lost', lost);

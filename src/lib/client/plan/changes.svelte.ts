@@ -1,7 +1,7 @@
 import type { PlanEdit } from '$lib/core/plan';
 import { CHANGE_WORDS, type ChangedClass, type ChangeId } from '$lib/core/propose';
 import { shiftsBetween, type Shift } from '$lib/core/view-models';
-import { inWorker, type Work } from '../worker';
+import { inWorker, type WorkerTask } from '../worker';
 import type { PlanDocument } from './plan-document.svelte';
 import { proposeTask } from './proposals.svelte';
 
@@ -15,8 +15,8 @@ export interface ShownChange {
 }
 
 /** The whole class made harder, quieter, shorter and so on, as one edit. */
-export class Changes {
-	work = $state.raw<Work<ChangedClass | null> | null>(null);
+export class WholeClassChanges {
+	work = $state.raw<WorkerTask<ChangedClass | null> | null>(null);
 	/** Which one was asked for last. */
 	asked = $state.raw<ChangeId | null>(null);
 	found = $state.raw<ShownChange | null>(null);

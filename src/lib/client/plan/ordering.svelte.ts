@@ -1,11 +1,11 @@
 import { formatDuration } from '$lib/core/clock';
 import type { Calmed } from '$lib/core/ordering';
-import { inWorker, type Work } from '../worker';
+import { inWorker, type WorkerTask } from '../worker';
 import type { PlanDocument } from './plan-document.svelte';
 
 /** The calmest order of the same blocks: looked for off the main thread, and shown before it is taken. */
 export class Ordering {
-	work = $state.raw<Work<Calmed> | null>(null);
+	work = $state.raw<WorkerTask<Calmed> | null>(null);
 	found = $state.raw<Calmed | null>(null);
 
 	constructor(private readonly document: PlanDocument) {

@@ -1,7 +1,7 @@
 import type { ClassPlan } from '$lib/core/plan';
 import { DocumentSession, type Saving } from '../document-session.svelte';
 import { Alternatives } from './alternatives.svelte';
-import { Changes } from './changes.svelte';
+import { WholeClassChanges } from './changes.svelte';
 import { BlockCommands } from './block-commands';
 import { Fitting } from './fitting.svelte';
 import { ItemCommands } from './item-commands';
@@ -22,7 +22,7 @@ export class PlanDesk {
 	readonly fitting: Fitting;
 	readonly ordering: Ordering;
 	readonly proposals: Proposals;
-	readonly changes: Changes;
+	readonly changes: WholeClassChanges;
 	readonly alternatives: Alternatives;
 
 	constructor(plan: ClassPlan, setting: DeskSetting, saving: Saving<ClassPlan>) {
@@ -35,7 +35,7 @@ export class PlanDesk {
 		this.fitting = new Fitting(this.document);
 		this.ordering = new Ordering(this.document);
 		this.proposals = new Proposals(this.document);
-		this.changes = new Changes(this.document);
+		this.changes = new WholeClassChanges(this.document);
 		this.alternatives = new Alternatives(this.document);
 	}
 }

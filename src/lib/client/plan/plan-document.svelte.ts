@@ -15,11 +15,11 @@ import {
 	type ClassPlan,
 	type PlanEdit
 } from '$lib/core/plan';
-import type { Known } from '$lib/core/run';
+import type { FamiliarMovements } from '$lib/core/run';
 import { styleOf, type StyleChoices } from '$lib/core/style';
 import type { Lately } from '$lib/core/orbit';
 import { roomSheet, type RoomRow } from '$lib/core/substitution';
-import { classRing, runningOrder, score, togetherWords } from '$lib/core/view-models';
+import { classRing, runningOrder, score, recentBalanceText } from '$lib/core/view-models';
 import type { DocumentSession } from '../document-session.svelte';
 
 /** A movement that is not what it was when the plan was made. */
@@ -38,8 +38,8 @@ export interface DeskSetting {
 	own: Movement[];
 	leftOut: string[];
 	moved: OutdatedMovement[];
-	known: Known;
-	usedLately: Known;
+	known: FamiliarMovements;
+	usedLately: FamiliarMovements;
 	/** The pace of who teaches. */
 	pace: PaceModel;
 	silencedChecks: SilencedCheck[];
@@ -80,7 +80,7 @@ export class PlanDocument {
 	readonly ring = $derived(classRing(this.analysis.orbit, this.analysis.balance));
 	/** The same on top of the group's last classes. */
 	readonly together = $derived.by(() =>
-		togetherWords(this.analysis.orbit, this.setting.lately, this.setting.group.targets)
+		recentBalanceText(this.analysis.orbit, this.setting.lately, this.setting.group.targets)
 	);
 	/** When the class is likely to end. */
 	readonly spread = $derived.by(() =>

@@ -4,7 +4,7 @@ import { ownShares, type Conflict, type Wishes } from '$lib/core/propose';
 import { percentOf, proposalCard, type ProposalCard } from '$lib/core/view-models';
 import { proxy } from 'comlink';
 import type { ProposeTask, SentProposal } from '../core.worker';
-import { inWorker, type Work } from '../worker';
+import { inWorker, type WorkerTask } from '../worker';
 import type { PlanDocument } from './plan-document.svelte';
 import { noWishes, wishesOf, type WishFields } from './wishes';
 
@@ -34,7 +34,7 @@ export function proposeTask(
 
 /** Classes proposed for this one, and what stands in their way. */
 export class Proposals {
-	work = $state.raw<Work<Conflict | null> | null>(null);
+	work = $state.raw<WorkerTask<Conflict | null> | null>(null);
 	found = $state.raw<readonly ShownProposal[]>([]);
 	conflict = $state.raw<Conflict | null>(null);
 	/** Wishes of the last request: kept when the panel is closed. */

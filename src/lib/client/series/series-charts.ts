@@ -1,4 +1,4 @@
-import { axis, figures, legend, whole } from '../chart-parts';
+import { axis, valueAxis, legend, baseOptions } from '../chart-parts';
 import { DIRECTION_SIGN } from '$lib/core/anatomy';
 import type { BalanceBars, TissueCells, WeekLines } from '$lib/core/view-models';
 import type { EChartsCoreOption } from 'echarts/core';
@@ -9,12 +9,12 @@ import type { EChartsCoreOption } from 'echarts/core';
 const gridFrom = (narrow: boolean) => ({ left: narrow ? 44 : 140, right: 48, top: 58, bottom: 28 });
 export function loadChart({ weeks, load, easier, strain }: WeekLines, narrow: boolean): EChartsCoreOption {
 	return {
-		...whole,
+		...baseOptions,
 		grid: gridFrom(narrow),
 		legend,
 		tooltip: { trigger: 'axis' },
 		xAxis: axis(weeks),
-		yAxis: [figures('load, effort × minutes'), { ...figures('strain'), splitLine: { show: false } }],
+		yAxis: [valueAxis('load, effort × minutes'), { ...valueAxis('strain'), splitLine: { show: false } }],
 		series: [
 			{
 				type: 'bar',
@@ -52,11 +52,11 @@ export function loadChart({ weeks, load, easier, strain }: WeekLines, narrow: bo
 
 export function monotonyChart({ weeks, monotony }: WeekLines, narrow: boolean): EChartsCoreOption {
 	return {
-		...whole,
+		...baseOptions,
 		grid: { ...gridFrom(narrow), top: 30 },
 		tooltip: { trigger: 'axis' },
 		xAxis: axis(weeks),
-		yAxis: { ...figures('monotony'), min: 0, max: (value: { max: number }) => Math.max(2.5, value.max) },
+		yAxis: { ...valueAxis('monotony'), min: 0, max: (value: { max: number }) => Math.max(2.5, value.max) },
 		series: [
 			{
 				type: 'line',
@@ -82,13 +82,13 @@ const LETTER_PERCENT = 7;
 
 export function balanceChart({ weeks, shares }: BalanceBars, narrow: boolean): EChartsCoreOption {
 	return {
-		...whole,
+		...baseOptions,
 		// six names take three lines on a narrow screen
 		grid: { ...gridFrom(narrow), top: narrow ? 80 : 40 },
 		legend,
 		tooltip: { trigger: 'axis' },
 		xAxis: axis(weeks),
-		yAxis: { ...figures(''), max: 100 },
+		yAxis: { ...valueAxis(''), max: 100 },
 		series: shares.map(({ direction, name, percent }) => ({
 			type: 'bar',
 			stack: 'all',
@@ -107,7 +107,7 @@ export function tissueChart(
 	narrow: boolean
 ): EChartsCoreOption {
 	return {
-		...whole,
+		...baseOptions,
 		grid: { ...gridFrom(false), top: 8 },
 		tooltip: {},
 		xAxis: axis(weeks),

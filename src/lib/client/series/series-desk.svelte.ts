@@ -15,13 +15,13 @@ import { catalogueView, type FindMovement, type FormId, type Movement } from '$l
 import type { RunNotes, Runs } from '$lib/core/run';
 import { slugsOf, type ClassPlan } from '$lib/core/plan';
 import {
-	fallsOut,
+	cancelClass,
 	ladderOffers,
 	ladderTo,
 	withGoals,
 	type Ladder,
 	type LadderOffer,
-	movedTo,
+	rescheduleClass,
 	analyseSeries,
 	renewable,
 	sameGoal,
@@ -36,7 +36,7 @@ import {
 	type SeriesDocument,
 	type SeriesSettings,
 	type Slot,
-	type Theme
+	type WeekTheme
 } from '$lib/core/series';
 import { styleOf, type TeacherStyle } from '$lib/core/style';
 import { proxy } from 'comlink';
@@ -162,15 +162,15 @@ export class SeriesDesk {
 		else this.set(value, said, field);
 	}
 
-	theme(week: number, change: { [K in keyof Theme]?: Theme[K] | undefined }, field = ''): void {
+	theme(week: number, change: { [K in keyof WeekTheme]?: WeekTheme[K] | undefined }, field = ''): void {
 		const themes = Array.from(
 			{ length: this.series.weeks },
-			(_, i): Theme => this.series.themes[i] ?? { words: '' }
+			(_, i): WeekTheme => this.series.themes[i] ?? { words: '' }
 		);
 		const before = themes[week - 1];
 		if (!before) return;
 		const { more, purpose, toward, words } = { ...before, ...change };
-		const next: Theme = {
+		const next: WeekTheme = {
 			words: words ?? '',
 			...(more ? { more } : {}),
 			...(purpose ? { purpose } : {}),
@@ -243,15 +243,15 @@ export class SeriesDesk {
 		this.show(`${dayName(c.class.on)} falls out`, [
 			[
 				'Shift everything, one more date at the end',
-				fallsOut(this.planned, c.class.id, why, 'one more date')
+				cancelClass(this.planned, c.class.id, why, 'one more date')
 			],
-			['Shift everything, drop the last class', fallsOut(this.planned, c.class.id, why, 'let the last go')]
+			['Shift everything, drop the last class', cancelClass(this.planned, c.class.id, why, 'let the last go')]
 		]);
 	}
 
 	/** Moves a class; where others follow, what changes is shown first. */
 	move(classId: string, to: Slot): void {
-		const moved = movedTo(this.planned, classId, to);
+		const moved = rescheduleClass(this.planned, classId, to);
 		if (!moved.ok) {
 			this.say(`It was not moved: ${moved.message}.`);
 			return;

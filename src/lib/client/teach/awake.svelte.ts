@@ -1,5 +1,5 @@
 /** Keeps the screen of the device on while a class is led, and says where it cannot. */
-export class Awake {
+export class WakeLock {
 	/** Null before it was asked for. */
 	isOn = $state<boolean | null>(null);
 	private lock: WakeLockSentinel | null = null;

@@ -12,16 +12,16 @@ import {
 	Steps,
 	type EventTime,
 	type Now,
-	type RunAct,
+	type RunAction,
 	type RunEvent,
 	type RunState,
 	type SwapChoice,
 	type TeachPack
 } from '$lib/core/teach';
-import type { Here } from '$lib/core/people';
+import type { Attendance } from '$lib/core/people';
 import { newId } from '../ids';
 import type { DeviceStore, KeptRun } from './device-store';
-import { upload, type Received, type Upload } from './upload';
+import { upload, type UploadAnswer, type Upload } from './upload';
 
 /** Source of time: tests and rehearsals pass their own. */
 interface TeachClock {
@@ -89,7 +89,7 @@ export class ClassRun {
 	/** Why the server does not take what happened; empty while it does. */
 	refused = $state('');
 	/** The server's last word on the clock of this device and on other devices of the class. */
-	received = $state.raw<Received | null>(null);
+	received = $state.raw<UploadAnswer | null>(null);
 	/** False where this device could not write down what happened. */
 	kept = $state(true);
 	/** How long this device slept while the class was led, until somebody says whether it was taught on; milliseconds. */
@@ -125,7 +125,7 @@ export class ClassRun {
 	}
 
 	/** Something happens: it is kept on this device at once and sent as soon as it can be. */
-	does(act: RunAct): void {
+	does(act: RunAction): void {
 		const event = { id: newId(), ...this.clock.now(), ...act } as RunEvent;
 		const place = this.places++;
 		this.after = happened(this.after, this.steps, this.last, event);
@@ -245,7 +245,7 @@ export class ClassRun {
 }
 
 /** Describes the events that the server refused; empty where it took all. */
-function refusedWords(received: Received | null): string {
+function refusedWords(received: UploadAnswer | null): string {
 	const refused = received?.refused ?? [];
 	const [first] = refused;
 	if (!first) return '';
@@ -258,7 +258,7 @@ export async function beginRun(
 	pack: TeachPack,
 	owner: string,
 	plannedStartAt: number,
-	here: Here | null
+	here: Attendance | null
 ): Promise<ClassRun> {
 	const run: KeptRun = { id: newId(), owner, pack, startedAt: Date.now(), known: false, over: false };
 	await store?.putRun(run);

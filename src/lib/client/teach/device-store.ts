@@ -33,7 +33,7 @@ export interface KeptEvent {
 	sent: 0 | 1;
 }
 
-interface Stored extends DBSchema {
+interface DeviceDB extends DBSchema {
 	packs: { key: string; value: KeptPack };
 	runs: { key: string; value: KeptRun };
 	events: { key: [string, number]; value: KeptEvent; indexes: { sent: [string, 0 | 1] } };
@@ -52,13 +52,13 @@ export function leave(): void {
 
 /** Store of this device for teaching. Everything is written before it is reported as done. */
 export class DeviceStore {
-	private constructor(private readonly db: IDBPDatabase<Stored>) {}
+	private constructor(private readonly db: IDBPDatabase<DeviceDB>) {}
 
 	/** Throws where this browser keeps nothing (a private window of some browsers), and once somebody signs out. */
 	static async open(): Promise<DeviceStore> {
 		if (leaving) throw new Error('Somebody signs out.');
 		return new DeviceStore(
-			await openDB<Stored>(TEACH_STORE, 1, {
+			await openDB<DeviceDB>(TEACH_STORE, 1, {
 				upgrade(db) {
 					db.createObjectStore('packs', { keyPath: 'planId' });
 					db.createObjectStore('runs', { keyPath: 'id' });

@@ -1,6 +1,6 @@
 import { CATALOGUE } from '$lib/catalogue';
 import { prepare, swapsFor, type SwapChoice, type TeachPack } from '$lib/core/teach';
-import type { Here } from '$lib/core/people';
+import type { Attendance } from '$lib/core/people';
 
 /*
  * Computes on the device from a class that is stored on it. The catalogue comes with this module: it is loaded when the
@@ -8,9 +8,9 @@ import type { Here } from '$lib/core/people';
  */
 
 /** The same class for the people who are here. */
-export const prepareHere = (pack: TeachPack, here: Here | undefined): TeachPack =>
+export const prepareHere = (pack: TeachPack, here: Attendance | undefined): TeachPack =>
 	pack.source ? { ...pack, ...prepare(pack.source, here, CATALOGUE) } : pack;
 
 /** Returns the possible replacements of an item. */
-export const swapsHere = (pack: TeachPack, here: Here | undefined, itemId: string): SwapChoice[] =>
+export const swapsHere = (pack: TeachPack, here: Attendance | undefined, itemId: string): SwapChoice[] =>
 	pack.source ? swapsFor(pack.source, here, itemId, CATALOGUE) : [];

@@ -1,5 +1,5 @@
 import type { ChosenKeys } from './teach-keys';
-import { LEADS, WAYS, type Lead, type StepKind, type Way } from '$lib/core/teach';
+import { LEADS, WAYS, type Lead, type StepKind, type CatchUpMethod } from '$lib/core/teach';
 
 export const LOOKS = ['light', 'dark', 'contrast'] as const;
 export type Look = (typeof LOOKS)[number];
@@ -18,7 +18,7 @@ export interface TeachSettings {
 	vibration: boolean;
 	speech: boolean;
 	/** The first suggestion for ending on time. */
-	firstWay: Way;
+	firstWay: CatchUpMethod;
 	/** Keys, clicker and pedal, where they were set. */
 	keys: ChosenKeys;
 }
@@ -72,7 +72,7 @@ export class DeviceSettings {
 	}
 
 	/** Ways to end on time, the favourite first. */
-	get ways(): Way[] {
+	get ways(): CatchUpMethod[] {
 		return [this.now.firstWay, ...WAYS.filter((way) => way !== this.now.firstWay)];
 	}
 }

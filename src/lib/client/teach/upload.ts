@@ -5,7 +5,7 @@ import type { DeviceStore, KeptEvent, KeptRun } from './device-store';
 export type Upload = 'all sent' | 'waits' | 'signed out' | 'refused';
 
 /** The server's answer to events of a class. */
-export interface Received {
+export interface UploadAnswer {
 	/** Refused events with their reasons, by index in the request. */
 	refused: { index: number; faults: { message: string }[] }[];
 	/** When the class began by the server's clock, in words, where this device's clock cannot be right. */
@@ -17,7 +17,7 @@ export interface Received {
 /** Result of an upload, with the server's answer. */
 export interface Sent {
 	upload: Upload;
-	received: Received | null;
+	received: UploadAnswer | null;
 	/** Why it was refused, in the server's words. */
 	why: string;
 }
@@ -43,7 +43,7 @@ export async function upload(store: DeviceStore, run: KeptRun, isSign = false): 
 	return last;
 }
 
-const sent = (upload: Upload, received: Received | null = null, why = ''): Sent => ({
+const sent = (upload: Upload, received: UploadAnswer | null = null, why = ''): Sent => ({
 	upload,
 	received,
 	why
@@ -73,7 +73,7 @@ async function sendPart(
 		// a refused event is not sent again: it would be refused each time
 		await store.markSent(events);
 		if (!run.known) await store.putRun(Object.assign(run, { known: true }));
-		return sent('all sent', (await response.json().catch(() => null)) as Received | null);
+		return sent('all sent', (await response.json().catch(() => null)) as UploadAnswer | null);
 	}
 	// the server has lost it, or never had it: the next time with its script
 	if (response.status === 409 && run.known) {

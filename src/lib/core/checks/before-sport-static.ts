@@ -1,6 +1,6 @@
 import { formatDuration } from '../clock';
 import type { Tissue } from '../anatomy';
-import { at, hungSeconds, lengthened, MUSCLES_OF_TISSUE, stillSeconds } from './help';
+import { findingLocation, hungSeconds, lengthened, MUSCLES_OF_TISSUE, stillSeconds } from './help';
 import { COSTS_SPORT_FROM_SECONDS } from '../rules';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
@@ -30,7 +30,7 @@ export const beforeSportStatic: Check = {
 				return {
 					message: `the ${tissue} are held long by own strength for ${formatDuration(seconds)} a leg right before sport`,
 					severity: 'note' as const,
-					where: at(longest),
+					where: findingLocation(longest),
 					cause: 'active holds',
 					data: { tissue, seconds: Math.round(seconds), movement: longest.movement.slug },
 					repairable: false
@@ -42,7 +42,7 @@ export const beforeSportStatic: Check = {
 				const longest = longestOf(items.filter(passive), tissue);
 				return {
 					message: `the ${tissue} are held long for ${formatDuration(seconds)} a leg right before sport; under 1:00 costs little`,
-					where: at(longest),
+					where: findingLocation(longest),
 					cause: tissue,
 					data: { tissue, seconds: Math.round(seconds) }
 				};

@@ -1,4 +1,4 @@
-import { at, formEdit } from './help';
+import { findingLocation, formEdit } from './help';
 import { isDeep } from '../rules';
 import type { Check } from './types';
 
@@ -19,7 +19,7 @@ export const calmClose: Check = {
 		return [
 			{
 				message: `right before the end comes ${beforeRest.movement.english} at intensity ${beforeRest.form.intensity} of 5`,
-				where: at(beforeRest),
+				where: findingLocation(beforeRest),
 				data: { movement: beforeRest.movement.slug, intensity: beforeRest.form.intensity }
 			}
 		];

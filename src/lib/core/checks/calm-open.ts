@@ -1,5 +1,5 @@
 import { findBlock, type PlanEdit } from '../plan';
-import { at } from './help';
+import { findingLocation } from './help';
 import { isCalm, OPENING_ITEMS } from '../rules';
 import type { Check } from './types';
 
@@ -19,7 +19,7 @@ export const calmOpen: Check = {
 			.slice(0, 1)
 			.map((taught) => ({
 				message: `the class opens with ${taught.movement.english} at intensity ${taught.form.intensity} of 5`,
-				where: at(taught),
+				where: findingLocation(taught),
 				data: { movement: taught.movement.slug, intensity: taught.form.intensity },
 				repairable: items.some(({ form }) => isCalm(form))
 			}));

@@ -5,10 +5,10 @@ import { memoize, type Caution, type FindMovement, type Movement } from '../move
 import type { Check, Report } from './types';
 
 /** A report on an item without its place in the plan. */
-type Said = Omit<Report, 'where'>;
+type ItemReport = Omit<Report, 'where'>;
 /** Kept, since an edit leaves most items of a class the same. */
-const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, item: Item): Said[] =>
-	group.cautions.flatMap(({ caution, people }): Said[] => {
+const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, item: Item): ItemReport[] =>
+	group.cautions.flatMap(({ caution, people }): ItemReport[] => {
 		const verdict = suits(movement, item.form, caution);
 		if (verdict.kind === 'fine' || verdict.kind === 'in this form') return [];
 		const data = { movement: movement.slug, caution, people, kind: verdict.kind };

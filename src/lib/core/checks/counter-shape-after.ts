@@ -1,6 +1,6 @@
 import { formForRoom } from '../substitution';
 import { findBlock, type PlanEdit } from '../plan';
-import { at, itemForRoom } from './help';
+import { findingLocation, itemForRoom } from './help';
 import { DEEPEST_INTENSITY } from '../rules';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
@@ -33,7 +33,7 @@ export const counterShapeAfter: Check = {
 			return [
 				{
 					message: `nothing undoes ${movement.english} soon after it`,
-					where: at(taught),
+					where: findingLocation(taught),
 					data: { movement: movement.slug, counters: movement.counters.join(', ') }
 				}
 			];

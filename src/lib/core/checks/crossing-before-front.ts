@@ -1,5 +1,5 @@
 import type { TimedItem } from '../clock';
-import { at, legsOf, lengthened, STILL_MODES } from './help';
+import { findingLocation, legsOfItem, lengthened, STILL_MODES } from './help';
 import type { Check } from './types';
 
 /** From this much past the middle a leg is crossed over, degrees. */
@@ -7,7 +7,8 @@ const CROSSED_DEG = 15;
 
 const held = ({ item }: TimedItem) => STILL_MODES.has(item.mode) && !item.passed;
 const crosses = (taught: TimedItem) =>
-	held(taught) && legsOf(taught).some((leg) => leg.positions.some((p) => (p.adduction ?? 0) >= CROSSED_DEG));
+	held(taught) &&
+	legsOfItem(taught).some((leg) => leg.positions.some((p) => (p.adduction ?? 0) >= CROSSED_DEG));
 /** Front-to-back work: the front of the hip or the back of the leg held long. */
 const frontToBack = (taught: TimedItem) =>
 	held(taught) &&
@@ -31,7 +32,7 @@ export const crossingBeforeFront: Check = {
 		return [
 			{
 				message: `${taught.movement.english} crosses the body before any front-to-back work; ${later.movement.english} comes only later`,
-				where: at(taught),
+				where: findingLocation(taught),
 				data: { movement: taught.movement.slug, later: later.movement.slug }
 			}
 		];

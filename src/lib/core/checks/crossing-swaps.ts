@@ -1,5 +1,5 @@
 import { otherLeg } from '../anatomy';
-import { at } from './help';
+import { findingLocation } from './help';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
 
@@ -23,7 +23,7 @@ export const crossingSwaps: Check = {
 			return [
 				{
 					message: `${english} comes again with the ${taught.item.lead} ${crosses === 'shins' ? 'shin in front' : 'thumb on top'} as before`,
-					where: at(taught),
+					where: findingLocation(taught),
 					data: { movement: slug, side: taught.item.lead }
 				}
 			];

@@ -1,4 +1,4 @@
-import { legsOf } from './help';
+import { legsOfItem } from './help';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
 
@@ -8,7 +8,7 @@ const MOST_CHANGES = 6;
 function facing(taught: TimedItem): 'long edge' | 'short edge' | null {
 	const { position } = taught.movement;
 	if (position !== 'standing' && position !== 'kneeling') return null;
-	const wide = legsOf(taught).every((leg) => leg.positions.some((p) => (p.abduction ?? 0) >= 30));
+	const wide = legsOfItem(taught).every((leg) => leg.positions.some((p) => (p.abduction ?? 0) >= 30));
 	return wide ? 'long edge' : 'short edge';
 }
 

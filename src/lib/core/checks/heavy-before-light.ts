@@ -1,6 +1,6 @@
 import { isCalm, isHeavy, isPassiveStretch } from '../rules';
 import type { TimedItem } from '../clock';
-import { at, lengthened, MUSCLES_OF_TISSUE } from './help';
+import { findingLocation, lengthened, MUSCLES_OF_TISSUE } from './help';
 import type { Check } from './types';
 
 /** A light passive stretch of the same muscle. */
@@ -31,7 +31,7 @@ export const heavyBeforeLight: Check = {
 			return [
 				{
 					message: `${light.movement.english} is light and comes after ${taught.movement.english}, which is heavy on the same muscles`,
-					where: at(light),
+					where: findingLocation(light),
 					cause: taught.item.id,
 					data: { movement: light.movement.slug, after: taught.movement.slug }
 				}

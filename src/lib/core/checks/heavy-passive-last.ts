@@ -1,5 +1,5 @@
 import { findBlock, type PlanEdit } from '../plan';
-import { at } from './help';
+import { findingLocation } from './help';
 import { isHeavy, isStrong } from '../rules';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
@@ -26,7 +26,7 @@ export const heavyPassiveLast: Check = {
 			return [
 				{
 					message: `${taught.movement.english} hangs heavily before ${first.movement.english} asks for strength`,
-					where: at(taught),
+					where: findingLocation(taught),
 					cause: first.movement.slug,
 					data: { movement: taught.movement.slug, before: first.movement.slug, after: after.length }
 				}

@@ -1,6 +1,6 @@
 import { CALM_UP_TO_INTENSITY, isDeep } from '../rules';
 import type { TimedItem } from '../clock';
-import { at, isSided } from './help';
+import { findingLocation, isSided } from './help';
 import type { Check } from './types';
 
 /** So many deep shapes with sides in a row want something easy between. Common practice, no source. */
@@ -35,7 +35,7 @@ export const heavySidesReset: Check = {
 		if (run.length > MOST_IN_A_ROW) found.push(run);
 		return found.map((heavy) => ({
 			message: `${heavy.length} deep shapes with sides come without a reset, from ${heavy[0]!.movement.english} on`,
-			where: at(heavy[0]!),
+			where: findingLocation(heavy[0]!),
 			data: { movement: heavy[0]!.movement.slug, items: heavy.length }
 		}));
 	}

@@ -29,7 +29,7 @@ import type { Where } from './types';
 /** Small words that several checks use. */
 
 /** Where an item stands, for a finding about it. */
-export const at = ({ item, blockId, startSeconds }: TimedItem): Where => ({
+export const findingLocation = ({ item, blockId, startSeconds }: TimedItem): Where => ({
 	itemId: item.id,
 	blockId,
 	atSeconds: startSeconds
@@ -39,7 +39,7 @@ export const at = ({ item, blockId, startSeconds }: TimedItem): Where => ({
 export const STILL_MODES: ReadonlySet<Mode> = new Set(['passive', 'active', 'isometric', 'press-and-ease']);
 
 /** The two legs of an item in its form; twice the same where it has no sides. */
-export function legsOf({ movement, form, item }: TimedItem): [LegAction, LegAction] {
+export function legsOfItem({ movement, form, item }: TimedItem): [LegAction, LegAction] {
 	const action = actionOf(movement, form, item.mode);
 	return isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
 }
@@ -120,7 +120,7 @@ export function stillSeconds(items: readonly TimedItem[]): Map<Tissue, number> {
 	for (const taught of items) {
 		if (!STILL_MODES.has(taught.item.mode)) continue;
 		const passes = isSided(taught) && !taught.item.oneSided ? 2 : 1;
-		const [lead, trail] = legsOf(taught);
+		const [lead, trail] = legsOfItem(taught);
 		for (const tissue of lengthened(taught)) {
 			const legs = isSided(taught)
 				? Number(lead.lengthens.includes(tissue)) + Number(trail.lengthens.includes(tissue))

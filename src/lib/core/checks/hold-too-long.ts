@@ -1,7 +1,7 @@
 import { formatDuration } from '../clock';
 import { isHold, type Mode } from '../movement';
 import { middleOf, rangeOf } from '../plan';
-import { at } from './help';
+import { findingLocation } from './help';
 import { LONGEST_HOLD_SECONDS } from '../rules';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
@@ -49,7 +49,7 @@ export const holdTooLong: Check = {
 			return [
 				{
 					message: `${taught.movement.english} is held for ${formatDuration(seconds)} a side; ${taught.item.mode} holds end at ${formatDuration(most)}`,
-					where: at(taught),
+					where: findingLocation(taught),
 					data: { movement: taught.movement.slug, seconds, mostSeconds: most }
 				}
 			];

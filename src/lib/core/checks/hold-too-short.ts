@@ -1,7 +1,7 @@
 import { formatDuration } from '../clock';
 import { isHold } from '../movement';
 import { middleOf, rangeOf } from '../plan';
-import { at } from './help';
+import { findingLocation } from './help';
 import { secondsASide } from './hold-too-long';
 import type { Check } from './types';
 
@@ -27,7 +27,7 @@ export const holdTooShort: Check = {
 			return [
 				{
 					message: `${movement.english} is held for ${formatDuration(seconds)} a side; from ${formatDuration(LEAST_SECONDS)} on it lengthens something`,
-					where: at(taught),
+					where: findingLocation(taught),
 					cause: 'hold-too-short',
 					data: { movement: movement.slug, seconds, leastSeconds: LEAST_SECONDS }
 				}

@@ -1,7 +1,7 @@
-import { isLinked, legsThrough, linkEdit, blocksOf, type Led } from '../plan';
+import { isLinked, legsThrough, linkEdit, blocksOf, type LinkedSide } from '../plan';
 import type { Check } from './types';
 
-const changes = ({ item, before }: Led) => before !== null && before.item.lead !== item.lead;
+const changes = ({ item, before }: LinkedSide) => before !== null && before.item.lead !== item.lead;
 
 export const legThroughLinks: Check = {
 	meta: {

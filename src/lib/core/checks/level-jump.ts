@@ -1,12 +1,12 @@
 import { POSITION_NAME, POSITIONS } from '../movement';
-import { at } from './help';
+import { findingLocation } from './help';
 import type { Check, Report } from './types';
 
 /** One such way in so many items is taken as it comes. */
 const OFTEN = 10;
 
 /** From lying on the back straight to the feet, or the way down: so many lines of the score at once. */
-const FAR = 5;
+const FAR_LEVELS = 5;
 
 export const levelJump: Check = {
 	meta: {
@@ -24,11 +24,11 @@ export const levelJump: Check = {
 			if (!before) return [];
 			const far = Math.abs(POSITIONS.indexOf(now) - POSITIONS.indexOf(before));
 			// down into the closing rest is a way that everybody knows
-			if (far < FAR || taught.item.mode === 'rest') return [];
+			if (far < FAR_LEVELS || taught.item.mode === 'rest') return [];
 			return [
 				{
 					message: `${taught.movement.english} goes from “${POSITION_NAME[before].toLowerCase()}” to “${POSITION_NAME[now].toLowerCase()}” at once`,
-					where: at(taught),
+					where: findingLocation(taught),
 					cause: 'way',
 					data: { movement: taught.movement.slug, from: before, to: now }
 				}

@@ -1,5 +1,5 @@
 import type { TimedItem } from '../clock';
-import { at } from './help';
+import { findingLocation } from './help';
 import type { Check } from './types';
 
 /** So many items one after another on the same joint are enough. Common practice, no source. */
@@ -42,7 +42,7 @@ export const loadedInARow: Check = {
 			return [
 				{
 					message: `${run.length} items one after another load the ${joint}, from ${first.movement.english} on`,
-					where: at(first),
+					where: findingLocation(first),
 					cause: joint,
 					data: { movement: first.movement.slug, joint, items: run.length }
 				}

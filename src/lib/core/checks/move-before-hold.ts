@@ -1,5 +1,5 @@
 import { findBlock, type PlanEdit } from '../plan';
-import { at } from './help';
+import { findingLocation } from './help';
 import { isPassiveStretch } from '../rules';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
@@ -25,7 +25,7 @@ export const moveBeforeHold: Check = {
 			.slice(0, 1)
 			.map((taught) => ({
 				message: `${taught.movement.english} is held before anything has moved`,
-				where: at(taught),
+				where: findingLocation(taught),
 				data: { movement: taught.movement.slug },
 				repairable: firstMove !== -1
 			}));

@@ -1,4 +1,4 @@
-import { at } from './help';
+import { findingLocation } from './help';
 import type { Check } from './types';
 
 export const oneWay: Check = {
@@ -17,7 +17,7 @@ export const oneWay: Check = {
 			return [
 				{
 					message: `${movement.english}: one way only`,
-					where: at(taught),
+					where: findingLocation(taught),
 					cause: 'one-way',
 					data: { movement: movement.slug }
 				}

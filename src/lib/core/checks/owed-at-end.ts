@@ -1,6 +1,6 @@
 import { formatDuration, owedAt } from '../clock';
 import { findBlock, type ClassPlan, type Flow } from '../plan';
-import { at } from './help';
+import { findingLocation } from './help';
 import type { Check } from './types';
 
 export const owedAtEnd: Check = {
@@ -24,7 +24,7 @@ export const owedAtEnd: Check = {
 			return [
 				{
 					message: `${taught.movement.english}: the ${leg} leg is still owed ${formatDuration(seconds)} at the end${why}`,
-					where: at(taught),
+					where: findingLocation(taught),
 					data: { movement, leg, seconds, reason: taught.item.oneSided?.reason ?? '' }
 				}
 			];

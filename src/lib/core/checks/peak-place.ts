@@ -1,5 +1,5 @@
 import { formatDuration, peakOf } from '../clock';
-import { at, percent } from './help';
+import { findingLocation, percent } from './help';
 import { isPeak } from '../rules';
 import type { Check } from './types';
 
@@ -30,7 +30,7 @@ export const peakPlace: Check = {
 		return [
 			{
 				message: `the peak lies at ${formatDuration(centre)}, ${Math.round(where)} % of the class; it is wanted at about 55 to 80 %`,
-				where: at(first),
+				where: findingLocation(first),
 				data: { atSeconds: Math.round(centre), percent: Math.round(where) }
 			}
 		];

@@ -1,5 +1,5 @@
 import { findBlock, type PlanEdit } from '../plan';
-import { at, prepares } from './help';
+import { findingLocation, prepares } from './help';
 import { isDeep } from '../rules';
 import type { Check } from './types';
 
@@ -23,7 +23,7 @@ export const preparationBeforeDeep: Check = {
 			return [
 				{
 					message: `${later.movement.english} prepares ${movement.english} and comes only after it`,
-					where: at(taught),
+					where: findingLocation(taught),
 					cause: later.movement.slug,
 					data: { movement: movement.slug, preparation: later.movement.slug, moved: later.blockId }
 				}

@@ -36,7 +36,7 @@ import { preparationBeforeDeep } from './preparation-before-deep';
 import { purposesMissing } from './purposes-missing';
 import { revisitDeeper } from './revisit-deeper';
 import { sideDrift } from './side-drift';
-import { strengthShare } from './strength-share';
+import { strengthShareCheck } from './strength-share';
 import { strengthenThenRelease } from './strengthen-then-release';
 import { stretchedNotStrengthened } from './stretched-not-strengthened';
 import { styleConflict } from './style-conflict';
@@ -71,7 +71,7 @@ export const CHECKS: readonly Check[] = [
 	beforeSportStatic,
 	holdTooLong,
 	kitShortage,
-	strengthShare,
+	strengthShareCheck,
 	purposesMissing,
 	directionShort,
 	leftRight,

@@ -1,6 +1,6 @@
 import type { Form } from '../movement';
 import { middleOf, rangeInStyle } from '../plan';
-import { at, STILL_MODES } from './help';
+import { findingLocation, STILL_MODES } from './help';
 import type { TimedItem } from '../clock';
 import type { Check } from './types';
 
@@ -27,7 +27,7 @@ export const revisitDeeper: Check = {
 			return [
 				{
 					message: `${taught.movement.english} comes a second time and goes no further than before`,
-					where: at(taught),
+					where: findingLocation(taught),
 					data: { movement: taught.movement.slug }
 				}
 			];

@@ -1,5 +1,5 @@
 import { formatDuration } from '../clock';
-import { at, isSided } from './help';
+import { findingLocation, isSided } from './help';
 import type { Check } from './types';
 
 /** Two sides agree within this share of the longer one. Common practice, no source. */
@@ -32,7 +32,7 @@ export const sideDrift: Check = {
 			return [
 				{
 					message: `${taught.movement.english} gets ${formatDuration(first)} on the first side and ${formatDuration(second)} on the second`,
-					where: at(taught),
+					where: findingLocation(taught),
 					data: { movement: taught.movement.slug, firstSeconds: first, secondSeconds: second }
 				}
 			];

@@ -8,7 +8,7 @@ import type { Check, CheckContext, Repair } from './types';
 /** So much more than the band in percent of the work, and a class is training; less is nobody’s trouble. */
 const WELL_OVER_PERCENT = 40;
 
-export const strengthShare: Check = {
+export const strengthShareCheck: Check = {
 	meta: {
 		id: 'strength-share',
 		summary: 'Own strength has its share of the work',

@@ -2,7 +2,7 @@ import type { MuscleGroup } from '../anatomy';
 import { profileOf, formForRoom } from '../substitution';
 import { modesOf, usualForm } from '../movement';
 import type { PlanEdit } from '../plan';
-import { at, lengthened, MUSCLES_OF_TISSUE, working, itemForRoom } from './help';
+import { findingLocation, lengthened, MUSCLES_OF_TISSUE, working, itemForRoom } from './help';
 import type { Check, CheckContext } from './types';
 import { isCalm } from '../rules';
 import type { Tissue } from '../anatomy';
@@ -45,7 +45,7 @@ export const strengthenThenRelease: Check = {
 		}
 		return [...byItem.values()].map(({ taught, groups }) => ({
 			message: `nothing releases the ${groups.join(' and the ')} after ${taught.movement.english}`,
-			where: at(taught),
+			where: findingLocation(taught),
 			data: { movement: taught.movement.slug, muscles: groups.join(', ') }
 		}));
 	},

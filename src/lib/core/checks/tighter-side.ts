@@ -1,7 +1,7 @@
 import type { Leg } from '../anatomy';
 import type { Item } from '../plan';
 import { regionOf, REGION_NAMES, type Region } from '../measure';
-import { at, isSided } from './help';
+import { findingLocation, isSided } from './help';
 import type { Check } from './types';
 
 /** How much more of its dose the side that is behind gets. Judged. */
@@ -34,7 +34,7 @@ export const tighterSide: Check = {
 			return [
 				{
 					message: `${REGION_NAMES[region]}: the ${leg} side is behind, and nothing here gives it more`,
-					where: at(main),
+					where: findingLocation(main),
 					cause: region,
 					data: { leg, region, amount: main.item.dose.amount }
 				}

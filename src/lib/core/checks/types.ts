@@ -1,5 +1,5 @@
 import type { Leg } from '../anatomy';
-import { type Known } from '../run';
+import { type FamiliarMovements } from '../run';
 import type { Balance, Orbit, Targets } from '../orbit';
 import type { TimedItem, Timeline } from '../clock';
 import type { CatalogueView, FindMovement, Movement } from '../movement';
@@ -26,7 +26,7 @@ export interface PlanContext {
 	/** The people, where they are known: the checks that are about people ask for them. */
 	group?: Group | null;
 	/** Movements that this group has met before; null or missing where that is unknown. */
-	known?: Known | null;
+	known?: FamiliarMovements | null;
 	/** The leg that led in the group's class before this one. */
 	lastFirstSide?: Leg | null;
 	/** Checks that who teaches does not want to hear of in any class, and why. */

@@ -1,7 +1,7 @@
 import { modesOf, type Mode } from '../movement';
 import { amountWords, blocksOf, formChange, middleOf, rangeInStyle, rangeOf } from '../plan';
 import { widestRange } from '../style';
-import { at } from './help';
+import { findingLocation } from './help';
 import { isHeldTooLong } from './hold-too-long';
 import type { TimedItem } from '../clock';
 import type { Check, CheckContext, Report } from './types';
@@ -42,7 +42,7 @@ export const unusualDose: Check = {
 				return [
 					{
 						message: `${movement.english}, ${form.id} form: ${item.mode}; ${modes.join(' or ')} is usual`,
-						where: at(taught),
+						where: findingLocation(taught),
 						data: { movement: movement.slug, mode: item.mode }
 					}
 				];
@@ -58,7 +58,7 @@ export const unusualDose: Check = {
 			return [
 				{
 					message: `${movement.english}: ${amountWords(item.dose, unit)}; ${min} to ${max} is usual`,
-					where: at(taught),
+					where: findingLocation(taught),
 					data: { movement: movement.slug, amount, min, max }
 				}
 			];

@@ -1,5 +1,5 @@
 import type { TimedItem } from '../clock';
-import { at, itemForRoom } from './help';
+import { findingLocation, itemForRoom } from './help';
 import type { Check } from './types';
 
 const onHands = ({ movement, form }: TimedItem) => (form.offHands ? undefined : movement.onHands);
@@ -19,7 +19,7 @@ export const wristsBeforeWeight: Check = {
 		return [
 			{
 				message: `${first.movement.english} is the first weight on the hands; begin on all fours`,
-				where: at(first),
+				where: findingLocation(first),
 				data: { movement: first.movement.slug }
 			}
 		];

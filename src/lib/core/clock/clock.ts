@@ -17,7 +17,7 @@ import {
 	type ClassKind,
 	type Pace,
 	type PaceModel,
-	type Visit,
+	type Familiarity,
 	type Whereabouts
 } from '../pace';
 import { HIP_TESTS } from '../measure';
@@ -269,7 +269,7 @@ class TimelineWriter {
 	}
 
 	/** Adds the set-up. Words said before anybody moves are an entry of their own; the rest is said while people get in. */
-	private setUp(known: ResolvedItem, side: 1 | 2 | null, visit: Visit): void {
+	private setUp(known: ResolvedItem, side: 1 | 2 | null, visit: Familiarity): void {
 		const { item, movement } = known;
 		this.met.add(movement.slug);
 		const leads = this.leads(known, side);

@@ -3,10 +3,10 @@ import { KINDS, PASSED_THROUGH, type ClassKind, type Pace } from '../pace';
 import type { Dose, Hold } from '../plan';
 
 /** As much of the usual amount as says how long one unit takes. */
-type Counted = Pick<DoseRange, 'unit' | 'tempo' | 'breathsPerRound'>;
+type UnitOfDose = Pick<DoseRange, 'unit' | 'tempo' | 'breathsPerRound'>;
 
 /** Seconds of one unit of a dose (a breath, a repetition, a round ...) at this pace. */
-export function secondsPerUnit({ unit, tempo, breathsPerRound }: Counted, mode: Mode, pace: Pace): number {
+export function secondsPerUnit({ unit, tempo, breathsPerRound }: UnitOfDose, mode: Mode, pace: Pace): number {
 	switch (unit) {
 		case 'seconds':
 			return pace.timer ? 1 : pace.heldSecond;
@@ -36,7 +36,7 @@ function workFactor(unit: DoseUnit, pace: Pace, kind: ClassKind): number {
  */
 export function secondsOfEach(
 	dose: Dose,
-	counted: Counted,
+	counted: UnitOfDose,
 	mode: Mode,
 	pace: Pace,
 	kind: ClassKind = pace.classKind
@@ -52,7 +52,7 @@ export function secondsOfEach(
 /** Whole seconds of one set on one side with so much of the amount; never less than 1. */
 export function setSeconds(
 	dose: Dose,
-	counted: Counted,
+	counted: UnitOfDose,
 	mode: Mode,
 	amount: number,
 	pace: Pace,

@@ -27,7 +27,7 @@ export interface Figure {
 }
 
 /** One body height is so many units of the drawing. */
-const UNITS = 100;
+const UNITS_PER_BODY = 100;
 const WIDTH = { thigh: 7, shin: 5.6, foot: 4.4, arm: 3.6, trunk: 10.5, shoulders: 5, head: 11 };
 /** The front view looks down a little, so that what lies on the floor can be read. */
 const ELEVATION_DEG = 28;
@@ -40,20 +40,28 @@ function camera(view: View, movement: Movement): Project {
 	if (view === 'front' && LYING.has(movement.position)) {
 		// a lying body is seen from above, along the mat as people lie in a room
 		const [c, s] = [Math.cos(LYING_ELEVATION), Math.sin(LYING_ELEVATION)];
-		return ([x, y, z]) => ({ x: x * UNITS, y: -(y * c - z * s) * UNITS, depth: z * c + y * s });
+		return ([x, y, z]) => ({
+			x: x * UNITS_PER_BODY,
+			y: -(y * c - z * s) * UNITS_PER_BODY,
+			depth: z * c + y * s
+		});
 	}
 	if (view === 'side') {
 		// on the side the back would be what is seen: look from the other side of the room
 		const flip = movement.position === 'sidelying' ? -1 : 1;
 		const [c, s] = [Math.cos(0.12), Math.sin(0.12)];
-		return ([x, y, z]) => ({ x: flip * x * UNITS, y: -(y * c - flip * z * s) * UNITS, depth: flip * z });
+		return ([x, y, z]) => ({
+			x: flip * x * UNITS_PER_BODY,
+			y: -(y * c - flip * z * s) * UNITS_PER_BODY,
+			depth: flip * z
+		});
 	}
 	const elevation = (ELEVATION_DEG * Math.PI) / 180;
 	const [c, s] = [Math.cos(elevation), Math.sin(elevation)];
 	const aside = 0.14;
 	return ([x, y, z]) => ({
-		x: (-z + aside * x) * UNITS,
-		y: -(y * c - x * s) * UNITS,
+		x: (-z + aside * x) * UNITS_PER_BODY,
+		y: -(y * c - x * s) * UNITS_PER_BODY,
 		depth: x * c + y * s
 	});
 }

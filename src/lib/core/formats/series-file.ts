@@ -5,7 +5,7 @@ import { PLAN, type ClassPlan } from '../plan';
 import { notesOf, RUN_NOTES, runNotesFaults, type RunNotes } from '../run';
 import {
 	runsOfVersion1,
-	SERIES,
+	SERIES_KIND,
 	seriesAsSent,
 	seriesBroughtUp,
 	seriesFaults,
@@ -26,7 +26,7 @@ export const SERIES_FILE: FileFormat = {
 };
 
 export const seriesFileSchema = fileSchema(SERIES_FILE, {
-	series: inFile(SERIES).required(),
+	series: inFile(SERIES_KIND).required(),
 	plans: object()
 		.required()
 		.meta({ each: inFile(PLAN) }),

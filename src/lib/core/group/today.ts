@@ -1,5 +1,5 @@
 import { memoize } from '../movement';
-import { sizeOf, type Here, type Tier } from '../people';
+import { sizeOf, type Attendance, type Tier } from '../people';
 import type { Region } from '../measure';
 import type { Group } from './types';
 
@@ -16,13 +16,17 @@ export function unmeasured({ regionTiers: _tiers, moreOn: _more, ...group }: Gro
 }
 
 /** Everybody who usually comes, as a count to begin with. */
-export const usuallyHere = (group: Group): Here => ({
+export const usuallyHere = (group: Group): Attendance => ({
 	tiers: peopleByTier(group),
 	cautions: group.cautions
 });
 
-const counted = memoize((group: Group, here: Here): Group => ({ ...group, size: sizeOf(here), ...here }));
+const counted = memoize((group: Group, here: Attendance): Group => ({
+	...group,
+	size: sizeOf(here),
+	...here
+}));
 
 /** A group as it is today, where somebody counted; one and the same object for the same count. */
-export const groupToday = (group: Group, here: Here | undefined): Group =>
+export const groupToday = (group: Group, here: Attendance | undefined): Group =>
 	here ? counted(group, here) : group;

@@ -12,8 +12,8 @@ export type MomentOfTest = (typeof MOMENTS_OF_TEST)[number];
 export const SOURCES = ['by hand', 'phone', 'inclinometer'] as const;
 export type ReadingSource = (typeof SOURCES)[number];
 
-export const UNITS = ['degrees', 'centimetres', 'seconds', 'grade'] as const;
-export type ReadingUnit = (typeof UNITS)[number];
+export const READING_UNITS = ['degrees', 'centimetres', 'seconds', 'grade'] as const;
+export type ReadingUnit = (typeof READING_UNITS)[number];
 
 /** Of each side; a test without sides has all in `left`. */
 export interface Sides<T> {
@@ -42,9 +42,9 @@ export interface StudentCheckIn {
 export type CheckIn = GroupCheckIn | StudentCheckIn;
 
 export const MOST_READINGS = 3;
-const MOST_PEOPLE = 200;
+const MOST_COUNTED = 200;
 
-const count = number().integer().min(0).max(MOST_PEOPLE).required();
+const count = number().integer().min(0).max(MOST_COUNTED).required();
 const counts = array().of(count).length(4).required();
 const readings = array().of(number().required()).max(MOST_READINGS).required();
 
@@ -66,7 +66,7 @@ const countsSchema = object({
 const readingsSchema = object({
 	kind: string().oneOf(['readings']).required(),
 	...common,
-	unit: string().oneOf(UNITS).required(),
+	unit: string().oneOf(READING_UNITS).required(),
 	source: string().oneOf(SOURCES).required(),
 	readings: object({ left: readings, right: readings }).noUnknown().required()
 }).noUnknown();
@@ -128,7 +128,7 @@ export function countsWords({ test, moment, counts: { left, right } }: GroupChec
 export const NOBODY: GradeCounts = [0, 0, 0, 0];
 
 /** The same with one more, or one fewer, person in a grade; never under none. */
-export const withOne = (counts: GradeCounts, grade: number, by: 1 | -1): GradeCounts =>
+export const withOneMore = (counts: GradeCounts, grade: number, by: 1 | -1): GradeCounts =>
 	counts.map((n, i) =>
-		i === grade ? Math.max(0, Math.min(MOST_PEOPLE, n + by)) : n
+		i === grade ? Math.max(0, Math.min(MOST_COUNTED, n + by)) : n
 	) as unknown as GradeCounts;

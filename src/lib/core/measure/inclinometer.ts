@@ -12,7 +12,7 @@ export interface Tilt {
  * Reads a line of the protocol (docs/inclinometer.md): "t=12345 angle=31.4 battery=87". What is not such a line, or is cut
  * off, is left out.
  */
-export function readLine(line: string): Tilt | null {
+export function readInclinometerLine(line: string): Tilt | null {
 	const fields = new Map(
 		line
 			.trim()

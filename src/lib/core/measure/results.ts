@@ -44,7 +44,7 @@ export interface TestResult {
 	last: Dated;
 }
 
-const LEGS = ['left', 'right'] as const;
+const SIDES = ['left', 'right'] as const;
 
 const freer = (test: TestId): string => (GRADINGS[test].region === 'control' ? 'steadier' : 'freer');
 
@@ -162,7 +162,7 @@ function resultOf<T extends CheckIn, V>(
 				.map(({ on, checkIn }) => [
 					dayName(on),
 					checkIn.moment,
-					...(sided ? LEGS : (['left'] as const)).map((leg) => reader.cell(reader.of(checkIn)[leg]))
+					...(sided ? SIDES : (['left'] as const)).map((leg) => reader.cell(reader.of(checkIn)[leg]))
 				])
 				.reverse()
 		},
@@ -209,7 +209,7 @@ function bySide<T extends CheckIn, V>(
 	sided: boolean,
 	reader: Reader<T, V>
 ): (Judgement & { leg: string })[] {
-	return (sided ? LEGS : (['left'] as const)).flatMap((leg) => {
+	return (sided ? SIDES : (['left'] as const)).flatMap((leg) => {
 		const [before, after] = [reader.of(first)[leg], reader.of(last)[leg]];
 		if (reader.isEmpty(before) || reader.isEmpty(after)) return [];
 		const judged = reader.judge(last, before, after);

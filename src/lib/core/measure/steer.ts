@@ -55,7 +55,7 @@ export interface MoreOn {
 }
 
 /** Something that results speak for; the teacher takes it or does not. */
-export type Offer =
+export type MeasureSuggestion =
 	| { kind: 'tiers'; region: Region; tiers: Record<Tier, number>; words: string }
 	| { kind: 'more on'; leg: Leg; region: Region; words: string }
 	| { kind: 'no more on'; leg: Leg; region: Region; words: string }
@@ -80,8 +80,8 @@ const SHORT_GRADE = 1.2;
 const BAND_STEP_PERCENT = 3;
 
 /** Returns the suggestions that the results of a group support and that it has not taken yet. */
-export function offersOf(results: readonly TestResult[], group: Steered): Offer[] {
-	const offers: Offer[] = [];
+export function offersOf(results: readonly TestResult[], group: Steered): MeasureSuggestion[] {
+	const offers: MeasureSuggestion[] = [];
 	for (const region of REGIONS) {
 		const result = lastOf(results.filter(({ test }) => GRADINGS[test].region === region));
 		const checkIn = result?.last.checkIn;
@@ -152,7 +152,7 @@ export function testToRepeat(results: readonly TestResult[]): TestResult | null 
 }
 
 /** Returns the group with a suggestion applied. */
-export function withOffer<G extends Steered & { targets: Bands }>(group: G, offer: Offer): G {
+export function withOffer<G extends Steered & { targets: Bands }>(group: G, offer: MeasureSuggestion): G {
 	const others = (group.moreOn ?? []).filter(
 		({ region }) => offer.kind === 'band' || region !== offer.region
 	);

@@ -17,14 +17,14 @@ import type { Caution, CautionAdvice, Form, KitKind, Mode, Movement, Position, P
 interface CareRule {
 	caution: Caution;
 	/** Whether a form asks too much of somebody with the caution. */
-	applies: (given: Given) => boolean;
+	applies: (given: GivenForm) => boolean;
 	advice: string;
 	/** Slug of what is given instead, by position. */
 	instead: (position: Position) => string;
 }
 
 /** A form of a movement, and what its legs do. */
-interface Given {
+interface GivenForm {
 	movement: Movement;
 	form: Form;
 	modes: readonly Mode[];
@@ -43,21 +43,21 @@ const handsHigh = (form: Form) =>
 	holds(form, 'chair') ||
 	holds(form, 'wall space', ['in front']);
 const steadied = (form: Form) => holds(form, 'wall space') || holds(form, 'chair');
-const isUprightFold = ({ movement: m, form }: Given) =>
+const isUprightFold = ({ movement: m, form }: GivenForm) =>
 	m.families.includes('forward fold') && !LYING.has(m.position) && form.intensity >= 2;
 /** Lengthens one of the tissues by more than a little, moving or held. */
-const pullsOn = ({ form, legs }: Given, tissues: readonly Tissue[]) =>
+const pullsOn = ({ form, legs }: GivenForm, tissues: readonly Tissue[]) =>
 	form.intensity >= 2 && legs.some((leg) => leg.lengthens.some((t) => tissues.includes(t)));
 /** Works hard with muscles of one of the groups. */
-const loads = ({ form, modes, legs }: Given, groups: readonly MuscleGroup[]) =>
+const loads = ({ form, modes, legs }: GivenForm, groups: readonly MuscleGroup[]) =>
 	form.effort >= 2 &&
 	modes.some((mode) => !CALM_MODES.has(mode)) &&
 	legs.some((leg) => leg.works.some((g) => groups.includes(g)));
-const anyPosition = ({ legs }: Given, is: (angles: HipAngles, kneeDeg: number) => boolean) =>
+const anyPosition = ({ legs }: GivenForm, is: (angles: HipAngles, kneeDeg: number) => boolean) =>
 	legs.some((leg) => leg.positions.some((angles, i) => is(angles, leg.kneeDeg[i] ?? 0)));
 
 /** Deep bends that carry weight, and turns on a bent knee that the floor holds fast. */
-function loadsKnee(given: Given): boolean {
+function loadsKnee(given: GivenForm): boolean {
 	const { position } = given.movement;
 	if (LYING.has(position) || holds(given.form, 'chair', ['hips', 'behind'])) return false;
 	const held = position !== 'standing' && position !== 'quadruped';
@@ -71,7 +71,7 @@ function loadsKnee(given: Given): boolean {
 }
 
 /** The head below the heart for a while: a dog, or a fold from standing with the hands low. */
-const headDown = ({ movement: { pose, position }, form }: Given) =>
+const headDown = ({ movement: { pose, position }, form }: GivenForm) =>
 	((pose.pitchDeg ?? 0) >= 100 || (position === 'standing' && (pose.pitchDeg ?? 0) >= 80)) &&
 	(pose.arms === 'floor' || pose.arms === 'down' || pose.arms === 'up') &&
 	!holds(form, 'chair') &&

@@ -33,7 +33,7 @@ export interface DraftForm {
 	dose: string;
 }
 
-/** A movement as a teacher writes it down; {@link readDraft} makes a movement of it. */
+/** A movement as a teacher writes it down; {@link readMovementDraft} makes a movement of it. */
 export interface MovementDraft {
 	english: string;
 	sanskrit: string;
@@ -88,7 +88,7 @@ export const emptyDraft = (): MovementDraft => ({
 });
 
 /** The draft of a movement that exists, to be changed or copied. */
-export function draftOf(movement: Movement): MovementDraft {
+export function movementDraftOf(movement: Movement): MovementDraft {
 	const leg = (action: LegAction): DraftLeg => ({
 		angles: writeHips(action),
 		lengthens: [...action.lengthens],
@@ -168,7 +168,7 @@ function modesIn({ modes }: DraftForm, draft: MovementDraft): Pick<Form, 'modes'
  * Makes a movement of a draft, with the cautions that follow from its angles. What the draft has no field for is
  * taken from `base` (the movement that is changed or copied).
  */
-export function readDraft(draft: MovementDraft, slug: string, base?: Movement): ReadDraft {
+export function readMovementDraft(draft: MovementDraft, slug: string, base?: Movement): ReadDraft {
 	let field = '';
 	const at = <T>(name: string, read: () => T): T => {
 		field = name;

@@ -13,10 +13,10 @@ export interface Targets {
 	strength: Band;
 }
 
-export type Standing = 'short' | 'within' | 'over';
+export type BandStatus = 'short' | 'within' | 'over';
 
 export interface Verdict {
-	standing: Standing;
+	standing: BandStatus;
 	sharePercent: number;
 	band: Band;
 	/** Percentage points outside the band; 0 within. */
@@ -29,7 +29,7 @@ export interface Verdict {
 }
 
 /** Where a share stands against a band. Half a hundredth of a percent is within: shares are sums of halves. */
-function standing(sharePercent: number, band: Band): Standing {
+function standing(sharePercent: number, band: Band): BandStatus {
 	if (sharePercent < band.minPercent - 0.005) return 'short';
 	return sharePercent > band.maxPercent + 0.005 ? 'over' : 'within';
 }
@@ -94,7 +94,7 @@ export function togetherWith(
 ): { classes: number; short: Direction[]; over: Direction[] } | null {
 	if (before.rangeTotalSeconds === 0) return null;
 	const sum = sumOfOrbits([before, orbit]);
-	const standingAt = (where: Standing) =>
+	const standingAt = (where: BandStatus) =>
 		DIRECTIONS.filter((d) => directionVerdict(sum, d, targets).standing === where);
 	return { classes, short: standingAt('short'), over: standingAt('over') };
 }

@@ -15,12 +15,12 @@ import { goesByTurns, itemsIn, type Block, type Item } from '../plan';
 export interface Stop {
 	blockId: string;
 	/** Null for words, which take people as they are. */
-	enter: Standing | null;
-	leave: Standing | null;
+	enter: BodyPlacement | null;
+	leave: BodyPlacement | null;
 }
 
 /** How people are and what lies at hand; on the side, which leg is on top. */
-export interface Standing {
+export interface BodyPlacement {
 	position: Position;
 	onTop: Leg | null;
 	kit: readonly KitKind[];
@@ -75,10 +75,10 @@ function lastDone(block: Block, find: FindMovement): Item {
 }
 
 /** Where the body is and what lies at hand, after a block or at the beginning. */
-export type Here = Stop['leave'];
+export type BodyState = Stop['leave'];
 
 /** Where people are, as the pace asks for it. */
-export const whereaboutsOf = ({ position, onTop, kit }: Standing): Whereabouts => ({
+export const whereaboutsOf = ({ position, onTop, kit }: BodyPlacement): Whereabouts => ({
 	position,
 	onTop,
 	atWall: position === 'wall-supine' || kit.includes('wall space')
@@ -88,7 +88,7 @@ export const whereaboutsOf = ({ position, onTop, kit }: Standing): Whereabouts =
  * Seconds lost between two blocks: changing the body position and placing kit that is not at hand. Fetching is left out:
  * each kind of kit is fetched once, in whatever order.
  */
-export function betweenSeconds(from: Here, to: Stop, pace: Pace): number {
+export function betweenSeconds(from: BodyState, to: Stop, pace: Pace): number {
 	if (!to.enter) return 0;
 	const move = from ? Math.round(moveSeconds(pace, whereaboutsOf(from), whereaboutsOf(to.enter))) : 0;
 	return move + placingSeconds(to.enter.kit, from?.kit ?? [], pace);

@@ -1,14 +1,14 @@
-import type { Here, Stop } from './cost';
+import type { BodyState, Stop } from './cost';
 import { mayCome, type Rules } from './rules';
 
 /** A way through the sections so far: where it leaves the group, what it lost, and the order it took. */
-export interface Entry {
-	here: Here;
+export interface PartialOrder {
+	here: BodyState;
 	cost: number;
 	order: Record<string, string[]>;
 }
 
-export type Cost = (from: Here, to: number) => number;
+export type Cost = (from: BodyState, to: number) => number;
 
 /**
  * All best ways through one section, one for each block it may end with: a dynamic program over the sets of blocks
@@ -19,9 +19,9 @@ export function exactOrders(
 	stops: readonly Stop[],
 	rules: Rules,
 	warm: number,
-	entries: readonly Entry[],
+	entries: readonly PartialOrder[],
 	cost: Cost
-): Entry[] {
+): PartialOrder[] {
 	const n = stops.length;
 	const sets = 1 << n;
 	// the last block with a body position; n stands for none yet: then the entry decides
@@ -68,7 +68,7 @@ export function exactOrders(
 			}
 		}
 	}
-	const found: Entry[] = [];
+	const found: PartialOrder[] = [];
 	for (let last = 0; last < states; last++) {
 		const at = (sets - 1) * states + last;
 		if (best[at] === Infinity) continue;
@@ -89,9 +89,9 @@ export function exactOrders(
 export function asItStands(
 	sectionId: string,
 	stops: readonly Stop[],
-	entries: readonly Entry[],
+	entries: readonly PartialOrder[],
 	cost: Cost
-): Entry[] {
+): PartialOrder[] {
 	return entries.map((entry) => {
 		let { here, cost: sum } = entry;
 		for (const [i, stop] of stops.entries()) {

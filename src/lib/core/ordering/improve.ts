@@ -1,6 +1,6 @@
-import type { Here, Stop } from './cost';
-import { asItStands, exactOrders, type Cost, type Entry } from './exact';
-import { Path, type Step } from './path';
+import type { BodyState, Stop } from './cost';
+import { asItStands, exactOrders, type Cost, type PartialOrder } from './exact';
+import { Path, type PathMove } from './path';
 import { mayCome, type Rules } from './rules';
 
 /**
@@ -27,10 +27,10 @@ export function improvedOrder(
 	stops: readonly Stop[],
 	rules: Rules,
 	warm: number,
-	entries: readonly Entry[],
+	entries: readonly PartialOrder[],
 	cost: Cost,
 	stop: () => boolean = () => false
-): Entry[] {
+): PartialOrder[] {
 	const entry = entries.reduce((a, b) => (b.cost < a.cost ? b : a));
 	const valid = (order: readonly number[]) => {
 		const done = new Set<number>();
@@ -93,7 +93,7 @@ function greedy(
 	stops: readonly Stop[],
 	rules: Rules,
 	warm: number,
-	from: Here,
+	from: BodyState,
 	cost: Cost,
 	random?: (below: number) => number
 ): number[] | null {
@@ -131,7 +131,7 @@ const movableOf = (order: readonly number[], rules: Rules) => order.filter((b) =
 function improve(start: number[], path: Path, valid: (order: readonly number[]) => boolean): number[] {
 	let order = start;
 	for (;;) {
-		let best: Step | null = null;
+		let best: PathMove | null = null;
 		let found: number[] | null = null;
 		path.eachStep(order, (step) => {
 			if (best && step.gain <= best.gain) return;
@@ -166,7 +166,7 @@ function exactInWindows(
 	stops: readonly Stop[],
 	rules: Rules,
 	warm: number,
-	from: Here,
+	from: BodyState,
 	cost: Cost,
 	total: (order: readonly number[]) => number
 ): number[] {

@@ -1,5 +1,5 @@
 /** One way to change an order: a run of blocks is taken out and put in elsewhere, as it is or turned round. */
-export interface Step {
+export interface PathMove {
 	/** First place of the run and its length. */
 	at: number;
 	length: number;
@@ -34,10 +34,10 @@ export class Path {
 	}
 
 	/** Tells every step that saves something; the object is used again for the next one. */
-	eachStep(order: readonly number[], tell: (step: Step) => void): void {
+	eachStep(order: readonly number[], tell: (step: PathMove) => void): void {
 		const n = order.length;
 		const { onward, back } = this.sums(order);
-		const told: Step = { at: 0, length: 0, to: 0, turned: false, gain: 0 };
+		const told: PathMove = { at: 0, length: 0, to: 0, turned: false, gain: 0 };
 		// a run of more than half is the rest, moved the other way
 		for (let length = 1; 2 * length <= n + 1; length++)
 			for (let at = 0; at + length <= n; at++) {
@@ -70,7 +70,7 @@ export class Path {
 	}
 
 	/** The order after a step. */
-	taken(order: readonly number[], { at, length, to, turned }: Step): number[] {
+	taken(order: readonly number[], { at, length, to, turned }: PathMove): number[] {
 		const run = order.slice(at, at + length);
 		const rest = [...order.slice(0, at), ...order.slice(at + length)];
 		return [...rest.slice(0, to), ...(turned ? run.reverse() : run), ...rest.slice(to)];

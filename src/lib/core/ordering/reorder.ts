@@ -1,9 +1,9 @@
 import type { FindMovement } from '../movement';
 import { type PaceModel, paceOf } from '../pace';
 import type { Block, ClassPlan } from '../plan';
-import { betweenSeconds, stopOf, type Here } from './cost';
+import { betweenSeconds, stopOf, type BodyState } from './cost';
 import { rulesOf, type Rules } from './rules';
-import { exactOrders, type Entry } from './exact';
+import { exactOrders, type PartialOrder } from './exact';
 import { improvedOrder } from './improve';
 
 /** Up to so many blocks of a section are ordered exactly; more by improving step by step. */
@@ -32,7 +32,7 @@ export function calmOrder(
 	stop: () => boolean = () => false
 ): Calmed {
 	const pace = paceOf(model, plan.pinnedPace);
-	let entries: Entry[] = [{ here: null, cost: 0, order: {} }];
+	let entries: PartialOrder[] = [{ here: null, cost: 0, order: {} }];
 	let exact = true;
 	const earlier: Block[] = [];
 	let warm = 0;
@@ -40,7 +40,7 @@ export function calmOrder(
 		if (section.blocks.length === 0) continue;
 		const stops = section.blocks.map((block) => stopOf(block, find));
 		const rules = keepable(rulesOf(plan, section, earlier, find, model), warm);
-		const cost = (from: Here, to: number) => betweenSeconds(from, stops[to]!, pace);
+		const cost = (from: BodyState, to: number) => betweenSeconds(from, stops[to]!, pace);
 		const small = section.blocks.length <= EXACT_BLOCKS;
 		exact &&= small;
 		entries = small
@@ -65,7 +65,7 @@ function keepable(rules: Rules, warm: number): Rules {
 /** Seconds lost between the blocks of a plan as it stands. */
 export function lostSeconds(plan: ClassPlan, find: FindMovement, model: PaceModel): number {
 	const pace = paceOf(model, plan.pinnedPace);
-	let here: Here = null;
+	let here: BodyState = null;
 	let sum = 0;
 	for (const section of plan.sections)
 		for (const block of section.blocks) {

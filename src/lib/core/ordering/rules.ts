@@ -16,14 +16,14 @@ export interface Rules {
 	wantsWarm: number[];
 }
 
-interface Part {
+interface OrderingUnit {
 	slug: string;
 	movement: Movement;
 	form: Form;
 	mode: Mode;
 }
 
-const partsOf = (block: Block, find: FindMovement): Part[] =>
+const orderingUnits = (block: Block, find: FindMovement): OrderingUnit[] =>
 	itemsIn(block).map((item) => {
 		const movement = find(item.movement) as Movement;
 		return {
@@ -34,8 +34,8 @@ const partsOf = (block: Block, find: FindMovement): Part[] =>
 		};
 	});
 
-const heavy = (p: Part) => isHeavy(p.form, p.mode);
-const strong = (p: Part) => isStrong(p.form, p.mode);
+const heavy = (p: OrderingUnit) => isHeavy(p.form, p.mode);
+const strong = (p: OrderingUnit) => isStrong(p.form, p.mode);
 
 /** Whether block b may come as the `count`-th, when the blocks that `isDone` says have come before it. */
 export function mayCome(
@@ -66,8 +66,8 @@ export function rulesOf(
 	pace: PaceModel
 ): Rules {
 	const blocks = section.blocks;
-	const parts = blocks.map((block) => partsOf(block, find));
-	const seen = new Set(earlier.flatMap((block) => partsOf(block, find).map((p) => p.slug)));
+	const parts = blocks.map((block) => orderingUnits(block, find));
+	const seen = new Set(earlier.flatMap((block) => orderingUnits(block, find).map((p) => p.slug)));
 	const before: number[][] = blocks.map(() => []);
 	for (let a = 0; a < blocks.length; a++)
 		for (let b = 0; b < blocks.length; b++)
@@ -87,8 +87,8 @@ export function rulesOf(
 }
 
 function mustPrecede(
-	a: Part[],
-	b: Part[],
+	a: OrderingUnit[],
+	b: OrderingUnit[],
 	indexA: number,
 	indexB: number,
 	seen: ReadonlySet<string>

@@ -11,7 +11,7 @@ export type ClassKind = (typeof CLASS_KINDS)[number];
 export const USUAL_KIND: ClassKind = 'ordinary';
 
 /** Why people get into a shape: what getting in takes depends on it. */
-export type Visit =
+export type Familiarity =
 	/** Nobody has met it in this class. */
 	| 'new'
 	/** The other side of what was just new, at once or in the second pass of a chain. */
@@ -26,7 +26,7 @@ export interface KindOfClass {
 	/** Signs that a teacher knows it by. */
 	signs: string;
 	/** Seconds added to the dose for getting into a shape and explaining it. */
-	setUpSeconds: Record<Visit, number>;
+	setUpSeconds: Record<Familiarity, number>;
 	/** The part of a new shape's set-up that is said before anybody moves. */
 	explainFirstSeconds: number;
 	/** How much longer the work lasts than its doses say. */

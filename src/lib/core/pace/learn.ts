@@ -8,7 +8,7 @@ import {
 	type ClassKind
 } from './kinds';
 import type { PaceFigure } from './pace';
-import type { Logs, TaughtTime } from './taught-time';
+import type { Logs, PaceEvidence } from './taught-time';
 
 /** A figure as a teacher's classes show it, against the usual one. */
 export interface LearnedRatio {
@@ -133,7 +133,7 @@ const added = (before: Logs | undefined, more: Logs | undefined): Logs => ({
  * @returns null where nothing was taught yet
  */
 export function learnPace(
-	times: readonly TaughtTime[],
+	times: readonly PaceEvidence[],
 	kind: ClassKind,
 	chosen: boolean
 ): LearnedPace | null {
@@ -169,21 +169,21 @@ export function learnPace(
 	return {
 		classes: times.length,
 		led: times.filter(({ known }) => known === 'steps').length,
-		factor: inSteps(Math.exp(factor.mean), STEPS.factor),
+		factor: inSteps(Math.exp(factor.mean), SEARCH_STEPS.factor),
 		logSd:
 			Math.sqrt(factor.variance + EVENING_LOG_SD ** 2 * (evenings.sum / evenings.weight)) *
 			(tenthFromTop(evenings.weight) / tenthFromTop(Infinity)),
 		figures: ratios(figures, counts.figures, (figure) =>
-			inSteps(figureRatio(figure as PaceFigure, figures), STEPS.figure)
+			inSteps(figureRatio(figure as PaceFigure, figures), SEARCH_STEPS.figure)
 		),
 		movements: ratios(movements, counts.movements, (slug) =>
-			inSteps(movementRatio(movements[slug]!), STEPS.movement)
+			inSteps(movementRatio(movements[slug]!), SEARCH_STEPS.movement)
 		)
 	};
 }
 
 /** In what steps a ratio changes: each class moves it a little, and plans that fit shall not be moved by each. Judged. */
-const STEPS = { factor: 0.02, figure: 0.05, movement: 0.05 } as const;
+const SEARCH_STEPS = { factor: 0.02, figure: 0.05, movement: 0.05 } as const;
 const inSteps = (ratio: number, step: number): number => Number((Math.round(ratio / step) * step).toFixed(2));
 
 /** Returns the variance of the log length of a class before any is taught, without the variance of its own evening. */
@@ -204,7 +204,7 @@ function fold<K extends string>(
 }
 
 /** Returns the seconds that the class would take without a factor, at the figures known so far. */
-function expectedSeconds({ usualSeconds }: TaughtTime, figures: Partial<Record<PaceFigure, Logs>>): number {
+function expectedSeconds({ usualSeconds }: PaceEvidence, figures: Partial<Record<PaceFigure, Logs>>): number {
 	return Object.entries(usualSeconds).reduce(
 		(sum, [by, seconds]) =>
 			sum + seconds * (by === 'whole pace' ? 1 : figureRatio(by as PaceFigure, figures)),
@@ -236,7 +236,7 @@ const clip = (value: number, most: number): number => Math.max(-most, Math.min(m
 
 /** Returns the learned pace of each kind of class that was taught. */
 export function learnKinds(
-	times: readonly TaughtTime[],
+	times: readonly PaceEvidence[],
 	chosen: ClassKind | undefined
 ): Partial<Record<ClassKind, LearnedPace>> {
 	const learned: Partial<Record<ClassKind, LearnedPace>> = {};

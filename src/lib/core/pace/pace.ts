@@ -1,7 +1,7 @@
 import { boolean, number, object, string } from 'yup';
 import type { Leg } from '../anatomy';
 import { POSITIONS, USUAL_UNIT_SECONDS, type KitKind, type Position, type Tempo } from '../movement';
-import { CLASS_KINDS, KINDS, USUAL_KIND, type ClassKind, type Visit } from './kinds';
+import { CLASS_KINDS, KINDS, USUAL_KIND, type ClassKind, type Familiarity } from './kinds';
 
 /**
  * How long things take with one teacher, in seconds. The figures were fitted to 639 timed segments of 21 taught classes
@@ -134,7 +134,7 @@ export function paceFor(pace: Pace, slug: string): Pace {
 }
 
 /** Seconds of getting into a shape in a class (or a part of it) of a kind, explaining included. */
-export function setUpSeconds(pace: Pace, kind: ClassKind, visit: Visit): number {
+export function setUpSeconds(pace: Pace, kind: ClassKind, visit: Familiarity): number {
 	const own = pace.setUpSeconds / KINDS[pace.classKind].setUpSeconds.new;
 	return KINDS[kind].setUpSeconds[visit] * own;
 }

@@ -23,7 +23,7 @@ export interface Logs {
 }
 
 /** Evidence of one taught class on a teacher's pace. */
-export interface TaughtTime {
+export interface PaceEvidence {
 	kind: ClassKind;
 	/** Whether it was led step by step, or only its minutes are known. */
 	known: 'steps' | 'minutes';
@@ -47,7 +47,7 @@ const MOSTLY = 0.6;
 const SHORTEST_SECONDS = 2;
 
 /** Returns the evidence of the steps of a class; null where none of them depends on the pace. */
-export function taughtTime(kind: ClassKind, steps: readonly StepTime[]): TaughtTime | null {
+export function paceEvidence(kind: ClassKind, steps: readonly StepTime[]): PaceEvidence | null {
 	const told = steps.flatMap((step) => {
 		const of = (kept: (by: TimedBy) => boolean) =>
 			step.parts.reduce((sum, { by, usualSeconds }) => (kept(by) ? sum + usualSeconds : sum), 0);
@@ -65,8 +65,8 @@ export function taughtTime(kind: ClassKind, steps: readonly StepTime[]): TaughtT
 	const realSeconds = kept.reduce((all, { real }) => all + real, 0);
 	const ratio = realSeconds / kept.reduce((all, { usual }) => all + usual, 0);
 
-	const usualSeconds: TaughtTime['usualSeconds'] = {};
-	const figures: TaughtTime['figures'] = {};
+	const usualSeconds: PaceEvidence['usualSeconds'] = {};
+	const figures: PaceEvidence['figures'] = {};
 	for (const { parts, usual, real } of kept) {
 		for (const { by, usualSeconds: seconds } of parts)
 			if (by !== 'nothing') usualSeconds[by] = (usualSeconds[by] ?? 0) + seconds;
@@ -90,7 +90,7 @@ export function taughtTime(kind: ClassKind, steps: readonly StepTime[]): TaughtT
  */
 function movementsOf(
 	steps: readonly (StepTime & { real: number })[],
-	figures: TaughtTime['figures'],
+	figures: PaceEvidence['figures'],
 	ratio: number
 ): Record<string, Logs> {
 	const sums = new Map<string, { expected: number; real: number }>();
@@ -113,7 +113,7 @@ function movementsOf(
 const DRAWN_TO_NONE = 4;
 
 /** A figure's mean in one class, drawn towards none the fewer times it was seen. */
-function meanOf(by: TimedBy, figures: TaughtTime['figures']): number {
+function meanOf(by: TimedBy, figures: PaceEvidence['figures']): number {
 	const logs = by === 'nothing' || by === 'whole pace' ? undefined : figures[by];
 	return logs ? logs.sum / (logs.times + DRAWN_TO_NONE) : 0;
 }
@@ -136,8 +136,8 @@ export function taughtTimeOfMinutes(
 	kind: ClassKind,
 	usual: readonly { by: TimedBy; usualSeconds: number }[],
 	minutes: number
-): TaughtTime | null {
-	const usualSeconds: TaughtTime['usualSeconds'] = {};
+): PaceEvidence | null {
+	const usualSeconds: PaceEvidence['usualSeconds'] = {};
 	let fixed = 0;
 	for (const { by, usualSeconds: seconds } of usual)
 		if (by === 'nothing') fixed += seconds;

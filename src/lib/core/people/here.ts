@@ -11,7 +11,7 @@ export interface CautionCount {
 }
 
 /** Who is here, counted at the door: no name is needed. */
-export interface Here {
+export interface Attendance {
 	tiers: Record<Tier, number>;
 	cautions: CautionCount[];
 }
@@ -20,7 +20,7 @@ export interface Here {
 export const MOST_PEOPLE = 200;
 
 /** How many people are counted. */
-export const sizeOf = ({ tiers }: Pick<Here, 'tiers'>): number =>
+export const sizeOf = ({ tiers }: Pick<Attendance, 'tiers'>): number =>
 	TIERS.reduce((sum, tier) => sum + tiers[tier], 0);
 
 /** "4 tight, 0 middling, 2 open". */
@@ -28,7 +28,7 @@ export const tierWords = (tiers: Record<Tier, number>): string =>
 	TIERS.map((tier) => `${tiers[tier]} ${tier}`).join(', ');
 
 /** "12 people: 4 tight, 6 middling, 2 open; sore knee 2". */
-export function hereWords(here: Here): string {
+export function hereWords(here: Attendance): string {
 	const size = sizeOf(here);
 	const tiers = TIERS.filter((tier) => here.tiers[tier] > 0).map((tier) => `${here.tiers[tier]} ${tier}`);
 	const cautions = here.cautions.map(({ caution, people }) => `${caution} ${people}`);
@@ -37,7 +37,7 @@ export function hereWords(here: Here): string {
 }
 
 /** The same with another number of people with a caution; 0 takes it away. */
-export function withCaution(here: Here, caution: Caution, count: number): Here {
+export function withCaution(here: Attendance, caution: Caution, count: number): Attendance {
 	const others = here.cautions.filter((c) => c.caution !== caution);
 	const cautions = count > 0 ? [...others, { caution, people: count }] : others;
 	return {

@@ -1,4 +1,4 @@
-import type { Block, ClassPlan, Item, Place } from './types';
+import type { Block, ClassPlan, Item, BlockPosition } from './types';
 import { findBlock, findItem, withItems } from './walk';
 
 /** How blocks and items are changed, put in, taken out and moved: what every edit is made of. Each returns a new plan. */
@@ -47,7 +47,7 @@ export function placeOf(plan: ClassPlan, blockId: string) {
 }
 
 /** The plan with a block put in at a place. */
-export function insertBlock(plan: ClassPlan, at: Place, block: Block): ClassPlan {
+export function insertBlock(plan: ClassPlan, at: BlockPosition, block: Block): ClassPlan {
 	const index = Math.max(0, at.index);
 	return mapSection(plan, at.sectionId, (blocks) => [
 		...blocks.slice(0, index),
@@ -64,7 +64,7 @@ export function removeBlock(plan: ClassPlan, blockId: string): ClassPlan {
 }
 
 /** `to.index` counts in the target section after the block was taken out of its old place. */
-export function moveBlock(plan: ClassPlan, blockId: string, to: Place): ClassPlan {
+export function moveBlock(plan: ClassPlan, blockId: string, to: BlockPosition): ClassPlan {
 	const { block } = placeOf(plan, blockId);
 	return insertBlock(removeBlock(plan, blockId), to, block);
 }

@@ -4,7 +4,7 @@ import type { ClassPlan, Item } from './types';
 import { itemsOf } from './walk';
 
 /** One movement that two classes both have, and what differs. */
-export interface Kept {
+export interface ComparedItem {
 	movement: string;
 	before: Item;
 	after: Item;
@@ -17,7 +17,7 @@ export interface Comparison {
 	/** Slugs that only the second has, and that only the first has; a movement that comes twice counts twice. */
 	came: string[];
 	went: string[];
-	kept: Kept[];
+	kept: ComparedItem[];
 	/** Share (0-1) of the second class's items that the first had too: how like they are. */
 	likeness: number;
 }
@@ -27,7 +27,7 @@ export function comparePlans(before: ClassPlan, after: ClassPlan): Comparison {
 	const open = new Map<string, Item[]>();
 	for (const item of itemsOf(before)) open.set(item.movement, [...(open.get(item.movement) ?? []), item]);
 	const came: string[] = [];
-	const kept: Kept[] = [];
+	const kept: ComparedItem[] = [];
 	for (const item of itemsOf(after)) {
 		const old = open.get(item.movement)?.shift();
 		if (!old) {

@@ -144,18 +144,23 @@ export function goesByTurns(item: Sided, movement: Movement): boolean {
 }
 
 /** As much of an item as says in what it is counted. */
-interface Counted extends Sided {
+interface CountedItem extends Sided {
 	mode: Mode;
 	dose: Pick<Dose, 'unit'>;
 }
 
 /** Returns the catalogue's range for an item, in the unit of the item; for both sides together where they alternate. */
-export function rangeOf(item: Counted, movement: Movement, form: Form): DoseRange {
+export function rangeOf(item: CountedItem, movement: Movement, form: Form): DoseRange {
 	return forTurns(doseRange(form, item.mode, item.dose.unit), item, movement);
 }
 
 /** The same as a style of teaching has it. */
-export function rangeInStyle(style: TeachingStyle, item: Counted, movement: Movement, form: Form): DoseRange {
+export function rangeInStyle(
+	style: TeachingStyle,
+	item: CountedItem,
+	movement: Movement,
+	form: Form
+): DoseRange {
 	return forTurns(styledRange(style, form, item.mode, item.dose.unit), item, movement);
 }
 

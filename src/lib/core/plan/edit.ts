@@ -10,21 +10,21 @@ import {
 	type Movement
 } from '../movement';
 import type { ClassKind, PaceSaid } from '../pace';
-import type { Here } from '../people';
+import type { Attendance } from '../people';
 import { firstForm, holdUnit, styleOf, type StyleChoices } from '../style';
 import { contentText } from './content';
 import { changedDose, goesByTurns, rangeInStyle, type DoseChange } from './dose';
-import type { Block, Chain, ClassPlan, Flow, Item, Link, Place, TestBlock } from './types';
+import type { Block, Chain, ClassPlan, Flow, Item, Link, BlockPosition, TestBlock } from './types';
 import { insertBlock, mapAllItems, mapBlock, mapItems, moveBlock, removeBlock } from './blocks';
 import { asStep, join, linkItem, NEW_FLOW, removeItem, unchain } from './linking';
 import { blockOfItem, itemsIn, nextId } from './walk';
 
 /** One change of a plan, as data: it can be kept, undone, sent and shown before it is taken. */
 export type PlanEdit =
-	| { do: 'insert'; at: Place; block: Block }
+	| { do: 'insert'; at: BlockPosition; block: Block }
 	| { do: 'remove'; blockId: string }
 	| { do: 'removeItem'; itemId: string }
-	| { do: 'move'; blockId: string; to: Place }
+	| { do: 'move'; blockId: string; to: BlockPosition }
 	| { do: 'setItem'; itemId: string; change: ItemChange }
 	| { do: 'setTalk'; blockId: string; label?: string; seconds?: number }
 	| { do: 'setDose'; itemId: string; change: DoseChange }
@@ -42,7 +42,7 @@ export type PlanEdit =
 	| { do: 'mirror' }
 	| { do: 'setPlan'; change: Partial<Pick<ClassPlan, 'title' | 'theme' | 'lengthSeconds' | 'startsAt'>> }
 	/** Who is here; undefined: who usually is. */
-	| { do: 'setHere'; here: Here | undefined }
+	| { do: 'setHere'; here: Attendance | undefined }
 	| { do: 'setStyle'; change: StyleChoices }
 	| { do: 'replace'; itemId: string; by: Item }
 	| { do: 'silence'; check: string; itemId?: string; reason: string }

@@ -11,15 +11,15 @@ import { blockOfItem, isLinked } from './walk';
 const FLOOR: ReadonlySet<Position> = new Set(['supine', 'prone', 'sidelying', 'seated', 'quadruped']);
 
 /** An item of a chain or flow that has sides, with the leg that led last before it; null for the first. */
-export interface Led {
+export interface LinkedSide {
 	item: Item;
 	movement: Movement;
 	before: { item: Item; movement: Movement } | null;
 }
 
 /** The items with sides of a chain or flow, each with the one before: how the legs go through its links. */
-export function legsThrough(block: Linked, find: FindMovement): Led[] {
-	const led: Led[] = [];
+export function legsThrough(block: Linked, find: FindMovement): LinkedSide[] {
+	const led: LinkedSide[] = [];
 	for (const item of block.items) {
 		const movement = find(item.movement);
 		if (!movement || isSymmetrical(movement.action)) continue;

@@ -1,5 +1,5 @@
 import type { PlanEdit } from './edit';
-import type { Block, ClassPlan, Item, Place } from './types';
+import type { Block, ClassPlan, Item, BlockPosition } from './types';
 import { nextId, withItems } from './walk';
 
 /** Without what was confirmed or silenced for another place: that is decided anew. */
@@ -9,7 +9,7 @@ function bare(item: Item, id: string): Item {
 }
 
 /** The edits that put copies of blocks into a plan one after another, under ids of their own. */
-export function pasteEdits(plan: ClassPlan, at: Place, blocks: readonly Block[]): PlanEdit[] {
+export function pasteEdits(plan: ClassPlan, at: BlockPosition, blocks: readonly Block[]): PlanEdit[] {
 	let used = 0;
 	const id = () => nextId(plan, used++);
 	return blocks.map((block, i): PlanEdit => {

@@ -2,7 +2,7 @@ import { doseRange, formOf, stepOf, type FindMovement } from '../movement';
 import { goesByTurns, movedBy } from './dose';
 import { applyEdit, type PlanEdit } from './edit';
 import { PLAN_LIMITS } from './schema';
-import type { Block, ClassPlan, Item, Place } from './types';
+import type { Block, ClassPlan, Item, BlockPosition } from './types';
 import { blockOfItem, findBlock, itemsIn } from './walk';
 
 /** The steps that a key or a button takes at the desk, as edits; null where there is nowhere to go. */
@@ -40,7 +40,7 @@ export function moveTogether(plan: ClassPlan, blockIds: readonly string[], step:
 }
 
 /** Where something new goes: after what is selected, or at the end of the last section that has anything. */
-export function placeAfter(plan: ClassPlan, selectedId: string | null): Place {
+export function placeAfter(plan: ClassPlan, selectedId: string | null): BlockPosition {
 	const block =
 		selectedId === null ? undefined : (blockOfItem(plan, selectedId) ?? findBlock(plan, selectedId)?.block);
 	const at = block && findBlock(plan, block.id);
@@ -59,8 +59,8 @@ export function placeAtSecond(
 	spans: ReadonlyMap<string, { fromSeconds: number; toSeconds: number }>,
 	blockId: string,
 	second: number
-): Place | null {
-	let last: Place | null = null;
+): BlockPosition | null {
+	let last: BlockPosition | null = null;
 	for (const section of plan.sections) {
 		const others = section.blocks.filter((block) => block.id !== blockId);
 		for (const [index, block] of others.entries()) {

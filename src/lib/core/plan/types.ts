@@ -2,7 +2,7 @@ import type { Leg } from '../anatomy';
 import type { TestId } from '../measure';
 import type { ClassKind, PaceChanges } from '../pace';
 import type { Caution, FormId, KitKind, Mode } from '../movement';
-import type { Here } from '../people';
+import type { Attendance } from '../people';
 import type { StyleChoices } from '../style';
 import type { Dose } from './dose';
 
@@ -166,7 +166,7 @@ export interface ClassPlan {
 	/** The leg that leads the first side of what is added; left where nothing is said. */
 	firstSide?: Leg;
 	/** Who is here, where it is otherwise than usual. */
-	here?: Here;
+	here?: Attendance;
 	/** Checks that are silenced for this class or for one item of it, each with the reason. */
 	silenced?: Silence[];
 	/** Which state of each movement the plan was made with: content hash by slug. */
@@ -175,7 +175,7 @@ export interface ClassPlan {
 }
 
 /** Where a block stands. */
-export interface Place {
+export interface BlockPosition {
 	sectionId: string;
 	/** Index within the section's blocks. */
 	index: number;

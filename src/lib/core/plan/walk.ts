@@ -1,4 +1,4 @@
-import type { Block, ClassPlan, Item, Linked, Place, Section } from './types';
+import type { Block, ClassPlan, Item, Linked, BlockPosition, Section } from './types';
 
 export interface BlockInPlace {
 	section: Section;
@@ -49,7 +49,7 @@ export function slugsOf(plan: ClassPlan): string[] {
 }
 
 /** A block with its section and index; undefined when the plan has none of that id. */
-export function findBlock(plan: ClassPlan, blockId: string): (Place & { block: Block }) | undefined {
+export function findBlock(plan: ClassPlan, blockId: string): (BlockPosition & { block: Block }) | undefined {
 	for (const section of plan.sections) {
 		const index = section.blocks.findIndex((block) => block.id === blockId);
 		const block = section.blocks[index];

@@ -1,7 +1,7 @@
 import { workSecondsOf } from '../clock';
 import { blocksOf, findItem, slugsOf, type ClassPlan, type Item } from '../plan';
 import { worthOf } from './model';
-import { inPlaceOf, Offer } from './offer';
+import { inPlaceOf, FormPool } from './offer';
 import type { ProposeContext, Wishes } from './types';
 
 /** Something else in the place of one item, everything else as it is. */
@@ -33,7 +33,7 @@ export function alternativesFor(
 	if (!item || !movement || !place) return [];
 	const { kind } = place.section;
 	const there = new Set(slugsOf(plan));
-	const offer = new Offer(plan, setting, { ...wishes, only: [kind] });
+	const offer = new FormPool(plan, setting, { ...wishes, only: [kind] });
 	const worthWith = (other: Item) => {
 		const sections = plan.sections.map((section) => ({
 			...section,

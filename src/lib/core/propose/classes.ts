@@ -2,8 +2,8 @@ import type { TimedItem } from '../clock';
 import { lostSeconds } from '../ordering';
 import { setsOf, type ClassPlan, type SectionKind } from '../plan';
 import { isReset } from '../rules';
-import { compose, type Composed, type Work } from './compose';
-import { alike, demandOf, MODE_RANK, worthOf } from './model';
+import { compose, type Composed, type SearchBudget } from './compose';
+import { movementSimilarity, demandOf, MODE_RANK, worthOf } from './model';
 import { listed, sentence } from './words';
 import type { Proposal, ProposeContext, Wishes } from './types';
 import { because } from './why';
@@ -16,7 +16,7 @@ export interface ClassRequest {
 	setting: ProposeContext;
 	seed: number;
 	count?: number;
-	work?: Work;
+	work?: SearchBudget;
 }
 
 /**
@@ -75,7 +75,8 @@ function storyLines({ analysis, story }: Composed): string[] {
 	const before = hardest ? items.slice(0, items.indexOf(hardest)) : [];
 	const leading = names(
 		before.filter(
-			({ movement }) => movement !== hardest!.movement && alike(movement, hardest!.movement) >= LEADS_FROM
+			({ movement }) =>
+				movement !== hardest!.movement && movementSimilarity(movement, hardest!.movement) >= LEADS_FROM
 		)
 	).slice(-NAMED);
 	const back = names(

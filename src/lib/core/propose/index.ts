@@ -7,27 +7,27 @@ export {
 	compose,
 	shapesFor,
 	possibleThemes,
-	readLine,
+	readThemeLine,
 	standingOf,
 	storyOf,
 	THEMES,
 	USUAL_WORK,
 	type Composed,
 	type Theme,
-	type Work
+	type SearchBudget
 } from './compose';
 export { CHANGES, CHANGE_WORDS, changedClass, type ChangedClass, type ChangeId } from './change';
 export { conflictOf } from './conflict';
 export { ownShares } from './difference';
 export { listed, sentence } from './words';
 export { nearest } from './nearest';
-export { optionsFor, withAmount, type Option } from './options';
+export { optionsFor, withAmount, type BlockOption } from './options';
 export { seededRandom } from './random';
 export { mayStandIn } from './roles';
 export * from './types';
 
 export {
-	alike,
+	movementSimilarity,
 	canLink,
 	demandOf,
 	GUARDS,
@@ -36,8 +36,8 @@ export {
 	worth,
 	worthOf,
 	type GuardId,
-	type Reading,
-	type Step,
+	type ClassFeatures,
+	type ScoredItem,
 	type TermId,
 	type Worth
 } from './model';

@@ -1,8 +1,8 @@
 import { FORM_IDS, formOf, type Form, type Mode, type Movement } from '../movement';
 import { type ClassPlan, type Item } from '../plan';
-import { alike, demandOf } from './model';
+import { movementSimilarity, demandOf } from './model';
 import { nearest } from './nearest';
-import { optionsFor, withAmount, type Option } from './options';
+import { optionsFor, withAmount, type BlockOption } from './options';
 import type { ProposeContext, Wishes } from './types';
 
 /** Another mode counts as this difference of demand. */
@@ -12,13 +12,13 @@ const DEMAND_WEIGHT = 0.1;
 
 /** An option with the movement and the form that it is of. */
 export interface Offered {
-	option: Option;
+	option: BlockOption;
 	movement: Movement;
 	form: Form;
 }
 
 /** The forms and modes that these people may be given, by movement. */
-export class Offer {
+export class FormPool {
 	private readonly bySlug = new Map<string, Offered[]>();
 
 	constructor(plan: ClassPlan, setting: ProposeContext, wishes: Wishes = {}) {
@@ -48,7 +48,7 @@ export class Offer {
 			if (best)
 				found.push({
 					best,
-					likeness: alike(best.movement, own) - DEMAND_WEIGHT * apart(best, item, own)
+					likeness: movementSimilarity(best.movement, own) - DEMAND_WEIGHT * apart(best, item, own)
 				});
 		}
 		return found

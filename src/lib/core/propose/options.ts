@@ -22,7 +22,7 @@ import type { ProposeContext, Wishes } from './types';
 export type OptionItem = Omit<Item, 'id' | 'dose' | 'lead'> & { dose: Omit<Dose, 'amount'> };
 
 /** One thing that may be put into a class: a movement in a form and mode. */
-export interface Option {
+export interface BlockOption {
 	item: OptionItem;
 	/** Parts of a class in which it may stand. */
 	sections: ReadonlySet<SectionKind>;
@@ -66,7 +66,7 @@ export const withAmount = (item: OptionItem, id: string, amount: number, lead: L
  * All that may be given to these people under these wishes; the desk's own checks decide what suits them. Where the kit
  * suffices for no closing rest at all, people rest with what lacks the fewest kinds: the desk says then what is missing.
  */
-export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeContext): Option[] {
+export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeContext): BlockOption[] {
 	const options = readOptions(base, wishes, setting, ABOUT_PEOPLE);
 	const restless = endsUpright(setting.group) || (wishes.only !== undefined && !wishes.only.includes('rest'));
 	if (restless || options.some(({ sections }) => sections.has('rest'))) return options;
@@ -79,7 +79,7 @@ export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeCont
 }
 
 /** How many kinds of kit do not suffice for an option. */
-function kitLacking({ item, amounts, usual }: Option, base: ClassPlan, setting: ProposeContext): number {
+function kitLacking({ item, amounts, usual }: BlockOption, base: ClassPlan, setting: ProposeContext): number {
 	const block = withAmount(item, 'a', amounts[usual]!, 'left');
 	return analysePlan(alone(base, block), setting, new Set(['kit-shortage'])).findings.length;
 }
@@ -89,11 +89,11 @@ function readOptions(
 	wishes: Wishes,
 	setting: ProposeContext,
 	checks: ReadonlySet<string>
-): Option[] {
+): BlockOption[] {
 	const never = new Set(wishes.never);
 	const without = new Set(wishes.without);
 	const style = styleOf(base.style);
-	const options: Option[] = [];
+	const options: BlockOption[] = [];
 	for (const movement of setting.catalogue) {
 		if (never.has(movement.slug) || without.has(movement.position)) continue;
 		for (const form of movement.forms)
@@ -148,7 +148,7 @@ function readItem(
 	base: ClassPlan,
 	setting: ProposeContext,
 	checks: ReadonlySet<string>
-): Omit<Option, 'sections'> | null {
+): Omit<BlockOption, 'sections'> | null {
 	const range = rangeInStyle(styleOf(base.style), words, movement, form);
 	const item = withAmount(words, 'a', range.usual, 'left');
 	const analysis = analysePlan(alone(base, item), setting, checks);

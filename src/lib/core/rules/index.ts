@@ -96,10 +96,12 @@ export const isWarming = (form: Intensity, mode: Mode): boolean => WARMING_MODES
 export const isReset = ({ purposes }: Pick<Movement, 'purposes'>): boolean => purposes.includes('reset');
 
 /** So many of a group's purposes belong into the build and the peak of a class of this length, and in proportion. Common practice, no source. */
-const PURPOSES = { most: 3, fullSeconds: 2700 };
+const PURPOSES_PER_MINUTE = { most: 3, fullSeconds: 2700 };
 
 /** How many of so many purposes a class should serve; at least one. */
 export function purposesWanted(purposes: number, lengthSeconds: number): number {
-	const inProportion = Math.floor((PURPOSES.most * lengthSeconds) / PURPOSES.fullSeconds);
-	return Math.min(purposes, PURPOSES.most, Math.max(1, inProportion));
+	const inProportion = Math.floor(
+		(PURPOSES_PER_MINUTE.most * lengthSeconds) / PURPOSES_PER_MINUTE.fullSeconds
+	);
+	return Math.min(purposes, PURPOSES_PER_MINUTE.most, Math.max(1, inProportion));
 }

@@ -119,13 +119,13 @@ export function notesAsPlanned(effort: number, minutes: number): RunNotes {
 const HARDER = 2;
 
 /** The same, but harder or easier than it was planned. */
-export const feltOtherwise = (notes: RunNotes, how: 'harder' | 'easier'): RunNotes => ({
+export const withFeltEffort = (notes: RunNotes, how: 'harder' | 'easier'): RunNotes => ({
 	...notes,
 	effort: Math.max(0, Math.min(10, (notes.effort ?? 5) + (how === 'harder' ? HARDER : -HARDER)))
 });
 
 /** How a class sat, in sentences, as it was answered before the next one; empty where nobody asked. */
-export function satWords({ sore, there }: RunNotes, nameOf: (slug: string) => string): string[] {
+export function feedbackText({ sore, there }: RunNotes, nameOf: (slug: string) => string): string[] {
 	const of = { most: 'most of them', some: 'some of them', few: 'few of them' };
 	return [
 		...(sore ? [`The next day ${sore === 'nobody' ? 'nobody was' : `${of[sore]} were`} sore.`] : []),

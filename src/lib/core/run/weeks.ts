@@ -27,7 +27,7 @@ export interface OverWeeks {
 
 /** A class is on time within this. Common practice, no source. */
 const ON_TIME_MINUTES = 2;
-const MOST = 5;
+const MOST_SHOWN = 5;
 const FORGOTTEN_WEEKS = 5;
 const DAYS_PER_WEEK = 7;
 
@@ -53,7 +53,7 @@ export function overWeeks(classes: readonly TaughtBefore[], today: string): Over
 			given.set(slug, { times: (before?.times ?? 0) + 1, last });
 		}
 	const byTimes = <T extends { slug: string; times: number }>(list: T[]) =>
-		list.sort((a, b) => b.times - a.times || a.slug.localeCompare(b.slug)).slice(0, MOST);
+		list.sort((a, b) => b.times - a.times || a.slug.localeCompare(b.slug)).slice(0, MOST_SHOWN);
 	const first = sides.reduce((sum, side) => sum + side.first, 0);
 	const second = sides.reduce((sum, side) => sum + side.second, 0);
 	return {

@@ -3,7 +3,7 @@ import type { Runs } from '../run';
 import type { Series } from './types';
 
 /** Summary of a series in figures: planned and taught classes. */
-export interface SeriesAccount {
+export interface SeriesSummary {
 	/** First and last day that it is about. */
 	from: string;
 	to: string;
@@ -18,7 +18,7 @@ export interface SeriesAccount {
 const DAYS_PER_WEEK = 7;
 
 /** Counts the planned and taught classes of a series. */
-export function seriesAccount({ startsOn, weeks, classes }: Series, runs: Runs): SeriesAccount {
+export function seriesSummary({ startsOn, weeks, classes }: Series, runs: Runs): SeriesSummary {
 	const taught = classes.flatMap(({ id }) => runs[id] ?? []);
 	const efforts = taught.flatMap(({ effort }) => effort ?? []);
 	const last = [...classes.map(({ on }) => on), ...taught.map(({ on }) => on)].sort().at(-1);

@@ -12,7 +12,7 @@ import { mondayOfWeek, weekNumber } from './dates';
 import { sameRung } from './ladder';
 import { sectionsHash } from './sections-hash';
 import {
-	comesBack,
+	carriedOver,
 	goalDates,
 	isEasier,
 	isRetest,
@@ -112,10 +112,10 @@ interface PlanFacts {
 	tissues: ReadonlyMap<Tissue, number>;
 	mark: string;
 }
-const knownFacts = new WeakMap<ClassPlan, PlanFacts>();
+const factsCache = new WeakMap<ClassPlan, PlanFacts>();
 
-function factsOf(plan: ClassPlan, { find, group, catalogue, pace }: SeriesContext): PlanFacts {
-	const before = knownFacts.get(plan);
+function planFacts(plan: ClassPlan, { find, group, catalogue, pace }: SeriesContext): PlanFacts {
+	const before = factsCache.get(plan);
 	if (before && before.find === find && before.group === group && before.pace === pace) return before;
 	const analysis = analysePlan(plan, planContext({ offered: catalogue, find }, group, pace));
 	const facts = {
@@ -127,7 +127,7 @@ function factsOf(plan: ClassPlan, { find, group, catalogue, pace }: SeriesContex
 		tissues: stillSeconds(analysis.context.items),
 		mark: sectionsHash(plan)
 	};
-	knownFacts.set(plan, facts);
+	factsCache.set(plan, facts);
 	return facts;
 }
 
@@ -139,7 +139,7 @@ export const draftOfRun = ({ run, effort, minutes }: ClassAnalysis): RunNotes =>
 export function analyseSeries(planned: PlannedSeries, setting: SeriesContext): SeriesAnalysis {
 	const { series } = planned;
 	const scheduled = schedule(planned, setting.knownBefore);
-	const back = comesBack(planned);
+	const back = carriedOver(planned);
 	const classes = series.classes.map((c, i) =>
 		readClass(c, i + 1, planned, setting, scheduled.get(c.id) ?? [], back.get(c.id) ?? [])
 	);
@@ -165,7 +165,7 @@ function readClass(
 ): ClassAnalysis {
 	const plan = plans[c.id] ?? null;
 	const run = runs[c.id] ?? null;
-	const facts = plan && factsOf(plan, setting);
+	const facts = plan && planFacts(plan, setting);
 	const minutes = run?.minutes ?? (facts ? facts.analysis.timeline.totalSeconds / 60 : 0);
 	const effort = run?.effort ?? facts?.effort ?? 0;
 	return {

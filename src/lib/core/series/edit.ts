@@ -6,7 +6,7 @@ import { styleOf } from '../style';
 import { allSlots, slotAfter, slotKey, sortedSlots, weekNumber, type Slot } from './dates';
 import { ladderTo } from './ladder';
 import { sectionsHash } from './sections-hash';
-import { SERIES_LIMITS, type PlannedSeries, type Series, type SeriesClass, type Theme } from './types';
+import { SERIES_LIMITS, type PlannedSeries, type Series, type SeriesClass, type WeekTheme } from './types';
 
 /** Makes the id of a new class; random, so handed in. */
 export type NewId = () => string;
@@ -103,7 +103,7 @@ const waitingSlots = ({ series, runs }: PlannedSeries): Slot[] =>
  * A date falls out: what it was to give moves on to the next one, and so on. At the end either one more date comes by
  * the rule of the series, or the last class is let go.
  */
-export function fallsOut(
+export function cancelClass(
 	planned: PlannedSeries,
 	classId: string,
 	why: string,
@@ -133,7 +133,7 @@ export function fallsOut(
  * A class goes to another date. The classes keep their order: if it passes others, what they give moves up, so that no
  * ladder is climbed the wrong way.
  */
-export function movedTo(planned: PlannedSeries, classId: string, to: Slot): Changed {
+export function rescheduleClass(planned: PlannedSeries, classId: string, to: Slot): Changed {
 	const { series } = planned;
 	const c = series.classes.find(({ id }) => id === classId);
 	if (!c) return cannot('there is no such class in this series');
@@ -169,7 +169,10 @@ export function weekInserted(planned: PlannedSeries, before: number, newId: NewI
 		fresh.push({ id: newId(), ...last, week: before });
 	}
 	const later = (c: SeriesClass) => (c.week >= before ? { ...c, week: c.week + 1 } : c);
-	const themes: Theme[] = Array.from({ length: series.weeks }, (_, i) => series.themes[i] ?? { words: '' });
+	const themes: WeekTheme[] = Array.from(
+		{ length: series.weeks },
+		(_, i) => series.themes[i] ?? { words: '' }
+	);
 	const value: PlannedSeries = {
 		...planned,
 		series: {

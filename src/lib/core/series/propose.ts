@@ -24,7 +24,7 @@ import {
 	type Proposal,
 	type ProposeContext,
 	type Wishes,
-	type Work
+	type SearchBudget
 } from '../propose';
 import { styledRange, styleOf, type StyleChoices } from '../style';
 import { withProposed } from './edit';
@@ -41,11 +41,11 @@ export interface SeriesRequest {
 	seed: number;
 	/** Ids of the classes to propose; taught ones and those changed by hand are never among them. */
 	only?: readonly string[];
-	work?: Work;
+	work?: SearchBudget;
 }
 
 /** A whole series is many classes: each gets about half of the work that a single one is given. */
-export const SERIES_WORK: Work = { roughSteps: 300, starts: 1, steps: 7000, mostStarts: 6 };
+export const SERIES_WORK: SearchBudget = { roughSteps: 300, starts: 1, steps: 7000, mostStarts: 6 };
 
 /** Which classes wait for a proposal: those without a plan, and those that no longer give what they should. */
 export function waiting(analysis: SeriesAnalysis): string[] {
@@ -87,7 +87,7 @@ function classFor(
 	at: number,
 	{ setting, choices }: SeriesRequest,
 	seed: number,
-	work: Work
+	work: SearchBudget
 ): Proposal {
 	const { series } = analysis.planned;
 	const c = analysis.classes[at]!;

@@ -157,7 +157,7 @@ function stepTo({ at, given, begun }: Climb, last: number, times: number): numbe
  * Movements that come back: what a taught class left out is owed until a class really gives it; the next one that is not
  * taught yet is to bring it.
  */
-export function comesBack(planned: PlannedSeries): Map<string, string[]> {
+export function carriedOver(planned: PlannedSeries): Map<string, string[]> {
 	const { series, plans } = planned;
 	const fates = fatesOf(planned);
 	const back = new Map<string, string[]>();

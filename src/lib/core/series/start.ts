@@ -4,7 +4,7 @@ import type { TestId } from '../measure';
 import type { FindMovement, Movement, Purpose } from '../movement';
 import { sentence } from '../propose';
 import type { SeriesSettings } from './edit';
-import type { Ladder, Theme } from './types';
+import type { Ladder, WeekTheme } from './types';
 
 /** Directions in the order in which the weeks of a new series are about them: opposites follow each other. */
 const ROUND: readonly Direction[] = [
@@ -17,7 +17,7 @@ const ROUND: readonly Direction[] = [
 ];
 
 /** Themes to begin with, each week another direction; all editable. */
-export function usualThemes(weeks: number): Theme[] {
+export function usualThemes(weeks: number): WeekTheme[] {
 	return Array.from({ length: weeks }, (_, i) => {
 		const more = ROUND[i % ROUND.length]!;
 		return { words: `More ${DIRECTION_NAME[more].toLowerCase()}`, more };
@@ -31,11 +31,11 @@ const BALANCE_EVERY = 3;
  * Themes of a series that leads to something, each week another purpose of its goals; every third week gives more of a
  * direction, so that no other way of the hip is forgotten. Without goals they are the usual ones.
  */
-export function themesTo(goals: readonly Pick<Movement, 'purposes'>[], weeks: number): Theme[] {
+export function themesTo(goals: readonly Pick<Movement, 'purposes'>[], weeks: number): WeekTheme[] {
 	const purposes = [...new Set(goals.flatMap((goal) => goal.purposes))];
 	if (purposes.length === 0) return usualThemes(weeks);
 	const balance = usualThemes(weeks);
-	const themes: Theme[] = [];
+	const themes: WeekTheme[] = [];
 	let [served, balanced] = [0, 0];
 	for (let week = 1; week <= weeks; week++) {
 		// the last week shows what the first could not

@@ -21,7 +21,7 @@ export interface Ladder {
 }
 
 /** Theme of one week. */
-export interface Theme {
+export interface WeekTheme {
 	words: string;
 	/** A direction that it gives more of. */
 	more?: Direction;
@@ -65,7 +65,7 @@ export interface Series {
 	skipped: string[];
 	ladders: Ladder[];
 	/** One for each week; a week without one has no theme. */
-	themes: Theme[];
+	themes: WeekTheme[];
 	/** Each how many weeks one is easier; 0: none is. */
 	easierEvery: number;
 	/** The same test, at the beginning and the end of the classes of these weeks. */

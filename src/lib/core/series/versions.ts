@@ -13,7 +13,7 @@ import { seriesSchema } from './schema';
 import type { PlannedSeries, SeriesDocument } from './types';
 
 /** A series as it is kept. 2: how its classes went is kept apart from it ({@link runsOfVersion1}). */
-export const SERIES: DocumentKind = {
+export const SERIES_KIND: DocumentKind = {
 	name: 'series',
 	schema: seriesSchema,
 	steps: [(series) => eachIn(series, 'classes', ({ run: _run, ...planned }) => planned)]
@@ -31,7 +31,7 @@ export function runsOfVersion1(series: unknown): Record<string, RunNotes> {
 /** A series with its plans, each part brought up to today's shape; what they hold is not looked at. */
 export function seriesBroughtUp(value: unknown): Read<unknown> {
 	if (!isObject(value)) return { ok: true, value };
-	const series = broughtUp(SERIES, value.series);
+	const series = broughtUp(SERIES_KIND, value.series);
 	if (!series.ok) return under('series', series);
 	if (!isObject(value.plans)) return { ok: true, value: { ...value, series: series.value } };
 	const plans: [id: string, plan: unknown][] = [];
@@ -52,7 +52,7 @@ const under = (root: string, { faults }: Read<never> & { ok: false }): Read<neve
 /** A series with its plans as it is sent: each part with the version of its shape. */
 export function seriesAsSent({ series, plans }: SeriesDocument) {
 	return {
-		series: withVersion(SERIES, series),
+		series: withVersion(SERIES_KIND, series),
 		plans: Object.fromEntries(Object.entries(plans).map(([id, plan]) => [id, withVersion(PLAN, plan)]))
 	};
 }

@@ -1,5 +1,5 @@
 import { DIRECTIONS, TISSUES, type Direction, type Tissue } from '../anatomy';
-import { type Known, slugsOfKnown } from '../run';
+import { type FamiliarMovements, slugsOfKnown } from '../run';
 import { TIERS, type Group, type Tier } from '../group';
 import {
 	MODES,
@@ -41,7 +41,7 @@ export interface Filters {
 export interface FinderContext {
 	group: Group | null;
 	/** Movements used in the last four weeks. */
-	usedLately: Known;
+	usedLately: FamiliarMovements;
 }
 
 /** How many would be found with each choice, all other filters as they are. */

@@ -61,7 +61,7 @@ export function kitOfForm(form: Form): readonly [KitKind, number][] {
 }
 
 /** A form that so many people do at the same time, and what the item says of its kit. */
-export interface Given {
+export interface KitDemand {
 	form: Form;
 	people: number;
 	uses?: readonly KitUse[];
@@ -78,7 +78,7 @@ function usersOf(whom: KitFor | undefined, people: number): number {
  * People at the wall share wall space; other kit is counted in pieces. Replacements come from pieces that are left
  * over.
  */
-export function kitNeeds(given: readonly Given[], atHand: Record<KitKind, number>): KitNeed[] {
+export function kitNeeds(given: readonly KitDemand[], atHand: Record<KitKind, number>): KitNeed[] {
 	const needed: Partial<Record<KitKind, number>> = {};
 	for (const { form, people, uses = [] } of given) {
 		const own = kitOfForm(form);

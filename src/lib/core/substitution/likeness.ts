@@ -95,7 +95,7 @@ export function usualSeconds(movement: Movement): number {
  * How alike two movements are, 0 to 1, with the parts it is made of: directions, tissues and muscles, position, kit and time,
  * by {@link LIKENESS_WEIGHTS}. A movement is alike to itself by 1.
  */
-export function likeness(a: Movement, b: Movement): Likeness {
+export function substituteSimilarity(a: Movement, b: Movement): Likeness {
 	const [ma, mb] = [marksOf(a), marksOf(b)];
 	const parts = {
 		directions: directionLikeness(ma, mb),

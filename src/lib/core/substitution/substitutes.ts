@@ -1,7 +1,7 @@
 import type { Group } from '../group';
 import { CLINICIAN_DECIDES, usualForm, type Caution, type Movement } from '../movement';
 import { kitAtHand, kitNeeds } from './kit';
-import { likeness, type Likeness } from './likeness';
+import { substituteSimilarity, type Likeness } from './likeness';
 import { mostIntensity, suitsSomehow } from './suits';
 
 export interface Substitute extends Likeness {
@@ -31,7 +31,11 @@ export function substitutes(
 			(other) =>
 				other.slug !== movement.slug && suitsSomehow(other, cautions) && (!group || fitsRoom(other, group))
 		)
-		.map((other) => ({ movement: other, named: named.has(other.slug), ...likeness(movement, other) }))
+		.map((other) => ({
+			movement: other,
+			named: named.has(other.slug),
+			...substituteSimilarity(movement, other)
+		}))
 		.sort((a, b) => rank(b) - rank(a) || (a.movement.slug < b.movement.slug ? -1 : 1))
 		.slice(0, most);
 }

@@ -14,7 +14,7 @@ import { kitAtHand, kitNeeds, type KitNeed } from './kit';
 import { formForTier, formSuiting, mostIntensity, suits } from './suits';
 
 /** A variant of an item for some of the people. */
-export interface Way {
+export interface ItemVariant {
 	who: { tier: Tier } | { caution: Caution };
 	people: number;
 	movement: Movement;
@@ -36,7 +36,7 @@ export function waysAt(
 	group: Group,
 	find: FindMovement,
 	atHand: Record<KitKind, number> = kitAtHand(group)
-): Way[] {
+): ItemVariant[] {
 	const { movement, item } = shared;
 	const beside = besideTheClass(shared, group, find);
 	const people = { ...peopleByTier(group, regionOf(movement)) };
@@ -47,12 +47,12 @@ export function waysAt(
 		apart -= taken;
 	}
 	const given = movement.forms.find((form) => form.id === item.form) as Form;
-	const tiers = TIERS.filter((tier) => people[tier] > 0).map((tier): Way => {
+	const tiers = TIERS.filter((tier) => people[tier] > 0).map((tier): ItemVariant => {
 		const wanted = formForTier(movement, item.form, tier);
 		const own = tier === 'open' && wanted.intensity > mostIntensity(tier, group) ? given : wanted;
 		return { who: { tier }, people: people[tier], movement, form: own };
 	});
-	const lacks = (ways: readonly Way[]) => missingIn(ways, shared, atHand) > 0;
+	const lacks = (ways: readonly ItemVariant[]) => missingIn(ways, shared, atHand) > 0;
 	if (lacks([...tiers, ...beside]))
 		for (const [i, way] of tiers.entries()) {
 			const bare = { ...way, form: given };
@@ -63,8 +63,8 @@ export function waysAt(
 }
 
 /** Returns the variants for people with a caution that does not allow the item, unless the teacher keeps the item for them. */
-function besideTheClass({ movement, item }: Shared, group: Group, find: FindMovement): Way[] {
-	return group.cautions.flatMap(({ caution, people }): Way[] => {
+function besideTheClass({ movement, item }: Shared, group: Group, find: FindMovement): ItemVariant[] {
+	return group.cautions.flatMap(({ caution, people }): ItemVariant[] => {
 		if (item.confirmed?.some((c) => c.caution === caution)) return [];
 		const verdict = suits(movement, item.form, caution);
 		if (verdict.kind === 'other form') {
@@ -79,7 +79,7 @@ function besideTheClass({ movement, item }: Shared, group: Group, find: FindMove
 
 /** Returns the kit that all variants need together, with the kit uses of the item. */
 export function kitOfWays(
-	ways: readonly Way[],
+	ways: readonly ItemVariant[],
 	{ movement, item }: Shared,
 	atHand: Record<KitKind, number>
 ): KitNeed[] {
@@ -93,7 +93,7 @@ export function kitOfWays(
 	);
 }
 
-const missingIn = (ways: readonly Way[], shared: Shared, atHand: Record<KitKind, number>): number =>
+const missingIn = (ways: readonly ItemVariant[], shared: Shared, atHand: Record<KitKind, number>): number =>
 	kitOfWays(ways, shared, atHand).reduce((sum, need) => sum + need.missing, 0);
 
 /** Kit that an item needs when everybody gets a suitable variant; cached, since an edit leaves most items unchanged. */

@@ -1,18 +1,18 @@
 import { unitWord } from '../plan';
 import { chooseAmounts, type AdjustableDose } from '../fit';
-import type { RunAct } from './events';
+import type { RunAction } from './events';
 import { behindMs, isOnTime, remainingMs } from './now';
 import { adjust, givenMs, goalMs, isLeftOut, presentId } from './replay';
 import type { RunState, Steps } from './state';
-import { WAYS, type ScriptBlock, type Step, type Way } from './types';
+import { WAYS, type ScriptBlock, type ScriptStep, type CatchUpMethod } from './types';
 
 /** One way to come out on time, which is taken by one event. */
-export interface Offer {
-	way: Way | 'lengthen';
+export interface CatchUpOption {
+	way: CatchUpMethod | 'lengthen';
 	words: string;
 	/** Its changes, a few words each. */
 	changes: string[];
-	act: RunAct & { do: 'adjust' };
+	act: RunAction & { do: 'adjust' };
 	/** How far from its time the class ends then, milliseconds; 0 where it comes out. */
 	stillBehindMs: number;
 }
@@ -29,7 +29,11 @@ interface Change {
  * owed, nor the closing rest below its least, nor the release or the only preparation of something deep. A class that is
  * ahead gets longer doses. Empty where the class is on time.
  */
-export function offersToEndOnTime(state: RunState, steps: Steps, order: readonly Way[] = WAYS): Offer[] {
+export function offersToEndOnTime(
+	state: RunState,
+	steps: Steps,
+	order: readonly CatchUpMethod[] = WAYS
+): CatchUpOption[] {
 	if (state.mode !== 'running' && state.mode !== 'paused') return [];
 	const behind = behindMs(state, steps);
 	if (isOnTime(behind)) return [];
@@ -37,7 +41,7 @@ export function offersToEndOnTime(state: RunState, steps: Steps, order: readonly
 		const longer = withDoses(state, steps, nothing(), -behind);
 		return longer ? [offer('lengthen', longer, state, steps)] : [];
 	}
-	const found: Record<Way, Change | null> = {
+	const found: Record<CatchUpMethod, Change | null> = {
 		shorten: withDoses(state, steps, nothing(), -behind),
 		'fewer sets': fewerSets(state, steps, behind),
 		'leave out': leavingOut(state, steps, behind)
@@ -97,7 +101,7 @@ function adjustable(
 		});
 }
 
-const secondsOf = ({ adjust }: Step, amount: number): number =>
+const secondsOf = ({ adjust }: ScriptStep, amount: number): number =>
 	Math.max(1, Math.round(adjust!.baseSeconds + amount * adjust!.eachSeconds));
 
 function nearest(seconds: readonly number[], wanted: number): number {
@@ -235,7 +239,7 @@ const saved = (state: RunState, steps: Steps, change: Change): number =>
 const stillBehind = (state: RunState, steps: Steps, change: Change): number =>
 	behindMs(changed(state, change), steps);
 
-function offer(way: Offer['way'], change: Change, state: RunState, steps: Steps): Offer {
+function offer(way: CatchUpOption['way'], change: Change, state: RunState, steps: Steps): CatchUpOption {
 	const stillBehindMs = Math.round(stillBehind(state, steps, change));
 	const words = {
 		shorten: 'Shorter doses',

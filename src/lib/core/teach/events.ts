@@ -1,15 +1,15 @@
 import { array, boolean, number, object, string, type ObjectShape } from 'yup';
 import { FORM_IDS, DOSE_UNITS, POSITIONS } from '../movement';
 import { checkInFaults, groupCheckInFields, type GroupCheckIn } from '../measure';
-import { hereSchema, type Here } from '../people';
+import { hereSchema, type Attendance } from '../people';
 import { schemaFaults, type Fault } from '../validation';
 import { groupCheckInOf } from './counts';
-import { line, lines, MOST, sayings } from './parts';
+import { line, lines, SCRIPT_LIMITS, sayings } from './parts';
 import { LEADS, STEP_KINDS, type Lead, type Replacement, type StepKind } from './types';
 
 /** Actions in a led class; steps are named by their ids. */
-export type RunAct =
-	| { do: 'here'; here: Here }
+export type RunAction =
+	| { do: 'here'; here: Attendance }
 	| { do: 'start'; plannedStartAt: number }
 	| { do: 'next' }
 	| { do: 'back' }
@@ -33,7 +33,7 @@ export type RunAct =
 	| { do: 'end' }
 	/** Another device goes on with the class. */
 	| { do: 'hand over' };
-export type RunActName = RunAct['do'];
+export type RunActName = RunAction['do'];
 
 /**
  * When it happened: on the wall's clock, and on one that only runs on, counted from when the page was opened. The second
@@ -47,10 +47,10 @@ export interface EventTime {
 }
 
 /** One thing that happened in a run; `id` is chosen where it happens, and is accepted once. */
-export type RunEvent = { id: string } & EventTime & RunAct;
+export type RunEvent = { id: string } & EventTime & RunAction;
 
 export const EVENT_LIMITS = {
-	steps: MOST.steps,
+	steps: SCRIPT_LIMITS.steps,
 	noteCharacters: 500,
 	moreSeconds: 3600,
 	sleptMs: 12 * 3600_000,

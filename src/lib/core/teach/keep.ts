@@ -16,20 +16,27 @@ import type { KeptFor, ScriptBlock } from './types';
  * How much a class loses with a block, by its part: the peak is what it is about, of what releases there is usually more
  * than one. Only the order counts. Common practice, no source.
  */
-const LOSS: Record<SectionKind, number> = { settle: 4, warm: 4, build: 5, peak: 8, release: 3, rest: 9 };
+const OMISSION_COST: Record<SectionKind, number> = {
+	settle: 4,
+	warm: 4,
+	build: 5,
+	peak: 8,
+	release: 3,
+	rest: 9
+};
 /** Words can be said during the work. */
-const LOSS_OF_WORDS = 1;
+const OMISSION_COST_OF_WORDS = 1;
 /** A movement that comes in another block too loses only a part of its value. */
 const COMES_AGAIN = 2;
 
-interface Known {
+interface ResolvedItem {
 	item: Item;
 	movement: Movement;
 	form: Form;
 }
 
 /** The blocks of a plan as far as leaving them out goes: how much is lost, and which ones stay and why. */
-export function blocksOfScript(plan: ClassPlan, find: FindMovement): ScriptBlock[] {
+export function omissionCosts(plan: ClassPlan, find: FindMovement): ScriptBlock[] {
 	const all = blocksOf(plan);
 	const known = new Map(all.map(({ block }) => [block.id, knownIn(block, find)]));
 	const last = all.findLast(({ block }) => itemsIn(block).length > 0)?.block.id;
@@ -42,14 +49,14 @@ export function blocksOfScript(plan: ClassPlan, find: FindMovement): ScriptBlock
 	}));
 }
 
-function knownIn(block: Block, find: FindMovement): Known[] {
+function knownIn(block: Block, find: FindMovement): ResolvedItem[] {
 	return itemsIn(block).map((item) => {
 		const movement = find(item.movement)!;
 		return { item, movement, form: formOf(movement, item.form)! };
 	});
 }
 
-function titleOf(block: Block, items: readonly Known[]): string {
+function titleOf(block: Block, items: readonly ResolvedItem[]): string {
 	if (block.kind === 'talk') return block.label || 'Words';
 	if (block.kind === 'test') return `Test: ${HIP_TESTS[block.test].name}`;
 	return items.map(({ movement }) => movement.english).join(', ');
@@ -59,7 +66,7 @@ function keptFor(
 	{ block, section }: BlockInPlace,
 	index: number,
 	all: readonly BlockInPlace[],
-	known: ReadonlyMap<string, Known[]>,
+	known: ReadonlyMap<string, ResolvedItem[]>,
 	last: string | undefined
 ): KeptFor | null {
 	if (block.kind === 'test') return 'test';
@@ -78,15 +85,15 @@ function keptFor(
 
 /** Whether something deep that comes later has no other preparation before it. */
 function onlyPreparation(
-	own: readonly Known[],
+	own: readonly ResolvedItem[],
 	index: number,
 	all: readonly BlockInPlace[],
-	known: ReadonlyMap<string, Known[]>
+	known: ReadonlyMap<string, ResolvedItem[]>
 ): boolean {
 	const inBlock = (at: number) => known.get(all[at]!.block.id)!;
 	for (let later = index + 1; later < all.length; later++)
 		for (const { movement, form } of inBlock(later)) {
-			const prepares = (items: readonly Known[]) =>
+			const prepares = (items: readonly ResolvedItem[]) =>
 				items.some((other) => movement.preparations.includes(other.movement.slug));
 			if (!isDeep(form) || !prepares(own)) continue;
 			const another = all.slice(0, later).some((_, at) => at !== index && prepares(inBlock(at)));
@@ -98,15 +105,15 @@ function onlyPreparation(
 function lossOf(
 	{ block, section }: BlockInPlace,
 	all: readonly BlockInPlace[],
-	known: ReadonlyMap<string, Known[]>
+	known: ReadonlyMap<string, ResolvedItem[]>
 ): number {
 	const own = known.get(block.id)!;
-	if (own.length === 0) return LOSS_OF_WORDS;
+	if (own.length === 0) return OMISSION_COST_OF_WORDS;
 	const elsewhere = new Set(
 		all
 			.filter((other) => other.block.id !== block.id)
 			.flatMap((other) => known.get(other.block.id)!.map(({ movement }) => movement.slug))
 	);
 	const comesAgain = own.every(({ movement }) => elsewhere.has(movement.slug));
-	return LOSS[section.kind] * own.length - (comesAgain ? COMES_AGAIN : 0);
+	return OMISSION_COST[section.kind] * own.length - (comesAgain ? COMES_AGAIN : 0);
 }

@@ -1,6 +1,6 @@
 import { givenMs, isLeftOut, presentId } from './replay';
 import type { RunState, Steps } from './state';
-import type { Step } from './types';
+import type { ScriptStep } from './types';
 
 /** One line of the whole class: a shape on a side with its way in and all its sets, or words, a test, a round. */
 export interface ListLine {
@@ -8,7 +8,7 @@ export interface ListLine {
 	id: string;
 	steps: string[];
 	title: string;
-	leg: Step['leg'];
+	leg: ScriptStep['leg'];
 	/** Whole seconds that it was given, or is to be given. */
 	seconds: number;
 	standing: 'given' | 'now' | 'left out' | 'passed by' | 'to come';
@@ -17,7 +17,7 @@ export interface ListLine {
 /** The class as a list, in the order in which it is given. */
 export function listOf(state: RunState, steps: Steps): ListLine[] {
 	const groups: string[][] = [];
-	let last: Step | null = null;
+	let last: ScriptStep | null = null;
 	for (const id of state.order) {
 		const step = steps.get(id);
 		const goesOn =

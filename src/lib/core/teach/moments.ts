@@ -17,7 +17,7 @@ export function beginsAt({ plannedStartAt }: TeachPack, now: number): number {
 const LEFT_FOR_GOOD_MS = 6 * 3600_000;
 
 /** Whether a class that began then, and was never ended, is one that somebody walked away from. */
-export const isLeftForGood = (startedAt: number, now: number): boolean => now - startedAt >= LEFT_FOR_GOOD_MS;
+export const isAbandoned = (startedAt: number, now: number): boolean => now - startedAt >= LEFT_FOR_GOOD_MS;
 
 /** The clock that only runs on stands still while a device sleeps; less than this is the browser's own delay. Judged. */
 const SLEPT_MS = 10_000;

@@ -1,7 +1,7 @@
 import { otherLeg, type Leg } from '../anatomy';
 import { goalMs, isLeftOut, givenMs, nextIndex, presentId } from './replay';
 import type { RunState, Steps } from './state';
-import type { Count, Step } from './types';
+import type { Count, ScriptStep } from './types';
 
 /** Work of a movement that one leg has had and the other has not. */
 export interface OwedSide {
@@ -20,7 +20,7 @@ export interface OwedSide {
 /** The content of the teaching screen at a moment. */
 export interface Now {
 	id: string;
-	step: Step;
+	step: ScriptStep;
 	/** Milliseconds planned for the step, and given so far. */
 	goalMs: number;
 	givenMs: number;
@@ -28,8 +28,8 @@ export interface Now {
 	firstSideMs: number | null;
 	count: (Count & { done: number }) | null;
 	/** The next thing to do, and the next shape where that is something else. */
-	next: Step | null;
-	nextShape: Step | null;
+	next: ScriptStep | null;
+	nextShape: ScriptStep | null;
 	owed: OwedSide[];
 	/** Still to come from now on, milliseconds. */
 	remainingMs: number;

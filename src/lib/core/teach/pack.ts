@@ -2,7 +2,7 @@ import { groupToday, type Group } from '../group';
 import { figure, bestView, type Figure } from '../figure';
 import { catalogueView, formOf, type CatalogueView, type FindMovement, type Movement } from '../movement';
 import type { PaceModel } from '../pace';
-import type { Here } from '../people';
+import type { Attendance } from '../people';
 import type { ClassPlan } from '../plan';
 import { scriptAndRoom } from './script';
 import { figureKey } from './state';
@@ -56,7 +56,7 @@ export const catalogueOf = (
  */
 export function prepare(
 	source: PackSource,
-	here: Here | undefined,
+	here: Attendance | undefined,
 	catalogue: readonly Movement[]
 ): Prepared {
 	const { find } = catalogueOf(source, catalogue);

@@ -1,7 +1,7 @@
 import { groupCheckInOf } from './counts';
-import type { EventTime, RunAct, RunEvent } from './events';
-import { READY, Steps, type Adjustment, type RunState, type Visit } from './state';
-import type { Replacement, Script, Step } from './types';
+import type { EventTime, RunAction, RunEvent } from './events';
+import { READY, Steps, type Adjustment, type RunState, type StepVisit } from './state';
+import type { Replacement, Script, ScriptStep } from './types';
 
 /** The number that says which repetition of a step it is: "+1" for the first one added. */
 const suffixOf = (id: string): string => /\+\d+$/.exec(id)?.[0] ?? '';
@@ -53,7 +53,7 @@ export function adjust(state: RunState, adjustment: Adjustment): RunState {
 }
 
 /** A state that is being worked out, and that nobody else holds. */
-interface Draft extends Omit<
+interface StateDraft extends Omit<
 	RunState,
 	| 'waitsAt'
 	| 'order'
@@ -70,7 +70,7 @@ interface Draft extends Omit<
 > {
 	waitsAt: Set<string>;
 	order: string[];
-	visits: Visit[];
+	visits: StepVisit[];
 	given: Map<string, number>;
 	done: Set<string>;
 	leftOut: Set<string>;
@@ -82,7 +82,7 @@ interface Draft extends Omit<
 	counts: RunState['counts'][number][];
 }
 
-const draftOf = (state: RunState): Draft => ({
+const draftOf = (state: RunState): StateDraft => ({
 	...state,
 	waitsAt: new Set(state.waitsAt),
 	order: [...state.order],
@@ -98,7 +98,7 @@ const draftOf = (state: RunState): Draft => ({
 	counts: [...state.counts]
 });
 
-function happen(state: Draft, steps: Steps, last: RunEvent | null, event: RunEvent): void {
+function happen(state: StateDraft, steps: Steps, last: RunEvent | null, event: RunEvent): void {
 	if (last && event.do === 'reopened') {
 		pass(state, steps, msBetween(last, event.alive));
 		away(state, msBetween(event.alive, event));
@@ -142,7 +142,7 @@ export function nextIndex(state: RunState): number {
 /** The step that is given now. */
 export const presentId = (state: Pick<RunState, 'order' | 'at'>): string => state.order[state.at]!;
 
-function pass(state: Draft, steps: Steps, ms: number): void {
+function pass(state: StateDraft, steps: Steps, ms: number): void {
 	if (ms <= 0 || state.mode === 'ready') return;
 	if (state.mode === 'ended') {
 		state.sinceEndMs += ms;
@@ -175,21 +175,21 @@ function goesOnByItself(state: RunState, steps: Steps): boolean {
 }
 
 /** Time that passes in the present step. */
-function give(state: Draft, ms: number): void {
+function give(state: StateDraft, ms: number): void {
 	const visit = state.visits.at(-1)!;
 	state.elapsedMs += ms;
 	state.visits[state.visits.length - 1] = { ...visit, givenMs: visit.givenMs + ms };
 	addGiven(state, visit.step, ms);
 }
 
-function addGiven({ given }: Draft, step: string, ms: number): void {
+function addGiven({ given }: StateDraft, step: string, ms: number): void {
 	const now = (given.get(step) ?? 0) + ms;
 	if (now > 0) given.set(step, now);
 	else given.delete(step);
 }
 
 /** Begins a stay in a step. */
-function visit(state: Draft, at: number): void {
+function visit(state: StateDraft, at: number): void {
 	const step = state.order[at]!;
 	state.at = at;
 	state.waits = false;
@@ -197,13 +197,13 @@ function visit(state: Draft, at: number): void {
 }
 
 /** Leaves the present step for another; it is done then, unless it was left out or passed by. */
-function moveTo(state: Draft, at: number, isDone: boolean): void {
+function moveTo(state: StateDraft, at: number, isDone: boolean): void {
 	if (isDone) state.done.add(presentId(state));
 	visit(state, at);
 }
 
-function act(state: Draft, steps: Steps, event: RunEvent): void {
-	const does: RunAct = event;
+function act(state: StateDraft, steps: Steps, event: RunEvent): void {
+	const does: RunAction = event;
 	const isOn = state.mode === 'running' || state.mode === 'paused';
 	switch (does.do) {
 		case 'here':
@@ -245,7 +245,7 @@ function act(state: Draft, steps: Steps, event: RunEvent): void {
 		case 'one more set':
 			return isOn ? oneMoreSet(state, steps) : undefined;
 		case 'leave out':
-			return leaveOut(state, does.steps);
+			return leaveOutSteps(state, does.steps);
 		case 'bring back':
 			return bringBack(state, does.steps);
 		case 'jump': {
@@ -286,7 +286,7 @@ function act(state: Draft, steps: Steps, event: RunEvent): void {
 	}
 }
 
-function next(state: Draft): void {
+function next(state: StateDraft): void {
 	const at = nextIndex(state);
 	if (at >= 0) moveTo(state, at, true);
 	else state.done.add(presentId(state));
@@ -294,11 +294,11 @@ function next(state: Draft): void {
 }
 
 /** Undoes the last move: what passed since then belongs to the step before. Also takes back the end. */
-function back(state: Draft): void {
+function back(state: StateDraft): void {
 	if (state.mode === 'ended') {
 		state.mode = 'running';
 		state.wasHandedOver = false;
-		undo(state, state.visits.at(-1)!);
+		undoAction(state, state.visits.at(-1)!);
 		state.waits = true;
 		give(state, state.sinceEndMs);
 		state.sinceEndMs = 0;
@@ -306,7 +306,7 @@ function back(state: Draft): void {
 	}
 	const [before, present] = state.visits.slice(-2);
 	if (state.mode === 'ready' || !before || !present) return;
-	undo(state, before);
+	undoAction(state, before);
 	state.at = state.order.indexOf(before.step);
 	state.waits = true;
 	state.visits.pop();
@@ -316,12 +316,12 @@ function back(state: Draft): void {
 }
 
 /** The step of a visit goes on: it is not done any more. Where the visit was a return it was given all the same. */
-function undo(state: Draft, { step, again }: Visit): void {
+function undoAction(state: StateDraft, { step, again }: StepVisit): void {
 	if (!again) state.done.delete(step);
 }
 
 /** Another movement in place of an item, in what of it is still to come; what was given stays as it was. */
-function swap(state: Draft, steps: Steps, item: string, to: Replacement | null): void {
+function swap(state: StateDraft, steps: Steps, item: string, to: Replacement | null): void {
 	state.order.forEach((id, index) => {
 		if (steps.get(id).itemId !== item || index < state.at || state.done.has(id)) return;
 		if (to) state.swapped.set(id, to);
@@ -333,17 +333,17 @@ function swap(state: Draft, steps: Steps, item: string, to: Replacement | null):
 const MOST_ADDED_STEPS = 400;
 
 /** Another set of the present work after it, with the rest between; the second side gets it too. */
-function oneMoreSet(state: Draft, steps: Steps): void {
+function oneMoreSet(state: StateDraft, steps: Steps): void {
 	const id = presentId(state);
 	const step = steps.get(id);
 	const isFull = state.order.length >= steps.script.steps.length + MOST_ADDED_STEPS;
 	if (step.kind !== 'work' || isFull) return;
 	const number = state.order.filter((other) => steps.get(other).id === step.id).length;
-	const restOf = ({ itemId, side }: Step) =>
+	const restOf = ({ itemId, side }: ScriptStep) =>
 		steps.script.steps.find(
 			(other) => other.kind === 'rest' && other.itemId === itemId && other.side === side
 		);
-	const add = (after: string, work: Step) => {
+	const add = (after: string, work: ScriptStep) => {
 		const resting = restOf(work);
 		const added = [...(resting ? [`${resting.id}+${number}`] : []), `${work.id}+${number}`];
 		state.order.splice(state.order.lastIndexOf(after) + 1, 0, ...added);
@@ -356,7 +356,7 @@ function oneMoreSet(state: Draft, steps: Steps): void {
 }
 
 /** Leaves steps out. Steps already given stay given; where the present step is left out, the next one begins. */
-function leaveOut(state: Draft, ids: readonly string[]): void {
+function leaveOutSteps(state: StateDraft, ids: readonly string[]): void {
 	if (state.mode === 'ended') return;
 	const known = new Set(state.order);
 	const open = new Set(ids.filter((id) => known.has(id) && !state.done.has(id)));
@@ -372,7 +372,7 @@ function leaveOut(state: Draft, ids: readonly string[]): void {
 }
 
 /** Brings skipped steps back: right after the present step where their place has passed. */
-function bringBack(state: Draft, ids: readonly string[]): void {
+function bringBack(state: StateDraft, ids: readonly string[]): void {
 	const wanted = new Set(ids);
 	for (const id of wanted) state.leftOut.delete(id);
 	if (ids.some((id) => state.adjusted.leftOut.has(id))) {
@@ -394,7 +394,7 @@ function bringBack(state: Draft, ids: readonly string[]): void {
 /** Steps that all adjustments of a class may name together; what goes beyond is not done. */
 const MOST_ADJUSTED_STEPS = 4000;
 
-function addAdjustment(state: Draft, adjustment: Adjustment): void {
+function addAdjustment(state: StateDraft, adjustment: Adjustment): void {
 	const all = [...state.adjustments, adjustment];
 	const named = all.reduce(
 		(sum, { seconds, leftOut }) => sum + 1 + Object.keys(seconds).length + leftOut.length,
@@ -406,7 +406,7 @@ function addAdjustment(state: Draft, adjustment: Adjustment): void {
 }
 
 /** Works out what the adjustments come to: of two that name one step the later counts. */
-function sumUp({ adjusted, adjustments }: Draft): void {
+function sumUp({ adjusted, adjustments }: StateDraft): void {
 	adjusted.seconds.clear();
 	adjusted.leftOut.clear();
 	for (const { seconds, leftOut } of adjustments) {
@@ -416,7 +416,7 @@ function sumUp({ adjusted, adjustments }: Draft): void {
 }
 
 /** The page was gone for a while: a pause, and the class is where it was. */
-function away(state: Draft, ms: number): void {
+function away(state: StateDraft, ms: number): void {
 	if (state.mode === 'ready') return;
 	if (state.mode === 'ended') {
 		state.sinceEndMs += ms;

@@ -2,7 +2,7 @@ import type { Figure } from '../figure';
 import type { RunEvent } from './events';
 import type { Now } from './now';
 import type { RunState } from './state';
-import type { Script, Step } from './types';
+import type { Script, ScriptStep } from './types';
 
 /** Content of a second screen for the people: the figure, the side and the count, and nothing about persons. */
 export interface RoomNow {
@@ -17,7 +17,7 @@ export function roomNow(
 	mode: RunState['mode'],
 	figures: Readonly<Record<string, Figure>>
 ): RoomNow {
-	const bare = <S extends Step | null>(step: S): S => step && bareStep(step);
+	const bare = <S extends ScriptStep | null>(step: S): S => step && bareStep(step);
 	const key = now.step.figure;
 	const drawn = key === null ? undefined : figures[key];
 	return {
@@ -27,7 +27,13 @@ export function roomNow(
 	};
 }
 
-const bareStep = <S extends Step>(step: S): S => ({ ...step, say: [], people: [], kit: [], adjust: null });
+const bareStep = <S extends ScriptStep>(step: S): S => ({
+	...step,
+	say: [],
+	people: [],
+	kit: [],
+	adjust: null
+});
 
 /** A script as another device may have it to follow the class: without what is said, and without a word about persons. */
 export const bareScript = (script: Script): Script => ({

@@ -4,12 +4,12 @@ import { TEST_IDS } from '../measure';
 import { DOSE_UNITS, POSITIONS } from '../movement';
 import { SECTION_KINDS } from '../plan';
 import { schemaFaults, type Fault } from '../validation';
-import { line, lines, MOST, sayings } from './parts';
+import { line, lines, SCRIPT_LIMITS, sayings } from './parts';
 import { KEPT_FOR, STEP_KINDS } from './types';
 
 const id = string().min(1).max(120).required();
 const leg = string().oneOf(LEGS).nullable().defined();
-const seconds = number().min(0).max(MOST.seconds).required();
+const seconds = number().min(0).max(SCRIPT_LIMITS.seconds).required();
 
 const stepSchema = object({
 	id,
@@ -31,7 +31,7 @@ const stepSchema = object({
 	seconds,
 	count: object({
 		unit: string().oneOf(DOSE_UNITS).required(),
-		amount: number().min(0).max(MOST.seconds).required(),
+		amount: number().min(0).max(SCRIPT_LIMITS.seconds).required(),
 		eachSeconds: seconds,
 		parts: lines
 	})
@@ -69,7 +69,7 @@ const scriptSchema = object({
 		.matches(/^\d\d:\d\d$/)
 		.required(),
 	lengthSeconds: seconds,
-	steps: array().of(stepSchema).min(1).max(MOST.steps).required(),
+	steps: array().of(stepSchema).min(1).max(SCRIPT_LIMITS.steps).required(),
 	blocks: array()
 		.of(
 			object({
@@ -80,7 +80,7 @@ const scriptSchema = object({
 				loss: number().min(0).max(10_000).required()
 			}).noUnknown()
 		)
-		.max(MOST.steps)
+		.max(SCRIPT_LIMITS.steps)
 		.required()
 }).noUnknown();
 

@@ -26,10 +26,10 @@ import {
 } from '../plan';
 import { styleOf } from '../style';
 import { cautionInWords, roomSheet, type RoomRow, type RoomSheet } from '../substitution';
-import { blocksOfScript } from './keep';
+import { omissionCosts } from './keep';
 import { kitLines, sayAtWork, sayToGetIn } from './say';
 import { figureKey } from './state';
-import type { Adjustable, Count, Saying, Script, Step, StepKind } from './types';
+import type { Adjustable, Count, Saying, Script, ScriptStep, StepKind } from './types';
 
 /** Phases before the work of a shape: one step in which people get there. */
 const BEFORE_WORK = new Set(['move', 'fetch', 'explain', 'setUp', 'change', 'leave']);
@@ -62,7 +62,7 @@ export function scriptAndRoom(
 		startsAt: plan.startsAt,
 		lengthSeconds: timeline.totalSeconds,
 		steps: writer.steps,
-		blocks: blocksOfScript(plan, find)
+		blocks: omissionCosts(plan, find)
 	};
 	return { script, room };
 }
@@ -94,7 +94,7 @@ function cut(
 }
 
 class ScriptWriter {
-	readonly steps: Step[] = [];
+	readonly steps: ScriptStep[] = [];
 	readonly entries = new Map<string, TimelineEntry[]>();
 	/** Those that no step has yet. */
 	private waiting: TimelineEntry[] = [];
@@ -216,7 +216,7 @@ class ScriptWriter {
 	private lastInRound: string | null = null;
 
 	/** In a flow a shape is explained, fetched for, and said to whom it is another, only when it first comes. */
-	private firstTime(timed: TimedItem, entry: TimelineEntry): Pick<Step, 'say' | 'people' | 'kit'> {
+	private firstTime(timed: TimedItem, entry: TimelineEntry): Pick<ScriptStep, 'say' | 'people' | 'kit'> {
 		const { slug, english, setUp } = timed.movement;
 		if (this.met.has(slug)) return { say: [], people: [], kit: [] };
 		this.met.add(slug);
@@ -227,7 +227,7 @@ class ScriptWriter {
 		};
 	}
 
-	private push(kind: StepKind, entry: TimelineEntry, seconds: number, more: Partial<Step>): void {
+	private push(kind: StepKind, entry: TimelineEntry, seconds: number, more: Partial<ScriptStep>): void {
 		const timed = entry.itemId === null ? undefined : this.items.get(entry.itemId);
 		const several = timed ? setsOf(timed.item.dose) : 1;
 		const prefix = [
@@ -238,7 +238,7 @@ class ScriptWriter {
 		].join('/');
 		const number = 1 + this.steps.filter(({ id }) => id.startsWith(`${prefix}/`)).length;
 		const id = `${prefix}/${number}`;
-		const twin = (step: Step) =>
+		const twin = (step: ScriptStep) =>
 			step.kind === 'work' &&
 			step.itemId === entry.itemId &&
 			step.side === 1 &&

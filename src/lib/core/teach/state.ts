@@ -1,10 +1,10 @@
 import type { Leg } from '../anatomy';
 import type { GroupCheckIn } from '../measure';
-import type { Here } from '../people';
-import type { Lead, Replacement, Script, Step, StepKind } from './types';
+import type { Attendance } from '../people';
+import type { Lead, Replacement, Script, ScriptStep, StepKind } from './types';
 
 /** One stay in a step, in milliseconds since the class began, pauses left out of its length. */
-export interface Visit {
+export interface StepVisit {
 	step: string;
 	fromMs: number;
 	givenMs: number;
@@ -27,7 +27,7 @@ export interface RunState {
 	/** By the clock: steps in which the teacher wants it to wait. */
 	waitsAt: ReadonlySet<string>;
 	/** Who came, where somebody counted. */
-	here: Here | null;
+	here: Attendance | null;
 	/** By the clock: stays where it is until somebody moves on, as after going back. */
 	waits: boolean;
 	/** When it should have begun and when it did, milliseconds since 1970. */
@@ -38,7 +38,7 @@ export interface RunState {
 	/** Index of the present step in `order`. */
 	at: number;
 	/** Every stay, the present one last. */
-	visits: readonly Visit[];
+	visits: readonly StepVisit[];
 	/** Milliseconds that each step was given so far, over all its stays. */
 	given: ReadonlyMap<string, number>;
 	/** Steps that were given and moved on from. */
@@ -100,21 +100,21 @@ export const figureKey = (movement: string, form: string, leg: Leg | null): stri
 
 /** Index of a script for replaying a led class. */
 export class Steps {
-	private readonly byId: ReadonlyMap<string, Step>;
+	private readonly byId: ReadonlyMap<string, ScriptStep>;
 
 	constructor(readonly script: Script) {
 		this.byId = new Map(script.steps.map((step) => [step.id, step]));
 	}
 
 	/** A step by its id, also one that was added to the script: it is like the one that it repeats. */
-	get(id: string): Step {
+	get(id: string): ScriptStep {
 		const step = this.byId.get(id) ?? this.byId.get(id.replace(/\+\d+$/, ''));
 		if (!step) throw new Error(`the script has no step ${id}`);
 		return step;
 	}
 
 	/** A step as it is given: with what stands in for its movement. */
-	shown({ swapped }: Pick<RunState, 'swapped'>, id: string): Step {
+	shown({ swapped }: Pick<RunState, 'swapped'>, id: string): ScriptStep {
 		const step = this.get(id);
 		const given = swapped.get(id);
 		if (!given) return step;

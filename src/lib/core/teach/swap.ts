@@ -1,7 +1,7 @@
 import { isSymmetrical } from '../anatomy';
 import { groupToday } from '../group';
 import { doseRange, modesOf, usualForm, type Form, type Movement } from '../movement';
-import type { Here } from '../people';
+import type { Attendance } from '../people';
 import { itemsOf } from '../plan';
 import { formForRoom, substitutes } from '../substitution';
 import type { Figure } from '../figure';
@@ -21,7 +21,7 @@ export interface SwapChoice {
  */
 export function swapsFor(
 	source: PackSource,
-	here: Here | undefined,
+	here: Attendance | undefined,
 	itemId: string,
 	catalogue: readonly Movement[]
 ): SwapChoice[] {

@@ -1,6 +1,6 @@
 import type { Leg } from '../anatomy';
 import { countsWords } from '../measure';
-import { sizeOf, type Here } from '../people';
+import { sizeOf, type Attendance } from '../people';
 import { itemsOf, PLAN_LIMITS, type ClassPlan } from '../plan';
 import { RUN_LIMITS, type RunNotes } from '../run';
 import type { RunEvent } from './events';
@@ -47,7 +47,7 @@ export interface Tally {
 	sides: SidesTally[];
 	/** Ids of items of which nothing was given. */
 	leftOut: string[];
-	here: Here | null;
+	here: Attendance | null;
 	notes: { title: string; words: string }[];
 	/** Counts of the tests, one sentence each. */
 	counted: string[];

@@ -3,13 +3,13 @@ import { isMoving, type FindMovement } from '../movement';
 import {
 	DEFAULT_PACE,
 	paceOf,
-	taughtTime,
+	paceEvidence,
 	taughtTimeOfMinutes,
 	type ClassKind,
 	type PaceFigure,
 	type PaceModel,
 	type StepTime,
-	type TaughtTime,
+	type PaceEvidence,
 	type TimedBy
 } from '../pace';
 import { findItem, rangeOf, type ClassPlan, type PinnedPhase } from '../plan';
@@ -43,7 +43,7 @@ export function timeOfRun(
 	plan: ClassPlan,
 	find: FindMovement,
 	kind: ClassKind
-): TaughtTime | null {
+): PaceEvidence | null {
 	const steps = new Steps(script);
 	const state = replay(script, events);
 	const partsOf = usualParts(plan, find, kind);
@@ -73,7 +73,7 @@ export function timeOfRun(
 			}
 		];
 	});
-	return all > 0 && known / all >= LEAST_KNOWN ? taughtTime(kind, times) : null;
+	return all > 0 && known / all >= LEAST_KNOWN ? paceEvidence(kind, times) : null;
 }
 
 /** Returns the evidence of a class of which only the minutes are known. */
@@ -83,7 +83,7 @@ export function timeOfMinutes(
 	kind: ClassKind,
 	minutes: number,
 	leftOut: readonly string[]
-): TaughtTime | null {
+): PaceEvidence | null {
 	const usual = asUsual(plan, kind);
 	const { entries } = clock(usual.plan, find, usual.pace);
 	const items = itemsById(usual.plan, find, usual.pace);

@@ -9,7 +9,7 @@ export type Lead = (typeof LEADS)[number];
 
 /** How time is saved; the teacher says which comes first. */
 export const WAYS = ['shorten', 'fewer sets', 'leave out'] as const;
-export type Way = (typeof WAYS)[number];
+export type CatchUpMethod = (typeof WAYS)[number];
 
 /** Kinds of step. In `in` people get into a shape; in `work` they hold or move it; `out` ends the last one. */
 export const STEP_KINDS = ['in', 'work', 'rest', 'notice', 'round', 'talk', 'test', 'out'] as const;
@@ -57,7 +57,7 @@ export interface Adjustable {
 }
 
 /** One thing that the teacher leads through. */
-export interface Step {
+export interface ScriptStep {
 	/** The same each time the script is made from one plan, and unique in it. */
 	id: string;
 	kind: StepKind;
@@ -127,6 +127,6 @@ export interface Script {
 	/** On the studio's clock, "HH:MM". */
 	startsAt: string;
 	lengthSeconds: number;
-	steps: Step[];
+	steps: ScriptStep[];
 	blocks: ScriptBlock[];
 }

@@ -3,7 +3,7 @@ import { formatDuration } from '../clock';
 import { unitWord } from '../plan';
 import { isOnTime, type Now, type OwedSide } from './now';
 import type { SidesTally } from './tally';
-import type { SayingKind, Step } from './types';
+import type { SayingKind, ScriptStep } from './types';
 
 const LEG_WORD: Record<Leg, string> = { left: 'Left', right: 'Right' };
 
@@ -39,7 +39,7 @@ export function bigNumber({ step, count, givenMs, goalMs }: Now): BigNumber {
 	return { big: formatDuration(left), of: `left of ${formatDuration(goalMs / 1000)}`, over };
 }
 
-export const KIND_WORDS: Record<Step['kind'], string> = {
+export const KIND_WORDS: Record<ScriptStep['kind'], string> = {
 	in: 'Getting in',
 	work: 'Hold or move',
 	rest: 'Rest between sets',
@@ -51,7 +51,7 @@ export const KIND_WORDS: Record<Step['kind'], string> = {
 };
 
 /** "Getting in", "Set 2 of 3": what is going on, in a few words. */
-export function stepWords({ kind, set }: Step): string {
+export function stepWords({ kind, set }: ScriptStep): string {
 	if (!set) return KIND_WORDS[kind];
 	return kind === 'round' ? `Round ${set.number} of ${set.of}` : `Set ${set.number} of ${set.of}`;
 }
@@ -81,7 +81,7 @@ export function owedWords({ leg, title, ms }: OwedSide): string {
 }
 
 /** Describes the next step, seen from the present one: "Low lunge, left leg", "begin to count". */
-export function nextWords(next: Step, present: Step, isFacing: boolean): string {
+export function nextWords(next: ScriptStep, present: ScriptStep, isFacing: boolean): string {
 	const isSame = next.itemId === present.itemId && next.blockId === present.blockId;
 	const leg = next.leg && !(isSame && next.leg === present.leg);
 	const what = !isSame
@@ -96,12 +96,12 @@ export function nextWords(next: Step, present: Step, isFacing: boolean): string 
 }
 
 /** One line of a list: "Low lunge, left, work 0:42". */
-export function stepLine(step: Step): string {
+export function stepLine(step: ScriptStep): string {
 	return [step.title, step.leg ?? '', stepWords(step).toLowerCase()].filter(Boolean).join(', ');
 }
 
 /** Returns the words that the device speaks when a step begins. */
-export function spoken({ kind, title, leg, count, say }: Step): string {
+export function spoken({ kind, title, leg, count, say }: ScriptStep): string {
 	const side = leg ? `${leg} leg` : '';
 	if (kind === 'in') return [title, side, say[0]?.words ?? ''].filter(Boolean).join('. ');
 	if (kind === 'work' && count) {

@@ -14,7 +14,7 @@ export function weeklyLoad(dailyLoads: readonly number[]): number {
 }
 
 /** Days that differ by less than this part of their mean are the same. */
-const ALIKE = 1e-9;
+const EPSILON = 1e-9;
 
 /**
  * How alike the days of a week are: mean daily load over its standard deviation (of a sample, n - 1); days of rest
@@ -29,7 +29,7 @@ export function monotony(dailyLoads: readonly number[]): number | null {
 	const squares = dailyLoads.reduce((sum, load) => sum + (load - mean) ** 2, 0);
 	const deviation = Math.sqrt(squares / (n - 1));
 	// a mean of equal figures may miss them by a hair
-	return deviation < ALIKE * mean ? Infinity : mean / deviation;
+	return deviation < EPSILON * mean ? Infinity : mean / deviation;
 }
 
 /** Weekly load times monotony; null for a week without load. Example: one session of 180 a week gives 68. */

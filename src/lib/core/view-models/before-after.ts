@@ -1,7 +1,7 @@
 import { DIRECTION_NAME, DIRECTION_SIGN, DIRECTIONS } from '../anatomy';
 import type { Finding, Preview, Analysis } from '../checks';
 import { formatDuration } from '../clock';
-import { doseInWords, type Kept } from '../plan';
+import { doseInWords, type ComparedItem } from '../plan';
 
 /** One figure of a class before and after a change. */
 export interface Shift {
@@ -63,7 +63,7 @@ const FIELD_NAME = { form: 'form', mode: 'mode', dose: 'dose', lead: 'first side
 
 /** Describes the differences of one movement between two classes: "form: full → supported", "dose: 8 breaths → 40 seconds". */
 export function changesInWords(
-	{ before, after, changed }: Kept,
+	{ before, after, changed }: ComparedItem,
 	inBefore: Analysis,
 	inAfter: Analysis
 ): { field: string; before: string; after: string }[] {

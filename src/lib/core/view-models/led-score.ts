@@ -11,7 +11,7 @@ import {
 	type RunEvent,
 	type RunState,
 	type Script,
-	type Step
+	type ScriptStep
 } from '../teach';
 import { LEVELS, type Score, type ScoreBlock } from './score';
 
@@ -23,7 +23,7 @@ export interface LedScores {
 
 /** One step, or one shape of a round, and when it was given: seconds of the class. */
 interface Stay {
-	step: Step;
+	step: ScriptStep;
 	from: number;
 	to: number;
 	/** Of it, seconds in which the class was paused; they come last. */
@@ -38,7 +38,7 @@ const LEAST_SECONDS = 1;
  *
  * @param find what is not known any more is drawn without direction and intensity
  */
-export function ledScores(script: Script, events: readonly RunEvent[], find: FindMovement): LedScores {
+export function plannedVsActual(script: Script, events: readonly RunEvent[], find: FindMovement): LedScores {
 	const steps = new Steps(script);
 	const state = replay(script, events);
 	const given = staysGiven(state, steps);
@@ -135,12 +135,12 @@ function scoreOfStays(
 }
 
 /** Scripts of earlier versions have a test only in the title of its step. */
-const testName = ({ test, title }: Step): string =>
+const testName = ({ test, title }: ScriptStep): string =>
 	test ? HIP_TESTS[test].name : title.replace(/^Test: /, '');
 
 /** Returns the figure of a step, by the key of its drawing. */
 function drawn(
-	{ figure }: Step,
+	{ figure }: ScriptStep,
 	find: FindMovement
 ): { movement: Movement | undefined; form: Form | undefined } {
 	const [slug = '', formId] = figure?.split('/') ?? [];
@@ -148,7 +148,7 @@ function drawn(
 	return { movement, form: movement?.forms.find(({ id }) => id === formId) };
 }
 
-function addSection(sections: Score['sections'], step: Step, from: number, to: number): void {
+function addSection(sections: Score['sections'], step: ScriptStep, from: number, to: number): void {
 	const last = sections.at(-1);
 	const times = sections.filter(({ id }) => id.startsWith(`${step.sectionId}.`)).length;
 	if (last?.id === `${step.sectionId}.${times}`) last.width = to - last.x;

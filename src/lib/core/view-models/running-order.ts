@@ -25,7 +25,7 @@ import {
 } from '../plan';
 
 /** One named part of a number: what "why?" opens to. */
-export interface Part {
+export interface RowSegment {
 	label: string;
 	seconds: number;
 }
@@ -48,7 +48,7 @@ export interface OrderRow {
 	fromSeconds: number;
 	/** All that the item takes, both sides and everything around the work. */
 	seconds: number;
-	parts: Part[];
+	parts: RowSegment[];
 	unit: string;
 	/** How many visits of the same movement come before it. */
 	visitsBefore: number;
@@ -85,11 +85,11 @@ export function linkedInWords(block: Linked): string {
 }
 
 /** The parts of some seconds by phase, the largest first. */
-export function phaseParts(timeline: Timeline, only?: Parameters<typeof phaseSeconds>[1]): Part[] {
+export function phaseParts(timeline: Timeline, only?: Parameters<typeof phaseSeconds>[1]): RowSegment[] {
 	return partsOf(phaseSeconds(timeline, only));
 }
 
-function partsOf(sums: ReturnType<typeof phaseSeconds>): Part[] {
+function partsOf(sums: ReturnType<typeof phaseSeconds>): RowSegment[] {
 	return PHASES.filter((phase) => sums[phase] > 0)
 		.map((phase) => ({ label: PHASE_NAME[phase], seconds: sums[phase] }))
 		.sort((a, b) => b.seconds - a.seconds);
@@ -163,7 +163,7 @@ function sumsByItem(timeline: Timeline): Map<string, ReturnType<typeof phaseSeco
 }
 
 /** Which items give a class its time in a direction (both legs), the largest first: the answer to "why this share?". */
-export function directionParts({ context, timeline }: Analysis, direction: Direction): Part[] {
+export function directionParts({ context, timeline }: Analysis, direction: Direction): RowSegment[] {
 	return itemParts(context.items, (taught) => {
 		const alone = { entries: timeline.entries.filter((e) => e.itemId === taught.item.id), totalSeconds: 0 };
 		return rangeSeconds(
@@ -174,14 +174,14 @@ export function directionParts({ context, timeline }: Analysis, direction: Direc
 }
 
 /** Which items make up the strengthening work. */
-export function strengthParts({ context, timeline }: Analysis): Part[] {
+export function strengthParts({ context, timeline }: Analysis): RowSegment[] {
 	return itemParts(context.items, (taught) => {
 		const alone = { entries: timeline.entries.filter((e) => e.itemId === taught.item.id), totalSeconds: 0 };
 		return orbit(alone, context.find, () => taught.item).strengthWorkSeconds;
 	});
 }
 
-function itemParts(items: readonly TimedItem[], secondsOf: (taught: TimedItem) => number): Part[] {
+function itemParts(items: readonly TimedItem[], secondsOf: (taught: TimedItem) => number): RowSegment[] {
 	const sums = new Map<string, number>();
 	for (const taught of items) {
 		const seconds = secondsOf(taught);

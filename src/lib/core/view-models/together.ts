@@ -6,7 +6,7 @@ const names = (directions: readonly Direction[]) =>
 	listed(directions.map((direction) => DIRECTION_NAME[direction]));
 
 /** How a class stands on top of the last ones of its group: "With the last 4 classes: too little extension." Null where there were none. */
-export function togetherWords(orbit: Orbit, lately: Lately, targets: Targets): string | null {
+export function recentBalanceText(orbit: Orbit, lately: Lately, targets: Targets): string | null {
 	const found = togetherWith(orbit, lately, targets);
 	if (!found) return null;
 	const { classes, short, over } = found;

@@ -1,7 +1,7 @@
 import { dev } from '$app/environment';
 import { error } from '@sveltejs/kit';
 import { Piscina } from 'piscina';
-import type { Tasks, Work } from './tasks';
+import type { Tasks, RunTask } from './tasks';
 
 /** A class of 300 items takes under a tenth of a second; what takes this long has gone wrong. */
 const MOST_SECONDS = 5;
@@ -48,7 +48,7 @@ export async function compute<T extends keyof Tasks>(
 
 /** Works out in a thread what belongs to a request. */
 export const workFor =
-	(request: Request): Work =>
+	(request: Request): RunTask =>
 	(task, input) =>
 		compute(task, input, request.signal);
 

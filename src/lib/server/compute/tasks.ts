@@ -1,6 +1,6 @@
 import { roomSheet, type RoomSheet } from '../../core/substitution';
-import { notesAsPlanned, type Known } from '../../core/run';
-import type { ClassKind, PaceModel, TaughtTime } from '../../core/pace';
+import { notesAsPlanned, type FamiliarMovements } from '../../core/run';
+import type { ClassKind, PaceModel, PaceEvidence } from '../../core/pace';
 import { inside, type Fault } from '../../core/validation';
 import { CATALOGUE } from '../../catalogue';
 import {
@@ -15,7 +15,7 @@ import {
 	ladderLines,
 	percentOf,
 	runningOrder,
-	ledScores,
+	plannedVsActual,
 	shiftsBetween,
 	weekCards
 } from '../../core/view-models';
@@ -69,7 +69,7 @@ export interface PlanInput {
 	plan: ClassPlan;
 	group: Group;
 	movements: Movements;
-	known: Known;
+	known: FamiliarMovements;
 	pace: PaceModel;
 	silencedChecks: SilencedCheck[];
 	lastFirstSide: Leg | null;
@@ -223,7 +223,7 @@ const drawings = ({ keys, movements }: { keys: string[]; movements: Movements })
 	figuresOf(keys, catalogueFor(movements).find);
 
 /** A class that was led: its script and what happened in it. */
-interface Led {
+interface LedClass {
 	script: Script;
 	events: readonly RunEvent[];
 }
@@ -240,21 +240,21 @@ function sentFaults({ script: sent, events }: { script: unknown; events: readonl
 }
 
 /** Returns the record of a class that was led. */
-const tallyOfLed = ({ script: of, events }: Led) => tally(of, events);
+const tallyOfLed = ({ script: of, events }: LedClass) => tally(of, events);
 
 /** Returns the automatic notes on a class that was led; null where it was not led to its end. */
-function notesOfLed({ script: of, events, plan }: Led & { plan: ClassPlan | null }) {
+function notesOfLed({ script: of, events, plan }: LedClass & { plan: ClassPlan | null }) {
 	const became = tally(of, events);
 	return isTaught(became) ? notesOfTally(became, plan) : null;
 }
 
 /** Returns the counts of the tests in a class that was led. */
-const countsOfLed = ({ script: of, events }: Led) => replay(of, events).counts;
+const countsOfLed = ({ script: of, events }: LedClass) => replay(of, events).counts;
 
 /** A class that was led as it is shown: planned and real. */
-const shownLed = ({ movements, ...led }: Led & { movements: Movements }) => ({
+const shownLed = ({ movements, ...led }: LedClass & { movements: Movements }) => ({
 	tally: tally(led.script, led.events),
-	scores: ledScores(led.script, led.events, catalogueFor(movements).find)
+	scores: plannedVsActual(led.script, led.events, catalogueFor(movements).find)
 });
 
 /** Returns the evidence of a led class on the pace of its teacher. */
@@ -263,7 +263,7 @@ const timeOfLed = ({
 	kind,
 	movements,
 	...led
-}: Led & { plan: ClassPlan; kind: ClassKind; movements: Movements }): TaughtTime | null =>
+}: LedClass & { plan: ClassPlan; kind: ClassKind; movements: Movements }): PaceEvidence | null =>
 	timeOfRun(led, plan, catalogueFor(movements).find, kind);
 
 export const TASKS = {
@@ -287,11 +287,11 @@ export const TASKS = {
 export type Tasks = typeof TASKS;
 
 /** Works a task out somewhere: in a thread beside the requests, or right here. */
-export type Work = <T extends keyof Tasks>(
+export type RunTask = <T extends keyof Tasks>(
 	task: T,
 	input: Parameters<Tasks[T]>[0]
 ) => Promise<ReturnType<Tasks[T]>>;
 
 /** Right here: where no request waits, as in the seed. */
-export const workHere: Work = async (task, input) =>
+export const workHere: RunTask = async (task, input) =>
 	(TASKS[task] as (input: unknown) => unknown)(input) as ReturnType<Tasks[typeof task]>;

@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 
 /** A random id of 16 characters that is safe in a URL (96 bits). */
-export function newId(): string {
+export function newRowId(): string {
 	return randomBytes(12).toString('base64url');
 }

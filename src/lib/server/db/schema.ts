@@ -15,12 +15,12 @@ import {
 import { GROUP, groupSchema, STUDENT, type Group, type Student } from '../../core/group';
 import { CHECK_IN, type CheckIn } from '../../core/measure';
 import { MOVEMENT, type KitKind, type Movement } from '../../core/movement';
-import { PACE_MODEL, TAUGHT_TIME, type PaceModel, type TaughtTime } from '../../core/pace';
+import { PACE_MODEL, TAUGHT_TIME, type PaceModel, type PaceEvidence } from '../../core/pace';
 import type { StyleChoices } from '../../core/style';
 import { PLAN, type ClassPlan } from '../../core/plan';
 import { KEPT_NOTES, type RunNotes } from '../../core/run';
 import type { RunEvent, Script } from '../../core/teach';
-import { SERIES, type Series } from '../../core/series';
+import { SERIES_KIND, type Series } from '../../core/series';
 import { teacher } from './auth-schema';
 import { documentColumn, jsonColumn } from './document-column';
 import { exactText } from './exact-text';
@@ -114,7 +114,7 @@ export const series = mysqlTable(
 			.references(() => classGroup.id, { onDelete: 'cascade' }),
 		title: varchar('title', { length: 120 }).notNull(),
 		startsOn: date('starts_on', { mode: 'string' }).notNull(),
-		document: documentColumn<Series>('document', SERIES).notNull(),
+		document: documentColumn<Series>('document', SERIES_KIND).notNull(),
 		/** SHA-256 of the secret of the link by which a calendar subscribes; null where there is no link. */
 		linkHash: exactText('link_hash', { length: 64 }).unique(),
 		...changes
@@ -262,7 +262,7 @@ export const taughtTime = mysqlTable(
 			.notNull()
 			.references(() => teacher.id, { onDelete: 'cascade' }),
 		taughtOn: date('taught_on', { mode: 'string' }).notNull(),
-		document: documentColumn<TaughtTime>('document', TAUGHT_TIME).notNull(),
+		document: documentColumn<PaceEvidence>('document', TAUGHT_TIME).notNull(),
 		learnedAt: timestamp('learned_at', { fsp: 3 }).notNull().defaultNow()
 	},
 	(t) => [index('taught_time_teacher').on(t.teacherId, t.taughtOn)]

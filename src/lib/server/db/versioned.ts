@@ -7,7 +7,7 @@ import type { Db } from './open';
  * write over what another one saved. Lint forbids `update` and `delete` on the database in the repositories themselves.
  */
 type Versioned = MySqlTable & { version: MySqlColumn };
-type Changes<T extends MySqlTable> = Omit<MySqlUpdateSetSource<T>, 'version'>;
+type VersionedUpdate<T extends MySqlTable> = Omit<MySqlUpdateSetSource<T>, 'version'>;
 
 const from = (table: Versioned, row: SQL, version: number) => and(row, eq(table.version, version))!;
 
@@ -17,10 +17,10 @@ export function updateFrom<T extends Versioned>(
 	table: T,
 	row: SQL,
 	version: number,
-	changes: Changes<T>
+	changes: VersionedUpdate<T>
 ): Promise<boolean> {
 	const raised = { ...changes, version: sql`${table.version} + 1` };
-	return setSwitch(db, table, from(table, row, version), raised as MySqlUpdateSetSource<T>);
+	return updateUnversioned(db, table, from(table, row, version), raised as MySqlUpdateSetSource<T>);
 }
 
 /**
@@ -32,9 +32,9 @@ export function moveFrom<T extends Versioned>(
 	table: T,
 	row: SQL,
 	version: number,
-	changes: Changes<T>
+	changes: VersionedUpdate<T>
 ): Promise<boolean> {
-	return setSwitch(db, table, from(table, row, version), changes as MySqlUpdateSetSource<T>);
+	return updateUnversioned(db, table, from(table, row, version), changes as MySqlUpdateSetSource<T>);
 }
 
 /** Removes the row if it still has this version. False: it has another one, or is not there. */
@@ -55,7 +55,7 @@ export async function raiseVersion(db: Db, table: Versioned, row: SQL): Promise<
  * Sets what is no document and has no earlier state worth keeping: a switch, a secret, a mark of our own. Nothing that a
  * teacher wrote may pass here.
  */
-export async function setSwitch<T extends MySqlTable>(
+export async function updateUnversioned<T extends MySqlTable>(
 	db: Db,
 	table: T,
 	row: SQL,

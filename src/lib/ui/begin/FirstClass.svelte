@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Beginning } from '$lib/client/begin/beginning.svelte';
+	import type { Onboarding } from '$lib/client/begin/beginning.svelte';
 	import { dayName } from '$lib/core/calendar';
 	import { startOn } from '$lib/core/group';
 	import ProposalCards from '$lib/ui/plan/ProposalCards.svelte';
@@ -7,7 +7,7 @@
 
 	/** A class that is proposed for the first day: to keep, to print, or to be replaced by another. */
 	interface Props {
-		beginning: Beginning;
+		beginning: Onboarding;
 		onkeep: (wanted: 'class', print?: boolean) => void;
 	}
 	let { beginning, onkeep }: Props = $props();

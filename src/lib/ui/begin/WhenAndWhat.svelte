@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Beginning } from '$lib/client/begin/beginning.svelte';
+	import type { Onboarding } from '$lib/client/begin/beginning.svelte';
 	import { meetingsOf, MOMENTS, MOST_PIECES, withMeetings } from '$lib/core/group';
 	import { LENGTH_MINUTES, lengthOfMinutes, minutesOfLength } from '$lib/core/plan';
 	import Choice from '$lib/ui/fields/Choice.svelte';
@@ -10,7 +10,7 @@
 
 	/** When the group meets, the day of its first class, and what the room holds. */
 	interface Props {
-		beginning: Beginning;
+		beginning: Onboarding;
 	}
 	let { beginning }: Props = $props();
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Beginning } from '$lib/client/begin/beginning.svelte';
+	import type { Onboarding } from '$lib/client/begin/beginning.svelte';
 	import type { PresetId } from '$lib/core/group';
 	import Fold from '$lib/ui/fields/Fold.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
@@ -9,7 +9,7 @@
 
 	/** The people of the first group: a kind, a name, how many, and what to mind. */
 	interface Props {
-		beginning: Beginning;
+		beginning: Onboarding;
 		presets: readonly { id: PresetId; label: string; serves: string }[];
 	}
 	let { beginning, presets }: Props = $props();

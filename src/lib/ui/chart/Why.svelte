@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { Toggletip } from 'carbon-components-svelte';
 	import { formatDuration } from '$lib/core/clock';
-	import type { Part } from '$lib/core/view-models';
+	import type { RowSegment } from '$lib/core/view-models';
 	import type { Snippet } from 'svelte';
 
 	/** A number that can be asked "why?": it opens to the parts that it is made of. */
@@ -9,7 +9,7 @@
 		/** The number's name, e.g. "Total time". */
 		label: string;
 		/** Worked out only when it is asked for. */
-		parts: () => Part[];
+		parts: () => RowSegment[];
 		children: Snippet;
 		/** Where the parts open, seen from the number. */
 		align?: 'start' | 'end';

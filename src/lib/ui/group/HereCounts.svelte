@@ -1,12 +1,12 @@
 <script lang="ts">
 	import { CAUTIONS, type Caution } from '$lib/core/movement';
-	import { MOST_PEOPLE, TIERS, withCaution, type Here } from '$lib/core/people';
+	import { MOST_PEOPLE, TIERS, withCaution, type Attendance } from '$lib/core/people';
 	import { NumberInput, Select, SelectItem } from 'carbon-components-svelte';
 
 	/** How many people are here, by how open they are and by what they have: counted at the door, without a name. */
 	interface Props {
-		here: Here;
-		oncount: (here: Here) => void;
+		here: Attendance;
+		oncount: (here: Attendance) => void;
 	}
 	let { here, oncount }: Props = $props();
 

@@ -6,7 +6,7 @@
 		HIP_TESTS,
 		NOBODY,
 		peopleIn,
-		withOne,
+		withOneMore,
 		type GradeCounts,
 		type Sides,
 		type TestId
@@ -27,7 +27,7 @@
 	let counts = $state.raw<Sides<GradeCounts>>(untrack(() => from));
 	const sides = $derived<readonly Leg[]>(HIP_TESTS[test].sided ? LEGS : ['left']);
 	const tap = (leg: Leg, grade: number, by: 1 | -1) =>
-		(counts = { ...counts, [leg]: withOne(counts[leg], grade, by) });
+		(counts = { ...counts, [leg]: withOneMore(counts[leg], grade, by) });
 	const total = $derived(
 		sides.map((leg) => `${HIP_TESTS[test].sided ? `${leg} ` : ''}${peopleIn(counts[leg])}`)
 	);

@@ -8,7 +8,7 @@
 		type Sides,
 		type TestId
 	} from '$lib/core/measure';
-	import { inclinometer, phone } from '$lib/client/measure/sources';
+	import { listenToInclinometer, phone } from '$lib/client/measure/sources';
 	import { Taking } from '$lib/client/measure/taking.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import { Button, ProgressBar } from 'carbon-components-svelte';
@@ -23,7 +23,7 @@
 	}
 	let { test, source, busy, onkeep }: Props = $props();
 
-	const taking = untrack(() => new Taking(test, source === 'phone' ? phone : inclinometer));
+	const taking = untrack(() => new Taking(test, source === 'phone' ? phone : listenToInclinometer));
 	onDestroy(() => taking.end());
 
 	const { scale } = $derived(GRADINGS[test]);

@@ -2,8 +2,8 @@
 	import type { Leg } from '$lib/core/anatomy';
 	import { bestView, figure, type Figure as Drawn, type View } from '$lib/core/figure';
 	import Drawing from './Drawing.svelte';
-	import { atIdle } from '$lib/client/idle';
-	import { whenSeen } from '$lib/client/when-seen';
+	import { onIdle } from '$lib/client/idle';
+	import { onVisible } from '$lib/client/when-seen';
 	import { untrack } from 'svelte';
 	import type { Attachment } from 'svelte/attachments';
 	import { usualForm, type Form, type Movement } from '$lib/core/movement';
@@ -43,7 +43,7 @@
 	const drawSoon: Attachment = (node) => {
 		if (untrack(() => isDue)) return;
 		let giveUp = () => {};
-		const leave = whenSeen(() => (giveUp = atIdle(() => (isDue = true))))(node);
+		const leave = onVisible(() => (giveUp = onIdle(() => (isDue = true))))(node);
 		return () => {
 			giveUp();
 			leave?.();

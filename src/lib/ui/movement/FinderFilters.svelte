@@ -5,7 +5,7 @@
 	import { DIRECTION_NAME, DIRECTIONS, TISSUES } from '$lib/core/anatomy';
 	import { SERVES, type Counts, type Filters } from '$lib/core/substitution';
 	import { TIERS, type Group } from '$lib/core/group';
-	import type { Known } from '$lib/core/run';
+	import type { FamiliarMovements } from '$lib/core/run';
 	import { MODES, POSITION_NAME, POSITIONS, PURPOSES } from '$lib/core/movement';
 
 	/** The filters of the catalogue, each with how many it would leave. */
@@ -14,14 +14,14 @@
 		counts: Counts;
 		group: Group | null;
 		/** Movements used in the last four weeks. */
-		lately: Known;
+		lately: FamiliarMovements;
 		onchange: (filters: Filters) => void;
 	}
 	let { filters, counts, group, lately, onchange }: Props = $props();
 
 	type Topic = 'direction' | 'serves' | 'tissue' | 'purpose' | 'position' | 'mode' | 'tier';
 	type Switch = 'kitAtHand' | 'cautionSafe' | 'rested';
-	interface Options {
+	interface FilterOptions {
 		key: Topic;
 		label: string;
 		any: string;
@@ -29,7 +29,7 @@
 	}
 	const named = (values: readonly string[], names: Record<string, string> = {}) =>
 		values.map((value) => ({ value, name: names[value] ?? value }));
-	const choices: Options[] = [
+	const choices: FilterOptions[] = [
 		{ key: 'direction', label: 'Direction', any: 'any', options: named(DIRECTIONS, DIRECTION_NAME) },
 		{ key: 'serves', label: 'As', any: 'range or strength', options: named(SERVES) },
 		{ key: 'position', label: 'Position', any: 'any', options: named(POSITIONS, POSITION_NAME) },

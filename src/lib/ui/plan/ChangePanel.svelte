@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Changes } from '$lib/client/plan/changes.svelte';
+	import type { WholeClassChanges } from '$lib/client/plan/changes.svelte';
 	import { CHANGE_WORDS, CHANGES } from '$lib/core/propose';
 	import {
 		Button,
@@ -13,7 +13,7 @@
 
 	/** Changes the class that is there as a whole, with before and after. */
 	interface Props {
-		changes: Changes;
+		changes: WholeClassChanges;
 		onleave: () => void;
 	}
 	let { changes, onleave }: Props = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import { usuallyHere } from '$lib/core/group';
-	import { sizeOf, type Here } from '$lib/core/people';
+	import { sizeOf, type Attendance } from '$lib/core/people';
 	import { Button } from 'carbon-components-svelte';
 	import HereCounts from '../group/HereCounts.svelte';
 
@@ -13,7 +13,7 @@
 
 	const usual = $derived(usuallyHere(doc.setting.group));
 	const here = $derived(doc.plan.here ?? usual);
-	const set = (next: Here | undefined, said: string) => doc.edit({ do: 'setHere', here: next }, said);
+	const set = (next: Attendance | undefined, said: string) => doc.edit({ do: 'setHere', here: next }, said);
 </script>
 
 <p class="quiet">

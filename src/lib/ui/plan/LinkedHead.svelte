@@ -24,7 +24,7 @@
 	const id = $props.id();
 	let open = $state(false);
 
-	const FLOW_SIDES: readonly { value: FlowSides; text: string }[] = [
+	const FLOW_SIDE_WORDS: readonly { value: FlowSides; text: string }[] = [
 		{ value: 'alternate', text: 'the other side each round' },
 		{ value: 'mirror', text: 'one side, then the other' }
 	];
@@ -48,7 +48,7 @@
 			hideLabel
 			label="How the flow serves both sides"
 			value={flow.sides}
-			options={FLOW_SIDES}
+			options={FLOW_SIDE_WORDS}
 			onpick={(sides) => blocks.setFlow(flow, { sides }, 'Sides of the flow changed')}
 		/>
 		<NumberField

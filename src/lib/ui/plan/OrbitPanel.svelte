@@ -7,7 +7,7 @@
 		type Direction
 	} from '$lib/core/anatomy';
 	import { formatDuration } from '$lib/core/clock';
-	import type { Part, RingSector } from '$lib/core/view-models';
+	import type { RowSegment, RingSector } from '$lib/core/view-models';
 	import { shareText, type Balance, type Verdict } from '$lib/core/orbit';
 	import {
 		Table,
@@ -26,8 +26,8 @@
 		ring: RingSector[];
 		balance: Balance;
 		/** Which items make up the time in a direction. */
-		partsOf: (direction: Direction) => Part[];
-		strengthParts: () => Part[];
+		partsOf: (direction: Direction) => RowSegment[];
+		strengthParts: () => RowSegment[];
 		/** How it stands on top of the group's last classes, in words; null where there were none. */
 		together: string | null;
 		/** The one thing that the class is about; empty where it is about more. */

@@ -19,7 +19,7 @@
 	import NumberField from '../fields/NumberField.svelte';
 	import Choice from '../fields/Choice.svelte';
 	import Why from '../chart/Why.svelte';
-	import { atIdle } from '$lib/client/idle';
+	import { onIdle } from '$lib/client/idle';
 	import { onMount, untrack } from 'svelte';
 
 	/** One item of the running order, edited in place. */
@@ -37,7 +37,7 @@
 	let { row, doc, selection, items, blocks, alternatives, startsAt, early }: Props = $props();
 
 	let live = $state(untrack(() => !early));
-	onMount(() => (early ? atIdle(() => (live = true)) : undefined));
+	onMount(() => (early ? onIdle(() => (live = true)) : undefined));
 
 	const VISIT: Record<number, string> = { 1: 'second visit', 2: 'third visit' };
 	// each on its own: the drawing is worked out again only when its form is another one

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { markSaid, wasSaid } from '$lib/client/pace-said';
+	import { markNoticeShown, wasNoticeShown } from '$lib/client/pace-said';
 	import { formatDuration } from '$lib/core/clock';
 	import { onMount } from 'svelte';
 	import { Button, InlineNotification } from 'carbon-components-svelte';
@@ -19,12 +19,12 @@
 	// only the browser knows
 	let isSaid = $state(true);
 	onMount(() => {
-		isSaid = wasSaid(planId, at);
+		isSaid = wasNoticeShown(planId, at);
 	});
 
 	function said() {
 		isSaid = true;
-		markSaid(planId, at);
+		markNoticeShown(planId, at);
 	}
 </script>
 

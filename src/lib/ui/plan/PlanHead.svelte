@@ -9,7 +9,7 @@
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Fitting } from '$lib/client/plan/fitting.svelte';
 	import { clockTime, formatDuration, timesOutOfTen } from '$lib/core/clock';
-	import type { Part } from '$lib/core/view-models';
+	import type { RowSegment } from '$lib/core/view-models';
 	import {
 		LENGTH_MINUTES,
 		lengthOfMinutes,
@@ -36,7 +36,7 @@
 		series: { id: string; title: string } | null;
 		/** The day in words; empty while it has none. */
 		day: string;
-		totalParts: () => Part[];
+		totalParts: () => RowSegment[];
 		onkeys: () => void;
 		onduplicate: () => void;
 		ontemplate: () => void;

@@ -36,7 +36,7 @@
 
 	const holds = (item: { text: string }, value: string) =>
 		item.text.toLowerCase().includes(value.trim().toLowerCase());
-	const LIKE: [share: number, words: string][] = [
+	const LIKENESS_WORDS: [share: number, words: string][] = [
 		[0, 'as it comes'],
 		[0.5, 'half of it again'],
 		[0.7, 'most of it again'],
@@ -90,7 +90,7 @@
 					on:change={({ currentTarget }) =>
 						(fields.likeShare = Number((currentTarget as HTMLSelectElement).value))}
 				>
-					{#each LIKE as [share, text] (share)}<SelectItem value={share} {text} />{/each}
+					{#each LIKENESS_WORDS as [share, text] (share)}<SelectItem value={share} {text} />{/each}
 				</Select>
 			{/if}
 			<NumberInput

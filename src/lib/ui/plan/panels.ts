@@ -1,5 +1,5 @@
 /** Parts of the desk that are closed at first: their scripts come when they are opened, or when the page is at rest. */
-export const PANELS = {
+export const PLAN_PANELS = {
 	add: () => import('./AddMovement.svelte'),
 	calm: () => import('./CalmPanel.svelte'),
 	change: () => import('./ChangePanel.svelte'),

@@ -30,7 +30,7 @@
 		...PLANNED_AND_REAL,
 		{ key: 'standing', empty: true }
 	] as const;
-	const KINDS = [{ key: 'what', value: 'Where the time went' }, ...PLANNED_AND_REAL] as const;
+	const LINE_KINDS = [{ key: 'what', value: 'Where the time went' }, ...PLANNED_AND_REAL] as const;
 	const SIDES = [
 		{ key: 'what', value: 'Side against side' },
 		{ key: 'first', value: 'First' },
@@ -83,7 +83,7 @@
 		</div>
 	{/each}
 	<div class="tables">
-		<DataTable size="compact" headers={KINDS} rows={kinds} />
+		<DataTable size="compact" headers={LINE_KINDS} rows={kinds} />
 		{#if sides.length}<DataTable size="compact" headers={SIDES} rows={sides} />{/if}
 	</div>
 	{#if drift.length > 1}

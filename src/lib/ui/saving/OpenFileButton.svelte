@@ -2,7 +2,7 @@
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { goto } from '$app/navigation';
 	import { create } from '$lib/client/api';
-	import { FILES, readFile, type FileKind } from '$lib/client/open-file';
+	import { FILE_READERS, readFile, type FileKind } from '$lib/client/open-file';
 	import { Button, FileUploaderButton, Modal } from 'carbon-components-svelte';
 
 	interface Props {
@@ -10,7 +10,7 @@
 		groups: { id: string; name: string }[];
 	}
 	let { kind, groups }: Props = $props();
-	const file = $derived(FILES[kind]);
+	const file = $derived(FILE_READERS[kind]);
 
 	const id = $props.id();
 	let open = $state(false);

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { formatDuration } from '$lib/core/clock';
 	import type { TeachPack } from '$lib/core/teach';
-	import { hereWords, type Here } from '$lib/core/people';
+	import { hereWords, type Attendance } from '$lib/core/people';
 	import { usuallyHere } from '$lib/core/group';
 	import { Button } from 'carbon-components-svelte';
 	import Lazy from '../frame/Lazy.svelte';
-	import { PANELS } from './panels';
+	import { TEACH_PANELS } from './panels';
 	import Fold from '../fields/Fold.svelte';
 	import Choice from '../fields/Choice.svelte';
 
@@ -19,8 +19,8 @@
 		/** False where the browser forbids what needs a secure page. */
 		isSecure: boolean;
 		/** Counted on this page; null: as the plan has it. */
-		here: Here | null;
-		oncount: (here: Here | null, pack: TeachPack) => void;
+		here: Attendance | null;
+		oncount: (here: Attendance | null, pack: TeachPack) => void;
 		onbegin: () => void;
 		onrehearse: (speed: number) => void;
 	}
@@ -61,7 +61,7 @@
 		{#if usual}
 			<p role="status">{hereWords(here ?? usual)}</p>
 			<Fold title="Count them">
-				<Lazy load={PANELS.here} props={{ pack, here, oncount }} />
+				<Lazy load={TEACH_PANELS.here} props={{ pack, here, oncount }} />
 			</Fold>
 		{/if}
 		<Fold title="Who does something else: {people.length} movements">

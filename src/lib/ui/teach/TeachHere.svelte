@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { prepareHere } from '$lib/client/teach/on-device';
 	import { usuallyHere } from '$lib/core/group';
-	import type { Here } from '$lib/core/people';
+	import type { Attendance } from '$lib/core/people';
 	import type { TeachPack } from '$lib/core/teach';
 	import { Button } from 'carbon-components-svelte';
 	import HereCounts from '../group/HereCounts.svelte';
@@ -10,8 +10,8 @@
 	interface Props {
 		pack: TeachPack;
 		/** Counted on this page; null: as the plan has it. */
-		here: Here | null;
-		oncount: (here: Here | null, pack: TeachPack) => void;
+		here: Attendance | null;
+		oncount: (here: Attendance | null, pack: TeachPack) => void;
 	}
 	let { pack, here, oncount }: Props = $props();
 

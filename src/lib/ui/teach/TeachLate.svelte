@@ -1,13 +1,13 @@
 <script lang="ts">
 	import type { ClassRun } from '$lib/client/teach/class-run.svelte';
-	import { isOnTime, lateWords, offersToEndOnTime, type Way } from '$lib/core/teach';
+	import { isOnTime, lateWords, offersToEndOnTime, type CatchUpMethod } from '$lib/core/teach';
 	import { Button, Modal } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 
 	/** Suggestions for ending on time. Nothing changes unasked; one press takes a change back. */
 	interface Props {
 		run: ClassRun;
-		ways: readonly Way[];
+		ways: readonly CatchUpMethod[];
 		onclose: () => void;
 	}
 	let { run, ways, onclose }: Props = $props();

@@ -8,7 +8,7 @@
 		withKey,
 		type TeachAct
 	} from '$lib/client/teach/teach-keys';
-	import { WAYS, type Lead, type Way } from '$lib/core/teach';
+	import { WAYS, type Lead, type CatchUpMethod } from '$lib/core/teach';
 	import { Button, Modal } from 'carbon-components-svelte';
 	import Choice from '../fields/Choice.svelte';
 	import Fold from '../fields/Fold.svelte';
@@ -24,7 +24,7 @@
 	let { settings, keysOpen, onclose, onend }: Props = $props();
 
 	const LEAD_WORDS: Record<Lead, string> = { hand: 'I do, with a tap', clock: 'The clock does' };
-	const WAY_WORDS: Record<Way, string> = {
+	const WAY_WORDS: Record<CatchUpMethod, string> = {
 		shorten: 'Shorter doses',
 		'fewer sets': 'Fewer sets',
 		'leave out': 'Leave something out'

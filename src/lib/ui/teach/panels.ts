@@ -1,5 +1,5 @@
 /** Parts of teaching that are opened now and then: their scripts come with the page once it is at rest. */
-export const PANELS = {
+export const TEACH_PANELS = {
 	after: () => import('./TeachAfter.svelte'),
 	list: () => import('./TeachList.svelte'),
 	late: () => import('./TeachLate.svelte'),

@@ -3,7 +3,7 @@ import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { found, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, studioOfRequest } from '$lib/server/endpoint';
 import { createSentPlan, readSentPlan } from '$lib/server/sent-plan';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -19,7 +19,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	const plannedOn = typeof body.plannedOn === 'string' && isIsoDay(body.plannedOn) ? body.plannedOn : null;
 	const sent = await readSentPlan(db(), studio.id, body);
 	if ('faults' in sent) return json(sent, { status: 422 });
-	const group = found(await getGroup(db(), studio.id, String(body.groupId)));
+	const group = orNotFound(await getGroup(db(), studio.id, String(body.groupId)));
 	const id = await once(db(), studio.id, token, body, (tx) =>
 		createSentPlan(tx, studio.id, group.id, plannedOn, sent)
 	);

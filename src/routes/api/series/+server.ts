@@ -4,7 +4,7 @@ import { seriesBroughtUp, withRunNotes } from '$lib/core/series';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { readSentSeries } from '$lib/server/sent-series';
 import { createSeries } from '$lib/server/series';
 import { keepMovements } from '$lib/server/studio-catalogue';
@@ -22,7 +22,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	if (!runs.ok) return json({ faults: runs.faults }, { status: 422 });
 	const sent = await readSentSeries(db(), studio.id, up.value, null, body.movements ?? []);
 	if ('faults' in sent) return json(sent, { status: 422 });
-	const group = found(await getGroup(db(), studio.id, String(body.groupId)));
+	const group = orNotFound(await getGroup(db(), studio.id, String(body.groupId)));
 	const id = await once(db(), studio.id, token, body, async (tx) => {
 		await keepMovements(tx, studio.id, sent.movements, Object.values(sent.planned.plans));
 		return createSeries(

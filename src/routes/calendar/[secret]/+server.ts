@@ -2,16 +2,18 @@ import { USUAL_PACE } from '$lib/core/pace';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/calendar-file';
-import { found } from '$lib/server/endpoint';
+import { orNotFound } from '$lib/server/endpoint';
 import { seriesOfLink } from '$lib/server/series';
 import { loadSeriesContext } from '$lib/server/series-context';
 import type { RequestHandler } from './$types';
 
 /** Returns the calendar for subscribers, who have only the secret: dates, titles and rungs, and nothing about the people. */
 export const GET: RequestHandler = async ({ params, request }) => {
-	const { id, studioId, studioName } = found(await seriesOfLink(db(), params.secret.replace(/\.ics$/, '')));
+	const { id, studioId, studioName } = orNotFound(
+		await seriesOfLink(db(), params.secret.replace(/\.ics$/, ''))
+	);
 	// dates and rungs do not depend on the pace
-	const setting = found(await loadSeriesContext(db(), studioId, id, USUAL_PACE));
+	const setting = orNotFound(await loadSeriesContext(db(), studioId, id, USUAL_PACE));
 	const text = await seriesCalendar(setting, studioName, new Date(), (input) =>
 		compute('dates', input, request.signal)
 	);

@@ -1,12 +1,12 @@
 import { db } from '$lib/server/db';
-import { found, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, studioOfRequest } from '$lib/server/endpoint';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
 	const { catalogue, leftOut, own } = await studioCatalogue(db(), studio.id);
-	const movement = found(catalogue.find(params.slug) ?? null);
+	const movement = orNotFound(catalogue.find(params.slug) ?? null);
 	const named = [
 		...new Set([
 			...movement.prerequisites,

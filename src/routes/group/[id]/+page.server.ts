@@ -3,11 +3,11 @@ import { nextMeeting } from '$lib/core/group';
 import { db } from '$lib/server/db';
 import { getGroup, removeGroup } from '$lib/server/groups';
 import { plansOfGroup } from '$lib/server/plans';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { listSeries } from '$lib/server/series';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { KEPT_STUDENT_DAYS, listStudents, removedStudents } from '$lib/server/students';
-import { planCards, wayOfTeacher } from '$lib/server/plan-cards';
+import { planCards, teacherPreferences } from '$lib/server/plan-cards';
 import { QUOTAS } from '$lib/server/quotas';
 import { readForm, versionOf } from '$lib/server/requests';
 import { getStudioKit } from '$lib/server/studio-kit';
@@ -20,7 +20,7 @@ const PAGE_OF_PLANS = 20;
 
 export const load: PageServerLoad = async ({ params, locals, url, request }) => {
 	const studio = studioOfRequest(locals);
-	const stored = found(await getGroup(db(), studio.id, params.id));
+	const stored = orNotFound(await getGroup(db(), studio.id, params.id));
 	const from = Math.max(0, Math.min(QUOTAS.classes, Number(url.searchParams.get('from')) || 0));
 	// one more than a page, to know whether there are older ones
 	const plans = await plansOfGroup(db(), studio.id, params.id, { from, size: PAGE_OF_PLANS + 1 });
@@ -31,7 +31,7 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 		catalogue,
 		plans.slice(0, PAGE_OF_PLANS),
 		() => stored,
-		await wayOfTeacher(db(), ownerOfRequest(locals).teacherId),
+		await teacherPreferences(db(), ownerOfRequest(locals).teacherId),
 		request.signal
 	);
 	return {
@@ -64,7 +64,7 @@ export const actions: Actions = {
 	remove: async ({ params, request, locals }) => {
 		const { version } = await readForm(request);
 		const removal = await removeGroup(db(), studioOfRequest(locals).id, params.id, versionOf(version));
-		found(removal === 'missing' ? null : removal);
+		orNotFound(removal === 'missing' ? null : removal);
 		if (removal === 'used')
 			return fail(409, {
 				message: 'It has classes or a series; remove those first, and nothing is lost unseen.'

@@ -1,11 +1,11 @@
 import { dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
-import { lastTimeOf } from '$lib/server/last-time';
+import { pendingFeedback } from '$lib/server/last-time';
 import { loadPlanContext } from '$lib/server/plan-context';
 import { removePlan } from '$lib/server/plans';
 import { readForm, versionOf } from '$lib/server/requests';
 import { seriesTitle } from '$lib/server/series';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { learnedSince } from '$lib/server/teachers-pace';
 import { getStyle } from '$lib/server/styles';
 import { fail, redirect } from '@sveltejs/kit';
@@ -27,7 +27,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		lastFirstSide,
 		lastMovements,
 		lately
-	} = found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
+	} = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
 	return {
 		stored,
 		groupId,
@@ -46,7 +46,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			lately,
 			today: day
 		},
-		lastTime: await lastTimeOf(db(), ownerOfRequest(locals), stored, today, day),
+		lastTime: await pendingFeedback(db(), ownerOfRequest(locals), stored, today, day),
 		learnedSince: pace.learned ? await learnedSince(db(), ownerOfRequest(locals), params.id) : null,
 		usual: (await getStyle(db(), ownerOfRequest(locals).teacherId)).style
 	};
@@ -57,7 +57,7 @@ export const actions: Actions = {
 	delete: async ({ params, request, locals }) => {
 		const { version } = await readForm(request);
 		const removal = await removePlan(db(), studioOfRequest(locals).id, params.id, versionOf(version));
-		found(removal === 'missing' ? null : removal);
+		orNotFound(removal === 'missing' ? null : removal);
 		if (removal === 'stale')
 			return fail(409, { message: 'It was changed meanwhile. Load the page again first.' });
 		redirect(303, `/?removed=${params.id}`);

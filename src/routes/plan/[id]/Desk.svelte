@@ -5,7 +5,7 @@
 	import { create } from '$lib/client/api';
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { planForm } from '$lib/client/documents';
-	import { fetchAtRest } from '$lib/client/at-rest';
+	import { prefetchAfterLoad } from '$lib/client/at-rest';
 	import { deskKey } from '$lib/client/plan/desk-keys';
 	import { PlanDesk } from '$lib/client/plan/plan-desk';
 	import { TypedAhead } from '$lib/client/plan/typed-ahead';
@@ -24,7 +24,7 @@
 	import Gone from '$lib/ui/saving/Gone.svelte';
 	import MovedOn from '$lib/ui/plan/MovedOn.svelte';
 	import OrbitPanel from '$lib/ui/plan/OrbitPanel.svelte';
-	import { PANELS } from '$lib/ui/plan/panels';
+	import { PLAN_PANELS } from '$lib/ui/plan/panels';
 	import PaceNotice from '$lib/ui/plan/PaceNotice.svelte';
 	import PlanHead from '$lib/ui/plan/PlanHead.svelte';
 	import RunningOrder from '$lib/ui/plan/RunningOrder.svelte';
@@ -67,7 +67,7 @@
 	let hereOpen = $state(false);
 	onMount(() => {
 		hereOpen = location.hash === '#here';
-		return fetchAtRest(PANELS);
+		return prefetchAfterLoad(PLAN_PANELS);
 	});
 	let asking = $state(false);
 	let changing = $state(false);
@@ -85,7 +85,7 @@
 		adding = true;
 	}
 	const finder = () =>
-		PANELS.add().catch((error) => {
+		PLAN_PANELS.add().catch((error) => {
 			typedAhead.release();
 			throw error;
 		});
@@ -311,13 +311,13 @@
 		</header>
 		<Bounded what="This panel" shows={doc.plan}>
 			{#if asking}
-				<Lazy load={PANELS.propose} props={{ doc, proposals, onleave: () => (asking = false) }} />
+				<Lazy load={PLAN_PANELS.propose} props={{ doc, proposals, onleave: () => (asking = false) }} />
 			{/if}
 			{#if changing}
-				<Lazy load={PANELS.change} props={{ changes, onleave: leaveChange }} />
+				<Lazy load={PLAN_PANELS.change} props={{ changes, onleave: leaveChange }} />
 			{/if}
 			{#if ordering.work || ordering.found}
-				<Lazy load={PANELS.calm} props={{ ordering }} />
+				<Lazy load={PLAN_PANELS.calm} props={{ ordering }} />
 			{/if}
 			{#if adding}
 				<Lazy
@@ -383,11 +383,11 @@
 </div>
 
 <Fold title="Who is here today" bind:open={hereOpen}>
-	<Lazy load={PANELS.here} props={{ doc }} />
+	<Lazy load={PLAN_PANELS.here} props={{ doc }} />
 </Fold>
 
 <Fold title="Style and pace of this class">
-	<Lazy load={PANELS.pace} props={{ desk, usual: data.usual.choices, pace: setting.pace }} />
+	<Lazy load={PLAN_PANELS.pace} props={{ desk, usual: data.usual.choices, pace: setting.pace }} />
 </Fold>
 
 <form class="remove" method="POST" action="?/delete">
@@ -398,7 +398,7 @@
 	{#if form?.message}<span role="alert">{form.message}</span>{/if}
 </form>
 
-{#if keys}<Lazy load={PANELS.keys} props={{ onleave: () => (keys = false) }} />{/if}
+{#if keys}<Lazy load={PLAN_PANELS.keys} props={{ onleave: () => (keys = false) }} />{/if}
 
 <style>
 	.score {

@@ -1,9 +1,9 @@
 import { dayInZone, isIsoDay } from '$lib/core/calendar';
 import { copiedTo } from '$lib/core/series';
 import { db } from '$lib/server/db';
-import { newId } from '$lib/server/db/ids';
+import { newRowId } from '$lib/server/db/ids';
 import { getGroup, groupNames } from '$lib/server/groups';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { once } from '$lib/server/accepted';
 import { readForm, tokenOf, versionOf } from '$lib/server/requests';
 import {
@@ -18,7 +18,7 @@ import { loadSeriesContext } from '$lib/server/series-context';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
 import { getStyle } from '$lib/server/styles';
 import { groupResults } from '$lib/core/measure';
-import { seriesAccount } from '$lib/core/series';
+import { seriesSummary } from '$lib/core/series';
 import { groupCheckIns } from '$lib/server/check-ins';
 import { paceOfTeacher } from '$lib/server/teachers-pace';
 import { fail, redirect } from '@sveltejs/kit';
@@ -28,11 +28,11 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
 	const { teacherId } = ownerOfRequest(locals);
 	const [{ style }, pace] = await Promise.all([getStyle(db(), teacherId), paceOfTeacher(db(), teacherId)]);
-	const { stored, group, today, moved, knownBefore } = found(
+	const { stored, group, today, moved, knownBefore } = orNotFound(
 		await loadSeriesContext(db(), studio.id, params.id, pace)
 	);
 	const { series, runs } = stored.planned;
-	const { from, to } = seriesAccount(series, runs);
+	const { from, to } = seriesSummary(series, runs);
 	const counted = await groupCheckIns(db(), ownerOfRequest(locals), group.id);
 	return {
 		stored,
@@ -62,11 +62,11 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 export const actions: Actions = {
 	/** A new link to subscribe by; the one before no longer opens anything. */
 	link: async ({ params, locals, url }) => {
-		const secret = found(await makeLink(db(), studioOfRequest(locals).id, params.id));
+		const secret = orNotFound(await makeLink(db(), studioOfRequest(locals).id, params.id));
 		return { link: `${url.origin}/calendar/${secret}.ics` };
 	},
 	unlink: async ({ params, locals }) => {
-		found((await revokeLink(db(), studioOfRequest(locals).id, params.id)) || null);
+		orNotFound((await revokeLink(db(), studioOfRequest(locals).id, params.id)) || null);
 		return { unlinked: true };
 	},
 	/** The same series for another group, with its days, tiers and cautions. */
@@ -76,10 +76,10 @@ export const actions: Actions = {
 		const token = tokenOf(form.token);
 		const startsOn = form.startsOn ?? '';
 		if (!isIsoDay(startsOn)) return fail(400, { message: 'Give a day on which it begins.' });
-		const stored = found(await getSeries(db(), studio.id, params.id));
-		const to = found(await getGroup(db(), studio.id, form.group ?? ''));
+		const stored = orNotFound(await getSeries(db(), studio.id, params.id));
+		const to = orNotFound(await getGroup(db(), studio.id, form.group ?? ''));
 		const { catalogue } = await studioCatalogue(db(), studio.id);
-		const copy = copiedTo(stored.planned, to.group, startsOn, catalogue.find, newId);
+		const copy = copiedTo(stored.planned, to.group, startsOn, catalogue.find, newRowId);
 		const id = await once(db(), studio.id, token, { to: 'copy', form }, (tx) =>
 			createSeries(tx, ownerOfRequest(locals), to.id, copy)
 		);
@@ -89,7 +89,7 @@ export const actions: Actions = {
 	delete: async ({ params, request, locals }) => {
 		const { version } = await readForm(request);
 		const removal = await removeSeries(db(), studioOfRequest(locals).id, params.id, versionOf(version));
-		found(removal === 'missing' ? null : removal);
+		orNotFound(removal === 'missing' ? null : removal);
 		if (removal === 'stale')
 			return fail(409, { message: 'It was changed meanwhile. Load the page again first.' });
 		redirect(303, `/series?removed=${params.id}`);

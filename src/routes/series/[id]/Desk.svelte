@@ -11,10 +11,10 @@
 	import Ring from '$lib/ui/chart/Ring.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
 	import Bounded from '$lib/ui/frame/Bounded.svelte';
-	import { whenSeen } from '$lib/client/when-seen';
-	import { fetchAtRest } from '$lib/client/at-rest';
+	import { onVisible } from '$lib/client/when-seen';
+	import { prefetchAfterLoad } from '$lib/client/at-rest';
 	import Lazy from '$lib/ui/frame/Lazy.svelte';
-	import { PANELS } from '$lib/ui/series/panels';
+	import { SERIES_PANELS } from '$lib/ui/series/panels';
 	import SeriesFindings from '$lib/ui/series/SeriesFindings.svelte';
 	import SeriesWeeks from '$lib/ui/series/SeriesWeeks.svelte';
 	import { Button } from 'carbon-components-svelte';
@@ -33,7 +33,7 @@
 	);
 	const desk = new SeriesDesk(stored.planned, stored.runVersions, setting, autosave);
 
-	onMount(() => fetchAtRest(PANELS));
+	onMount(() => prefetchAfterLoad(SERIES_PANELS));
 
 	/** The charts stand below the weeks: they are worked out and drawn when somebody scrolls to them. */
 	const CHARTS_AHEAD_PIXELS = 150;
@@ -157,7 +157,7 @@
 
 {#if desk.pending}
 	<Lazy
-		load={PANELS.pending}
+		load={SERIES_PANELS.pending}
 		props={{
 			pending: desk.pending,
 			ontake: (after) => desk.take(after),
@@ -169,14 +169,14 @@
 {#if settings}
 	<section id="settings" class="sheet block" aria-label="Settings of the series">
 		<Bounded what="The settings" shows={desk.planned}
-			><Lazy load={PANELS.settings} props={{ desk }} /></Bounded
+			><Lazy load={SERIES_PANELS.settings} props={{ desk }} /></Bounded
 		>
 	</section>
 {:else if isNew}
 	<section class="sheet block" aria-labelledby="start">
 		<Bounded what="The beginning" shows={desk.planned}>
 			<Lazy
-				load={PANELS.start}
+				load={SERIES_PANELS.start}
 				props={{
 					desk,
 					onpropose: () => void desk.propose('waiting', seed),
@@ -209,11 +209,11 @@
 				</p>
 			{/if}
 		</div>
-		{#if !isNew}<div class="charts" {@attach whenSeen(() => (chartsSeen = true), CHARTS_AHEAD_PIXELS)}>
+		{#if !isNew}<div class="charts" {@attach onVisible(() => (chartsSeen = true), CHARTS_AHEAD_PIXELS)}>
 				{#if chartsSeen}
 					<Bounded what="The charts" shows={desk.planned}>
 						<Lazy
-							load={PANELS.charts}
+							load={SERIES_PANELS.charts}
 							props={{
 								ladders: desk.ladders,
 								load: desk.load,
@@ -235,7 +235,7 @@
 			{#if desk.class && desk.card}
 				{#key desk.class.class}
 					<Lazy
-						load={PANELS.class}
+						load={SERIES_PANELS.class}
 						props={{
 							card: desk.card,
 							read: desk.class,
@@ -263,7 +263,7 @@
 			/>
 		</Bounded>
 		<Lazy
-			load={PANELS.more}
+			load={SERIES_PANELS.more}
 			props={{
 				id: stored.id,
 				version: autosave.savedVersion,

@@ -18,7 +18,7 @@ import { mended, onTime } from '../keeping';
 import { demandOf } from '../model';
 import { byDemand, inPlaceOf, type Offered } from '../offer';
 import type { ProposeContext } from '../types';
-import { ChangeContext, withOne } from './context';
+import { ChangeContext, withItem } from './context';
 
 /** Changes that a teacher may ask of an existing class, each one edit. */
 export const CHANGES = [
@@ -104,7 +104,7 @@ function byEffort(context: ChangeContext, factor: number): ClassPlan | null {
 	for (const item of context.touchable().sort((a, b) => rank(a) - rank(b))) {
 		const changed = harder ? harderOf(item, context) : easierOf(item, context);
 		if (!changed) continue;
-		now = withOne(now, item.id, changed);
+		now = withItem(now, item.id, changed);
 		if (harder ? context.effort(now) >= wanted : context.effort(now) <= wanted) break;
 	}
 	return now === plan ? null : now;
@@ -142,12 +142,12 @@ function quieter(context: ChangeContext): ClassPlan {
 		const { sets: _sets, restSeconds: _rest, ...once } = item.dose;
 		const [held] = offer.of(item.movement, 'active', 'passive').sort((a, b) => demand(a) - demand(b));
 		if (held && item.mode !== 'passive' && context.sectionOf(item) === 'build')
-			calmer = withOne(
+			calmer = withItem(
 				calmer,
 				item.id,
 				inPlaceOf(item, held, context.secondsOfSet(item) * setsOf(item.dose))
 			);
-		else if (setsOf(item.dose) > 1) calmer = withOne(calmer, item.id, { ...item, dose: once });
+		else if (setsOf(item.dose) > 1) calmer = withItem(calmer, item.id, { ...item, dose: once });
 		if (context.effort(calmer) <= wanted) break;
 	}
 	const count = itemsOf(calmer).length;
@@ -168,7 +168,7 @@ function thinned(
 	while (isTooMuch(now)) {
 		const [best] = blocksOf(now)
 			.filter(({ block, section }) => mayGo(block, section))
-			.map(({ block }) => withOne(now, block.id, null))
+			.map(({ block }) => withItem(now, block.id, null))
 			.map((less) => ({ less, worth: context.worth(less) }))
 			.sort((a, b) => b.worth - a.worth);
 		if (!best) break;
@@ -219,7 +219,7 @@ function fewerProps(context: ChangeContext): ClassPlan | null {
 		const bare = offer.of(item.movement, item.mode).filter(({ form }) => !fetches(form));
 		const [best] = byDemand(bare, item, movement);
 		now = best
-			? withOne(now, item.id, context.given(item, best))
+			? withItem(now, item.id, context.given(item, best))
 			: (context.replaced(
 					now,
 					item,
@@ -247,7 +247,7 @@ function noFloor(context: ChangeContext): ClassPlan | null {
 		const movement = context.movementOf(item);
 		if (item.pinned || isOffFloor({ movement, form: formOf(movement, item.form)! })) continue;
 		const may = (other: Offered) => isOffFloor(other) && suitsPart(other, item, context);
-		now = context.replaced(now, item, may) ?? withOne(now, item.id, null);
+		now = context.replaced(now, item, may) ?? withItem(now, item.id, null);
 	}
 	return now === plan ? null : now;
 }

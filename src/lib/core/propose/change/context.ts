@@ -17,7 +17,7 @@ import {
 import { isReset } from '../../rules';
 import { onTime } from '../keeping';
 import { canLink, worthOf } from '../model';
-import { inItsSets, inPlaceOf, Offer, type Offered } from '../offer';
+import { inItsSets, inPlaceOf, FormPool, type Offered } from '../offer';
 import type { ProposeContext } from '../types';
 
 /** So many of the movements that are most like another one are looked at in its place. */
@@ -44,12 +44,12 @@ export function withChanged(plan: ClassPlan, change: ReadonlyMap<string, Item | 
 }
 
 /** The class with one item changed, or left out. */
-export const withOne = (plan: ClassPlan, itemId: string, item: Item | null): ClassPlan =>
+export const withItem = (plan: ClassPlan, itemId: string, item: Item | null): ClassPlan =>
 	withChanged(plan, new Map([[itemId, item]]));
 
 /** A class that is to be changed, and what may be given in it. */
 export class ChangeContext {
-	readonly offer: Offer;
+	readonly offer: FormPool;
 	private readonly seconds: ReadonlyMap<string, number>;
 	private readonly kinds: ReadonlyMap<string, SectionKind>;
 
@@ -57,7 +57,7 @@ export class ChangeContext {
 		readonly plan: ClassPlan,
 		readonly setting: ProposeContext
 	) {
-		this.offer = new Offer(plan, setting);
+		this.offer = new FormPool(plan, setting);
 		this.seconds = workSecondsOf(plan, setting.find, setting.pace);
 		this.kinds = new Map(
 			blocksOf(plan).flatMap(({ block, section }) =>
@@ -112,7 +112,7 @@ export class ChangeContext {
 		const fits = (other: Offered) => !there.has(other.movement.slug) && links(other.movement) && may(other);
 		const [best] = this.offer
 			.like(item, this.movementOf(item), fits, LOOKED_AT)
-			.map((other) => withOne(now, item.id, this.given(item, other)))
+			.map((other) => withItem(now, item.id, this.given(item, other)))
 			.map((plan) => ({ plan, worth: this.worth(plan) }))
 			.sort((a, b) => b.worth - a.worth);
 		return best?.plan ?? null;

@@ -5,13 +5,13 @@ import { isPassiveStretch } from '../../rules';
 import { suits } from '../../substitution';
 import { Kinds, traitsOf, type Traits } from '../model';
 import { nearest } from '../nearest';
-import type { BlockLoad, Option } from '../options';
+import type { BlockLoad, BlockOption } from '../options';
 import type { ProposeContext, Wishes } from '../types';
 
 /** Something that may be put into a class, or stands there already, with what the search asks of it. */
 export interface Candidate {
 	/** The option to write into the plan; null for a block that is already there. */
-	option: Option | null;
+	option: BlockOption | null;
 	traits: Traits;
 	/** Parts of the class where it may stand. */
 	sections: ReadonlySet<SectionKind>;
@@ -30,7 +30,7 @@ export interface Candidate {
 
 /** Everything that may be put into a class for these people, with where it belongs. */
 export function candidatesOf(
-	options: readonly Option[],
+	options: readonly BlockOption[],
 	wishes: Wishes,
 	setting: ProposeContext,
 	/** Slugs of what is in the class already. */

@@ -8,15 +8,15 @@ import { seededRandom } from '../random';
 import { keepsAll, mended, onTime } from '../keeping';
 import { USUAL_WEIGHTS, type ProposeContext, type Wishes } from '../types';
 import { mustOf, type Task } from './task';
-import { readDraft } from './draft';
+import { draftFeatures } from './draft';
 import { keepOf } from './kept';
 import { candidatesOf } from './candidates';
-import { draftOf } from './scheme';
-import { begin, improved } from './search';
-import { possibleThemes, shelvesOf } from './shelves';
+import { draftOfScheme } from './scheme';
+import { constructInitial, anneal } from './search';
+import { possibleThemes, buildPools } from './shelves';
 import { closingSecondsOf, storyOf, type Story } from './story';
 import type { Theme } from './themes';
-import { wordSeconds, written } from './write';
+import { wordSeconds, toPlan } from './write';
 
 /** A class that was put together, with what it is about. */
 export interface Composed {
@@ -28,14 +28,14 @@ export interface Composed {
 }
 
 /** How much is tried for each class: a rough one, then so many that are made better by so many small changes. */
-export interface Work {
+export interface SearchBudget {
 	roughSteps: number;
 	starts: number;
 	steps: number;
 	/** Classes that are begun anew while all of them have something to mend. */
 	mostStarts: number;
 }
-export const USUAL_WORK: Work = { roughSteps: 600, starts: 1, steps: 12_000, mostStarts: 6 };
+export const USUAL_WORK: SearchBudget = { roughSteps: 600, starts: 1, steps: 12_000, mostStarts: 6 };
 /** From this share of an earlier class on it is nearly the same class. */
 const NEARLY_ALL = 0.9;
 
@@ -49,7 +49,7 @@ export function* compose(
 	setting: ProposeContext,
 	seed: number,
 	count: number,
-	work: Work = USUAL_WORK
+	work: SearchBudget = USUAL_WORK
 ): Generator<{ number: number; done: boolean; composed: Composed }> {
 	const style = styleOf(base.style);
 	const there = slugsOf(base);
@@ -96,7 +96,7 @@ export function* compose(
 		};
 		const story = storyOf(request, random);
 		if (story.themes[0]) taken.add(story.themes[0]);
-		const shelves = shelvesOf(story.themes, candidates, {
+		const shelves = buildPools(story.themes, candidates, {
 			known: wishes.mostNew === undefined ? null : known,
 			closingSeconds: closingSecondsOf(group, style, base.lengthSeconds)
 		});
@@ -125,16 +125,16 @@ export function* compose(
 			const own: Task = wishes.effort
 				? { ...task, wishes: { ...task.wishes, effort: scaled(wishes.effort, 1 / bias) } }
 				: task;
-			const { scheme, value } = improved(begin(own, shelves, random), own, shelves, random, steps);
-			const draft = draftOf(scheme, shelves, keep.closed);
-			const raw = written(base, draft, story, { lead, keep, wishes });
+			const { scheme, value } = anneal(constructInitial(own, shelves, random), own, shelves, random, steps);
+			const draft = draftOfScheme(scheme, shelves, keep.closed);
+			const raw = toPlan(base, draft, story, { lead, keep, wishes });
 			const timed = onTime(raw, setting, base);
 			const most = unmet(timed, wishes, setting);
 			const may = (after: ClassPlan) =>
 				keepsAll(base, after) && inTheirParts(timed, after) && unmet(after, wishes, setting) <= most;
 			const plan = mended(timed, setting, may, base);
 			const analysis = analysePlan(plan, setting);
-			if (wishes.effort) bias = effortOfAnalysis(analysis) / readDraft(draft, kinds, own.purposes).effort;
+			if (wishes.effort) bias = effortOfAnalysis(analysis) / draftFeatures(draft, kinds, own.purposes).effort;
 			return {
 				plan,
 				analysis,

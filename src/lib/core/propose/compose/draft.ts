@@ -1,18 +1,18 @@
 import { SECTION_KINDS, type Block, type SectionKind } from '../../plan';
 import { setRestOf, type Purpose } from '../../movement';
 import { EFFORT_BETWEEN } from '../../training-load';
-import type { Kinds, Reading, Step } from '../model';
+import type { Kinds, ClassFeatures, ScoredItem } from '../model';
 import type { Candidate } from './candidates';
 
 /** An item of a draft: what, and how often. */
-export interface Part {
+export interface DraftItem {
 	candidate: Candidate;
 	sets: number;
 }
 
 /** A block of a draft: one item, or several that run as a chain or flow. */
 export interface Unit {
-	parts: readonly Part[];
+	parts: readonly DraftItem[];
 	/** The theme of the story that it belongs to, counted from 0; none for what only lets go between. */
 	theme: number | null;
 	/** Where its theme has it in its list; what is no part of a theme stands nowhere. */
@@ -39,7 +39,7 @@ export const FLOW_ROUNDS = 4;
 const sectionAt = (index: number): SectionKind => SECTION_KINDS[index]!;
 
 /** Seconds of one part within its block. */
-function secondsOf({ rounds, kept }: Unit, { candidate, sets }: Part): number {
+function secondsOf({ rounds, kept }: Unit, { candidate, sets }: DraftItem): number {
 	if (kept) return candidate.seconds;
 	if (rounds) return rounds * FLOW_BREATH_SECONDS;
 	const { movement, sided } = candidate.traits;
@@ -51,18 +51,18 @@ export const secondsOfUnit = (unit: Unit): number =>
 	unit.parts.reduce((sum, part) => sum + secondsOf(unit, part), unit.notice ? NOTICE_SECONDS : 0);
 
 /** Seconds of work of a part. */
-const workOf = ({ rounds, kept }: Unit, { candidate, sets }: Part, seconds: number): number =>
+const workOf = ({ rounds, kept }: Unit, { candidate, sets }: DraftItem, seconds: number): number =>
 	rounds ? seconds : Math.min(seconds, kept ? candidate.workSeconds : sets * candidate.workSeconds);
 
 /** Effort (0-10) times seconds of a part: its work, and everything round it. */
-function effortOf(unit: Unit, part: Part, seconds: number): number {
+function effortOf(unit: Unit, part: DraftItem, seconds: number): number {
 	const { load, traits } = part.candidate;
 	const work = workOf(unit, part, seconds);
 	return load.effort * work + (traits.rest ? 0 : EFFORT_BETWEEN) * (seconds - work);
 }
 
 /** A step of a draft. */
-export interface DraftStep extends Step {
+export interface DraftStep extends ScoredItem {
 	/** Seconds of its work; `seconds` are all that it takes. */
 	workSeconds: number;
 	/** The part of the group that does something else meanwhile. */
@@ -70,11 +70,11 @@ export interface DraftStep extends Step {
 }
 
 /** Returns the features that the objective reads from a draft, with an estimated length: only a plan has a clock. */
-export function readDraft(
+export function draftFeatures(
 	draft: Draft,
 	kinds: Kinds,
 	purposes: ReadonlySet<Purpose>
-): Reading & { steps: DraftStep[]; totalSeconds: number; shares: number[]; effort: number } {
+): ClassFeatures & { steps: DraftStep[]; totalSeconds: number; shares: number[]; effort: number } {
 	const steps: DraftStep[] = [];
 	const kit = new Set<string>();
 	let [unit, now, lost, efforts] = [0, 0, 0, 0];

@@ -1,5 +1,5 @@
 export { candidatesOf } from './candidates';
-export { compose, USUAL_WORK, type Composed, type Work } from './compose';
+export { compose, USUAL_WORK, type Composed, type SearchBudget } from './compose';
 export { possibleThemes } from './shelves';
 export { standingOf, storyOf, type Story } from './story';
-export { ANY_LET_GO, ANY_WAKE, readLine, shapesFor, THEMES, type Theme } from './themes';
+export { ANY_LET_GO, ANY_WAKE, readThemeLine, shapesFor, THEMES, type Theme } from './themes';

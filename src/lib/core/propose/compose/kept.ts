@@ -5,7 +5,7 @@ import { loadOfBlock } from '../options';
 import type { Candidate } from './candidates';
 import { traitsOf, type Kinds } from '../model';
 import type { ProposeContext } from '../types';
-import type { Part, Unit } from './draft';
+import type { DraftItem, Unit } from './draft';
 import type { Story } from './story';
 
 /** Blocks that are already in the class and stay unchanged. */
@@ -70,7 +70,7 @@ function unitOf(block: Block, base: ClassPlan, setting: ProposeContext, kinds: K
 	const load = loadOfBlock(base, block, setting);
 	const items = itemsAsDone(block);
 	const each = 1 / Math.max(1, items.length);
-	const parts = items.map((item): Part => {
+	const parts = items.map((item): DraftItem => {
 		const movement = setting.find(item.movement)!;
 		const candidate: Candidate = {
 			option: null,

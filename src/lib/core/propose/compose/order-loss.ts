@@ -1,10 +1,10 @@
 import { DIRECTIONS, type Direction } from '../../anatomy';
 import type { Group } from '../../group';
 import { isDeep, isWarming, WARM_AFTER_SECONDS } from '../../rules';
-import type { Kinds, Step } from '../model';
+import type { Kinds, ScoredItem } from '../model';
 import type { Draft, DraftStep } from './draft';
 import { endsUpright } from '../roles';
-import { LOSS, BUILD, isStrong, partsOf, PEAK, RELEASE, WARM, type Task } from './task';
+import { WISH_POINTS, BUILD, isStrongItem, draftItems, PEAK, RELEASE, WARM, type Task } from './task';
 
 /** So many things lead up to a peak, the last of them within so much of the class. Common practice, no source. */
 const LEADING = 2;
@@ -40,26 +40,28 @@ export function orderLoss(draft: Draft, steps: readonly DraftStep[], task: Task)
 		else if (section === 'release') after = Math.max(after, traits.demand);
 		else before = Math.max(before, traits.demand);
 	return (
-		LOSS.ways * Math.max(0, ways - FAR_WAYS) +
-		LOSS.again * again +
-		LOSS.sameSpot * variety * sameSpots(draft) +
-		LOSS.filler * variety * fillers(steps) +
-		LOSS.warm * (coldStart(draft) + warmsNothing(steps, task.kinds) / 2) +
-		(LOSS.cold * secondsCold(steps, task.group)) / 60 +
-		LOSS.upAndDown * upAndDown(steps) +
-		LOSS.peakMoves * peakMoves(steps) +
-		LOSS.peakItems * Math.max(0, 2 - draft[PEAK]!.flatMap(({ parts }) => parts).filter(isStrong).length) +
-		LOSS.peak * loosePeak(draft) +
-		LOSS.noSets * Number(task.classSeconds >= SETS_FROM_SECONDS && !steps.some(({ sets }) => sets > 1)) +
-		LOSS.demand *
+		WISH_POINTS.ways * Math.max(0, ways - FAR_WAYS) +
+		WISH_POINTS.again * again +
+		WISH_POINTS.sameSpot * variety * sameSpots(draft) +
+		WISH_POINTS.filler * variety * fillers(steps) +
+		WISH_POINTS.warm * (coldStart(draft) + warmsNothing(steps, task.kinds) / 2) +
+		(WISH_POINTS.cold * secondsCold(steps, task.group)) / 60 +
+		WISH_POINTS.upAndDown * upAndDown(steps) +
+		WISH_POINTS.peakMoves * peakMoves(steps) +
+		WISH_POINTS.peakItems *
+			Math.max(0, 2 - draft[PEAK]!.flatMap(({ parts }) => parts).filter(isStrongItem).length) +
+		WISH_POINTS.peak * loosePeak(draft) +
+		WISH_POINTS.noSets *
+			Number(task.classSeconds >= SETS_FROM_SECONDS && !steps.some(({ sets }) => sets > 1)) +
+		WISH_POINTS.demand *
 			(Math.max(0, task.mostDemand - inPeak) +
 				Math.max(0, before - inPeak) +
 				Math.max(0, after - inPeak + LESS_AFTER)) +
-		LOSS.release * working(draft, task.group) +
+		WISH_POINTS.release * working(draft, task.group) +
 		comingDown(steps, task.group) +
 		directionLoss(draft, task) +
-		LOSS.ledUp * (LEADING - ledUp(steps, task.kinds)) +
-		LOSS.arriving *
+		WISH_POINTS.ledUp * (LEADING - ledUp(steps, task.kinds)) +
+		WISH_POINTS.arriving *
 			Number(
 				draft[WARM]![0]?.parts.some(({ candidate: { traits } }) => traits.sided || traits.kit.length > 0) ??
 					false
@@ -70,18 +72,18 @@ export function orderLoss(draft: Draft, steps: readonly DraftStep[], task: Task)
 
 /** 0 where the warm-up moves at least twice, in two positions; up to 1 for what is missing. */
 function coldStart(draft: Draft): number {
-	const moving = partsOf(draft[WARM]!).filter(({ candidate }) => candidate.traits.rank === 0);
+	const moving = draftItems(draft[WARM]!).filter(({ candidate }) => candidate.traits.rank === 0);
 	const positions = new Set(moving.map(({ candidate }) => candidate.traits.movement.position));
 	return (Math.max(0, 2 - moving.length) + Math.max(0, 2 - positions.size)) / 4;
 }
 
 /** 1 where nothing that moves in the warm-up is like anything of the build or the peak. */
-function warmsNothing(steps: readonly Step[], kinds: Kinds): number {
+function warmsNothing(steps: readonly ScoredItem[], kinds: Kinds): number {
 	const later = steps.filter(({ section, traits }) => isMain(section) && !traits.reset);
 	const moved = steps.filter(({ section, traits }) => section === 'warm' && traits.rank === 0);
 	return Number(!moved.some((m) => later.some((l) => kinds.isRelated(m.traits.kind, l.traits.kind))));
 }
-const isMain = (section: Step['section']) => section === 'build' || section === 'peak';
+const isMain = (section: ScoredItem['section']) => section === 'build' || section === 'peak';
 
 /** Seconds of moving that are missing before the first deep shape, for people who do not come warm. */
 function secondsCold(steps: readonly DraftStep[], { moment }: Group): number {
@@ -96,7 +98,7 @@ function secondsCold(steps: readonly DraftStep[], { moment }: Group): number {
 }
 
 /** How often it turns from going up to going down, or back, until the build has begun. */
-function upAndDown(steps: readonly Step[]): number {
+function upAndDown(steps: readonly ScoredItem[]): number {
 	let [turns, way, at, built] = [0, 0, -1, 0];
 	for (const { section, traits } of steps) {
 		if (isMain(section) && ++built > 1) break;
@@ -111,7 +113,7 @@ function upAndDown(steps: readonly Step[]): number {
 }
 
 /** How often people change between the feet, hands and knees, the seat and lying within the peak; a chain may rise. */
-function peakMoves(steps: readonly Step[]): number {
+function peakMoves(steps: readonly ScoredItem[]): number {
 	let [moves, at, unit] = [0, -1, -1];
 	for (const { section, traits, unit: own } of steps) {
 		if (section !== 'peak') continue;
@@ -123,8 +125,8 @@ function peakMoves(steps: readonly Step[]): number {
 }
 
 /** How many different things lead up to the hardest of the peak: alike, before it, and not long ago. */
-function ledUp(steps: readonly Step[], kinds: Kinds): number {
-	let top: Step | null = null;
+function ledUp(steps: readonly ScoredItem[], kinds: Kinds): number {
+	let top: ScoredItem | null = null;
 	for (const step of steps)
 		if (step.section === 'peak' && (!top || step.traits.demand > top.traits.demand)) top = step;
 	if (!top) return 0;
@@ -162,7 +164,7 @@ function sameSpots(draft: Draft): number {
 }
 
 /** Visits beyond two of what is easy, and beyond three of anything but what lets go between. */
-function fillers(steps: readonly Step[]): number {
+function fillers(steps: readonly ScoredItem[]): number {
 	const visits = new Map<number, { count: number; most: number }>();
 	const released = new Map<number, number>();
 	for (const { traits, section } of steps) {
@@ -182,7 +184,7 @@ function fillers(steps: readonly Step[]): number {
 /** The share of the release that is not left to weight, where people do not go on to something else. */
 function working(draft: Draft, group: Group): number {
 	if (endsUpright(group)) return 0;
-	const parts = partsOf(draft[RELEASE]!);
+	const parts = draftItems(draft[RELEASE]!);
 	const all = parts.reduce((sum, { candidate }) => sum + candidate.seconds, 0);
 	const works = parts
 		.filter(({ candidate }) => candidate.traits.rank < 2)
@@ -191,17 +193,20 @@ function working(draft: Draft, group: Group): number {
 }
 
 /** A release ends with what lets go, and goes down and not up again; where people go on it does as it likes. */
-function comingDown(steps: readonly Step[], group: Group): number {
+function comingDown(steps: readonly ScoredItem[], group: Group): number {
 	if (endsUpright(group)) return 0;
 	const release = steps.filter(({ section }) => section === 'release').map(({ traits }) => traits);
 	const ups = release.filter(({ level }, i) => i > 0 && level > release[i - 1]!.level).length;
 	const last = release.at(-1);
-	return LOSS.upAgain * ups + LOSS.lastWork * Number(last !== undefined && last.rank < 2 && !last.reset);
+	return (
+		WISH_POINTS.upAgain * ups +
+		WISH_POINTS.lastWork * Number(last !== undefined && last.rank < 2 && !last.reset)
+	);
 }
 
 /** The share of the strength of the peak that is in no sets and no chain. */
 function loosePeak(draft: Draft): number {
-	const strong = draft[PEAK]!.filter(({ parts }) => parts.some(isStrong));
+	const strong = draft[PEAK]!.filter(({ parts }) => parts.some(isStrongItem));
 	const inSets = strong.filter(({ parts }) => parts.length > 1 || parts[0]!.sets > 1);
 	return strong.length ? 1 - inSets.length / strong.length : 1;
 }
@@ -216,13 +221,13 @@ function directionLoss(draft: Draft, { wishes, targets }: Task): number {
 				for (let d = 0; d < sums.length; d++) sums[d]! += traits.directions[d]! * workSeconds;
 			}
 	const all = sums.reduce((a, b) => a + b, 0);
-	if (!all) return LOSS.leftOut * NEVER_LEFT_OUT.size;
+	if (!all) return WISH_POINTS.leftOut * NEVER_LEFT_OUT.size;
 	let loss = 0;
 	for (const [i, direction] of DIRECTIONS.entries()) {
 		const share = sums[i]! / all;
-		if (NEVER_LEFT_OUT.has(direction) && share < LEFT_OUT) loss += LOSS.leftOut;
+		if (NEVER_LEFT_OUT.has(direction) && share < LEFT_OUT) loss += WISH_POINTS.leftOut;
 		const below = Math.max(0, targets.directions[direction].minPercent - 100 * share);
-		loss += below * (wishes.more?.includes(direction) ? LOSS.wantedBand : LOSS.band);
+		loss += below * (wishes.more?.includes(direction) ? WISH_POINTS.wantedBand : WISH_POINTS.band);
 	}
 	return wishes.weights.balance * loss;
 }
@@ -232,7 +237,7 @@ const NEVER_LEFT_OUT: ReadonlySet<Direction> = new Set(['flexion', 'internalRota
 function linkLoss(draft: Draft, { style, classSeconds }: Task): number {
 	const linked = draft.flat().filter(({ parts }) => parts.length > 1).length;
 	if (style.runningSides === 'chain')
-		return LOSS.style * Math.max(0, classSeconds / CHAIN_EVERY_SECONDS - linked);
-	if (style.holding === 'quiet') return LOSS.style * linked;
-	return linked === 0 && classSeconds >= LINKED_FROM_SECONDS ? LOSS.link : 0;
+		return WISH_POINTS.style * Math.max(0, classSeconds / CHAIN_EVERY_SECONDS - linked);
+	if (style.holding === 'quiet') return WISH_POINTS.style * linked;
+	return linked === 0 && classSeconds >= LINKED_FROM_SECONDS ? WISH_POINTS.link : 0;
 }

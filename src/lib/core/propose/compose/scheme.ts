@@ -1,8 +1,8 @@
 import type { Position } from '../../movement';
 import type { SectionKind } from '../../plan';
-import type { Draft, Part, Unit } from './draft';
+import type { Draft, DraftItem, Unit } from './draft';
 import type { Candidate } from './candidates';
-import type { Shelves } from './shelves';
+import type { CandidatePools } from './shelves';
 
 /**
  * A class as its search changes it: what wakes, an episode of the build for each theme, the peak, and what lets go. What
@@ -17,7 +17,7 @@ export interface Scheme {
 	rest: readonly Unit[];
 }
 
-export const alone = (candidate: Candidate, sets = 1): Unit => ({
+export const singleItemUnit = (candidate: Candidate, sets = 1): Unit => ({
 	parts: [{ candidate, sets }],
 	theme: null,
 	rank: null
@@ -31,16 +31,16 @@ const TIMES_EACH = 3;
 const NOTICE_EVERY = 4;
 
 const demandOf = ({ parts }: Unit) =>
-	Math.max(...parts.map(({ candidate }: Part) => candidate.traits.demand));
+	Math.max(...parts.map(({ candidate }: DraftItem) => candidate.traits.demand));
 const isHeavy = (unit: Unit) =>
 	demandOf(unit) >= HEAVY || unit.parts.some(({ sets, candidate }) => sets > 1 && candidate.traits.strong);
 const letsGo = ({ parts }: Unit) =>
 	parts.every(({ candidate: { traits } }) => traits.reset || (traits.demand <= 1.5 && !traits.sided));
 
 /** The class that a scheme becomes: with what lets go between, and pauses after it. */
-export function draftOf(
+export function draftOfScheme(
 	{ settle, wake, episodes, peak, letGo, rest }: Scheme,
-	{ resets }: Shelves,
+	{ resets }: CandidatePools,
 	closed: ReadonlySet<SectionKind>
 ): Draft {
 	const given = new Map<Candidate, number>();
@@ -50,7 +50,7 @@ export function draftOf(
 		const candidate = all.find((one) => (given.get(one) ?? 0) < TIMES_EACH) ?? all[0];
 		if (!candidate) return null;
 		given.set(candidate, (given.get(candidate) ?? 0) + 1);
-		return alone(candidate);
+		return singleItemUnit(candidate);
 	};
 	let sinceNotice = 0;
 	/** A run of blocks with what lets go between them, and a pause at its end. */

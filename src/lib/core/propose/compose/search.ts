@@ -1,24 +1,24 @@
 import type { SectionKind } from '../../plan';
 import type { Random } from '../random';
-import { FLOW_ROUNDS, secondsOfUnit, type Part, type Unit } from './draft';
+import { FLOW_ROUNDS, secondsOfUnit, type DraftItem, type Unit } from './draft';
 import { valueOf } from './value';
 import { mustOf, type Task } from './task';
 import type { Candidate } from './candidates';
-import { alone, draftOf, type Scheme } from './scheme';
-import type { Line, Shelves } from './shelves';
+import { singleItemUnit, draftOfScheme, type Scheme } from './scheme';
+import type { ThemeLine, CandidatePools } from './shelves';
 import { sharesOf } from './story';
 
 /** The last part of the steps in which nothing worse is taken. */
-const STEPS_BEFORE_COOLING = 0.15;
+const GREEDY_TAIL_FRACTION = 0.15;
 /** Steps that are worse by so many points are taken at the beginning. */
-const WARMTH = 0.8;
+const INITIAL_TEMPERATURE = 0.8;
 
 const pick = <T>(list: readonly T[], random: Random): T | undefined => list[random.below(list.length)];
 
 /** How often something strong is begun with in sets. */
 const BEGIN_IN_SETS = 0.4;
 
-const partOf = (candidate: Candidate, strongSets: boolean, random: Random): Part => ({
+const partOf = (candidate: Candidate, strongSets: boolean, random: Random): DraftItem => ({
 	candidate,
 	sets:
 		strongSets && candidate.traits.strong && candidate.sets > 1 && random() < BEGIN_IN_SETS
@@ -28,10 +28,10 @@ const partOf = (candidate: Candidate, strongSets: boolean, random: Random): Part
 const setsOf = ({ sets }: Candidate) => Math.min(3, Math.max(2, sets));
 
 /** A line of a theme as a block: in the peak in one of its harder forms, elsewhere mostly in the first that is asked of everybody. */
-function unitOf(line: Line, kind: Place['kind'], random: Random): Unit {
+function unitOf(line: ThemeLine, kind: Place['kind'], random: Random): Unit {
 	const hard = kind === 'peak';
 	const single = line.parts.length === 1 && (hard || kind === 'episode');
-	const parts = line.parts.map((forms): Part => {
+	const parts = line.parts.map((forms): DraftItem => {
 		const at = hard
 			? Math.max(0, forms.length - 1 - random.below(Math.min(2, forms.length)))
 			: random.below(Math.min(2, forms.length));
@@ -54,20 +54,20 @@ function withUnits(scheme: Scheme, place: Place, units: readonly Unit[]): Scheme
 	};
 }
 
-function linesAt(scheme: Scheme, place: Place, shelves: Shelves): readonly Line[] {
+function linesAt(scheme: Scheme, place: Place, shelves: CandidatePools): readonly ThemeLine[] {
 	if (place.kind === 'episode') return shelves.build[scheme.episodes[place.at]!.theme]!;
 	return shelves[place.kind];
 }
 
 /** Candidates of any theme that may fill a place. */
-const anyAt = ({ kind }: Place, { any }: Shelves): readonly Candidate[] =>
+const anyAt = ({ kind }: Place, { any }: CandidatePools): readonly Candidate[] =>
 	kind === 'wake' ? any.warm : kind === 'letGo' ? any.release : kind === 'peak' ? any.peak : any.build;
 
 /** A rough class: of each theme what is near the beginning, the middle and the end of its list. */
-export function begin(task: Task, shelves: Shelves, random: Random): Scheme {
+export function constructInitial(task: Task, shelves: CandidatePools, random: Random): Scheme {
 	const shares = sharesOf(task.group, task.style, task.classSeconds);
-	const filled = (lines: readonly Line[], share: number, kind: Place['kind']): Unit[] => {
-		const chosen: { line: Line; unit: Unit }[] = [];
+	const filled = (lines: readonly ThemeLine[], share: number, kind: Place['kind']): Unit[] => {
+		const chosen: { line: ThemeLine; unit: Unit }[] = [];
 		let seconds = 0;
 		const left = [...lines];
 		while (left.length && seconds < 0.85 * share * task.lengthSeconds) {
@@ -87,9 +87,9 @@ export function begin(task: Task, shelves: Shelves, random: Random): Scheme {
 	const one = (kind: 'settle' | 'rest') =>
 		into(kind, () => {
 			const candidate = units[kind].length ? undefined : pick(shelves.any[kind], random);
-			return candidate ? [alone(candidate)] : [];
+			return candidate ? [singleItemUnit(candidate)] : [];
 		});
-	const own = (lines: readonly Line[]) => {
+	const own = (lines: readonly ThemeLine[]) => {
 		const themed = lines.filter(({ theme }) => theme !== null);
 		return themed.length ? themed : lines;
 	};
@@ -109,12 +109,12 @@ export function begin(task: Task, shelves: Shelves, random: Random): Scheme {
 
 /** Something as a block of a place. */
 const asUnit = (candidate: Candidate, place: Place, scheme: Scheme): Unit => ({
-	...alone(candidate),
+	...singleItemUnit(candidate),
 	theme: place.kind === 'episode' ? scheme.episodes[place.at]!.theme : null
 });
 
 /** A rough class with everything that must be in it, each where it may stand. */
-function withWanted(scheme: Scheme, task: Task, shelves: Shelves, random: Random): Scheme {
+function withWanted(scheme: Scheme, task: Task, shelves: CandidatePools, random: Random): Scheme {
 	const { toward } = task.wishes;
 	const { closed } = task.keep;
 	let now = scheme;
@@ -145,7 +145,7 @@ const SECTION_OF: Record<Place['kind'], SectionKind> = {
 };
 
 /** One small change of a scheme; null where it comes to nothing. */
-function changed(scheme: Scheme, task: Task, shelves: Shelves, random: Random): Scheme | null {
+function changed(scheme: Scheme, task: Task, shelves: CandidatePools, random: Random): Scheme | null {
 	const place = placeIn(scheme, task.keep.closed, random);
 	return place && changedAt(place, scheme, task, shelves, random);
 }
@@ -154,7 +154,7 @@ function changedAt(
 	place: Place,
 	scheme: Scheme,
 	task: Task,
-	shelves: Shelves,
+	shelves: CandidatePools,
 	random: Random
 ): Scheme | null {
 	const units = unitsAt(scheme, place);
@@ -272,14 +272,18 @@ function changedAt(
 		);
 		const candidate = pick(near, random);
 		return candidate
-			? withUnits(scheme, place, units.with(u, { ...alone(candidate), theme: unit.theme, rank: null }))
+			? withUnits(
+					scheme,
+					place,
+					units.with(u, { ...singleItemUnit(candidate), theme: unit.theme, rank: null })
+				)
 			: null;
 	}
 	function otherEnds(): Scheme | null {
 		const kind = random() < 0.5 ? 'settle' : 'rest';
 		if (task.keep.closed.has(kind) || task.keep.units[kind].length) return null;
 		const candidate = pick(shelves.any[kind], random);
-		return candidate ? { ...scheme, [kind]: [alone(candidate)] } : null;
+		return candidate ? { ...scheme, [kind]: [singleItemUnit(candidate)] } : null;
 	}
 	function episodesSwapped(): Scheme | null {
 		const { episodes } = scheme;
@@ -289,7 +293,10 @@ function changedAt(
 	}
 }
 
-const withPart = (unit: Unit, p: number, part: Part): Unit => ({ ...unit, parts: unit.parts.with(p, part) });
+const withPart = (unit: Unit, p: number, part: DraftItem): Unit => ({
+	...unit,
+	parts: unit.parts.with(p, part)
+});
 
 /** A place to change, the longer lists more often; null where nothing may be put anywhere. */
 function placeIn(
@@ -313,21 +320,21 @@ function placeIn(
 }
 
 /** Makes a scheme better by small changes; at first also worse ones are taken. */
-export function improved(
+export function anneal(
 	start: Scheme,
 	task: Task,
-	shelves: Shelves,
+	shelves: CandidatePools,
 	random: Random,
 	steps: number
 ): { scheme: Scheme; value: number } {
 	let now = start;
-	let value = valueOf(draftOf(now, shelves, task.keep.closed), task);
+	let value = valueOf(draftOfScheme(now, shelves, task.keep.closed), task);
 	let best = { scheme: now, value };
 	for (let step = 0; step < steps; step++) {
 		const next = changed(now, task, shelves, random);
 		if (!next) continue;
-		const then = valueOf(draftOf(next, shelves, task.keep.closed), task);
-		const warmth = WARMTH * Math.max(0, 1 - step / steps / (1 - STEPS_BEFORE_COOLING));
+		const then = valueOf(draftOfScheme(next, shelves, task.keep.closed), task);
+		const warmth = INITIAL_TEMPERATURE * Math.max(0, 1 - step / steps / (1 - GREEDY_TAIL_FRACTION));
 		if (then < value - warmth * random()) continue;
 		now = next;
 		value = then;

@@ -1,10 +1,10 @@
 import type { Mode, Position } from '../../movement';
 import type { SectionKind } from '../../plan';
 import { closing, type Candidate } from './candidates';
-import { ANY_LET_GO, ANY_WAKE, readLine, THEMES, type Theme } from './themes';
+import { ANY_LET_GO, ANY_WAKE, readThemeLine, THEMES, type Theme } from './themes';
 
 /** A line of a theme with what may be given for each of its parts, the easier form first. */
-export interface Line {
+export interface ThemeLine {
 	theme: number | null;
 	rank: number;
 	parts: readonly (readonly Candidate[])[];
@@ -12,12 +12,12 @@ export interface Line {
 }
 
 /** Candidates for each section of a class, by the themes of a story, and those that suit any theme. */
-export interface Shelves {
-	wake: readonly Line[];
+export interface CandidatePools {
+	wake: readonly ThemeLine[];
 	/** One list for each theme. */
-	build: readonly (readonly Line[])[];
-	peak: readonly Line[];
-	letGo: readonly Line[];
+	build: readonly (readonly ThemeLine[])[];
+	peak: readonly ThemeLine[];
+	letGo: readonly ThemeLine[];
 	/** By part of the class: everything that may stand there. */
 	any: Record<SectionKind, readonly Candidate[]>;
 	/** Resets between demanding blocks, by position. */
@@ -40,7 +40,7 @@ const RESETS: Record<Position, readonly string[]> = {
 };
 
 /** The material sorted by its slug and mode; the forms of one thing rise in what they ask. */
-class Store {
+class CandidateIndex {
 	private readonly bySlug = new Map<string, Candidate[]>();
 
 	constructor(candidates: readonly Candidate[]) {
@@ -63,12 +63,12 @@ class Store {
 /** Themes that have enough for these people to be what a class is about. */
 export const possibleThemes = (candidates: readonly Candidate[]): Theme[] =>
 	THEMES.filter((theme) => {
-		const { build, peak } = shelvesOf([theme], candidates);
+		const { build, peak } = buildPools([theme], candidates);
 		return build[0]!.length >= 3 && peak.length >= 1;
 	});
 
 /** Collects the candidates that the themes of a story offer these people. */
-export function shelvesOf(
+export function buildPools(
 	themes: readonly Theme[],
 	candidates: readonly Candidate[],
 	{
@@ -83,15 +83,15 @@ export function shelvesOf(
 		/** How long the closing rest should be. */
 		closingSeconds?: number;
 	} = {}
-): Shelves {
-	const store = new Store(candidates);
+): CandidatePools {
+	const store = new CandidateIndex(candidates);
 	const lines = (
 		list: readonly string[],
 		theme: number | null,
 		may: (candidate: Candidate, many: boolean) => boolean
-	): Line[] =>
-		list.flatMap((line, rank): Line[] => {
-			const { parts: named, flow } = readLine(line);
+	): ThemeLine[] =>
+		list.flatMap((line, rank): ThemeLine[] => {
+			const { parts: named, flow } = readThemeLine(line);
 			const parts = named.map((part) => store.find(part, (candidate) => may(candidate, named.length > 1)));
 			return parts.every((forms) => forms.length > 0) ? [{ theme, rank, parts, flow }] : [];
 		});
@@ -100,7 +100,7 @@ export function shelvesOf(
 		const met = list.filter(isMet);
 		return met.length ? met : list;
 	};
-	const metLines = (list: readonly Line[]): readonly Line[] => {
+	const metLines = (list: readonly ThemeLine[]): readonly ThemeLine[] => {
 		const met = list.filter(({ parts }) => parts.every((forms) => forms.some(isMet)));
 		return met.length ? met : list;
 	};

@@ -1,5 +1,5 @@
 import type { Draft } from './draft';
-import { LOSS, BUILD, PEAK, RELEASE, WARM, type Task } from './task';
+import { WISH_POINTS, BUILD, PEAK, RELEASE, WARM, type Task } from './task';
 
 /** A theme comes to so many blocks of the build, in a class of three quarters of an hour. */
 const LEAST_OF_THEME = 3;
@@ -18,32 +18,33 @@ export function storyLoss(draft: Draft, { story, classSeconds, mostDemand }: Tas
 	for (const unit of draft[RELEASE]!) if (unit.theme !== null) released.add(unit.theme);
 	for (const { theme, rank, parts, kept } of draft[BUILD]!) {
 		if (theme === null || rank === null) {
-			if (!kept && !parts[0]!.candidate.traits.reset) loss += LOSS.stray;
+			if (!kept && !parts[0]!.candidate.traits.reset) loss += WISH_POINTS.stray;
 			continue;
 		}
 		count[theme]! += 1;
-		if (rank < lastRank[theme]!) loss += LOSS.order;
+		if (rank < lastRank[theme]!) loss += WISH_POINTS.order;
 		lastRank[theme] = Math.max(rank, lastRank[theme]!);
 	}
 	for (const { theme, rank, parts, kept } of draft[PEAK]!) {
 		if (kept || parts.every(({ candidate }) => candidate.traits.reset)) continue;
 		const most = Math.max(...parts.map(({ candidate }) => candidate.traits.demand));
 		loss +=
-			LOSS.strayPeak * (Number(theme === null || rank === null) + Number(most < mostDemand - PEAK_BELOW));
+			WISH_POINTS.strayPeak *
+			(Number(theme === null || rank === null) + Number(most < mostDemand - PEAK_BELOW));
 	}
 	for (let t = 0; t < themes; t++) {
-		loss += LOSS.theme * Math.max(0, least - count[t]!);
-		loss += LOSS.frame * (Number(!woken.has(t)) + Number(!released.has(t)));
-		if (!comesBack(draft, t)) loss += LOSS.back;
+		loss += WISH_POINTS.theme * Math.max(0, least - count[t]!);
+		loss += WISH_POINTS.frame * (Number(!woken.has(t)) + Number(!released.has(t)));
+		if (!returnLoss(draft, t)) loss += WISH_POINTS.back;
 	}
 	const own = draft[PEAK]!.some(
 		({ theme, parts }) => theme === 0 && parts.some(({ candidate }) => candidate.traits.strong)
 	);
-	return loss + (own ? 0 : LOSS.ownPeak);
+	return loss + (own ? 0 : WISH_POINTS.ownPeak);
 }
 
 /** Whether something of a theme is met again, harder or held where it moved. */
-function comesBack(draft: Draft, theme: number): boolean {
+function returnLoss(draft: Draft, theme: number): boolean {
 	const met = new Map<number, { demand: number; rank: number }>();
 	for (const unit of [...draft[WARM]!, ...draft[BUILD]!, ...draft[PEAK]!, ...draft[RELEASE]!])
 		for (const { candidate } of unit.parts) {

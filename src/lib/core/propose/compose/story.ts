@@ -5,7 +5,7 @@ import { SECTION_KINDS, type SectionKind } from '../../plan';
 import type { TeachingStyle } from '../../style';
 import type { Random } from '../random';
 import { endsUpright } from '../roles';
-import { readLine, type Theme } from './themes';
+import { readThemeLine, type Theme } from './themes';
 
 /** The story of a class: one to three themes, most important first. */
 export interface Story {
@@ -131,11 +131,11 @@ function pointsOf(
 			GIVES[direction].some((p) => theme.purposes.includes(p))
 		)
 			points += CHOICE.gives;
-	const flows = theme.build.some((line) => readLine(line).flow);
+	const flows = theme.build.some((line) => readThemeLine(line).flow);
 	if ((style.holding === 'quiet' && theme.quiet) || (flowing && flows)) points += CHOICE.ofTheStyle;
 	else if (flows) points += CHOICE.notOfTheStyle;
 	const asked = [...theme.build, ...theme.peak].filter((line) =>
-		readLine(line).parts.some(({ slug }) => about.has(slug))
+		readThemeLine(line).parts.some(({ slug }) => about.has(slug))
 	);
 	points += Math.min(CHOICE.mostAsked, CHOICE.asked * asked.length);
 	if (!withinReach.has(theme)) points += isFirst ? CHOICE.firstOutOfReach : CHOICE.outOfReach;

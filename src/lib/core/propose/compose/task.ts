@@ -5,7 +5,7 @@ import { SECTION_KINDS } from '../../plan';
 import type { TeachingStyle } from '../../style';
 import type { Kinds } from '../model';
 import type { Weights, Wishes } from '../types';
-import type { Draft, Part } from './draft';
+import type { Draft, DraftItem } from './draft';
 import type { Keep } from './kept';
 import type { Story } from './story';
 
@@ -36,7 +36,7 @@ export const mustOf = ({ must = [], toward }: Pick<Wishes, 'must' | 'toward'>): 
 	toward ? [...must, toward] : must;
 
 /** Points, of the same size as those of the model, for what a class asks for besides being one. */
-export const LOSS = {
+export const WISH_POINTS = {
 	/** Per tenth of the class too long or too short. */
 	length: 6,
 	/** Per tenth of the class by which a part is away from its usual share. */
@@ -127,5 +127,5 @@ export const WARM = SECTION_KINDS.indexOf('warm');
 export const BUILD = SECTION_KINDS.indexOf('build');
 export const PEAK = SECTION_KINDS.indexOf('peak');
 export const RELEASE = SECTION_KINDS.indexOf('release');
-export const isStrong = ({ candidate }: Part) => candidate.traits.strong;
-export const partsOf = (units: Draft[number]): Part[] => units.flatMap(({ parts }) => parts);
+export const isStrongItem = ({ candidate }: DraftItem) => candidate.traits.strong;
+export const draftItems = (units: Draft[number]): DraftItem[] => units.flatMap(({ parts }) => parts);

@@ -29,7 +29,7 @@ export const ANY_WAKE: readonly string[] = data.anyWake;
 export const ANY_LET_GO: readonly string[] = data.anyLetGo;
 
 /** Reads a line: its movements with their modes, and whether they flow with the breath. */
-export function readLine(line: string): { parts: { slug: string; mode?: Mode }[]; flow: boolean } {
+export function readThemeLine(line: string): { parts: { slug: string; mode?: Mode }[]; flow: boolean } {
 	const parts = line.split(/ > | \| /).map((words) => {
 		const [slug = '', mode] = words.split(' in ');
 		return mode ? { slug, mode: mode as Mode } : { slug };
@@ -42,7 +42,7 @@ export function shapesFor(purpose: Purpose): { peak: string[]; build: string[] }
 	const first = THEMES.filter(({ purposes }) => purposes[0] === purpose);
 	const serving = first.length ? first : THEMES.filter(({ purposes }) => purposes.includes(purpose));
 	const slugsIn = (lines: readonly string[]) => [
-		...new Set(lines.flatMap((line) => readLine(line).parts.map(({ slug }) => slug)))
+		...new Set(lines.flatMap((line) => readThemeLine(line).parts.map(({ slug }) => slug)))
 	];
 	return {
 		peak: slugsIn(serving.flatMap((theme) => theme.peak)),

@@ -2,18 +2,18 @@ import type { Purpose } from '../../movement';
 import { SECTION_KINDS } from '../../plan';
 import { purposesWanted } from '../../rules';
 import { TERMS, worth } from '../model';
-import { readDraft, secondsOfUnit, type Draft } from './draft';
+import { draftFeatures, secondsOfUnit, type Draft } from './draft';
 import { endsUpright } from '../roles';
 import { orderLoss } from './order-loss';
 import { sharesOf, standingOf } from './story';
-import { BUILD, LOSS, PEAK, RELEASE, WARM, type Task } from './task';
+import { BUILD, WISH_POINTS, PEAK, RELEASE, WARM, type Task } from './task';
 import { storyLoss } from './story-loss';
 import { wishLoss } from './wish-loss';
 
 /** Taught classes have about six to seven; with sets and pauses a little fewer. Common practice, no source. */
 const ITEMS_IN_TEN_MINUTES = 5.5;
 /** A class is kept in the head in about seven pieces, a long one in one for every three and a half minutes. Common practice, no source. */
-const MOST_PIECES = 7;
+const MOST_CHUNKS = 7;
 const SECONDS_EACH_PIECE = 210;
 /** One thing with all of its sets and both sides: longer, and people wait. Common practice, no source. */
 const LONGEST_SECONDS = 270;
@@ -23,7 +23,7 @@ const LENGTH_SLACK = 0.02;
 
 /** Returns the value of a draft for its task, in points; more is better. */
 export function valueOf(draft: Draft, task: Task): number {
-	const reading = readDraft(draft, task.kinds, task.purposes);
+	const reading = draftFeatures(draft, task.kinds, task.purposes);
 	if (reading.steps.length === 0) return -1000;
 	const { flow } = task.wishes.weights;
 	return (
@@ -40,32 +40,33 @@ export function valueOf(draft: Draft, task: Task): number {
 /** Length, and the length of each part. */
 function shapeLoss(
 	draft: Draft,
-	{ steps, totalSeconds, shares }: ReturnType<typeof readDraft>,
+	{ steps, totalSeconds, shares }: ReturnType<typeof draftFeatures>,
 	{ group, style, classSeconds, lengthSeconds, keep }: Task
 ): number {
 	let loss =
-		LOSS.length *
+		WISH_POINTS.length *
 		10 *
 		Math.max(0, totalSeconds / lengthSeconds - 1, 1 - LENGTH_SLACK - totalSeconds / lengthSeconds);
 	for (const [i, wanted] of sharesOf(group, style, classSeconds).entries()) {
-		loss += LOSS.share * 10 * Math.max(0, Math.abs(shares[i]! / totalSeconds - wanted) - 0.03);
+		loss += WISH_POINTS.share * 10 * Math.max(0, Math.abs(shares[i]! / totalSeconds - wanted) - 0.03);
 		if (keep.closed.has(SECTION_KINDS[i]!)) continue;
-		if (draft[i]!.length === 0 && !(SECTION_KINDS[i] === 'rest' && endsUpright(group))) loss += LOSS.empty;
+		if (draft[i]!.length === 0 && !(SECTION_KINDS[i] === 'rest' && endsUpright(group)))
+			loss += WISH_POINTS.empty;
 	}
 	for (const unit of draft.slice(WARM, RELEASE).flat())
 		if (unit.parts.length === 1 && !unit.kept)
-			loss += (LOSS.tooLong * Math.max(0, secondsOfUnit(unit) - LONGEST_SECONDS)) / 60;
+			loss += (WISH_POINTS.tooLong * Math.max(0, secondsOfUnit(unit) - LONGEST_SECONDS)) / 60;
 	const pieces = [...draft[BUILD]!, ...draft[PEAK]!].filter(
 		({ parts }) => !parts.every(({ candidate }) => candidate.traits.reset)
 	).length;
-	const most = Math.max(MOST_PIECES, classSeconds / SECONDS_EACH_PIECE);
-	loss += LOSS.pieces * Math.max(0, pieces - most);
+	const most = Math.max(MOST_CHUNKS, classSeconds / SECONDS_EACH_PIECE);
+	loss += WISH_POINTS.pieces * Math.max(0, pieces - most);
 	const usual = (lengthSeconds / 600) * (style.holding === 'quiet' ? 4 : ITEMS_IN_TEN_MINUTES);
-	return loss + LOSS.items * Math.max(0, usual - steps.length);
+	return loss + WISH_POINTS.items * Math.max(0, usual - steps.length);
 }
 
 /** Returns the loss, in points, for purposes of these people that are not served and for too much or too little standing. */
-function peopleLoss({ steps, totalSeconds }: ReturnType<typeof readDraft>, task: Task): number {
+function peopleLoss({ steps, totalSeconds }: ReturnType<typeof draftFeatures>, task: Task): number {
 	const { group, style } = task;
 	let [standing, beside] = [0, 0];
 	const served = new Set<Purpose>();
@@ -80,8 +81,8 @@ function peopleLoss({ steps, totalSeconds }: ReturnType<typeof readDraft>, task:
 	const wanted = purposesWanted(group.purposes.length, task.classSeconds);
 	const has = group.purposes.filter((purpose) => served.has(purpose)).length;
 	return (
-		LOSS.standing * 10 * Math.max(0, least - share, share - most) +
-		LOSS.purpose * Math.max(0, wanted - has) +
-		LOSS.beside * beside
+		WISH_POINTS.standing * 10 * Math.max(0, least - share, share - most) +
+		WISH_POINTS.purpose * Math.max(0, wanted - has) +
+		WISH_POINTS.beside * beside
 	);
 }

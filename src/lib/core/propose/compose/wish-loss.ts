@@ -1,10 +1,14 @@
 import type { Tissue } from '../../anatomy';
 import { FORM_IDS } from '../../movement';
-import type { Draft, readDraft } from './draft';
-import { LOSS, partsOf, PEAK, type Task } from './task';
+import type { Draft, draftFeatures } from './draft';
+import { WISH_POINTS, draftItems, PEAK, type Task } from './task';
 
 /** Returns the loss, in points, for unmet wishes and for likeness to other proposals. */
-export function wishLoss(draft: Draft, { steps, effort }: ReturnType<typeof readDraft>, task: Task): number {
+export function wishLoss(
+	draft: Draft,
+	{ steps, effort }: ReturnType<typeof draftFeatures>,
+	task: Task
+): number {
 	const { wishes, known, before, others } = task;
 	const { must = [], toward, like, lengthen = [] } = wishes;
 	const slugs = new Set(steps.map(({ traits }) => traits.movement.slug));
@@ -24,14 +28,14 @@ export function wishLoss(draft: Draft, { steps, effort }: ReturnType<typeof read
 				[...slugs].filter((slug) => !known.has(slug) && !must.includes(slug)).length - wishes.mostNew
 			);
 	for (const tissue of lengthen) unmet += 1 - Math.min(1, heldLong(draft, tissue) / HELD_SECONDS);
-	let loss = LOSS.wish * unmet;
+	let loss = WISH_POINTS.wish * unmet;
 	if (like) {
 		const again = [...slugs].filter((slug) => like.movements.includes(slug)).length / slugs.size;
-		loss += LOSS.like * Math.max(0, Math.abs(again - like.share) - LIKE_SLACK);
+		loss += WISH_POINTS.like * Math.max(0, Math.abs(again - like.share) - LIKE_SLACK);
 	}
 	const { least = 0, most = Infinity } = wishes.effort ?? {};
-	loss += LOSS.effort * Math.max(0, least - effort, effort - most);
-	return loss + LOSS.goesDown * goneDown(draft, before);
+	loss += WISH_POINTS.effort * Math.max(0, least - effort, effort - most);
+	return loss + WISH_POINTS.goesDown * goneDown(draft, before);
 }
 
 /** A tissue is held long when one leg hangs in it for so long. */
@@ -42,7 +46,7 @@ const LIKE_SLACK = 0.05;
 /** Seconds in which a tissue is held long on one leg. */
 function heldLong(draft: Draft, tissue: Tissue): number {
 	let seconds = 0;
-	for (const { candidate } of draft.flatMap(partsOf))
+	for (const { candidate } of draft.flatMap(draftItems))
 		seconds += (candidate.load.lengthens.get(tissue) ?? 0) * candidate.workSeconds;
 	return seconds;
 }
@@ -51,7 +55,7 @@ function heldLong(draft: Draft, tissue: Tissue): number {
 function goneDown(draft: Draft, before: Task['before']): number {
 	if (before.size === 0) return 0;
 	const now = new Map<string, { form: number; sets: number }>();
-	for (const { candidate, sets } of draft.flatMap(partsOf)) {
+	for (const { candidate, sets } of draft.flatMap(draftItems)) {
 		const { movement, form } = candidate.traits;
 		if (!before.has(movement.slug) || candidate.traits.reset) continue;
 		const known = now.get(movement.slug);

@@ -14,7 +14,7 @@ import { withAmount } from '../options';
 import type { Wishes } from '../types';
 import { sentence } from '../words';
 import type { Candidate } from './candidates';
-import { NOTICE_SECONDS, type Draft, type Part, type Unit } from './draft';
+import { NOTICE_SECONDS, type Draft, type DraftItem, type Unit } from './draft';
 import type { Keep } from './kept';
 import type { Story } from './story';
 
@@ -62,7 +62,7 @@ const CUE: Record<Purpose, string> = {
 };
 
 /** A draft as a plan: with words at the beginning, before each theme, before the peak and at the end. */
-export function written(
+export function toPlan(
 	base: ClassPlan,
 	draft: Draft,
 	story: Story,
@@ -70,7 +70,7 @@ export function written(
 ): ClassPlan {
 	let used = 0;
 	const id = () => nextId(base, used++);
-	const itemOf = ({ candidate, sets }: Part): Item => {
+	const itemOf = ({ candidate, sets }: DraftItem): Item => {
 		const item = withAmount(candidate.option!.item, id(), amountOf(candidate), lead);
 		if (sets === 1) return item;
 		return { ...item, dose: { ...item.dose, sets, restSeconds: setRestOf(candidate.traits.movement) } };

@@ -8,7 +8,7 @@ import {
 	type LegAction
 } from '../../anatomy';
 import { memoize, type Movement } from '../../movement';
-import { FAMILY_LIKENESS, FAR_APART_DEG, FARTHEST_LINK_DEG, LIKE, MUSCLE_WEIGHT } from './amounts';
+import { FAMILY_LIKENESS, FAR_APART_DEG, FARTHEST_LINK_DEG, SIMILARITY, MUSCLE_WEIGHT } from './amounts';
 
 const legsOf = ({ action }: Movement): [LegAction, LegAction] =>
 	isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
@@ -31,7 +31,7 @@ const vectorOf = memoize((movement: Movement): number[] => {
  * How far two movements do the same to a hip, 0 to 1: the cosine of what they do. Position, kit and time do not count;
  * two of one family are alike, and each is alike to itself.
  */
-export const alike = memoize((a: Movement, b: Movement): number => {
+export const movementSimilarity = memoize((a: Movement, b: Movement): number => {
 	if (a.slug === b.slug) return 1;
 	const [va, vb] = [vectorOf(a), vectorOf(b)];
 	let [dot, aa, bb] = [0, 0, 0];
@@ -94,5 +94,7 @@ export function canLink(a: Movement, b: Movement): boolean {
 	// alternating movements have no side to continue with
 	if (a.byTurns || b.byTurns) return false;
 	const apart = degreesApart(a, b);
-	return apart <= FAR_APART_DEG || (alike(a, b) >= LIKE.joined && apart <= FARTHEST_LINK_DEG);
+	return (
+		apart <= FAR_APART_DEG || (movementSimilarity(a, b) >= SIMILARITY.joined && apart <= FARTHEST_LINK_DEG)
+	);
 }

@@ -69,7 +69,7 @@ export const GUARDS = {
 export type GuardId = keyof typeof GUARDS;
 
 /** From this likeness on two movements do about the same, are of one theme, or have something to do with each other. */
-export const LIKE = { copy: 0.85, alike: 0.7, related: 0.5, joined: 0.3 } as const;
+export const SIMILARITY = { copy: 0.85, alike: 0.7, related: 0.5, joined: 0.3 } as const;
 /** Of one family they are at least so alike. */
 export const FAMILY_LIKENESS = 0.8;
 /** How much a worked muscle counts beside a lengthened tissue. */

@@ -4,7 +4,7 @@ import { blocksOf, setsOf, type ClassPlan, type SectionKind } from '../../plan';
 import { traitsOf, type Kinds, type Traits } from './traits';
 
 /** One item of the running order as the objective looks at it; a chain’s items once, not per side. */
-export interface Step {
+export interface ScoredItem {
 	traits: Traits;
 	section: SectionKind;
 	/** The block it belongs to, counted from the first. */
@@ -21,9 +21,9 @@ export interface Step {
 }
 
 /** A class as the objective looks at it. */
-export interface Reading {
+export interface ClassFeatures {
 	kinds: Kinds;
-	steps: readonly Step[];
+	steps: readonly ScoredItem[];
 	/** Blocks of words, by the number of steps before each. */
 	wordsBefore: readonly number[];
 	/** Seconds of changing position and fetching, as a share of the class. */
@@ -32,14 +32,14 @@ export interface Reading {
 }
 
 /** The steps of a plan, from its items with their times. */
-export function stepsOf(
+export function scoredItems(
 	plan: ClassPlan,
 	items: readonly TimedItem[],
 	totalSeconds: number,
 	kinds: Kinds
-): Step[] {
+): ScoredItem[] {
 	const units = new Map(blocksOf(plan).map(({ block }, i) => [block.id, { i, block }]));
-	return items.map(({ item, movement, form, section, blockId, startSeconds, workSeconds }): Step => {
+	return items.map(({ item, movement, form, section, blockId, startSeconds, workSeconds }): ScoredItem => {
 		const unit = units.get(blockId)!;
 		return {
 			traits: traitsOf(movement, form, item.mode, kinds),

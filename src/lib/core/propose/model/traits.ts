@@ -1,8 +1,8 @@
 import { DIRECTIONS, directionShares, isSymmetrical, MUSCLE_GROUPS, TISSUES } from '../../anatomy';
 import { actionOf, WORKING_MODES, type Form, type Mode, type Movement } from '../../movement';
 import { countsAsStrength, isReset } from '../../rules';
-import { alike, canLink, levelOf } from './alike';
-import { LIKE } from './amounts';
+import { movementSimilarity, canLink, levelOf } from './alike';
+import { SIMILARITY } from './amounts';
 
 /** Movements by number, with how alike each two are and whether they can be linked: looked up millions of times. */
 export class Kinds {
@@ -20,7 +20,7 @@ export class Kinds {
 		this.links = new Uint8Array(this.size ** 2);
 		for (const [i, a] of all.entries())
 			for (const [j, b] of all.entries()) {
-				this.likeness[i * this.size + j] = alike(a, b);
+				this.likeness[i * this.size + j] = movementSimilarity(a, b);
 				this.links[i * this.size + j] = Number(canLink(a, b));
 			}
 	}
@@ -38,7 +38,7 @@ export class Kinds {
 	}
 
 	isRelated(a: number, b: number): boolean {
-		return this.alike(a, b) >= LIKE.related;
+		return this.alike(a, b) >= SIMILARITY.related;
 	}
 }
 

@@ -11,7 +11,7 @@ import {
 	HEAVY_DEMAND,
 	INTENSE,
 	LEAST_ENTROPY,
-	LIKE,
+	SIMILARITY,
 	LONGEST_CHAIN,
 	MOST_KIT_KINDS,
 	MOST_VISITS,
@@ -20,7 +20,7 @@ import {
 	type GuardId,
 	type TermId
 } from './amounts';
-import { stepsOf, type Reading, type Step } from './steps';
+import { scoredItems, type ClassFeatures, type ScoredItem } from './steps';
 import { Kinds, PARTS } from './traits';
 
 /** The score of a class: points in all, and points of each part. */
@@ -35,13 +35,13 @@ export function readingOf(
 	find: FindMovement,
 	group: Pick<Group, 'purposes'> | null,
 	pace: PaceModel
-): Reading {
+): ClassFeatures {
 	const timeline = clock(plan, find, pace);
 	const items = timedItems(plan, find, timeline);
 	const kinds = new Kinds(items.map(({ movement }) => movement));
 	return {
 		kinds,
-		steps: stepsOf(plan, items, timeline.totalSeconds, kinds),
+		steps: scoredItems(plan, items, timeline.totalSeconds, kinds),
 		wordsBefore: wordsBefore(plan),
 		way: wayShare(timeline),
 		purposes: new Set(group?.purposes ?? [])
@@ -75,7 +75,7 @@ function wordsBefore(plan: ClassPlan): number[] {
 }
 
 /** Returns the score of a class from its features. */
-export function worth(reading: Reading): Worth {
+export function worth(reading: ClassFeatures): Worth {
 	const { steps } = reading;
 	const parts = {} as Worth['parts'];
 	if (steps.length === 0) {
@@ -98,7 +98,7 @@ const mean = (values: readonly number[]) => {
 };
 
 /** The terms, each as the number that is weighted; what each means stands beside its points. */
-function termsOf({ steps, kinds, wordsBefore, way, purposes }: Reading): Record<TermId, number> {
+function termsOf({ steps, kinds, wordsBefore, way, purposes }: ClassFeatures): Record<TermId, number> {
 	const n = steps.length;
 	const joints = Math.max(1, n - 1);
 	const { overall, near } = similarities(steps, kinds);
@@ -119,12 +119,12 @@ function termsOf({ steps, kinds, wordsBefore, way, purposes }: Reading): Record<
 		peak: peakOf(steps, purposes),
 		sets: mean(steps.filter((s) => s.traits.strong && s.section !== 'warm').map((s) => Number(s.sets > 1))),
 		letsGo: letsGo(steps),
-		spoken: spoken(steps, wordsBefore)
+		spoken: cuedShare(steps, wordsBefore)
 	};
 }
 
 /** Mean likeness of all pairs, and of those that are one to three apart. */
-function similarities(steps: readonly Step[], kinds: Kinds): { overall: number; near: number } {
+function similarities(steps: readonly ScoredItem[], kinds: Kinds): { overall: number; near: number } {
 	let [all, near, pairs, nearPairs] = [0, 0, 0, 0];
 	for (let i = 0; i < steps.length; i++)
 		for (let j = i + 1; j < steps.length; j++) {
@@ -139,20 +139,20 @@ function similarities(steps: readonly Step[], kinds: Kinds): { overall: number; 
 }
 
 /** How many neighbours are so. */
-function joined(steps: readonly Step[], is: (a: Step, b: Step) => boolean): number {
+function joined(steps: readonly ScoredItem[], is: (a: ScoredItem, b: ScoredItem) => boolean): number {
 	let count = 0;
 	for (let i = 1; i < steps.length; i++) if (is(steps[i - 1]!, steps[i]!)) count += 1;
 	return count;
 }
 
 /** Intense steps; where a class has none, its most intense. */
-function intenseOf(steps: readonly Step[]): number[] {
+function intenseOf(steps: readonly ScoredItem[]): number[] {
 	const most = Math.max(...steps.map((s) => s.traits.form.intensity));
 	const from = Math.min(INTENSE, most);
 	return steps.flatMap((s, i) => (s.traits.form.intensity >= from && !s.traits.rest ? [i] : []));
 }
 
-function prepared(steps: readonly Step[]): number {
+function prepared(steps: readonly ScoredItem[]): number {
 	let [wanting, met] = [0, 0];
 	for (const i of intenseOf(steps)) {
 		const { asks } = steps[i]!.traits;
@@ -167,7 +167,7 @@ function prepared(steps: readonly Step[]): number {
 	return (met + 0.5) / (wanting + 1);
 }
 
-function twoBefore(steps: readonly Step[], kinds: Kinds): number {
+function twoBefore(steps: readonly ScoredItem[], kinds: Kinds): number {
 	return mean(
 		intenseOf(steps).map((i) => {
 			const deep = steps[i]!.traits;
@@ -182,14 +182,14 @@ function twoBefore(steps: readonly Step[], kinds: Kinds): number {
 	);
 }
 
-function further(steps: readonly Step[], kinds: Kinds): number {
+function further(steps: readonly ScoredItem[], kinds: Kinds): number {
 	let [pairs, rises, falls] = [0, 0, 0];
 	for (let i = 0; i < steps.length; i++) {
 		const a = steps[i]!.traits;
 		if (a.rest) continue;
 		for (let j = i + 1; j < steps.length; j++) {
 			const b = steps[j]!.traits;
-			if (b.rest || kinds.alike(a.kind, b.kind) < LIKE.alike) continue;
+			if (b.rest || kinds.alike(a.kind, b.kind) < SIMILARITY.alike) continue;
 			pairs += 1;
 			if (steps[j]!.at >= WIND_DOWN_FROM) continue;
 			if (b.demand - a.demand > FELT_DEMAND) rises += 1;
@@ -199,7 +199,7 @@ function further(steps: readonly Step[], kinds: Kinds): number {
 	return (rises - falls) / (pairs + 2);
 }
 
-function movedFirst(steps: readonly Step[], kinds: Kinds): number {
+function movedFirst(steps: readonly ScoredItem[], kinds: Kinds): number {
 	let [held, moved] = [0, 0];
 	for (let i = 0; i < steps.length; i++) {
 		const { rank, kind } = steps[i]!.traits;
@@ -216,7 +216,7 @@ function movedFirst(steps: readonly Step[], kinds: Kinds): number {
 	return held ? moved / held : 0;
 }
 
-function carriedOver(steps: readonly Step[], kinds: Kinds, overall: number): number {
+function carriedOver(steps: readonly ScoredItem[], kinds: Kinds, overall: number): number {
 	let [sum, changes] = [0, 0];
 	for (let i = 1; i < steps.length; i++) {
 		const [a, b] = [steps[i - 1]!.traits, steps[i]!.traits];
@@ -227,17 +227,17 @@ function carriedOver(steps: readonly Step[], kinds: Kinds, overall: number): num
 	return changes ? sum / changes - overall : 0;
 }
 
-function isCopy(a: Step, b: Step, kinds: Kinds): boolean {
+function isCopy(a: ScoredItem, b: ScoredItem, kinds: Kinds): boolean {
 	return (
 		a.unit !== b.unit &&
-		kinds.alike(a.traits.kind, b.traits.kind) >= LIKE.copy &&
+		kinds.alike(a.traits.kind, b.traits.kind) >= SIMILARITY.copy &&
 		a.traits.movement.position === b.traits.movement.position &&
 		a.traits.mode === b.traits.mode &&
 		b.traits.demand - a.traits.demand <= FELT_DEMAND
 	);
 }
 
-function fewTissues(steps: readonly Step[]): number {
+function fewTissues(steps: readonly ScoredItem[]): number {
 	const seconds = new Array<number>(PARTS).fill(0);
 	let all = 0;
 	for (const { traits, seconds: own } of steps)
@@ -250,7 +250,7 @@ function fewTissues(steps: readonly Step[]): number {
 }
 
 /** 1 where the most demanding step is own work for the group’s purposes in the peak, less for what is missing of that. */
-function peakOf(steps: readonly Step[], purposes: ReadonlySet<string>): number {
+function peakOf(steps: readonly ScoredItem[], purposes: ReadonlySet<string>): number {
 	const most = Math.max(...steps.map((s) => s.traits.demand));
 	const top = steps.filter((s) => s.section === 'peak' && s.traits.demand >= most - FELT_DEMAND);
 	if (!top.length) return 0;
@@ -261,7 +261,7 @@ function peakOf(steps: readonly Step[], purposes: ReadonlySet<string>): number {
 }
 
 /** The share of heavy ends of blocks after which something easier or a pause comes at once. */
-function letsGo(steps: readonly Step[]): number {
+function letsGo(steps: readonly ScoredItem[]): number {
 	let [ends, eased] = [0, 0];
 	for (let i = 0; i + 1 < steps.length; i++) {
 		const s = steps[i]!;
@@ -274,7 +274,7 @@ function letsGo(steps: readonly Step[]): number {
 }
 
 /** Words at the beginning, on the way and at the end, and two pauses: the share of these five that is there. */
-function spoken(steps: readonly Step[], wordsBefore: readonly number[]): number {
+function cuedShare(steps: readonly ScoredItem[], wordsBefore: readonly number[]): number {
 	const n = steps.length;
 	const begins = wordsBefore.some((before) => before <= 1);
 	const ends = wordsBefore.some((before) => before >= n - 1 && before > 1);
@@ -284,7 +284,7 @@ function spoken(steps: readonly Step[], wordsBefore: readonly number[]): number 
 }
 
 /** How often each guard is passed. */
-function guardsOf({ steps, kinds }: Reading): Record<GuardId, number> {
+function guardsOf({ steps, kinds }: ClassFeatures): Record<GuardId, number> {
 	const n = steps.length;
 	const inUnit = new Map<number, number>();
 	const visits = new Map<number, number>();
@@ -339,7 +339,7 @@ function guardsOf({ steps, kinds }: Reading): Record<GuardId, number> {
 }
 
 /** Entropy (nats) of the direction time. */
-function directionEntropy(steps: readonly Step[]): number {
+function directionEntropy(steps: readonly ScoredItem[]): number {
 	const seconds = DIRECTIONS.map(() => 0);
 	let all = 0;
 	for (const { traits, seconds: own } of steps)

@@ -1,6 +1,6 @@
 import type { SeriesCheck } from './types';
 
-const MOST = 2;
+const MOST_MONOTONY = 2;
 
 export const monotonyHigh: SeriesCheck = {
 	meta: {
@@ -12,7 +12,7 @@ export const monotonyHigh: SeriesCheck = {
 	},
 	check: ({ weeks }) =>
 		weeks
-			.filter(({ monotony }) => monotony !== null && monotony > MOST)
+			.filter(({ monotony }) => monotony !== null && monotony > MOST_MONOTONY)
 			.map(({ number, monotony }) => ({
 				message: `week ${number} is monotonous: ${Number.isFinite(monotony) ? monotony!.toFixed(1) : 'every day is the same'}`,
 				week: number,

@@ -1,5 +1,5 @@
 import { db } from '$lib/server/db';
-import { found, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, studioOfRequest } from '$lib/server/endpoint';
 import { setLeftOut, studioCatalogue } from '$lib/server/studio-catalogue';
 import type { RequestHandler } from './$types';
 
@@ -8,7 +8,7 @@ const set =
 	async ({ params, locals }) => {
 		const studio = studioOfRequest(locals);
 		const { contentHashes } = await studioCatalogue(db(), studio.id);
-		found(contentHashes.has(params.slug as string) || null);
+		orNotFound(contentHashes.has(params.slug as string) || null);
 		await setLeftOut(db(), studio.id, params.slug as string, out);
 		return new Response(null, { status: 204 });
 	};

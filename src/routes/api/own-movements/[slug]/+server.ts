@@ -3,7 +3,7 @@ import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { ownFaults } from '$lib/server/own-movements';
-import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
 import { getOwn, saveOwn, studioCatalogue } from '$lib/server/studio-catalogue';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -13,7 +13,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const studio = studioOfRequest(locals);
 	const body = await readSave(request, upTo(MOVEMENT));
 	if ('faults' in body) return json(body, { status: 422 });
-	found(await getOwn(db(), studio.id, params.slug));
+	orNotFound(await getOwn(db(), studio.id, params.slug));
 	const movement = { ...(body.document as Movement), slug: params.slug };
 	const faults = ownFaults(movement, await studioCatalogue(db(), studio.id));
 	if (faults.length) return json({ faults }, { status: 422 });

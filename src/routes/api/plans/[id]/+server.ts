@@ -3,7 +3,7 @@ import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { getPlan, savePlan } from '$lib/server/plans';
-import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
 import { outdatedMovements, catalogueWith, studioCatalogue, withStates } from '$lib/server/studio-catalogue';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -13,7 +13,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const studio = studioOfRequest(locals);
 	const body = await readSave(request, upTo(PLAN));
 	if ('faults' in body) return json(body, { status: 422 });
-	const stored = found(await getPlan(db(), studio.id, params.id));
+	const stored = orNotFound(await getPlan(db(), studio.id, params.id));
 	const today = await studioCatalogue(db(), studio.id);
 	const [moved = []] = await outdatedMovements(db(), studio.id, today, [stored.plan]);
 	const faults = planFaults(body.document, catalogueWith(today, moved).find);

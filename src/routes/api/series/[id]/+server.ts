@@ -1,7 +1,7 @@
 import { saveOnce } from '$lib/server/accepted';
 import { seriesBroughtUp } from '$lib/core/series';
 import { db } from '$lib/server/db';
-import { found, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
 import { readSentSeries } from '$lib/server/sent-series';
 import { getSeries, saveSeries } from '$lib/server/series';
 import { json } from '@sveltejs/kit';
@@ -12,7 +12,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const studio = studioOfRequest(locals);
 	const body = await readSave(request, seriesBroughtUp);
 	if ('faults' in body) return json(body, { status: 422 });
-	const stored = found(await getSeries(db(), studio.id, params.id));
+	const stored = orNotFound(await getSeries(db(), studio.id, params.id));
 	const sent = await readSentSeries(db(), studio.id, body.document, stored);
 	if ('faults' in sent) return json(sent, { status: 422 });
 	const known = planVersionsOf(body.planVersions);

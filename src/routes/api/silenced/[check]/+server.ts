@@ -1,6 +1,6 @@
 import { silenceable, silenceFaults } from '$lib/core/checks';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest } from '$lib/server/endpoint';
 import { readJson } from '$lib/server/requests';
 import { askAgain, silenceCheck } from '$lib/server/silenced-checks';
 import { json } from '@sveltejs/kit';
@@ -9,7 +9,7 @@ import type { RequestHandler } from './$types';
 /** Silences a check in all classes of this teacher, with the reason: 204, 404 for no such check, 422 with the faults. */
 export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const { teacherId } = ownerOfRequest(locals);
-	const check = found(silenceable(params.check));
+	const check = orNotFound(silenceable(params.check));
 	const body = await readJson(request);
 	const faults = silenceFaults(body);
 	if (faults.length) return json({ faults }, { status: 422 });
@@ -21,6 +21,6 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 /** Asks again. */
 export const DELETE: RequestHandler = async ({ params, locals }) => {
 	const { teacherId } = ownerOfRequest(locals);
-	await askAgain(db(), teacherId, found(silenceable(params.check)));
+	await askAgain(db(), teacherId, orNotFound(silenceable(params.check)));
 	return new Response(null, { status: 204 });
 };

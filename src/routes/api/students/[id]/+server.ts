@@ -2,7 +2,7 @@ import { STUDENT, type Student, studentFaults } from '$lib/core/group';
 import { upTo } from '$lib/core/validation';
 import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/endpoint';
 import { readJsonObject, versionOf } from '$lib/server/requests';
 import { dataOfStudent, removeStudent, restoreStudent, saveStudent } from '$lib/server/students';
 import { json } from '@sveltejs/kit';
@@ -23,7 +23,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 
 /** All that is kept of somebody, as one file: 200, 404. */
 export const GET: RequestHandler = async ({ params, locals }) => {
-	const data = found(await dataOfStudent(db(), ownerOfRequest(locals), params.id));
+	const data = orNotFound(await dataOfStudent(db(), ownerOfRequest(locals), params.id));
 	return new Response(`${JSON.stringify(data, null, '\t')}\n`, {
 		headers: {
 			'content-type': 'application/json; charset=utf-8',
@@ -42,4 +42,4 @@ export const DELETE: RequestHandler = async ({ params, request, locals }) => {
 
 /** Brings somebody back who was removed: 200 with who it is, 404. */
 export const POST: RequestHandler = async ({ params, locals }) =>
-	json(found(await restoreStudent(db(), ownerOfRequest(locals), params.id)));
+	json(orNotFound(await restoreStudent(db(), ownerOfRequest(locals), params.id)));

@@ -11,7 +11,7 @@ import type { RequestHandler } from './$types';
 const EVERY_MS = 1000;
 /** Devices that listen at once, in one studio and on one process: far more than rooms have. */
 const MOST_OF_STUDIO = 20;
-const MOST = 200;
+const MOST_LISTENERS = 200;
 
 let feed: RoomFeed | undefined;
 /** How many listen now, by their studio. */
@@ -26,7 +26,7 @@ const all = () => [...listening.values()].reduce((sum, n) => sum + n, 0);
 export const GET: RequestHandler = ({ url, request, locals }) => {
 	const { id: studioId } = studioOfRequest(locals);
 	const now = listening.get(studioId) ?? 0;
-	if (now >= MOST_OF_STUDIO || all() >= MOST)
+	if (now >= MOST_OF_STUDIO || all() >= MOST_LISTENERS)
 		error(503, 'Too many devices show the room. Close one of them.');
 	const wanted = url.searchParams.get('run');
 	const listener = newListener(wanted && TOKEN.test(wanted) ? wanted : null);

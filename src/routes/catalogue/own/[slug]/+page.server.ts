@@ -1,11 +1,11 @@
 import { db } from '$lib/server/db';
-import { found, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, studioOfRequest } from '$lib/server/endpoint';
 import { getOwn, studioCatalogue } from '$lib/server/studio-catalogue';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
-	const stored = found(await getOwn(db(), studio.id, params.slug));
+	const stored = orNotFound(await getOwn(db(), studio.id, params.slug));
 	const { own } = await studioCatalogue(db(), studio.id);
 	return { stored, own: own.map((o) => o.movement) };
 };

@@ -2,7 +2,13 @@
 	import { CATALOGUE } from '$lib/catalogue';
 	import { Autosave } from '$lib/client/autosave.svelte';
 	import { movementForm } from '$lib/client/documents';
-	import { draftOf, readDraft, catalogueView, type Movement, type MovementDraft } from '$lib/core/movement';
+	import {
+		movementDraftOf,
+		readMovementDraft,
+		catalogueView,
+		type Movement,
+		type MovementDraft
+	} from '$lib/core/movement';
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import MovementForm from '$lib/ui/movement/MovementForm.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
@@ -19,18 +25,18 @@
 	let base = $state.raw(movement);
 	/** The last state that could be read: what is half written is not saved and not set aside. */
 	let sound = $state.raw(movement);
-	let draft = $state.raw<MovementDraft>(draftOf(movement));
-	const read = $derived(readDraft(draft, movement.slug, base));
+	let draft = $state.raw<MovementDraft>(movementDraftOf(movement));
+	const read = $derived(readMovementDraft(draft, movement.slug, base));
 	const catalogue = $derived(catalogueView(CATALOGUE, data.own));
 
 	function begin(from: Movement) {
 		base = sound = from;
-		draft = draftOf(from);
+		draft = movementDraftOf(from);
 	}
 
 	function change(next: MovementDraft) {
 		draft = next;
-		const now = readDraft(next, movement.slug, base);
+		const now = readMovementDraft(next, movement.slug, base);
 		if (!now.ok) return;
 		sound = now.movement;
 		autosave.changed(sound);

@@ -2,10 +2,10 @@
 	import { goto } from '$app/navigation';
 	import { CATALOGUE } from '$lib/catalogue';
 	import {
-		draftOf,
+		movementDraftOf,
 		emptyDraft,
 		MOVEMENT,
-		readDraft,
+		readMovementDraft,
 		catalogueView,
 		type MovementDraft
 	} from '$lib/core/movement';
@@ -18,11 +18,11 @@
 	let { data } = $props();
 	const from = untrack(() => data.from);
 	let draft = $state.raw<MovementDraft>(
-		from ? { ...draftOf(from), english: `${from.english}, our way` } : emptyDraft()
+		from ? { ...movementDraftOf(from), english: `${from.english}, our way` } : emptyDraft()
 	);
 	let faults = $state<string[]>([]);
 	let busy = $state(false);
-	const read = $derived(readDraft(draft, 'own-draft', from ?? undefined));
+	const read = $derived(readMovementDraft(draft, 'own-draft', from ?? undefined));
 	const catalogue = $derived(catalogueView(CATALOGUE, data.own));
 
 	async function add() {

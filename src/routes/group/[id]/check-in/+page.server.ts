@@ -2,7 +2,7 @@ import { dayInZone } from '$lib/core/calendar';
 import { groupResults, offersOf, studentResults, TEST_IDS, testToRepeat } from '$lib/core/measure';
 import { groupCheckIns, keepsFor, lastKept, studentCheckIns } from '$lib/server/check-ins';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { getGroup } from '$lib/server/groups';
 import { listStudents } from '$lib/server/students';
 import type { PageServerLoad } from './$types';
@@ -10,7 +10,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, locals, url }) => {
 	const owner = ownerOfRequest(locals);
 	const { timeZone } = studioOfRequest(locals);
-	const stored = found(await getGroup(db(), owner.studioId, params.id));
+	const stored = orNotFound(await getGroup(db(), owner.studioId, params.id));
 	const [counted, measured, students, keeps, last] = await Promise.all([
 		groupCheckIns(db(), owner, stored.id),
 		studentCheckIns(db(), owner, stored.id),

@@ -3,7 +3,7 @@
 	import { remove, save } from '$lib/client/api';
 	import { withVersion } from '$lib/core/validation';
 	import { GROUP } from '$lib/core/group';
-	import { KEEP_YEARS, withOffer, type Offer } from '$lib/core/measure';
+	import { KEEP_YEARS, withOffer, type MeasureSuggestion } from '$lib/core/measure';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import Result from '$lib/ui/measure/Result.svelte';
 	import TakeCheckIn from '$lib/ui/measure/TakeCheckIn.svelte';
@@ -15,7 +15,7 @@
 	let isBusy = $state(false);
 
 	/** Applies a suggestion, and nothing else. */
-	async function take(offer: Offer) {
+	async function take(offer: MeasureSuggestion) {
 		isBusy = true;
 		const { id, version, group } = data.stored;
 		const answer = await save(`/api/groups/${id}`, version, withVersion(GROUP, withOffer(group, offer)));

@@ -1,7 +1,7 @@
 import { dayInZone, shortDay } from '$lib/core/calendar';
 import { overWeeks, weeksTable, weeksWords } from '$lib/core/run';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { groupHistory, lastTaught } from '$lib/server/history';
 import { QUOTAS } from '$lib/server/quotas';
 import type { PageServerLoad } from './$types';
@@ -18,7 +18,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 	const owner = ownerOfRequest(locals);
 	const asked = (url.searchParams.get('q') ?? '').slice(0, MOST_CHARACTERS);
 	const from = Math.max(0, Math.min(QUOTAS.runs, Math.floor(Number(url.searchParams.get('from')) || 0)));
-	const history = found(await groupHistory(db(), owner, params.id, { from, size: PAGE, asked }));
+	const history = orNotFound(await groupHistory(db(), owner, params.id, { from, size: PAGE, asked }));
 	const today = dayInZone(new Date(), studioOfRequest(locals).timeZone);
 	const lately = await lastTaught(db(), owner.studioId, params.id, MOST_CLASSES);
 	return {

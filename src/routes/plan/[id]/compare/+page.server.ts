@@ -3,14 +3,14 @@ import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { loadPlanContext, planInput } from '$lib/server/plan-context';
 import { planTitlesOfGroup } from '$lib/server/plans';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import type { PageServerLoad } from './$types';
 
 /** Two classes of a group side by side: the one at this address, and an earlier or other one (`?with=`). */
 export const load: PageServerLoad = async ({ params, locals, url, request }) => {
 	const studio = studioOfRequest(locals);
 	const today = dayInZone(new Date(), studio.timeZone);
-	const setting = found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
+	const setting = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
 	const all = await planTitlesOfGroup(db(), studio.id, setting.groupId);
 	const others = all.filter(({ id }) => id !== params.id);
 	const named = ({ id, title, plannedOn }: (typeof all)[number]) => ({
@@ -23,7 +23,7 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 		other.plannedOn !== null && plannedOn !== null && other.plannedOn < plannedOn;
 	const wanted = url.searchParams.get('with');
 	const chosen = wanted
-		? found(others.find(({ id }) => id === wanted) ?? null)
+		? orNotFound(others.find(({ id }) => id === wanted) ?? null)
 		: (others.find(isEarlier) ?? others[0]);
 	const now = named({ ...setting.stored, title: setting.stored.plan.title });
 	const base = {
@@ -34,7 +34,7 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 		others: others.map(named)
 	};
 	if (!chosen) return { ...base, against: null };
-	const against = found(await loadPlanContext(db(), ownerOfRequest(locals), chosen.id, today));
+	const against = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), chosen.id, today));
 	const compared = await compute(
 		'compare',
 		{ earlier: planInput(against), later: planInput(setting) },

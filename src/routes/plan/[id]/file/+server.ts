@@ -5,14 +5,14 @@ import { dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
 import { fileName } from '$lib/server/file-name';
 import { loadPlanContext } from '$lib/server/plan-context';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import type { RequestHandler } from './$types';
 
 /** The plan in the open format, with the group it was made for and the movements that do not ship with the app. */
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
 	const day = dayInZone(new Date(), studio.timeZone);
-	const { stored, group, catalogue } = found(
+	const { stored, group, catalogue } = orNotFound(
 		await loadPlanContext(db(), ownerOfRequest(locals), params.id, day)
 	);
 	const { plan } = stored;

@@ -3,13 +3,13 @@ import { groupToday } from '$lib/core/group';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { loadPlanContext, planInput } from '$lib/server/plan-context';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const day = dayInZone(new Date(), studio.timeZone);
-	const setting = found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
+	const setting = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
 	const { stored, group } = setting;
 	return {
 		id: stored.id,

@@ -1,9 +1,9 @@
 import { dayInZone, dayName } from '$lib/core/calendar';
-import { satWords } from '$lib/core/run';
+import { feedbackText } from '$lib/core/run';
 import { isTaught, notesOfTally } from '$lib/core/teach';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { loadPlanContext, planInput, type StoredPlanContext } from '$lib/server/plan-context';
 import { runOfPlan } from '$lib/server/runs';
 import { mentionable, readable } from '$lib/server/students';
@@ -14,7 +14,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const today = dayInZone(new Date(), studio.timeZone);
-	const setting = found(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
+	const setting = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
 	const { stored, groupId, group } = setting;
 	const [run, led, { asPlanned, movements }] = await Promise.all([
 		runOfPlan(db(), studio.id, stored.id),
@@ -43,7 +43,9 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 				: null,
 		/** It was begun with a device, but not led to its end: how long it took nobody knows. */
 		isMinutesUnknown: led.length > 0 && !last && run === null,
-		sat: run ? satWords(run.run, (slug) => movements.find((one) => one.slug === slug)?.english ?? slug) : [],
+		sat: run
+			? feedbackText(run.run, (slug) => movements.find((one) => one.slug === slug)?.english ?? slug)
+			: [],
 		asPlanned,
 		/** Filled in from what was led, where it was. */
 		asLed: last ? notesOfTally(last.tally, stored.plan) : null,

@@ -3,7 +3,7 @@
 	import { change } from '$lib/client/api';
 	import { writeDown } from '$lib/client/write-down';
 	import { momentWords } from '$lib/core/calendar';
-	import { draftNotes, feltOtherwise, type RunNotes } from '$lib/core/run';
+	import { draftNotes, withFeltEffort, type RunNotes } from '$lib/core/run';
 	import RunForm from '$lib/ui/run/RunForm.svelte';
 	import Tally from '$lib/ui/run/Tally.svelte';
 	import { Button } from 'carbon-components-svelte';
@@ -68,13 +68,13 @@
 				size="field"
 				kind="tertiary"
 				disabled={isBusy}
-				on:click={() => log(feltOtherwise(asPlanned, 'harder'))}>It was harder</Button
+				on:click={() => log(withFeltEffort(asPlanned, 'harder'))}>It was harder</Button
 			>
 			<Button
 				size="field"
 				kind="tertiary"
 				disabled={isBusy}
-				on:click={() => log(feltOtherwise(asPlanned, 'easier'))}>It was easier</Button
+				on:click={() => log(withFeltEffort(asPlanned, 'easier'))}>It was easier</Button
 			>
 		</p>
 	{/if}

@@ -2,7 +2,7 @@ import { USUAL_PACE } from '$lib/core/pace';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/calendar-file';
-import { found, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, studioOfRequest } from '$lib/server/endpoint';
 import { loadSeriesContext } from '$lib/server/series-context';
 import type { RequestHandler } from './$types';
 
@@ -10,7 +10,7 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	// dates and rungs do not depend on the pace
-	const setting = found(await loadSeriesContext(db(), studio.id, params.id, USUAL_PACE));
+	const setting = orNotFound(await loadSeriesContext(db(), studio.id, params.id, USUAL_PACE));
 	const text = await seriesCalendar(setting, studio.name, new Date(), (input) =>
 		compute('dates', input, request.signal)
 	);

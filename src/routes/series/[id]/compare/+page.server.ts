@@ -1,7 +1,7 @@
 import { compute } from '$lib/server/compute/pool';
 import { paceOfTeacher } from '$lib/server/teachers-pace';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { seriesTitles } from '$lib/server/series';
 import { loadSeriesContext, seriesInput } from '$lib/server/series-context';
 import type { PageServerLoad } from './$types';
@@ -12,8 +12,8 @@ export const load: PageServerLoad = async ({ params, locals, url, request }) => 
 	const others = (await seriesTitles(db(), studio.id)).filter(({ id }) => id !== params.id);
 	const withId = url.searchParams.get('with') ?? others[0]?.id ?? '';
 	const pace = await paceOfTeacher(db(), ownerOfRequest(locals).teacherId);
-	const here = found(await loadSeriesContext(db(), studio.id, params.id, pace));
-	const there = found(await loadSeriesContext(db(), studio.id, withId, pace));
+	const here = orNotFound(await loadSeriesContext(db(), studio.id, params.id, pace));
+	const there = orNotFound(await loadSeriesContext(db(), studio.id, withId, pace));
 	const input = { a: seriesInput(here), b: seriesInput(there) };
 	const compared = await compute('compareTwoSeries', input, request.signal);
 	const side = (s: typeof here, ladders: typeof compared.a) => ({

@@ -4,7 +4,7 @@ import { writeSeriesFile } from '$lib/core/formats';
 import { slugsOfSeries } from '$lib/core/series';
 import { db } from '$lib/server/db';
 import { fileName } from '$lib/server/file-name';
-import { found, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, studioOfRequest } from '$lib/server/endpoint';
 import { loadSeriesContext } from '$lib/server/series-context';
 import { catalogueWith } from '$lib/server/studio-catalogue';
 import type { RequestHandler } from './$types';
@@ -12,7 +12,7 @@ import type { RequestHandler } from './$types';
 /** The series in the open format, with its plans, the group, and the movements that do not ship with the app. */
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
-	const { stored, group, today, moved } = found(
+	const { stored, group, today, moved } = orNotFound(
 		await loadSeriesContext(db(), studio.id, params.id, USUAL_PACE)
 	);
 	const { find } = catalogueWith(today, moved);

@@ -2,7 +2,7 @@ import { HIP_TESTS } from '$lib/core/measure';
 import { paceOfTeacher } from '$lib/server/teachers-pace';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { loadSeriesContext, seriesInput } from '$lib/server/series-context';
 import type { PageServerLoad } from './$types';
 
@@ -10,7 +10,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const pace = await paceOfTeacher(db(), ownerOfRequest(locals).teacherId);
-	const setting = found(await loadSeriesContext(db(), studio.id, params.id, pace));
+	const setting = orNotFound(await loadSeriesContext(db(), studio.id, params.id, pace));
 	const { series } = setting.stored.planned;
 	return {
 		id: setting.stored.id,

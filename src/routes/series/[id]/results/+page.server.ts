@@ -1,9 +1,9 @@
 import { dayName } from '$lib/core/calendar';
 import { groupResults, studentResults, HIP_TESTS, type Dated } from '$lib/core/measure';
-import { seriesAccount } from '$lib/core/series';
+import { seriesSummary } from '$lib/core/series';
 import { groupCheckIns, studentCheckIns } from '$lib/server/check-ins';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { getGroup } from '$lib/server/groups';
 import { getSeries } from '$lib/server/series';
 import { listStudents } from '$lib/server/students';
@@ -12,10 +12,10 @@ import type { PageServerLoad } from './$types';
 /** Loads the results of a series for the group to read; names only where the teacher asks for them (`?names`). */
 export const load: PageServerLoad = async ({ params, locals, url }) => {
 	const owner = ownerOfRequest(locals);
-	const stored = found(await getSeries(db(), studioOfRequest(locals).id, params.id));
-	const group = found(await getGroup(db(), owner.studioId, stored.groupId));
+	const stored = orNotFound(await getSeries(db(), studioOfRequest(locals).id, params.id));
+	const group = orNotFound(await getGroup(db(), owner.studioId, stored.groupId));
 	const { series, runs } = stored.planned;
-	const account = seriesAccount(series, runs);
+	const account = seriesSummary(series, runs);
 	const within = ({ on }: Dated) => on >= account.from && on <= account.to;
 	const withNames = url.searchParams.has('names');
 	const [counted, measured, students] = await Promise.all([

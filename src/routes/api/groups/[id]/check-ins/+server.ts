@@ -3,8 +3,8 @@ import { checkInFaults, type CheckIn } from '$lib/core/measure';
 import { once } from '$lib/server/accepted';
 import { addCheckIn } from '$lib/server/check-ins';
 import { db } from '$lib/server/db';
-import { newId } from '$lib/server/db/ids';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { newRowId } from '$lib/server/db/ids';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { getGroup } from '$lib/server/groups';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
 import { json } from '@sveltejs/kit';
@@ -17,7 +17,7 @@ import type { RequestHandler } from './$types';
  */
 export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
-	const group = found(await getGroup(db(), owner.studioId, params.id));
+	const group = orNotFound(await getGroup(db(), owner.studioId, params.id));
 	const token = tokenOf(request.headers.get('idempotency-key'));
 	const { document, student = null, on } = await readJsonObject(request);
 	const faults = checkInFaults(document);
@@ -35,7 +35,7 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const takenOn = canHaveBeen(said, today) ? said : today;
 	const deviceOn = takenOn === said ? null : said;
 	const id = await once(db(), owner.studioId, token, [group.id, document, student, on ?? null], (tx) =>
-		addCheckIn(tx, owner, group.id, student as string | null, takenOn, checkIn, newId(), deviceOn)
+		addCheckIn(tx, owner, group.id, student as string | null, takenOn, checkIn, newRowId(), deviceOn)
 	);
-	return json({ id: found(id), on: takenOn, said: deviceOn }, { status: 201 });
+	return json({ id: orNotFound(id), on: takenOn, said: deviceOn }, { status: 201 });
 };

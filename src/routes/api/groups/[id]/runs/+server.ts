@@ -4,7 +4,7 @@ import { RUN_NOTES, runNotesFaults, type RunNotes } from '$lib/core/run';
 import { oneLine, schemaFaults, timeOfDay, upTo } from '$lib/core/validation';
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest } from '$lib/server/endpoint';
 import { getGroup } from '$lib/server/groups';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
 import { addRunWithoutPlan } from '$lib/server/runs';
@@ -24,7 +24,7 @@ const placeSchema = object({
 /** Writes down a class that was taught without a plan, on any day: 201 with an id, 422 with the faults, 404. */
 export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
-	const group = found(await getGroup(db(), owner.studioId, params.id));
+	const group = orNotFound(await getGroup(db(), owner.studioId, params.id));
 	const token = tokenOf(request.headers.get('idempotency-key'));
 	const { document: sent, ...place } = await readJsonObject(request);
 	const read = upTo(RUN_NOTES)(sent);

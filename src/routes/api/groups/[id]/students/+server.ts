@@ -3,7 +3,7 @@ import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { once } from '$lib/server/accepted';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { found, ownerOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest } from '$lib/server/endpoint';
 import { createStudent } from '$lib/server/students';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -11,7 +11,7 @@ import type { RequestHandler } from './$types';
 /** Writes somebody down for the signed-in teacher alone: 201 with an id, 422 with the faults. */
 export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
-	const group = found(await getGroup(db(), owner.studioId, params.id));
+	const group = orNotFound(await getGroup(db(), owner.studioId, params.id));
 	const token = tokenOf(request.headers.get('idempotency-key'));
 	const { document } = await readJsonObject(request);
 	const faults = studentFaults(document);

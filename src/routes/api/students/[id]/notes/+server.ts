@@ -1,6 +1,6 @@
 import { shortDay } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, removalAnswer } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, removalAnswer } from '$lib/server/endpoint';
 import { readJsonObject, versionOf } from '$lib/server/requests';
 import { mentionable, notesThatName, readable, takeNameOut } from '$lib/server/students';
 import { error, json } from '@sveltejs/kit';
@@ -9,7 +9,7 @@ import type { RequestHandler } from './$types';
 /** Returns the number of check-ins of a person, and the notes that contain their name as a word: 200, 404. */
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const owner = ownerOfRequest(locals);
-	const { groupId, notes, checkIns } = found(await notesThatName(db(), owner, params.id));
+	const { groupId, notes, checkIns } = orNotFound(await notesThatName(db(), owner, params.id));
 	const people = await mentionable(db(), owner, groupId);
 	return json({
 		checkIns,
@@ -20,7 +20,7 @@ export const GET: RequestHandler = async ({ params, locals }) => {
 /** Takes the name out of one of them, in the version that was looked at: 204, 409, 404. */
 export const DELETE: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
-	found(await notesThatName(db(), owner, params.id));
+	orNotFound(await notesThatName(db(), owner, params.id));
 	const { run, version } = await readJsonObject(request);
 	if (typeof run !== 'string') error(400, 'The request names no class.');
 	return removalAnswer(await takeNameOut(db(), owner, params.id, run, versionOf(version)));

@@ -3,7 +3,7 @@ import { momentOf } from '$lib/core/series';
 import type { TeachPack } from '$lib/core/teach';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { loadPlanContext, planInput } from '$lib/server/plan-context';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
@@ -12,7 +12,7 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const today = dayInZone(new Date(), studio.timeZone);
-	const setting = found(await loadPlanContext(db(), ownerOfRequest(locals), params.plan, today));
+	const setting = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.plan, today));
 	const { stored, group } = setting;
 	const slot = stored.plannedOn ? { on: stored.plannedOn, startsAt: stored.plan.startsAt } : null;
 	const pack: TeachPack = {

@@ -5,7 +5,7 @@ import { TOKEN } from '$lib/server/accepted';
 import { workFor } from '$lib/server/compute/pool';
 import { keepCountsOfClass } from '$lib/server/counts-of-class';
 import { db } from '$lib/server/db';
-import { found, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { readJsonObject } from '$lib/server/requests';
 import { learnFromPlan } from '$lib/server/teachers-pace';
 import {
@@ -43,7 +43,7 @@ const placedSchema = object({
 }).noUnknown();
 
 /** The server's answer to the device that leads. */
-export interface Received {
+export interface TeachAnswer {
 	/** Events that were not taken, each with its place in what was sent; the others are kept. */
 	refused: { index: number; faults: Fault[] }[];
 	/** When it began by the server's clock, in words, where the device's clock cannot be right; else null. */
@@ -53,7 +53,7 @@ export interface Received {
 }
 
 /**
- * Takes what a device sends of a class that it leads: 200 with a {@link Received}; 409 where the class is not known yet and
+ * Takes what a device sends of a class that it leads: 200 with a {@link TeachAnswer}; 409 where the class is not known yet and
  * its script must come along; 422 with the faults where nothing of it can be read; 404 where its plan is not of this studio.
  */
 export const POST: RequestHandler = async ({ params, request, locals }) => {
@@ -86,7 +86,7 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	});
 	if (added.kind === 'no class') error(409, 'This class is not known yet: its script must come along.');
 	if (added.kind === 'too many') error(422, `A class may have ${EVENT_LIMITS.events} events.`);
-	found(added.kind === 'no plan' ? null : added);
+	orNotFound(added.kind === 'no plan' ? null : added);
 	await setOver(db(), owner.studioId, params.run, sent.over as boolean);
 	if (good.some(({ event }) => event.do === 'count'))
 		await keepCountsOfClass(db(), owner, params.run, timeZone, work);
@@ -99,7 +99,7 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 		? []
 		: await othersOnClass(db(), owner.studioId, sent.planId as string, params.run, now);
 	const led = await clockOf(owner.studioId, params.run);
-	const received: Received = {
+	const received: TeachAnswer = {
 		refused,
 		clock: led && momentWords(led, timeZone),
 		others: others.map((began) => momentWords(began, timeZone))
@@ -110,13 +110,13 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 /** The events that can be kept, and what is wrong with the others and with the script. */
 async function sifted(script: unknown, events: readonly unknown[], work: ReturnType<typeof workFor>) {
 	const placed = events.map((one) => schemaFaults(placedSchema, one));
-	const found = await work('sentFaults', {
+	const faults = await work('sentFaults', {
 		script,
 		events: events.map((one, i) => (placed[i]!.length ? null : (one as PlacedEvent).event))
 	});
-	const wrong = events.map((_one, i) => [...placed[i]!, ...(placed[i]!.length ? [] : found.events[i]!)]);
+	const wrong = events.map((_one, i) => [...placed[i]!, ...(placed[i]!.length ? [] : faults.events[i]!)]);
 	return {
-		script: found.script,
+		script: faults.script,
 		good: events.filter((_one, i) => wrong[i]!.length === 0) as { place: number; event: RunEvent }[],
 		refused: wrong.flatMap((faults, index) => (faults.length ? { index, faults } : []))
 	};
@@ -130,4 +130,4 @@ async function clockOf(studioId: string, id: string): Promise<Date | null> {
 
 /** A class that was led: its script and what happened in it, in order. 200, 404. */
 export const GET: RequestHandler = async ({ params, locals }) =>
-	json(found(await getTeaching(db(), studioOfRequest(locals).id, params.run)));
+	json(orNotFound(await getTeaching(db(), studioOfRequest(locals).id, params.run)));
