@@ -16,7 +16,7 @@ import {
 	exactOrders,
 	improvedOrder,
 	stopOf,
-	type BodyState,
+	type ComingFrom,
 	type Rules
 } from '../src/lib/core/ordering';
 import { freePathByHighs, pathByHighs } from '../tests/reference/order-by-highs';
@@ -167,7 +167,7 @@ async function ordering(): Promise<void> {
 		const blocks = plan.sections.flatMap((s) => s.blocks);
 		const stops = blocks.map((block) => stopOf(block, findMovement));
 		const pace = paceOf(USUAL_PACE, plan.pinnedPace);
-		const cost = (from: BodyState, to: number) => betweenSeconds(from, stops[to]!, pace);
+		const cost = (from: ComingFrom, to: number) => betweenSeconds(from, stops[to]!, pace);
 		const free = freeRules(stops.length);
 		let from = performance.now();
 		const best = Math.min(
@@ -199,7 +199,7 @@ async function orderingForty(): Promise<void> {
 		const plan = planOfBlocks(40, seeded(seed));
 		const stops = plan.sections.flatMap((s) => s.blocks).map((block) => stopOf(block, findMovement));
 		const pace = paceOf(USUAL_PACE, plan.pinnedPace);
-		const cost = (from: BodyState, to: number) => betweenSeconds(from, stops[to]!, pace);
+		const cost = (from: ComingFrom, to: number) => betweenSeconds(from, stops[to]!, pace);
 		let from = performance.now();
 		const [found] = improvedOrder(
 			'x',

@@ -22,7 +22,7 @@ import {
 	lostSeconds,
 	rulesOf,
 	stopOf,
-	type BodyState
+	type ComingFrom
 } from '../../src/lib/core/ordering';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { anyPlan } from './arbitrary';
@@ -42,7 +42,7 @@ function problem(plan: ClassPlan) {
 	const section = plan.sections.find((s) => s.kind === 'build')!;
 	const stops = section.blocks.map((block) => stopOf(block, findMovement));
 	const rules = rulesOf(plan, section, [], findMovement, USUAL_PACE);
-	const cost = (from: BodyState, to: number) => betweenSeconds(from, stops[to]!, DEFAULT_PACE);
+	const cost = (from: ComingFrom, to: number) => betweenSeconds(from, stops[to]!, DEFAULT_PACE);
 	return { stops, rules, cost };
 }
 const ENTRY = [{ here: null, cost: 0, order: {} }];
@@ -107,7 +107,7 @@ describe('the exact order', () => {
 			const { stops, rules, cost } = problem(plan);
 			const ours = least(exactOrders('build', stops, rules, 0, ENTRY, cost));
 			let best = Infinity;
-			const visit = (order: number[], here: BodyState, sum: number) => {
+			const visit = (order: number[], here: ComingFrom, sum: number) => {
 				if (order.length === stops.length) best = Math.min(best, sum);
 				for (let b = 0; b < stops.length; b++) {
 					if (order.includes(b) || !rules.before[b]!.every((a) => order.includes(a))) continue;
@@ -150,7 +150,7 @@ describe('improving step by step', () => {
 			const stops = at.map((i) => whole.stops[i]!);
 			const none = { before: stops.map(() => []), place: stops.map(() => -1) };
 			const rules = { ...none, warms: stops.map(() => 0), wantsWarm: stops.map(() => 0) };
-			const cost = (from: BodyState, to: number) => whole.cost(from, at[to]!);
+			const cost = (from: ComingFrom, to: number) => whole.cost(from, at[to]!);
 			const improved = least(improvedOrder('build', stops, rules, 0, ENTRY, cost));
 			const proven = freePathByHighs(
 				highs,

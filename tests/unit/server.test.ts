@@ -64,7 +64,7 @@ import {
 } from '../../src/lib/server/templates';
 import { createStudent, removeStudent, listStudents, saveStudent } from '../../src/lib/server/students';
 import { silenceable, silenceFaults } from '../../src/lib/core/checks';
-import { askAgain, silenceCheck, silencedChecks } from '../../src/lib/server/silenced-checks';
+import { askAgain, storeSilencedCheck, silencedChecks } from '../../src/lib/server/silenced-checks';
 import { getStudioKit, saveStudioKit } from '../../src/lib/server/studio-kit';
 import { createStudio, studioOf } from '../../src/lib/server/studios';
 import { getStyle, saveStyle } from '../../src/lib/server/styles';
@@ -478,8 +478,8 @@ describe('the teacher’s own', () => {
 	});
 
 	it('checks silenced for good are each teacher’s own, with one reason each', async () => {
-		await silenceCheck(db, 'imke', { check: 'calm-open', reason: 'they come from the water' });
-		await silenceCheck(db, 'imke', { check: 'calm-open', reason: 'they come cold from the water' });
+		await storeSilencedCheck(db, 'imke', { check: 'calm-open', reason: 'they come from the water' });
+		await storeSilencedCheck(db, 'imke', { check: 'calm-open', reason: 'they come cold from the water' });
 		expect(await silencedChecks(db, 'imke')).toEqual([
 			{ check: 'calm-open', reason: 'they come cold from the water' }
 		]);

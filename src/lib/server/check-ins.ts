@@ -6,11 +6,7 @@ import { checkIn, studio, student, teaching } from './db/schema';
 import { clearRows, deleteFrom, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
 import type { Removal } from './saved';
-
-interface Owner {
-	studioId: string;
-	teacherId: string;
-}
+import type { Owner } from './owner';
 
 export interface StoredCheckIn<T extends CheckIn = CheckIn> extends Dated<T> {
 	id: string;

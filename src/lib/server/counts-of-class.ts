@@ -9,6 +9,7 @@ import type { Db } from './db/open';
 import { checkIn } from './db/schema';
 import { updateFrom } from './db/versioned';
 import { getTeaching } from './teachings';
+import type { Owner } from './owner';
 
 /** The same each time for one test at one moment of one class: what is counted again takes its place. */
 const idOf = (teaching: string, { test, moment }: GroupCheckIn): string =>
@@ -17,7 +18,7 @@ const idOf = (teaching: string, { test, moment }: GroupCheckIn): string =>
 /** Keeps what was counted while a class was led, on the day of the class; what is kept of it already follows it. */
 export async function keepCountsOfClass(
 	db: Db,
-	owner: { studioId: string; teacherId: string },
+	owner: Owner,
 	teachingId: string,
 	timeZone: string,
 	work: RunTask

@@ -4,6 +4,7 @@ import { readJson } from './requests';
 import { sameContent } from './content-hash';
 import type { Removal, SaveResult } from './saved';
 import type { Studio } from './studios';
+import type { Owner } from './owner';
 
 /** The studio of the signed-in teacher; without one nothing of the database may be touched. */
 export function studioOfRequest(locals: App.Locals): Studio {
@@ -12,7 +13,7 @@ export function studioOfRequest(locals: App.Locals): Studio {
 }
 
 /** The signed-in teacher and their studio, for what belongs to the teacher alone. */
-export function ownerOfRequest(locals: App.Locals): { studioId: string; teacherId: string } {
+export function ownerOfRequest(locals: App.Locals): Owner {
 	const studio = studioOfRequest(locals);
 	if (!locals.teacher) error(401, 'Sign in first.');
 	return { studioId: studio.id, teacherId: locals.teacher.id };

@@ -6,6 +6,7 @@ import { getGroup } from './groups';
 import { historyOfGroup, taughtCount } from './runs';
 import { mentionable, readable } from './students';
 import { studioCatalogue } from './studio-catalogue';
+import type { Owner } from './owner';
 
 /** The history of a group as a page shows it. */
 export interface GroupHistory {
@@ -32,7 +33,7 @@ export interface HistoryRowOfClass extends HistoryRow {
  */
 export async function groupHistory(
 	db: Db,
-	owner: { studioId: string; teacherId: string },
+	owner: Owner,
 	groupId: string,
 	page?: { from: number; size: number; asked: string }
 ): Promise<GroupHistory | null> {

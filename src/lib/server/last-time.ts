@@ -6,6 +6,7 @@ import { lastRunWithoutFeedback } from './runs';
 import { getSeries } from './series';
 import { mentionable, readable } from './students';
 import type { StudioCatalogue } from './studio-catalogue';
+import type { Owner } from './owner';
 
 /** Classes before this many days are not asked about. */
 const ASKED_FOR_DAYS = 21;
@@ -17,7 +18,7 @@ const MOST_MOVEMENTS = 3;
  */
 export async function pendingFeedback(
 	db: Db,
-	owner: { studioId: string; teacherId: string },
+	owner: Owner,
 	next: StoredPlan,
 	today: StudioCatalogue,
 	day: string

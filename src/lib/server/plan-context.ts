@@ -2,7 +2,7 @@ import type { Leg } from '../core/anatomy';
 import { addDays } from '../core/calendar';
 import type { PlanInput } from './compute/tasks';
 import type { Group } from '../core/group';
-import type { CatalogueView } from '../core/movement';
+import type { CatalogueView, OutdatedMovement } from '../core/movement';
 import type { PaceModel } from '../core/pace';
 import { firstSideOf, slugsOf } from '../core/plan';
 import type { FamiliarMovements } from '../core/run';
@@ -19,9 +19,9 @@ import {
 	movementsFor,
 	catalogueWith,
 	studioCatalogue,
-	type OutdatedMovement,
 	type StudioCatalogue
 } from './studio-catalogue';
+import type { Owner } from './owner';
 
 /** Days that "the last four weeks" are. */
 const LATELY_DAYS = 28;
@@ -53,7 +53,7 @@ export interface StoredPlanContext {
 /** Loads a plan of this studio with its setting, as this teacher teaches it; null for another studio's and for none at all. `day`: today. */
 export async function loadPlanContext(
 	db: Db,
-	{ studioId, teacherId }: { studioId: string; teacherId: string },
+	{ studioId, teacherId }: Owner,
 	planId: string,
 	day: string
 ): Promise<StoredPlanContext | null> {

@@ -8,6 +8,7 @@ import { clearRows, deleteFrom, updateFrom } from './db/versioned';
 import { getPlan, lockPlan, plannedBefore, plannedBetween, removedPlan } from './plans';
 import { holdQuota, QUOTAS } from './quotas';
 import type { Removal, SaveResult } from './saved';
+import type { Owner } from './owner';
 
 export interface StoredRun {
 	id: string;
@@ -16,12 +17,6 @@ export interface StoredRun {
 	/** The class that it was written down from by itself; null where nobody led it, or somebody wrote since. */
 	ledBy: string | null;
 	run: ClassRun;
-}
-
-/** Who teaches, and where. */
-interface Owner {
-	studioId: string;
-	teacherId: string;
 }
 
 /** A class that was taught, as it is written down: with its place beside what is said of it. */

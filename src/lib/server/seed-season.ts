@@ -16,13 +16,9 @@ import { runOfPlan, saveRunOfPlan } from './runs';
 import { createStudent } from './students';
 import { learnFromPlan } from './teachers-pace';
 import { addToTeaching, writeDownEnded } from './teachings';
+import type { Owner } from './owner';
 
 const DAYS_PER_WEEK = 7;
-
-interface Owner {
-	studioId: string;
-	teacherId: string;
-}
 
 /** Teaches the demo's season: eight weeks of one group led step by step, and check-ins of three months. */
 export async function seedSeason(

@@ -1,16 +1,11 @@
+import type { OutdatedMovement } from '../core/movement';
 import { type PaceModel } from '../core/pace';
 import type { SeriesInput } from './compute/tasks';
 import type { Db } from './db/open';
 import { getGroup, type StoredGroup } from './groups';
 import { metBefore } from './runs';
 import { getSeries, type StoredSeries } from './series';
-import {
-	outdatedMovements,
-	movementsFor,
-	studioCatalogue,
-	type OutdatedMovement,
-	type StudioCatalogue
-} from './studio-catalogue';
+import { outdatedMovements, movementsFor, studioCatalogue, type StudioCatalogue } from './studio-catalogue';
 
 /** Everything that a series is read against. */
 export interface StoredSeriesContext {

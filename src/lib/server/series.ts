@@ -25,6 +25,7 @@ import { addRun, runsOfPlans, taughtPlans } from './runs';
 import { groupComesBack } from './groups';
 import { forgetOneRemoved, keepRemoved, lookAtRemoved } from './removed';
 import type { Removal, SaveResult } from './saved';
+import type { Owner } from './owner';
 
 export interface StoredSeries {
 	id: string;
@@ -38,7 +39,7 @@ export interface StoredSeries {
 	runVersions: Record<string, number>;
 }
 
-export interface SeriesSummary {
+export interface SeriesListing {
 	id: string;
 	groupId: string;
 	groupName: string;
@@ -66,7 +67,7 @@ export async function seriesDue(
 }
 
 /** All series of a studio, the newest first. */
-export async function listSeries(db: Db, studioId: string): Promise<SeriesSummary[]> {
+export async function listSeries(db: Db, studioId: string): Promise<SeriesListing[]> {
 	const rows = await db
 		.select({ series, groupName: classGroup.name })
 		.from(series)
@@ -144,7 +145,7 @@ export async function getSeries(db: Db, studioId: string, id: string): Promise<S
  */
 export async function createSeries(
 	db: Db,
-	{ studioId, teacherId }: { studioId: string; teacherId: string },
+	{ studioId, teacherId }: Owner,
 	groupId: string,
 	planned: SeriesDocument,
 	runs: Runs = {}

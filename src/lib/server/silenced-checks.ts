@@ -14,7 +14,7 @@ export async function silencedChecks(db: Db, teacherId: string): Promise<Silence
 }
 
 /** Silences a check for good; saying it again only changes the reason. */
-export async function silenceCheck(
+export async function storeSilencedCheck(
 	db: Db,
 	teacherId: string,
 	{ check, reason }: SilencedCheck

@@ -7,17 +7,12 @@ import { checkIn, classRun, student } from './db/schema';
 import { clearRows, updateUnversioned, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
 import type { Removal, SaveResult } from './saved';
+import type { Owner } from './owner';
 
 export interface StoredStudent {
 	id: string;
 	version: number;
 	student: Student;
-}
-
-/** Whose people are meant: every query names the studio and the teacher who wrote them down. */
-export interface Owner {
-	studioId: string;
-	teacherId: string;
 }
 
 /** For how long somebody who was removed can be brought back: then nothing of them is left. */

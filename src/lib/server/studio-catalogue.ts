@@ -6,7 +6,8 @@ import {
 	catalogueView,
 	type Difference,
 	type Movement,
-	type CatalogueView
+	type CatalogueView,
+	type OutdatedMovement
 } from '../core/movement';
 import { itemsOf, type ClassPlan } from '../core/plan';
 import type { Movements } from './compute/tasks';
@@ -85,16 +86,6 @@ export async function studioCatalogue(db: Db, studioId: string): Promise<StudioC
 		bySlug: new Map(catalogue.all.map((movement) => [movement.slug, movement])),
 		contentHashes: new Map([...catalogueHashes, ...movements.map((m, i) => [m.slug, prints[i]!] as const)])
 	};
-}
-
-/** A movement that a plan was made with and that is another today (or is not there any more: no `now`). */
-export interface OutdatedMovement {
-	slug: string;
-	english: string;
-	/** Today's content hash; null when the catalogue has it no more. */
-	now: string | null;
-	kept: Movement;
-	differences: Difference[];
 }
 
 /** For some plans: what each was made with, where that differs from today. `brought`: movements that come with them. */

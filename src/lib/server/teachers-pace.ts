@@ -10,6 +10,7 @@ import { runOfPlan } from './runs';
 import { catalogueWith, movementsFor, outdatedMovements, studioCatalogue } from './studio-catalogue';
 import { getStyle } from './styles';
 import { ledFromPlan, type StoredTeaching } from './teachings';
+import type { Owner } from './owner';
 
 /** Learned pace fades: classes before this many would add almost nothing. */
 const MOST_CLASSES = 120;
@@ -40,7 +41,7 @@ export async function learnedPace(
 /** When something was last learned of a teacher's pace, if that was after a plan was last changed; null where it was not. */
 export async function learnedSince(
 	db: Db,
-	{ studioId, teacherId }: { studioId: string; teacherId: string },
+	{ studioId, teacherId }: Owner,
 	planId: string
 ): Promise<string | null> {
 	const one = and(eq(plan.studioId, studioId), eq(plan.id, planId));
@@ -58,7 +59,7 @@ export async function learnedSince(
  */
 export async function learnFromPlan(
 	db: Db,
-	{ studioId, teacherId }: { studioId: string; teacherId: string },
+	{ studioId, teacherId }: Owner,
 	planId: string,
 	work: RunTask
 ): Promise<void> {

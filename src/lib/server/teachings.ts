@@ -10,6 +10,7 @@ import { updateUnversioned } from './db/versioned';
 import { getPlan, removedPlan } from './plans';
 import { holdQuota } from './quotas';
 import { mentionable } from './students';
+import type { Owner } from './owner';
 
 /** A class that was led, as it is stored. */
 export interface StoredTeaching {
@@ -28,11 +29,6 @@ export interface StoredTeaching {
 export interface PlacedEvent {
 	place: number;
 	event: RunEvent;
-}
-
-interface Owner {
-	studioId: string;
-	teacherId: string;
 }
 
 /** A device's upload of a class that it led. */

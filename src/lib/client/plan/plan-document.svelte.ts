@@ -4,7 +4,7 @@ import { analysePlan, planContext, type Analysis, type SilencedCheck } from '$li
 import { spread } from '$lib/core/clock';
 import { groupToday, type Group } from '$lib/core/group';
 import { HIP_TESTS } from '$lib/core/measure';
-import { catalogueView, type Difference, type Movement } from '$lib/core/movement';
+import { catalogueView, type Movement, type OutdatedMovement } from '$lib/core/movement';
 import { classLogSd, type PaceModel } from '$lib/core/pace';
 import {
 	applyEdit,
@@ -21,16 +21,6 @@ import type { Lately } from '$lib/core/orbit';
 import { roomSheet, type RoomRow } from '$lib/core/substitution';
 import { classRing, runningOrder, score, recentBalanceText } from '$lib/core/view-models';
 import type { DocumentSession } from '../document-session.svelte';
-
-/** A movement that is not what it was when the plan was made. */
-export interface OutdatedMovement {
-	slug: string;
-	english: string;
-	/** Today's content hash; null when there is no such movement any more. */
-	now: string | null;
-	kept: Movement;
-	differences: Difference[];
-}
 
 /** Context of the desk besides the plan. */
 export interface DeskSetting {

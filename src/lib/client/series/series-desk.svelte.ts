@@ -257,9 +257,8 @@ export class SeriesDesk {
 			return;
 		}
 		const shifts = seriesShifts(this.analysis, this.read(moved.value));
-		if (shifts.length > 1)
-			this.show(`OutdatedMovement to ${dayName(to.on)}`, [['Move it, and what follows', moved]]);
-		else this.set(moved.value, `OutdatedMovement to ${dayName(to.on)}`);
+		if (shifts.length > 1) this.show(`Moved to ${dayName(to.on)}`, [['Move it, and what follows', moved]]);
+		else this.set(moved.value, `Moved to ${dayName(to.on)}`);
 	}
 
 	insertWeek(before: number): void {

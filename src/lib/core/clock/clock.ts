@@ -96,8 +96,8 @@ export interface Timeline {
 	totalSeconds: number;
 }
 
-/** An item with what the catalogue says of it. */
-interface ResolvedItem {
+/** An item with its movement and form from the catalogue. */
+export interface ResolvedItem {
 	item: Item;
 	movement: Movement;
 	form: Form;

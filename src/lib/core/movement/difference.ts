@@ -45,3 +45,14 @@ export function movementDifference(before: Movement, after: Movement): Differenc
 	}
 	return differences;
 }
+
+/** A movement that changed since a plan was made with it. */
+export interface OutdatedMovement {
+	slug: string;
+	english: string;
+	/** Content hash today; null where the catalogue no longer has the movement. */
+	now: string | null;
+	/** The state that the plan was made with. */
+	kept: Movement;
+	differences: Difference[];
+}

@@ -75,7 +75,7 @@ function lastDone(block: Block, find: FindMovement): Item {
 }
 
 /** Where the body is and what lies at hand, after a block or at the beginning. */
-export type BodyState = Stop['leave'];
+export type ComingFrom = Stop['leave'];
 
 /** Where people are, as the pace asks for it. */
 export const whereaboutsOf = ({ position, onTop, kit }: BodyPlacement): Whereabouts => ({
@@ -88,7 +88,7 @@ export const whereaboutsOf = ({ position, onTop, kit }: BodyPlacement): Whereabo
  * Seconds lost between two blocks: changing the body position and placing kit that is not at hand. Fetching is left out:
  * each kind of kit is fetched once, in whatever order.
  */
-export function betweenSeconds(from: BodyState, to: Stop, pace: Pace): number {
+export function betweenSeconds(from: ComingFrom, to: Stop, pace: Pace): number {
 	if (!to.enter) return 0;
 	const move = from ? Math.round(moveSeconds(pace, whereaboutsOf(from), whereaboutsOf(to.enter))) : 0;
 	return move + placingSeconds(to.enter.kit, from?.kit ?? [], pace);

@@ -1,14 +1,14 @@
-import type { BodyState, Stop } from './cost';
+import type { ComingFrom, Stop } from './cost';
 import { mayCome, type Rules } from './rules';
 
 /** A way through the sections so far: where it leaves the group, what it lost, and the order it took. */
 export interface PartialOrder {
-	here: BodyState;
+	here: ComingFrom;
 	cost: number;
 	order: Record<string, string[]>;
 }
 
-export type Cost = (from: BodyState, to: number) => number;
+export type Cost = (from: ComingFrom, to: number) => number;
 
 /**
  * All best ways through one section, one for each block it may end with: a dynamic program over the sets of blocks

@@ -1,4 +1,4 @@
-import type { BodyState, Stop } from './cost';
+import type { ComingFrom, Stop } from './cost';
 import { asItStands, exactOrders, type Cost, type PartialOrder } from './exact';
 import { Path, type PathMove } from './path';
 import { mayCome, type Rules } from './rules';
@@ -93,7 +93,7 @@ function greedy(
 	stops: readonly Stop[],
 	rules: Rules,
 	warm: number,
-	from: BodyState,
+	from: ComingFrom,
 	cost: Cost,
 	random?: (below: number) => number
 ): number[] | null {
@@ -166,7 +166,7 @@ function exactInWindows(
 	stops: readonly Stop[],
 	rules: Rules,
 	warm: number,
-	from: BodyState,
+	from: ComingFrom,
 	cost: Cost,
 	total: (order: readonly number[]) => number
 ): number[] {

@@ -1,7 +1,7 @@
 import type { FindMovement } from '../movement';
 import { type PaceModel, paceOf } from '../pace';
 import type { Block, ClassPlan } from '../plan';
-import { betweenSeconds, stopOf, type BodyState } from './cost';
+import { betweenSeconds, stopOf, type ComingFrom } from './cost';
 import { rulesOf, type Rules } from './rules';
 import { exactOrders, type PartialOrder } from './exact';
 import { improvedOrder } from './improve';
@@ -40,7 +40,7 @@ export function calmOrder(
 		if (section.blocks.length === 0) continue;
 		const stops = section.blocks.map((block) => stopOf(block, find));
 		const rules = keepable(rulesOf(plan, section, earlier, find, model), warm);
-		const cost = (from: BodyState, to: number) => betweenSeconds(from, stops[to]!, pace);
+		const cost = (from: ComingFrom, to: number) => betweenSeconds(from, stops[to]!, pace);
 		const small = section.blocks.length <= EXACT_BLOCKS;
 		exact &&= small;
 		entries = small
@@ -65,7 +65,7 @@ function keepable(rules: Rules, warm: number): Rules {
 /** Seconds lost between the blocks of a plan as it stands. */
 export function lostSeconds(plan: ClassPlan, find: FindMovement, model: PaceModel): number {
 	const pace = paceOf(model, plan.pinnedPace);
-	let here: BodyState = null;
+	let here: ComingFrom = null;
 	let sum = 0;
 	for (const section of plan.sections)
 		for (const block of section.blocks) {

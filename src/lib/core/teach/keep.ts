@@ -1,3 +1,4 @@
+import type { ResolvedItem } from '../clock';
 import { formOf, type FindMovement, type Form, type Movement } from '../movement';
 import {
 	blocksOf,
@@ -28,12 +29,6 @@ const OMISSION_COST: Record<SectionKind, number> = {
 const OMISSION_COST_OF_WORDS = 1;
 /** A movement that comes in another block too loses only a part of its value. */
 const COMES_AGAIN = 2;
-
-interface ResolvedItem {
-	item: Item;
-	movement: Movement;
-	form: Form;
-}
 
 /** The blocks of a plan as far as leaving them out goes: how much is lost, and which ones stay and why. */
 export function omissionCosts(plan: ClassPlan, find: FindMovement): ScriptBlock[] {

@@ -17,7 +17,7 @@
 	import { CAUTIONS, type Caution } from '$lib/core/movement';
 	import { countStudents, type Student } from '$lib/core/group';
 
-	interface StoredStudent {
+	interface ListedStudent {
 		id: string;
 		version: number;
 		student: Student;
@@ -25,7 +25,7 @@
 	/** The people of a group, for the eyes of the teacher who wrote them down. */
 	interface Props {
 		groupId: string;
-		stored: StoredStudent[];
+		stored: ListedStudent[];
 		/** Takes the counts of the list over into the group. */
 		oncount: (change: Pick<Group, 'tiers' | 'cautions'>) => void;
 		/** Who was removed and can be brought back, and for how many days. */
@@ -43,7 +43,7 @@
 	let message = $state('');
 	let gone = $derived(removed);
 	/** Whom to remove, once it is confirmed. */
-	let leaving = $state.raw<StoredStudent | null>(null);
+	let leaving = $state.raw<ListedStudent | null>(null);
 
 	/** Says what stood in the way; what the server answered, or null. */
 	function taken<T>(answer: Answer<T>): T | null {
@@ -78,7 +78,7 @@
 	}
 
 	/** Changes somebody; `of` is asked when it is its turn, for the change before may still be under way. */
-	async function change(entry: StoredStudent, of: (student: Student) => Partial<Student>) {
+	async function change(entry: ListedStudent, of: (student: Student) => Partial<Student>) {
 		await inTurn(async () => {
 			const student = { ...entry.student, ...of(entry.student) };
 			const saved = taken(await save(`/api/students/${entry.id}`, entry.version, student));
@@ -86,7 +86,7 @@
 		});
 	}
 
-	async function remove(entry: StoredStudent) {
+	async function remove(entry: ListedStudent) {
 		if (!taken(await inTurn(() => removeAt(`/api/students/${entry.id}`, entry.version)))) return;
 		people.splice(people.indexOf(entry), 1);
 		gone = [{ id: entry.id, name: entry.student.name }, ...gone];
@@ -95,7 +95,7 @@
 	}
 
 	async function bringBack(id: string) {
-		const back = taken(await inTurn(() => act<StoredStudent>(`/api/students/${id}`)));
+		const back = taken(await inTurn(() => act<ListedStudent>(`/api/students/${id}`)));
 		if (!back) return;
 		people.push(back);
 		gone = gone.filter((one) => one.id !== id);

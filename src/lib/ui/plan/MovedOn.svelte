@@ -9,7 +9,7 @@
 		TableHeader,
 		TableRow
 	} from 'carbon-components-svelte';
-	import type { OutdatedMovement } from '$lib/client/plan/plan-document.svelte';
+	import type { OutdatedMovement } from '$lib/core/movement';
 
 	/** Movements that have changed since the plan was made: it keeps what it was made with until told otherwise. */
 	interface Props {

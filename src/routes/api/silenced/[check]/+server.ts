@@ -2,7 +2,7 @@ import { silenceable, silenceFaults } from '$lib/core/checks';
 import { db } from '$lib/server/db';
 import { orNotFound, ownerOfRequest } from '$lib/server/endpoint';
 import { readJson } from '$lib/server/requests';
-import { askAgain, silenceCheck } from '$lib/server/silenced-checks';
+import { askAgain, storeSilencedCheck } from '$lib/server/silenced-checks';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -14,7 +14,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const faults = silenceFaults(body);
 	if (faults.length) return json({ faults }, { status: 422 });
 	const { reason } = body as { reason: string };
-	await silenceCheck(db(), teacherId, { check, reason: reason.trim() });
+	await storeSilencedCheck(db(), teacherId, { check, reason: reason.trim() });
 	return new Response(null, { status: 204 });
 };
 

@@ -13,6 +13,7 @@ import { learnFromPlan } from '$lib/server/teachers-pace';
 import { ownerOfRequest, readSave, removalAnswer, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
+import type { Owner } from '$lib/server/owner';
 
 /**
  * Writes down how the class of a plan went, for the first time from version 0: 200 with the version, 409 with what is
@@ -55,11 +56,7 @@ export const DELETE: RequestHandler = async ({ params, request, locals }) => {
 };
 
 /** Whom the teacher may mention in what is written down of a plan's class. */
-async function peopleOfPlan(
-	database: Db,
-	owner: { studioId: string; teacherId: string },
-	planId: string
-): Promise<Mentionable[]> {
+async function peopleOfPlan(database: Db, owner: Owner, planId: string): Promise<Mentionable[]> {
 	const groupId = await groupOfTaught(database, owner.studioId, planId);
 	return groupId === null ? [] : mentionable(database, owner, groupId);
 }
