@@ -107,22 +107,24 @@ function mutantsOf(file: string): Mutant[] {
 	return found;
 }
 
-/** Longer than this the tests of a folder never take: the change made something run for ever. */
-const MOST_MS = 180_000;
+/** A changed run that takes this many times as long as the unchanged one, and a minute more, runs for ever. */
+const TIMES_AS_LONG = 4;
+const MORE_MS = 60_000;
 
-/** Whether a test of the folder fails with this change. */
-function isNoticed(mutant: Mutant, tests: readonly string[]): Promise<boolean> {
-	return new Promise((done) => {
+/** Runs the tests of a folder, with a change or without one. Returns whether they pass and how long they took. */
+function runTests(tests: readonly string[], mutant: Mutant | null, mostMs: number) {
+	return new Promise<{ passed: boolean; ms: number }>((done) => {
+		const from = Date.now();
 		const files = tests.map((name) => `tests/unit/${name}.test.ts`);
 		const run = spawn(
 			'node_modules/.bin/vitest',
 			['run', '--config', 'scripts/mutate.config.ts', '--bail', '1', '--reporter', 'dot', ...files],
-			{ env: { ...process.env, MUTANT: JSON.stringify(mutant) }, stdio: 'ignore', detached: true }
+			{ env: { ...process.env, MUTANT: JSON.stringify(mutant ?? {}) }, stdio: 'ignore', detached: true }
 		);
-		const timer = setTimeout(() => process.kill(-run.pid!, 'SIGKILL'), MOST_MS);
+		const timer = setTimeout(() => process.kill(-run.pid!, 'SIGKILL'), mostMs);
 		run.on('close', (code) => {
 			clearTimeout(timer);
-			done(code !== 0);
+			done({ passed: code === 0, ms: Date.now() - from });
 		});
 	});
 }
@@ -146,10 +148,14 @@ for (const [folder, mutants] of candidates) {
 	const wanted = over ? Math.max(1, Math.round((over * mutants.length) / whole)) : sample;
 	const chosen = mutants.length <= wanted ? mutants : pick(mutants, wanted);
 	const survivors: Mutant[] = [];
+	if (chosen.length === 0) continue;
+	const unchanged = await runTests(TESTS[folder]!, null, 3_600_000);
+	if (!unchanged.passed) throw new Error(`the tests of ${folder} fail without a change`);
+	const mostMs = TIMES_AS_LONG * unchanged.ms + MORE_MS;
 	const queue = [...chosen];
 	const work = async () => {
 		for (let mutant = queue.pop(); mutant; mutant = queue.pop())
-			if (!(await isNoticed(mutant, TESTS[folder]!))) survivors.push(mutant);
+			if ((await runTests(TESTS[folder]!, mutant, mostMs)).passed) survivors.push(mutant);
 	};
 	await Promise.all(Array.from({ length: Math.min(2, availableParallelism()) }, work));
 	noticed += chosen.length - survivors.length;
