@@ -7,6 +7,7 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 import { carbonControls } from './scripts/eslint-carbon-controls.js';
 import { keyedEach } from './scripts/eslint-keyed-each.js';
+import { plainComments } from './scripts/eslint-plain-comments.js';
 import svelteConfig from './svelte.config.js';
 
 /** The folders of the core in their order: each imports only from those before it. docs/architecture.md says what they hold. */
@@ -122,8 +123,18 @@ export default defineConfig(
 	svelte.configs.prettier,
 	{
 		languageOptions: { globals: { ...globals.browser, ...globals.node } },
+		plugins: {
+			orbit: {
+				rules: {
+					'carbon-controls': carbonControls,
+					'keyed-each': keyedEach,
+					'plain-comments': plainComments
+				}
+			}
+		},
 		rules: {
 			'no-undef': 'off', // TypeScript does this
+			'orbit/plain-comments': 'error',
 			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }]
 		}
 	},
@@ -136,7 +147,6 @@ export default defineConfig(
 				svelteConfig
 			}
 		},
-		plugins: { orbit: { rules: { 'carbon-controls': carbonControls, 'keyed-each': keyedEach } } },
 		rules: {
 			'svelte/no-navigation-without-resolve': 'off', // the app is served from the root of its host
 			'orbit/carbon-controls': 'error',

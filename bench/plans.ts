@@ -3,7 +3,7 @@ import { isSymmetrical } from '../src/lib/core/anatomy';
 import { usualForm, type Mode } from '../src/lib/core/movement';
 import { SECTION_KINDS, type Block, type ClassPlan, type Item } from '../src/lib/core/plan';
 
-/** A plan of so many blocks from a seeded generator: about every eighth is a chain of three. */
+/** A plan of `count` blocks from a seeded generator: about every eighth is a chain of three. */
 export function planOfBlocks(count: number, random: () => number): ClassPlan {
 	let id = 0;
 	const item = (): Item => {

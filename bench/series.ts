@@ -20,7 +20,7 @@ import { DEMO_PLANS } from '../src/lib/demo/plans';
 const group: Group = DEMO_GROUPS.chalk;
 const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [], pace: USUAL_PACE };
 
-/** A series of so many weeks with three classes a week and two ladders, each class with a plan of its own. */
+/** A series of the given weeks with three classes a week and two ladders, each class with a plan of its own. */
 function seriesOf(weeks: number): PlannedSeries {
 	let count = 0;
 	const ladders = ['90-90-switch', 'low-lunge-knee-lift'].map((movement) =>

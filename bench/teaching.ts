@@ -95,7 +95,7 @@ export interface Drift {
 }
 
 /**
- * How true the shown clock is after so many minutes, a sixth of them with the tab frozen in the background, against the
+ * How true the shown clock is after the given minutes, a sixth of them with the tab frozen in the background, against the
  * clock of the machine.
  */
 export const clockDrift = (minutes: number): Promise<Drift> =>

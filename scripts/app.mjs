@@ -25,7 +25,7 @@ const wanted = Number(process.env.ORBIT_PROCESSES ?? '') || availableParallelism
 if (cluster.isPrimary) runProcesses(Math.max(1, Math.min(MOST_PROCESSES, wanted)));
 else await answer();
 
-/** Keeps so many processes running, and ends with them. */
+/** Keeps `count` processes running, and ends with them. */
 function runProcesses(count) {
 	let stopping = false;
 	const running = new Set();

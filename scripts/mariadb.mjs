@@ -261,7 +261,7 @@ async function startOnce(opts = {}) {
 /** How often a running server is asked whether it still answers, and how long it may take. */
 const ASK_EVERY_MS = 3000;
 const ANSWER_MS = 5000;
-/** So many times in a row without an answer, and it is taken for frozen. */
+/** A database counts as frozen after this many checks in a row without an answer. */
 const MISSES = 2;
 const LONGEST_PAUSE_MS = 10_000;
 

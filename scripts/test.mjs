@@ -12,9 +12,9 @@ const bin = (name) => `node_modules/.bin/${name}`;
 const CACHE = 'node_modules/.cache';
 const local = { ...process.env, NODE_ENV: 'production', ORBIT_BUILD: 'local' };
 const CORES = availableParallelism();
-/** So many steps run beside each other. */
+/** Number of steps that run side by side. */
 const AT_ONCE = Math.max(2, CORES);
-/** The browser tests come in so many parts, each with its own server, database and browser: who is done early takes another. */
+/** Number of parts of the browser tests, each with its own server, database and browser. */
 const BROWSER_PARTS = 6;
 
 /**

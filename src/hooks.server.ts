@@ -105,7 +105,7 @@ export const handleError: HandleServerError = ({ error: thrown, event, status, m
 		return { message: `${thrown.message}. Nothing of it was changed.`, reference };
 	if (!isConnectionError(thrown))
 		return {
-			message: 'Something went wrong on our side. What you were doing is still where it was.',
+			message: 'Something went wrong on our side. Your work has not been lost.',
 			reference
 		};
 	event.locals.databaseAway = true;

@@ -98,7 +98,7 @@ function instead(item: Item, fits: (movement: Movement) => boolean, random: Rand
 	};
 }
 
-/** So many of the items, chosen by chance, each replaced. */
+/** Replaces `count` items, chosen at random. */
 function replaced(
 	plan: ClassPlan,
 	share: number,

@@ -36,13 +36,26 @@ export async function groupAt(file: string): Promise<Group> {
 	return read.value;
 }
 
-/** The options of a command; what it does not know is complained of. */
-export function optionsIn<O extends NonNullable<ParseArgsConfig['options']>>(args: string[], options: O) {
+/**
+ * Returns the options and the other words of a command.
+ * @throws Complaint where an option is unknown or lacks its value
+ */
+export function parsed<O extends NonNullable<ParseArgsConfig['options']>>(args: string[], options: O) {
 	try {
-		return parseArgs({ args, strict: true, options }).values;
+		return parseArgs({ args, strict: true, allowPositionals: true, options });
 	} catch (error) {
-		throw new Complaint((error as Error).message);
+		const { code, message } = error as { code?: string; message: string };
+		const option = /'(-[^' ]*)/.exec(message)?.[1] ?? '';
+		if (code === 'ERR_PARSE_ARGS_UNKNOWN_OPTION') throw new Complaint(`there is no option ${option}`);
+		throw new Complaint(`${option} needs a value`);
 	}
+}
+
+/** Returns the options of a command that takes no other words. */
+export function optionsIn<O extends NonNullable<ParseArgsConfig['options']>>(args: string[], options: O) {
+	const { values, positionals } = parsed(args, options);
+	if (positionals.length) throw new Complaint(`what is "${positionals[0]}"?`);
+	return values;
 }
 
 /** A whole number of the command line; `usual` where nothing is said. */

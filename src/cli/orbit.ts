@@ -12,7 +12,7 @@ import { rangeSeconds } from '../lib/core/orbit';
 import { worthOf } from '../lib/core/propose';
 import { styleOf } from '../lib/core/style';
 import { applyEdit } from '../lib/core/plan';
-import { Complaint, groupAt, planAt } from './input';
+import { Complaint, groupAt, parsed, planAt } from './input';
 import { PLAN_SERIES_USAGE, planSeriesCommand } from './plan-series';
 import { PROPOSE_USAGE, proposeCommand } from './propose';
 import { SERIES_USAGE, seriesCommand } from './series';
@@ -22,9 +22,9 @@ const USAGE = `usage: orbit <command> FILE.json [options]      (FILE.json or - f
 
   clock      the class second by second
   balance    time per direction and leg against the group's targets
-  check      what the checks find; exit 1 when something must be mended before teaching
+  check      what the checks find; exit 1 when something must be fixed before teaching
   fit        the plan brought to its exact length, as a plan file
-  cost       what the class costs as a class, part by part: the less the better
+  score      the score of the class, part by part, in points: more is better
   room       what every tier and every caution in the room gets, and whether the kit suffices
 
   propose    a whole class for a group (no file):
@@ -50,7 +50,7 @@ interface CliOptions {
 	json: boolean;
 }
 
-/** @returns the exit code: 0 done, 1 bad input or (check) something that must be mended */
+/** @returns the exit code: 0 done, 1 bad input or (check) something that must be fixed */
 export async function main(args: string[]): Promise<number> {
 	if (args.length === 0 || args.includes('--help') || args.includes('-h')) {
 		console.log(USAGE);
@@ -74,33 +74,30 @@ export async function main(args: string[]): Promise<number> {
 }
 
 function readOptions(args: string[]): CliOptions {
-	const options: CliOptions = { command: '', file: '', groupFile: null, minutes: null, json: false };
-	const words: string[] = [];
-	for (let i = 0; i < args.length; i++) {
-		const word = args[i] as string;
-		const value = () => {
-			const next = args[++i];
-			if (next === undefined) throw new Complaint(`${word} needs a value`);
-			return next;
-		};
-		if (word === '--json') options.json = true;
-		else if (word === '--group') options.groupFile = value();
-		else if (word === '--minutes') options.minutes = Number(value());
-		else if (word.startsWith('--')) throw new Complaint(`there is no option ${word}`);
-		else words.push(word);
-	}
-	const [command = '', file, ...more] = words;
+	const { values, positionals } = parsed(args, {
+		json: { type: 'boolean' },
+		group: { type: 'string' },
+		minutes: { type: 'string' }
+	});
+	const [command = '', file, ...more] = positionals;
+	const options: CliOptions = {
+		command,
+		file: file ?? '',
+		groupFile: values.group ?? null,
+		minutes: values.minutes === undefined ? null : Number(values.minutes),
+		json: values.json ?? false
+	};
 	if (!(command in COMMANDS) && !(command in WITHOUT_FILE))
 		throw new Complaint(`there is no command "${command}"\n\n${USAGE}`);
 	if (command in WITHOUT_FILE) {
 		if (file) throw new Complaint(`orbit ${command} takes no file; what is "${file}"?`);
-		return { ...options, command };
+		return options;
 	}
 	if (!file) throw new Complaint(`which file? orbit ${command} FILE.json (or - for standard input)`);
 	if (more.length) throw new Complaint(`one file at a time; what is "${more[0]}"?`);
 	if (options.minutes !== null && !(options.minutes >= 1 && options.minutes <= 240))
 		throw new Complaint('--minutes must be a number from 1 to 240');
-	return { ...options, command, file };
+	return options;
 }
 
 async function loadPlan(options: CliOptions): Promise<PlanFile> {
@@ -119,14 +116,12 @@ function analysis(file: PlanFile): Analysis {
 const targetsOf = (group: Group | null) => (group ? group.targets : preset('general').targets);
 
 const COMMANDS: Record<string, (file: PlanFile, options: CliOptions) => number> = {
-	cost(file, { json }) {
+	score(file, { json }) {
 		const { total, parts } = worthOf(file.plan, catalogue(file).find, file.group, USUAL_PACE);
-		// the score as a cost: less is better
-		const costs = Object.fromEntries(Object.entries(parts).map(([part, points]) => [part, -points || 0]));
-		if (json) print({ total: -total, parts: costs });
+		if (json) print({ total, parts });
 		else {
-			const rows = Object.entries(costs).map(([part, points]) => [part, points.toFixed(2)]);
-			console.log(table(['part', 'points'], [...rows, ['in all', (-total).toFixed(2)]]));
+			const rows = Object.entries(parts).map(([part, points]) => [part, points.toFixed(2)]);
+			console.log(table(['part', 'points'], [...rows, ['in all', total.toFixed(2)]]));
 		}
 		return 0;
 	},
@@ -198,7 +193,7 @@ const COMMANDS: Record<string, (file: PlanFile, options: CliOptions) => number> 
 	check(file, { json }) {
 		const { findings } = analysis(file);
 		if (json) print({ findings });
-		else if (findings.length === 0) console.log('nothing to mend');
+		else if (findings.length === 0) console.log('nothing to fix');
 		else
 			console.log(
 				table(

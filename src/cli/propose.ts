@@ -23,7 +23,7 @@ export const PROPOSE_USAGE = `             --group FILE.json   for whom (else a 
              --lengthen TISSUE,TISSUE        held long for a minute a leg
              --without POSITION,POSITION                         --json        the class as a plan file`;
 
-/** `orbit propose`: prints the class, or as a plan file. @returns 0, or 1 where the wishes cannot go together */
+/** `orbit propose`: prints the class, or as a plan file. @returns 0, or 1 where the wishes do not go together */
 export async function proposeCommand(args: string[]): Promise<number> {
 	const { plan, group, minutes, seed, wishes, json } = await read(args);
 	const file: PlanFile = plan ?? {

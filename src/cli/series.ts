@@ -14,18 +14,15 @@ import {
 	seriesFindings,
 	type SeriesAnalysis
 } from '../lib/core/series';
-import { Complaint, readText } from './input';
+import { Complaint, parsed, readText } from './input';
 import { table } from './table';
 
 export const SERIES_USAGE = `  series     FILE.json [--json]   a series: its classes and rungs, weeks with load, monotony and strain, findings`;
 
 /** `orbit series`: prints a series file week by week, as if its group had met nothing before it. @returns 0 */
 export async function seriesCommand(args: string[]): Promise<number> {
-	const json = args.includes('--json');
-	const words = args.filter((word) => word !== '--json');
-	const wrong = words.find((word) => word.startsWith('--'));
-	if (wrong) throw new Complaint(`there is no option ${wrong}`);
-	const [file, more] = words;
+	const { values, positionals } = parsed(args, { json: { type: 'boolean' } });
+	const [file, more] = positionals;
 	if (!file) throw new Complaint('which file? orbit series FILE.json (or - for standard input)');
 	if (more) throw new Complaint(`one file at a time; what is "${more}"?`);
 	const read = readSeriesFile(await readText(file), findMovement);
@@ -39,7 +36,7 @@ export async function seriesCommand(args: string[]): Promise<number> {
 		knownBefore: [],
 		pace: USUAL_PACE
 	});
-	if (json) console.log(JSON.stringify(asJson(analysis), null, 2));
+	if (values.json) console.log(JSON.stringify(asJson(analysis), null, 2));
 	else show(analysis);
 	return 0;
 }
@@ -123,6 +120,6 @@ export function show(analysis: SeriesAnalysis): void {
 		)
 	);
 	const findings = seriesFindings(analysis);
-	console.log(`\n${findings.length ? '' : 'nothing to mend'}`);
+	console.log(`\n${findings.length ? '' : 'nothing to fix'}`);
 	for (const { severity, checkId, message } of findings) console.log(`${severity}  ${message}  [${checkId}]`);
 }

@@ -8,7 +8,7 @@
 	<h1>{page.status === 404 ? 'Not here' : 'That did not work'}</h1>
 	<p>{page.error?.message}</p>
 	{#if page.error?.reference}<p class="quiet">Reference {page.error.reference}</p>{/if}
-	<p><a href="/">To the week</a></p>
+	<p><a href="/">Back to the week</a></p>
 </section>
 
 <style>

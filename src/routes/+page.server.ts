@@ -61,7 +61,7 @@ export const load: PageServerLoad = async ({ locals, url, request }) => {
 	};
 };
 
-/** So many days ahead a device has its classes. */
+/** Days ahead whose classes are stored on a device. */
 const READY_DAYS = 7;
 
 async function plannedSoon(studioId: string, today: string): Promise<string[]> {

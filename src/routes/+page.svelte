@@ -32,7 +32,7 @@
 		})
 	);
 
-	const DUE_WORDS = { 'write down': 'not written down yet', plan: 'not planned', test: 'a test' };
+	const DUE_WORDS = { 'write down': 'not recorded yet', plan: 'not planned', test: 'a test' };
 </script>
 
 <svelte:head><title>Week · Humble Orbit</title></svelte:head>
@@ -60,8 +60,8 @@
 
 {#if waiting}
 	<p class="said" role="status">
-		{waiting === 1 ? 'A class' : `${waiting} classes`} that you led with this device could not be sent to the server
-		just now. It stays on this device, and is tried again the next time this page is opened.
+		{waiting === 1 ? 'A class' : `${waiting} classes`} taught with this device could not be sent to the server.
+		The record stays on this device and is sent when you next open this page.
 	</p>
 {/if}
 {#if form?.message}<p class="said" role="alert">{form.message}</p>{/if}
@@ -106,7 +106,7 @@
 
 {#if data.due.length}
 	<section class="due" aria-labelledby="due-title">
-		<h2 id="due-title">Waiting in the series</h2>
+		<h2 id="due-title">To do in your series</h2>
 		<ul>
 			{#each data.due as { id, title, due } (id)}
 				<li>
@@ -128,7 +128,7 @@
 			</h2>
 			{#each day.clashes as clash, index (index)}
 				<p class="clash">
-					<SeverityMark severity="mend" />
+					<SeverityMark severity="fix" />
 					{clash.room} is wanted twice: {clash.second} from {clash.from} on, {clash.minutes} min too early for {clash.first}
 				</p>
 			{/each}

@@ -13,12 +13,12 @@ import {
 } from './base';
 import type { Page } from '@playwright/test';
 
-/** A group of its own for a test, made by the form: so many people, cautions and blocks as it needs. */
+/** A group of its own for a test, made by the form: with the people, cautions and blocks that it needs. */
 async function newGroup(page: Page, name: string, blocks: number): Promise<string> {
 	await open(page, '/group');
 	await page.getByLabel('Name').fill(name);
 	await page.getByLabel('Begin with').selectOption('beginners');
-	await page.getByRole('button', { name: 'Make the group' }).click();
+	await page.getByRole('button', { name: 'Create group' }).click();
 	await arrive(page, '/group/');
 	await page.getByLabel('How many').fill('12');
 	await page.getByLabel('How many').press('Tab');
@@ -26,7 +26,7 @@ async function newGroup(page: Page, name: string, blocks: number): Promise<strin
 	await page.getByLabel('tight').press('Tab');
 	await page.getByLabel('Another caution').selectOption('sore knee');
 	await page.getByRole('button', { name: 'Add', exact: true }).click();
-	await page.getByLabel('As the studio has it').uncheck({ force: true });
+	await page.getByLabel('Same as the studio').uncheck({ force: true });
 	await page.getByLabel('block', { exact: true }).fill(String(blocks));
 	await page.getByLabel('block', { exact: true }).press('Tab');
 	await page.getByLabel('blanket', { exact: true }).fill('6');
@@ -67,7 +67,7 @@ test('a beginners’ class is adapted to a sore knee and too few blocks', async 
 	// or the teacher keeps it and answers for it: that stays with the plan
 	await page.getByRole('group', { name: /^90-90 seat/ }).focus();
 	if (await detail.isHidden()) await page.keyboard.press('d');
-	await detail.getByRole('button', { name: 'Keep it, I answer for it' }).click();
+	await detail.getByRole('button', { name: 'Keep it on my responsibility' }).click();
 	await expect(beside).toBeHidden();
 	await expect(saved(page)).toBeVisible();
 	await reload(page);
@@ -84,7 +84,7 @@ test('a beginners’ class is adapted to a sore knee and too few blocks', async 
 		page.getByText(/needs 2\d blocks, 18 are at hand: use folded blankets for/).first()
 	).toBeVisible();
 	await expect(page.getByRole('row', { name: /90-90 seat/ })).toContainText(
-		/Kept by your own confirmation, \d+ \w+ 20\d\d\./
+		/Kept on your responsibility, \d+ \w+ 20\d\d\./
 	);
 	expect(await axeFindings(page)).toEqual([]);
 });
@@ -100,7 +100,7 @@ test('where the clinician decides nothing is proposed', async ({ page }) => {
 		page.getByRole('complementary').getByText(/after hip replacement \(1\): the treating clinician decides/)
 	).toBeVisible();
 	await page.keyboard.press('d');
-	await expect(page.getByText('Nothing is proposed: the treating clinician decides.')).toBeVisible();
+	await expect(page.getByText('No suggestion: the treating clinician decides.')).toBeVisible();
 	await page.keyboard.press('x');
 	await expect(page.getByText(/with these cautions the treating clinician decides/)).toBeVisible();
 	await expect(page.getByRole('group', { name: /^Stacked knees, folded/ }).first()).toBeVisible();
@@ -124,7 +124,7 @@ test('the catalogue is searched and narrowed, and counts say what would be left'
 	await page.getByRole('button', { name: 'Clear filters' }).click();
 
 	await page.getByLabel('For', { exact: true }).selectOption({ label: 'First Tide' });
-	await page.getByLabel('safe for all in the room').check({ force: true });
+	await page.getByLabel('suits everybody in the room').check({ force: true });
 	await expect(page.getByRole('link', { name: /^Frog Mandukasana/ })).toBeHidden();
 	expect(await axeFindings(page)).toEqual([]);
 });
@@ -135,7 +135,7 @@ test('an own movement: copied, used, changed; a class keeps the one it was made 
 }) => {
 	watch.allow.push(/422/);
 	await open(page, '/catalogue/clam');
-	await page.getByRole('link', { name: 'Copy as your own' }).click();
+	await page.getByRole('link', { name: 'Copy as my own' }).click();
 	await arrive(page, /own\/new/);
 	await page.getByLabel('Name').fill('Harbour clam');
 	await page.getByLabel('Angles, degrees').first().fill('F45 K90 -> F45 ER170 K90');
@@ -164,17 +164,23 @@ test('an own movement: copied, used, changed; a class keeps the one it was made 
 
 	await open(page, plan);
 	await expect(total(page)).toHaveText(before ?? '');
-	await expect(page.getByRole('heading', { name: 'The catalogue has moved on' })).toBeVisible();
+	await expect(
+		page.getByRole('heading', { name: 'Some movements in this class have been updated' })
+	).toBeVisible();
 	await page.getByText('Harbour clam', { exact: true }).first().click();
 	await expect(page.getByRole('row', { name: /full dose/ })).toContainText('"max":24');
-	await page.getByRole('button', { name: 'Take today’s Harbour clam' }).click();
-	await expect(page.getByRole('heading', { name: 'The catalogue has moved on' })).toBeHidden();
+	await page.getByRole('button', { name: 'Use today’s Harbour clam' }).click();
+	await expect(
+		page.getByRole('heading', { name: 'Some movements in this class have been updated' })
+	).toBeHidden();
 	await page.getByRole('button', { name: 'Undo' }).click();
-	await expect(page.getByRole('heading', { name: 'The catalogue has moved on' })).toBeVisible();
+	await expect(
+		page.getByRole('heading', { name: 'Some movements in this class have been updated' })
+	).toBeVisible();
 
 	// left out: not offered any more, and the class that has it keeps it
 	await open(page, '/catalogue/own-harbour-clam');
-	await page.getByRole('button', { name: 'Leave it out of planning' }).click();
+	await page.getByRole('button', { name: 'Exclude from planning' }).click();
 	await expect(page.getByText('Left out: it is not offered')).toBeVisible();
 	await open(page, plan);
 	await expect(row).toBeVisible();
@@ -204,7 +210,7 @@ test('a teaching style changes cues, doses and what is offered in new classes, n
 	await openPlan(page, 'Chalk Tuesdays', 'High step, dropped knee');
 	await expect(page.getByRole('spinbutton', { name: /Dose of Low lunge in breaths/ })).toBeVisible();
 	await page.getByText('Style and pace of this class').click();
-	await expect(page.getByText('otherwise than usual').first()).toBeVisible();
+	await expect(page.getByText('differs from your style').first()).toBeVisible();
 
 	await open(page, '/style');
 	for (const name of [/^Heel drawn in/, /^Swap after each item/])
@@ -252,17 +258,17 @@ test('students are written down, counted and removed', async ({ page, watch }) =
 	await page.getByRole('link', { name: 'First Tide' }).click();
 	await arrive(page, '/group/');
 	await page.getByLabel('First name and initial').fill('Oda Fenwick');
-	await page.getByRole('button', { name: 'Write down' }).click();
+	await page.getByRole('button', { name: 'Add' }).click();
 	await expect(page.getByText('a first name and an initial, as in "Oda F."')).toBeVisible();
 	await page.getByLabel('First name and initial').fill('Oda F.');
 	await page.getByLabel('Tier of the new student').selectOption('tight');
-	await page.getByRole('button', { name: 'Write down' }).click();
+	await page.getByRole('button', { name: 'Add' }).click();
 	await page.getByLabel('Add a caution to Oda F.').selectOption('poor balance');
 	await expect(page.getByRole('button', { name: 'Take poor balance from Oda F.' })).toBeVisible();
 	// one after the other, faster than the server answers
 	await page.getByLabel('Tighter side of Oda F.').selectOption('left');
 	await page.getByLabel('Tier of Oda F.').selectOption('open');
-	const list = page.getByRole('region', { name: 'Students, if you like' });
+	const list = page.getByRole('region', { name: 'Students (optional)' });
 	await expect(list.getByText('Saved', { exact: true })).toBeVisible();
 	await reload(page);
 	await expect(page.getByLabel('Tighter side of Oda F.')).toHaveValue('left');
@@ -271,6 +277,6 @@ test('students are written down, counted and removed', async ({ page, watch }) =
 	await page.getByRole('dialog').getByRole('button', { name: 'Remove Oda F.' }).click();
 	await expect(page.getByText('Oda F. is removed', { exact: true })).toBeVisible();
 	await reload(page);
-	await expect(page.getByRole('heading', { name: 'Students, if you like' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Students (optional)' })).toBeVisible();
 	await expect(page.getByRole('rowheader', { name: 'Oda F.' })).toBeHidden();
 });

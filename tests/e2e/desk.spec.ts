@@ -139,8 +139,8 @@ test('doses, forms and times are edited in place; a wrong one says what is allow
 	await page.getByRole('textbox', { name: 'Starts' }).fill('6.40');
 	await page.getByRole('textbox', { name: 'Starts' }).press('Tab');
 	await expect(page.getByText('ends 06:42')).toBeVisible();
-	await page.getByRole('spinbutton', { name: 'Minutes asked for' }).fill('600');
-	await page.getByRole('spinbutton', { name: 'Minutes asked for' }).press('Tab');
+	await page.getByRole('spinbutton', { name: 'Target minutes' }).fill('600');
+	await page.getByRole('spinbutton', { name: 'Target minutes' }).press('Tab');
 	await expect(page.getByRole('alert').getByText('1 to 240')).toBeVisible();
 });
 
@@ -149,7 +149,7 @@ test('a fit that cannot be says precisely why, and changes nothing', async ({ pa
 	await addByKey(page, 'warrior ii');
 	await page.keyboard.press('f');
 	await expect(
-		page.getByText(/It does not fit: needs 42:59 more: the longest this plan can be is 2:01/)
+		page.getByText(/It cannot fit: needs 42:59 more: the longest this plan can be is 2:01/)
 	).toBeVisible();
 	await expect(total(page)).toHaveText('1:31');
 });
@@ -162,10 +162,10 @@ test('a finding is mended in one step and can be taken back', async ({ page }) =
 		.filter({ hasText: 'the class ends with Happy baby, not with rest' });
 	await expect(finding).toBeVisible();
 	await page.getByRole('listitem').filter({ has: finding }).getByRole('button', { name: 'Fix' }).click();
-	const change = page.getByRole('group', { name: 'What the fix changes' });
+	const change = page.getByRole('group', { name: 'Effect of the fix' });
 	await expect(change).toContainText('End with Final rest');
 	await expect(change).toContainText(/\d+:\d\d → \d+:\d\d/);
-	await change.getByRole('button', { name: 'Take it' }).click();
+	await change.getByRole('button', { name: 'Apply' }).click();
 	await expect(page.getByRole('group', { name: /^Final rest/ })).toBeVisible();
 	await expect(finding).toBeHidden();
 	await page.getByRole('button', { name: 'Undo' }).click();
@@ -201,7 +201,7 @@ test('the class card prints times, sides, kit and the caution line', async ({ pa
 	await expect(page.getByRole('row', { name: /19:15 0:40 Rest with bent knees/ })).toBeVisible();
 	await expect(page.locator('.kit')).toContainText('33 blocks');
 	await page.emulateMedia({ media: 'print' });
-	await expect(page.getByRole('link', { name: 'Back to the desk' })).toBeHidden();
+	await expect(page.getByRole('link', { name: 'Back to the class' })).toBeHidden();
 	const pdf = (await page.pdf({ format: 'A4', preferCSSPageSize: true })).toString('latin1');
 	expect((pdf.match(/\/Type \/Page\b/g) ?? []).length).toBeLessThanOrEqual(2);
 });
@@ -221,13 +221,13 @@ test('a plan goes out as a file and comes back in; a wrong file changes nothing'
 	const input = page.getByLabel('Plan file (JSON)');
 	const wrong = text.replace('"amount": 10', '"amount": 1000').replace('"clam"', '"oyster"');
 	await input.setInputFiles({ name: 'wrong.json', mimeType: 'application/json', buffer: Buffer.from(wrong) });
-	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await page.getByRole('button', { name: 'Import' }).click();
 	await expect(page.getByRole('alert')).toContainText('the catalogue has no movement "oyster"');
 	await expect(page.getByRole('alert')).toContainText('plan.sections[0].blocks[0].movement');
 
 	await input.setInputFiles({ name: 'right.json', mimeType: 'application/json', buffer: Buffer.from(text) });
 	await page.getByLabel('For which group').selectOption({ label: 'First Tide' });
-	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await page.getByRole('button', { name: 'Import' }).click();
 	await expect(page.getByRole('textbox', { name: 'Title of the class' })).toHaveValue(
 		'Out and "in" <b>🌊</b>'
 	);

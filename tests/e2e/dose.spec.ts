@@ -36,8 +36,8 @@ test('sets, a press in rounds, circles both ways, by turns and a shape passed th
 	await addByKey(page, 'low lunge');
 	let dose = await doseOf(page, 'Low lunge');
 	await dose.fill('Sets', '3');
-	await dose.fill('Rest between, seconds', '20');
-	await dose.fill('Up to, as it suits', '8');
+	await dose.fill('Rest between sets (s)', '20');
+	await dose.fill('Up to', '8');
 	await expect(row('Low lunge')).toHaveAccessibleName(/5–8 breaths each side, 3 sets, 20 s between/);
 
 	await addAfter('Low lunge', 'front leg pressing');
@@ -58,7 +58,7 @@ test('sets, a press in rounds, circles both ways, by turns and a shape passed th
 	const sided = await total(page).textContent();
 	await dose.fill('The last one held', '3');
 	await dose.choose('in', 'breaths');
-	await dose.tick('By turns: left, right, left');
+	await dose.tick('Alternating: left, right, left');
 	await expect(row('Clam')).toHaveAccessibleName(/20 repetitions by turns, the last held 3 breaths/);
 	await expect(total(page)).not.toHaveText(sided ?? '');
 
@@ -86,8 +86,8 @@ test('the sides differ for a reason, change slowly after a pause, or there is on
 	const dose = await doseOf(page, 'Clam');
 	await dose.fill('Second side, repetitions', '6');
 	await dose.fill('Why the sides get different amounts', 'tired by then');
-	await dose.fill('after the first side, seconds', '15');
-	await dose.tick('The change of sides is a slow switch');
+	await dose.fill('after the first side (s)', '15');
+	await dose.tick('Change sides slowly');
 	await expect(page.getByRole('group', { name: /^Clam,/ })).toHaveAccessibleName(
 		/10 repetitions each side, 6 repetitions on the second side/
 	);
@@ -151,7 +151,7 @@ test('kit is for one side, somebody else is here today, and sheet and checks fol
 	).toBeVisible();
 
 	await open(page, `${plan}#here`);
-	await page.getByRole('button', { name: 'Back to who usually comes' }).click();
+	await page.getByRole('button', { name: 'Reset to usual' }).click();
 	await expect(page.getByText('As usual: 9 people')).toBeVisible();
 	await expect(saved(page)).toBeVisible();
 });

@@ -52,10 +52,10 @@ test('goals that share a step leave the page of a series alive, and the same goa
 	const both = page.getByRole('button').filter({ hasText: /Clam, supported[^]*Clam, supported/ });
 	await expect(both.first()).toBeVisible();
 	await page
-		.getByRole('button', { name: /^Take the goal out/ })
+		.getByRole('button', { name: /^Remove goal/ })
 		.first()
 		.click();
-	await expect(page.getByText('The goal is taken out')).toBeVisible();
+	await expect(page.getByText('Goal removed')).toBeVisible();
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(saved(page)).toBeVisible();
 });
@@ -98,7 +98,7 @@ test('a class removed in another window says so, can be kept as a new one, and c
 
 	await addByKey(page, 'cobra');
 	await expect(page.getByText('This class was removed in another window')).toBeVisible();
-	await page.getByRole('button', { name: 'Keep it as a new one' }).click();
+	await page.getByRole('button', { name: 'Save it as a new one' }).click();
 	await expect(page).not.toHaveURL(path);
 	await expect(page.getByRole('group', { name: /^Cobra/ })).toBeVisible();
 

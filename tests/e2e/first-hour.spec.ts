@@ -45,7 +45,7 @@ test.describe('without an account', () => {
 		await person.type(page.getByLabel('Your name'), 'Wren Solheim');
 		await person.type(page.getByLabel('E-mail'), email);
 		await person.type(page.getByLabel('Password'), password);
-		await person.click(button(page, 'Open the account'));
+		await person.click(button(page, 'Create the account'));
 		await arrive(page, '/sign-in');
 		await person.type(page.getByLabel('E-mail'), email);
 		await person.type(page.getByLabel('Password'), password);
@@ -90,7 +90,7 @@ test.describe('without an account', () => {
 		await page.getByLabel('Your name').fill('Per Lindqvist');
 		await page.getByLabel('E-mail').fill(email);
 		await page.getByLabel('Password').fill(password);
-		await button(page, 'Open the account').click();
+		await button(page, 'Create the account').click();
 		await arrive(page, '/sign-in');
 		await page.getByLabel('E-mail').fill(email);
 		await page.getByLabel('Password').fill(password);
@@ -137,7 +137,7 @@ test.describe('without an account', () => {
 test('a group without classes can be removed', async ({ page }) => {
 	await open(page, '/group');
 	await page.getByLabel('Name', { exact: true }).fill('Made by mistake');
-	await button(page, 'Make the group').click();
+	await button(page, 'Create group').click();
 	await arrive(page, '/group/');
 	await button(page, 'Remove this group').click();
 	await arrive(page, '/group');

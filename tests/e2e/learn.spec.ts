@@ -26,7 +26,7 @@ test.describe('a teacher of whom nothing is known', () => {
 		await page.getByLabel('Your name').fill('Petra Quill');
 		await page.getByLabel('E-mail').fill(email);
 		await page.getByLabel('Password').fill('oystercatchers at low water');
-		await page.getByRole('button', { name: 'Open the account' }).click();
+		await page.getByRole('button', { name: 'Create the account' }).click();
 		await arrive(page, '/sign-in');
 		await page.getByLabel('E-mail').fill(email);
 		await page.getByLabel('Password').fill('oystercatchers at low water');
@@ -34,7 +34,7 @@ test.describe('a teacher of whom nothing is known', () => {
 		await arrive(page, '/begin');
 		await open(page, '/group');
 		await page.getByLabel('Name').fill('Breakwater Striders');
-		await page.getByRole('button', { name: 'Make the group' }).click();
+		await page.getByRole('button', { name: 'Create group' }).click();
 		await arrive(page, '/group/');
 		const example = JSON.parse(readFileSync('examples/after-the-headland-run.plan.json', 'utf8'));
 		const filled = async (day: string) => {
@@ -49,18 +49,18 @@ test.describe('a teacher of whom nothing is known', () => {
 		const next = await filled('2030-05-28');
 		await open(page, next);
 		await expect(total(page)).toHaveText('45:00');
-		const before = await page.getByText(/four times of five/).textContent();
+		const before = await page.getByText(/chance of ending on time/).textContent();
 		for (const day of ['2030-05-07', '2030-05-14', '2030-05-21']) {
 			await open(page, `${await filled(day)}/taught`);
 			await page.getByLabel('Minutes').fill('52');
 			await page.getByLabel('Minutes').press('Tab');
-			await page.getByRole('button', { name: 'Write it down', exact: true }).click();
-			await expect(page.getByText('Written down', { exact: true })).toBeVisible();
+			await page.getByRole('button', { name: 'Record it', exact: true }).click();
+			await expect(page.getByText('Recorded', { exact: true })).toBeVisible();
 		}
 		await open(page, next);
 		await expect(page.getByText('Your pace was learned since this class was made.')).toBeVisible();
 		await expect(total(page)).not.toHaveText('45:00');
-		expect(await page.getByText(/four times of five/).textContent()).not.toBe(before);
+		expect(await page.getByText(/chance of ending on time/).textContent()).not.toBe(before);
 		expect(await axeInBoth(page), 'plan, pace learned').toEqual([]);
 		await page.getByRole('button', { name: 'Fit it to 45:00' }).click();
 		await expect(total(page)).toHaveText('45:00');
@@ -76,7 +76,7 @@ test.describe('a teacher of whom nothing is known', () => {
 		await held.press('Tab');
 		await expect(page.getByText('said by you; usual 7')).toBeVisible();
 		await page
-			.getByRole('checkbox', { name: 'Learn my pace from the classes that I write down' })
+			.getByRole('checkbox', { name: 'Learn my pace from the classes that I record' })
 			.uncheck({ force: true });
 		await expect(learned).toBeHidden();
 		await expect(page.locator('[data-state="saved"]')).toBeVisible();
@@ -98,8 +98,8 @@ test('a group is counted in a test by taps, and what it speaks for is taken over
 	await expect(page.getByText(/The left side is behind by 1\.8 grades/)).toBeVisible();
 	expect(await axeInBoth(page), 'check-in').toEqual([]);
 	const offer = page.getByRole('listitem').filter({ hasText: 'the left side is behind. Have the desk' });
-	await offer.getByRole('button', { name: 'Take it over' }).click();
-	await expect(page.getByText('Taken over into the group')).toBeVisible();
+	await offer.getByRole('button', { name: 'Apply' }).click();
+	await expect(page.getByText('Applied to the group')).toBeVisible();
 	await expect(offer).toBeHidden();
 	// the desk speaks of it now, and mends it
 	await newPlan(page, 'Skiff Crew', '2030-06-06');
@@ -131,7 +131,7 @@ test('an even group is told no difference', async ({ page }) => {
 	}
 	await open(page, `${group}/check-in`);
 	await expect(
-		page.getByText(/^Since Thursday 1 October: no change that can be told \(0\.1 grades, less than/)
+		page.getByText(/^Since Thursday 1 October: no measurable change \(0\.1 grades, less than/)
 	).toBeVisible();
 });
 
@@ -168,7 +168,7 @@ test('somebody is measured with the inclinometer, which drops out half way; remo
 	await page.getByRole('button', { name: 'Keep these readings' }).click();
 	await expect(page.getByText('Kept: Shins falling outwards, on the front, Nell K.')).toBeVisible();
 	await expect(
-		page.getByText(/The left side is behind by 1\d(\.\d)? degrees, more than the 6\.8/)
+		page.getByText(/The left side is behind by 1\d(\.\d)? degrees, more than the error of measuring \(6\.8\)/)
 	).toBeVisible();
 	// their name stands in a note too
 	const runs = `/api${group.replace('/group/', '/groups/')}/runs`;
@@ -254,10 +254,10 @@ test('a series ends with what changed and what did not, without names unless the
 			expect(kept.status()).toBe(201);
 		}
 	await open(page, `${series}/results`);
-	const changed = page.getByRole('region', { name: 'Changed, by more than measuring is off' });
+	const changed = page.getByRole('region', { name: 'Changed by more than the error of measuring' });
 	await expect(changed.getByRole('heading', { name: /Rolling straight legs/ })).toBeVisible();
 	await expect(changed).toContainText(/1\.6 grades freer/);
-	const same = page.getByRole('region', { name: 'No change that can be told' });
+	const same = page.getByRole('region', { name: 'No measurable change' });
 	await expect(same.getByRole('heading', { name: /Butterfly/ })).toBeVisible();
 	expect(await axeInBoth(page), 'results').toEqual([]);
 	await expect(page.getByRole('heading', { name: 'People' })).toHaveCount(0);
@@ -282,7 +282,7 @@ test('a ladder begins where the group was counted to be, once the teacher takes 
 	expect(kept.status()).toBe(201);
 	await open(page, `${group}/check-in`);
 	const tiers = page.getByRole('listitem').filter({ hasText: 'Front of the hips: 0 tight' });
-	await tiers.getByRole('button', { name: 'Take it over' }).click();
+	await tiers.getByRole('button', { name: 'Apply' }).click();
 	await expect(tiers).toBeHidden();
 
 	await open(page, '/series');
@@ -298,7 +298,7 @@ test('a ladder begins where the group was counted to be, once the teacher takes 
 	);
 	await expect(offer).toBeVisible();
 	expect(await axeInBoth(page), 'series').toEqual([]);
-	await offer.getByRole('button', { name: /^Change the ladder so/ }).click();
+	await offer.getByRole('button', { name: /^Apply to ladder/ }).click();
 	await expect(offer).toBeHidden();
 	await page.keyboard.press('Control+z');
 	await expect(offer).toBeVisible();
@@ -315,7 +315,7 @@ test('before the next class it is asked how the last one sat', async ({ page }) 
 	await newPlan(page, 'Skiff Crew', '2031-02-13');
 	const asked = page.getByRole('region', { name: 'After the class of Thursday 6 February' });
 	await asked.getByRole('group', { name: 'Sore the next day?' }).getByRole('button', { name: 'few' }).click();
-	await expect(page.getByText('Written down: how Thursday 6 February sat.')).toBeVisible();
+	await expect(page.getByText('Recorded: feedback on Thursday 6 February.')).toBeVisible();
 	await newPlan(page, 'Skiff Crew', '2031-02-20');
 	await expect(page.getByText('Sore the next day?')).toHaveCount(0);
 });
@@ -323,10 +323,10 @@ test('before the next class it is asked how the last one sat', async ({ page }) 
 test('a class without a plan is written down for any day', async ({ page }) => {
 	const group = await groupPath(page, 'Skiff Crew');
 	await open(page, `${group}/taught`);
-	await page.getByText('Write down a class without a plan').click();
+	await page.getByText('Record a class without a plan').click();
 	await page.getByLabel('What it was').fill('On the slipway');
 	await page.getByLabel('Minutes').fill('25');
-	await page.getByRole('button', { name: 'Write it down', exact: true }).click();
+	await page.getByRole('button', { name: 'Record it', exact: true }).click();
 	await expect(page.getByRole('cell', { name: 'On the slipway' })).toBeVisible();
 	expect(await axeInBoth(page), 'taught, with weeks').toEqual([]);
 });

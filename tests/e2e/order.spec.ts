@@ -9,7 +9,7 @@ test('a finding is on purpose: it says no more, keeps the reason, and can be ask
 	const finding = checks
 		.getByRole('listitem')
 		.filter({ hasText: 'the class ends with Happy baby, not with rest' });
-	await finding.getByRole('button', { name: 'Keep, with a reason' }).click();
+	await finding.getByRole('button', { name: 'Keep with a reason' }).click();
 	await finding.getByRole('textbox', { name: 'Why you keep it' }).fill('They rest at their desks.');
 	await finding.getByRole('button', { name: 'Keep it' }).click();
 	await expect(checks.getByText('1 kept, with a reason')).toBeVisible();
@@ -18,7 +18,7 @@ test('a finding is on purpose: it says no more, keeps the reason, and can be ask
 	await checks.getByText('1 kept, with a reason').click();
 	await expect(checks.getByText('They rest at their desks.')).toBeVisible();
 	await checks.getByRole('button', { name: 'Check again' }).click();
-	await expect(finding.getByRole('button', { name: 'Keep, with a reason' })).toBeVisible();
+	await expect(finding.getByRole('button', { name: 'Keep with a reason' })).toBeVisible();
 });
 
 test('a check is silenced in all classes with a reason, is listed under Style, and can be asked again', async ({
@@ -29,7 +29,7 @@ test('a check is silenced in all classes with a reason, is listed under Style, a
 	await addByKey(page, 'happy baby');
 	const checks = page.getByRole('complementary');
 	const finding = checks.getByRole('listitem').filter({ hasText: message });
-	await finding.getByRole('button', { name: 'Keep, with a reason' }).click();
+	await finding.getByRole('button', { name: 'Keep with a reason' }).click();
 	await finding.getByRole('textbox', { name: 'Why you keep it' }).fill('They rest at home.');
 	await finding.getByText('In all of my classes').click();
 	await finding.getByRole('button', { name: 'Keep it' }).click();
@@ -39,7 +39,7 @@ test('a check is silenced in all classes with a reason, is listed under Style, a
 	await expect(checks.getByText('1 kept, with a reason')).toBeVisible();
 	await expect(checks.getByText(message)).toBeHidden();
 	await open(page, '/style');
-	const silenced = page.getByRole('region', { name: 'Checks that you have silenced' });
+	const silenced = page.getByRole('region', { name: 'Silenced checks' });
 	await expect(silenced.getByText('They rest at home.')).toBeVisible();
 	expect(await axeFindings(page)).toEqual([]);
 	await silenced.getByRole('button', { name: 'Check again' }).click();
@@ -52,12 +52,12 @@ test('the order is calmed in a worker, taken, and taken back', async ({ page }) 
 		await addByKey(page, name);
 	const before = await total(page).textContent();
 	await page.keyboard.press('o');
-	const calm = page.getByRole('group', { name: 'A calmer order' });
+	const calm = page.getByRole('group', { name: 'Reduce transitions' });
 	await expect(calm).toContainText('no order loses less');
 	expect(await axeFindings(page)).toEqual([]);
-	await calm.getByRole('button', { name: 'Take it' }).click();
+	await calm.getByRole('button', { name: 'Apply' }).click();
 	await expect(total(page)).not.toHaveText(before ?? '');
-	await expect(page.getByText(/Calmed: 0:\d\d less between blocks/)).toBeVisible();
+	await expect(page.getByText(/Reordered: 0:\d\d less between blocks/)).toBeVisible();
 	const rows = await page
 		.locator('.row')
 		.evaluateAll((all) => all.map((row) => row.getAttribute('aria-label')));
@@ -66,7 +66,7 @@ test('the order is calmed in a worker, taken, and taken back', async ({ page }) 
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect(total(page)).toHaveText(before ?? '');
 	await page.keyboard.press('o');
-	await page.getByRole('button', { name: 'Take it' }).click();
+	await page.getByRole('button', { name: 'Apply' }).click();
 	await page.keyboard.press('o');
 	await expect(page.getByText('The order is as calm as it can be')).toBeVisible();
 });
@@ -76,7 +76,7 @@ test('the time around the work is pinned and let go; the likely end is said', as
 	await addByKey(page, 'warrior ii');
 	await expect(total(page)).toHaveText('1:31');
 	await expect(page.locator('.total')).toContainText(
-		/ends \d\d:\d\d to \d\d:\d\d, four times of five; in time 9 of 10/
+		/80 % end \d\d:\d\d to \d\d:\d\d\. 90 % chance of ending on time/
 	);
 	await page.keyboard.press('d');
 	const detail = page.getByRole('group', { name: 'More of Warrior II' });
@@ -158,7 +158,7 @@ test('rows flow in rounds, a leg steps through, a test is taken twice, and sever
 	await page.getByText(/worth knowing/).click();
 	const finding = page.getByRole('listitem').filter({ hasText: 'is tested once' });
 	await finding.getByRole('button', { name: 'Fix' }).click();
-	await page.getByRole('button', { name: 'Take it' }).click();
+	await page.getByRole('button', { name: 'Apply' }).click();
 	await expect(row(/^Test: Rolling/)).toHaveCount(2);
 
 	await row(/^Low lunge/).focus();
@@ -251,8 +251,8 @@ test('a class is kept as a template, another begins with it; renamed, removed an
 	for (const name of ['cat and cow', 'clam', 'final rest']) await addByKey(page, name);
 	await page.getByRole('textbox', { name: 'Title of the class' }).fill('A quarter of an hour');
 	await expect(saved(page)).toBeVisible();
-	await page.getByRole('button', { name: 'Keep as template' }).click();
-	await expect(page.getByText('Kept as a template: A quarter of an hour')).toBeVisible();
+	await page.getByRole('button', { name: 'Save as template' }).click();
+	await expect(page.getByText('Saved as a template: A quarter of an hour')).toBeVisible();
 
 	await open(page, '/?week=2031-W20');
 	await page.getByLabel(/Begin the plan for Skiff Crew, .* with/).selectOption('with A quarter of an hour');

@@ -82,7 +82,7 @@ test('a whole class is put together from nothing: its story is read, it is taken
 	await cards.first().getByRole('button', { name: 'Take this one' }).click();
 	await expect(total(page)).toHaveText('50:00');
 	await expect(page.getByText('This class can be taught as it is')).toBeVisible();
-	await expect(page.getByRole('textbox', { name: 'Is this class about one thing?' })).not.toHaveValue('');
+	await expect(page.getByRole('textbox', { name: 'Theme (optional)' })).not.toHaveValue('');
 	await expect(saved(page)).toBeVisible();
 
 	// the whole of it easier, at the same length; taken, and taken back
@@ -95,13 +95,13 @@ test('a whole class is put together from nothing: its story is read, it is taken
 		timeout: 30_000
 	});
 	expect(await axeFindings(page)).toEqual([]);
-	await page.getByRole('button', { name: 'Take it' }).click();
+	await page.getByRole('button', { name: 'Apply' }).click();
 	await expect(total(page)).toHaveText('50:00');
 	expect(await items()).not.toEqual(before);
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await expect.poll(items).toEqual(before);
 	await page.getByRole('button', { name: 'Ten minutes shorter' }).click();
-	await page.getByRole('button', { name: 'Take it' }).click({ timeout: 30_000 });
+	await page.getByRole('button', { name: 'Apply' }).click({ timeout: 30_000 });
 	await expect(total(page)).toHaveText('40:00');
 	await page.getByRole('button', { name: 'Undo' }).click();
 
@@ -130,7 +130,7 @@ test('a class that was begun is finished round what is there, and undo empties i
 	await expect(page.locator('.row')).toHaveCount(2);
 });
 
-test('what cannot go together is said in a sentence; a search is stopped', async ({ page }) => {
+test('what do not go together is said in a sentence; a search is stopped', async ({ page }) => {
 	const path = await newPlan(page, 'First Tide', '2030-09-14');
 	await page.getByRole('button', { name: 'Propose', exact: false }).first().click();
 	await choose(page, 'Leading up to', 'Fire log');
@@ -153,7 +153,7 @@ test('something else is put in the place of one block, and the rest stays', asyn
 	const clam = page.getByRole('group', { name: /^Clam,/ });
 	await clam.focus();
 	await page.keyboard.press('d');
-	await page.getByRole('button', { name: 'Something else here' }).click();
+	await page.getByRole('button', { name: 'Alternatives' }).click();
 	const other = page.locator('.swaps button').filter({ hasText: ':' }).first();
 	await expect(other).toBeVisible({ timeout: 20_000 });
 	expect(await axeFindings(page)).toEqual([]);
@@ -169,7 +169,7 @@ test('the same seed gives the same class here and in Node', async ({ page }) => 
 	await open(page, '/group');
 	await page.getByLabel('Name').fill('Kelp Barge');
 	await page.getByLabel('Begin with').selectOption({ label: 'Lifters' });
-	await page.getByRole('button', { name: 'Make the group' }).click();
+	await page.getByRole('button', { name: 'Create group' }).click();
 	await arrive(page, '/group/');
 	const path = await newPlan(page, 'Kelp Barge', '2030-10-01');
 	await page.keyboard.press('g');

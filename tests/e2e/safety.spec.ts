@@ -17,7 +17,7 @@ test('two windows on one plan cannot lose an edit', async ({ page, context, watc
 		other.getByRole('heading', { name: 'This class was changed in another window too' })
 	).toBeVisible();
 	await other.getByRole('textbox', { name: 'Title of the class' }).fill('Mine');
-	await other.getByRole('button', { name: 'Go on with this one' }).click();
+	await other.getByRole('button', { name: 'Keep this version' }).click();
 	await expect(saved(other)).toBeVisible();
 	await open(other, path);
 	await expect(other.getByRole('group', { name: /^Frog/ })).toBeVisible();
@@ -41,7 +41,7 @@ test('taking the other window’s version keeps this one as a copy', async ({ pa
 	await expect(saved(other)).toBeVisible();
 
 	await addByKey(page, 'frog');
-	await page.getByRole('button', { name: 'Take that one' }).click();
+	await page.getByRole('button', { name: 'Use the other version' }).click();
 	await expect(page.getByRole('group', { name: /^Cobra/ })).toBeVisible();
 	await expect(page.getByText('The other version is kept as a plan of its own')).toBeVisible();
 	await open(page, '/group');
@@ -64,9 +64,9 @@ test('two windows on one group: the version not taken stays at hand', async ({ p
 	await note(page).fill('Keys at the desk');
 	await expect(saved(page)).toBeVisible();
 	await note(other).fill('Door code at the bar');
-	await other.getByRole('button', { name: 'Take that one' }).click();
+	await other.getByRole('button', { name: 'Use the other version' }).click();
 	await expect(note(other)).toHaveValue('Keys at the desk');
-	await other.getByRole('button', { name: 'Go over to it' }).click();
+	await other.getByRole('button', { name: 'Switch to it' }).click();
 	await expect(note(other)).toHaveValue('Door code at the bar');
 	await expect(saved(other)).toBeVisible();
 

@@ -8,7 +8,7 @@ async function begin(page: Page, startsOn: string, weeks = 4): Promise<string> {
 	await page.getByLabel('For').selectOption({ label: 'Breakwater Striders' });
 	await page.getByLabel('From').fill(startsOn);
 	await page.getByLabel('Weeks').fill(String(weeks));
-	await page.getByRole('button', { name: 'Begin the series' }).click();
+	await page.getByRole('button', { name: 'Start the series' }).click();
 	await arrive(page, '/series/');
 	return new URL(page.url()).pathname;
 }
@@ -25,7 +25,7 @@ async function openSeries(page: Page, title: string) {
 
 async function addGoal(page: Page, movement: string, form: string) {
 	await page.getByLabel('Toward').selectOption({ label: movement });
-	await page.getByLabel('In which form').selectOption(form);
+	await page.getByLabel('Form').selectOption(form);
 	await page.getByRole('button', { name: 'Add this goal' }).click();
 }
 
@@ -40,7 +40,7 @@ test('a series is planned from nothing: dates, a goal with its ladder, every cla
 	await expect(classes(page)).toHaveCount(4);
 	await addGoal(page, 'Clam', 'full');
 	await expect(page.getByText('Clam, full, 10 repetitions').first()).toBeVisible();
-	await page.getByLabel('In your words, if you like').fill('Level hips on the coast path');
+	await page.getByLabel('In your own words (optional)').fill('Level hips on the coast path');
 	await page.getByRole('button', { name: 'Propose all 4 classes' }).click();
 	await expect(page.getByRole('button', { name: /^Stop,/ })).toBeVisible();
 	// the page stays usable while it thinks
@@ -89,15 +89,17 @@ test('a week is missed, a class edited, the rest proposed anew: before and after
 	// the second date falls out: its class moves on, and one more date comes at the end
 	await classes(page).nth(1).click();
 	await page.getByLabel('Why', { exact: true }).fill('storm');
-	await page.getByRole('button', { name: 'See what follows' }).click();
+	await page.getByRole('button', { name: 'Preview changes' }).click();
 	const pending = page.getByRole('region', { name: 'Tuesday 13 May falls out: before and after' });
 	await expect(pending.getByRole('row', { name: /Class 2/ })).toContainText('Tue 13 May');
 	await expect(pending.getByRole('row', { name: /Class 2/ })).toContainText('Tue 20 May');
 	await expect(pending.getByRole('row', { name: /Class 4/ })).toContainText('Tue 3 Jun');
-	await pending.getByLabel('Shift everything, drop the last class').check({ force: true });
-	await expect(pending.getByRole('row', { name: /Class 4/ })).toContainText('not there');
-	await pending.getByLabel('Shift everything, one more date at the end').check({ force: true });
-	await pending.getByRole('button', { name: 'Take it' }).click();
+	await pending.getByLabel('Move later classes one date on, and drop the last class').check({ force: true });
+	await expect(pending.getByRole('row', { name: /Class 4/ })).toContainText('missing');
+	await pending
+		.getByLabel('Move later classes one date on, and add a date at the end')
+		.check({ force: true });
+	await pending.getByRole('button', { name: 'Apply' }).click();
 	await expect(page.getByText('Fell out: Tuesday 13 May (storm)')).toBeVisible();
 	await expect(classes(page).last()).toContainText('Tue 3 Jun');
 	await expect(saved(page)).toBeVisible();
@@ -107,7 +109,7 @@ test('a week is missed, a class edited, the rest proposed anew: before and after
 	await page.getByLabel('Weeks', { exact: true }).fill('2');
 	await page.getByLabel('Weeks', { exact: true }).press('Tab');
 	await expect(page.getByText('Fewer dates than planned classes')).toBeVisible();
-	await page.getByRole('button', { name: 'Leave it as it was' }).click();
+	await page.getByRole('button', { name: 'Cancel' }).click();
 	await expect(classes(page)).toHaveCount(4);
 	await expect(page.getByLabel('Weeks', { exact: true })).toHaveValue('4');
 
@@ -123,7 +125,7 @@ test('a week is missed, a class edited, the rest proposed anew: before and after
 	await expect(classes(page).nth(2)).toContainText('changed by hand');
 
 	// proposed anew: what changes is shown first, the edited class is not among it
-	await page.getByRole('button', { name: 'Propose other classes' }).click();
+	await page.getByRole('button', { name: 'Propose all again' }).click();
 	const after = page.getByRole('region', { name: '3 classes proposed: before and after' });
 	await expect(after).toBeVisible({ timeout: 60_000 });
 	await expect(after.getByRole('row', { name: /Class 3/ })).toHaveCount(0);
@@ -138,13 +140,13 @@ test('a class is written down, what was left out comes back, and a test is put i
 	await page.getByRole('button', { name: 'All settings' }).click();
 	for (const week of [1, 2, 3])
 		await page.getByLabel(`Test in week ${week}`).setChecked(false, { force: true });
-	await page.getByRole('button', { name: 'Propose the 3 classes that wait' }).click();
+	await page.getByRole('button', { name: 'Propose the 3 open classes' }).click();
 	await said(page, '3 classes proposed');
 
 	await page.getByLabel('Test in week 2').check({ force: true });
-	await expect(classes(page).nth(1)).toContainText('waits for a new proposal');
-	await page.getByRole('button', { name: 'Propose the class that waits' }).click();
-	await page.getByRole('button', { name: 'Take it' }).click({ timeout: 60_000 });
+	await expect(classes(page).nth(1)).toContainText('needs a new proposal');
+	await page.getByRole('button', { name: 'Propose the open class' }).click();
+	await page.getByRole('button', { name: 'Apply' }).click({ timeout: 60_000 });
 	await expect(classes(page).nth(1)).not.toContainText('waits');
 	await classes(page).nth(1).click();
 	await expect(saved(page)).toBeVisible();
@@ -161,10 +163,10 @@ test('a class is written down, what was left out comes back, and a test is put i
 	const boxes = page.getByRole('group', { name: 'How it went' }).getByRole('checkbox');
 	await expect(boxes.first()).toBeAttached();
 	for (const box of await boxes.all()) await box.check({ force: true });
-	await page.getByRole('button', { name: 'Write it down' }).click();
+	await page.getByRole('button', { name: 'Record it' }).click();
 	await expect(classes(page).first()).toContainText('taught');
 	await expect(page.getByText('effort 4.5, load 212 effort-min')).toBeVisible();
-	await expect(classes(page).nth(1)).toContainText(/waits for a new proposal|proposed/);
+	await expect(classes(page).nth(1)).toContainText(/needs a new proposal|proposed/);
 	await classes(page).nth(1).click();
 	await expect(page.getByText(/^Comes back: /)).toBeVisible();
 	await expect(saved(page)).toBeVisible();
@@ -172,20 +174,20 @@ test('a class is written down, what was left out comes back, and a test is put i
 
 test('classes are written down in any order, and taken back', async ({ page }) => {
 	await openSeries(page, 'Out of the chair for eight weeks');
-	// the fourth and fifth are not written down yet
+	// the fourth and fifth are not recorded yet
 	await classes(page).nth(5).click();
 	await page.getByLabel('Effort, 0 to 10').selectOption('4');
 	await page.getByLabel('Minutes', { exact: true }).fill('31');
-	await page.getByRole('button', { name: 'Write it down' }).click();
-	await said(page, 'Written down');
+	await page.getByRole('button', { name: 'Record it' }).click();
+	await said(page, 'Recorded');
 	await expect(classes(page).nth(5)).toContainText('taught');
 	await expect(classes(page).nth(4)).not.toContainText('taught');
 	await reload(page);
 	await expect(classes(page).nth(5)).toContainText('taught');
 	await classes(page).nth(5).click();
 	await expect(page.getByText('effort 4.0, load 124 effort-min')).toBeVisible();
-	await page.getByRole('button', { name: 'Take it back' }).click();
-	await said(page, 'Taken back');
+	await page.getByRole('button', { name: 'Delete record' }).click();
+	await said(page, 'Record deleted');
 	await expect(classes(page).nth(5)).not.toContainText('taught');
 });
 
@@ -204,14 +206,14 @@ test('a class is dragged to another day, moved by the keyboard, and a week put i
 	await page.getByRole('button', { name: 'Move', exact: true }).click();
 	await said(page, 'before the series begins');
 	await openSettings(page);
-	await page.getByRole('button', { name: 'Themes of the weeks' }).click();
+	await page.getByRole('button', { name: 'Weekly themes' }).click();
 	const toward = page.getByRole('combobox', { name: 'Week 2 leads up to' });
 	await toward.fill('Nonsense');
 	await expect(page.getByRole('listbox').getByRole('option')).toHaveCount(0);
 	await toward.fill('frog');
 	await page.getByRole('listbox').getByRole('option', { name: 'Frog', exact: true }).click();
 	await expect(toward).toHaveValue('Frog');
-	await page.getByRole('button', { name: 'Put a week in before week 3' }).click();
+	await page.getByRole('button', { name: 'Insert a week before week 3' }).click();
 	await expect(classes(page)).toHaveCount(4);
 	await expect(page.getByLabel('Weeks', { exact: true })).toHaveValue('4');
 	await expect(saved(page)).toBeVisible();
@@ -239,12 +241,12 @@ test('dates go into calendars: a file, and a link that can be taken back', async
 	const body = await shown.text();
 	expect(body.match(/BEGIN:VEVENT/g)).toHaveLength(8);
 	expect(body).not.toMatch(/pinch|Fingers/);
-	await page.getByRole('button', { name: 'Take it back' }).last().click();
+	await page.getByRole('button', { name: 'Revoke link' }).last().click();
 	await expect(page.getByRole('button', { name: 'Make a link' })).toBeVisible();
 	expect((await anyone.request.get(link)).status()).toBe(404);
 	await anyone.close();
 
-	await page.getByRole('link', { name: 'Page for the wall' }).click();
+	await page.getByRole('link', { name: 'Printable schedule' }).click();
 	await expect(page.getByRole('heading', { name: 'Week 8' })).toBeVisible();
 	expect(await page.content()).not.toContain('pinch');
 });
@@ -264,9 +266,9 @@ test('two windows on one series: nothing is lost', async ({ page, context, watch
 	await page.getByLabel('Where it shall lead').fill('Only in this window');
 	const conflict = page.getByRole('alert').filter({ hasText: 'changed in another window too' });
 	await expect(conflict).toContainText('Written there');
-	await conflict.getByRole('button', { name: 'Take that one' }).click();
+	await conflict.getByRole('button', { name: 'Use the other version' }).click();
 	await expect(page.getByRole('heading', { name: 'Written there' })).toBeVisible();
-	await page.getByRole('button', { name: 'Go over to it' }).click();
+	await page.getByRole('button', { name: 'Switch to it' }).click();
 	await expect(page.getByLabel('Where it shall lead')).toHaveValue('Only in this window');
 	await expect(saved(page)).toBeVisible();
 	await other.close();
@@ -300,7 +302,7 @@ test('a series is saved as a file and brought in, copied to another group, compa
 	await page.getByRole('button', { name: 'Open a series file' }).click();
 	await page.getByLabel('Series file (JSON)').setInputFiles(path);
 	await page.getByLabel('For which group').selectOption({ label: 'Skiff Crew' });
-	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await page.getByRole('button', { name: 'Import' }).click();
 	await arrive(page, '/series/');
 	await expect(classes(page)).toHaveCount(14);
 	await expect(classes(page).filter({ hasText: 'taught' })).toHaveCount(3);
@@ -325,7 +327,7 @@ test('axe finds nothing in a series, open or shut, and each chart has its table'
 	const load = page.getByRole('region', { name: 'Load and strain of the weeks, as a table' });
 	await expect(load.getByRole('row')).toHaveCount(9);
 	expect(await axeFindings(page)).toEqual([]);
-	await page.getByRole('link', { name: 'Page for the wall' }).click();
+	await page.getByRole('link', { name: 'Printable schedule' }).click();
 	await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
 	expect(await axeFindings(page)).toEqual([]);
 });

@@ -12,18 +12,18 @@ test('a class that nobody led is written down in two taps, found in the history,
 	await plan.click();
 	await page.getByRole('link', { name: 'How it went', exact: true }).click();
 	await expect(page.getByRole('heading', { level: 1, name: /^How it went/ })).toBeVisible();
-	const taken = page.getByRole('button', { name: 'Take it back' });
+	const taken = page.getByRole('button', { name: 'Delete record' });
 	if (await taken.isVisible()) {
 		await taken.click();
 		await expect(page.getByText('Taken back', { exact: true })).toBeVisible();
 	}
 	expect(await axeInBoth(page), 'taught').toEqual([]);
-	await page.getByRole('button', { name: /^(It went as planned|Write it down as it was led)$/ }).click();
-	await expect(page.getByText('Written down', { exact: true })).toBeVisible();
-	await expect(page.getByRole('heading', { name: 'It is written down' })).toBeVisible();
+	await page.getByRole('button', { name: /^(It went as planned|Record it as it was led)$/ }).click();
+	await expect(page.getByText('Recorded', { exact: true })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible();
 	await page.getByLabel('Notes').fill('The sea was loud');
-	await page.getByRole('button', { name: 'Write it down again' }).click();
-	await expect(page.getByText('Written down', { exact: true })).toBeVisible();
+	await page.getByRole('button', { name: 'Save changes' }).click();
+	await expect(page.getByText('Recorded', { exact: true })).toBeVisible();
 	await page.getByRole('link', { name: /^All classes of/ }).click();
 	await page.getByRole('textbox', { name: /^Words of title/ }).fill('sea loud');
 	await page.getByRole('button', { name: 'Search' }).click();
@@ -37,8 +37,8 @@ test('a class that nobody led is written down in two taps, found in the history,
 	expect(lines[0]).toBe('day,begins,class,minutes,effort 0-10,people,left out,note');
 	expect(lines.some((line) => line.endsWith('The sea was loud'))).toBe(true);
 	await page.getByRole('cell').getByRole('link').first().click();
-	await page.getByRole('button', { name: 'Take it back' }).click();
-	await expect(page.getByRole('heading', { name: 'Not written down yet' })).toBeVisible();
+	await page.getByRole('button', { name: 'Delete record' }).click();
+	await expect(page.getByRole('heading', { name: 'Not recorded yet' })).toBeVisible();
 });
 
 test('a class that was led stands planned and real side by side, and is written down by itself', async ({
@@ -54,9 +54,9 @@ test('a class that was led stands planned and real side by side, and is written 
 		await page.clock.fastForward(step.id === second.id ? 4000 : step.seconds * 1000);
 		await page.keyboard.press('PageDown');
 	}
-	await expect(page.getByText('Everything is with the server.')).toBeVisible();
+	await expect(page.getByText('Everything is saved on the server.')).toBeVisible();
 	await page.getByRole('link', { name: 'How it went', exact: true }).click();
-	await expect(page.getByRole('heading', { name: 'It is written down' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible();
 	await expect(
 		page.getByRole('row', { name: new RegExp(`^${second.title} .*second \\d+ % shorter`) })
 	).toBeVisible();
@@ -66,6 +66,6 @@ test('a class that was led stands planned and real side by side, and is written 
 	await expect(scores.first()).toHaveAccessibleName(/^Score of the class as planned: \d+ items over /);
 	await expect(scores.last()).toHaveAccessibleName(/^Score of the class as it went: \d+ items over /);
 	await expect(page.getByLabel('Minutes')).toHaveValue(/^\d+$/);
-	await page.getByRole('button', { name: 'Take it back' }).click();
+	await page.getByRole('button', { name: 'Delete record' }).click();
 	await expect(page.getByText('Taken back', { exact: true })).toBeVisible();
 });

@@ -74,8 +74,8 @@ test('a movement is swapped for another while it is taught, gets a set more and 
 	await page.keyboard.press('c');
 	await dialog.getByRole('button', { name: 'One more set' }).click();
 	await page.keyboard.press('c');
-	await dialog.getByLabel('A note for afterwards').fill('Knees did not like the first one');
-	await dialog.getByRole('button', { name: 'Write it down' }).click();
+	await dialog.getByLabel('Note for afterwards').fill('Knees did not like the first one');
+	await dialog.getByRole('button', { name: 'Record it' }).click();
 	// the second side is the other movement too
 	for (let i = 0; i < 30 && !(await now(page).getByText('As long as the first side').count()); i++)
 		await press(page);

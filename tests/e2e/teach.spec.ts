@@ -43,7 +43,7 @@ test('a class is taught by a clicker from the week to its end, and the server ha
 	}
 	await expect(page.getByRole('heading', { name: 'The class is over' })).toBeVisible();
 	await expect(page.getByText(/planned, on time/)).toBeVisible();
-	await expect(page.getByText('Everything is with the server.')).toBeVisible();
+	await expect(page.getByText('Everything is saved on the server.')).toBeVisible();
 	const [run] = await onDevice(page);
 	const stored = await (await page.request.get(`/api/teach/runs/${run!.id}`)).json();
 	expect(stored.events).toEqual(run!.events);
@@ -83,7 +83,7 @@ test('ten minutes late: what would help is offered, taken with one press and tak
 	await dialog.getByRole('button', { name: 'Do this' }).first().click();
 	await expect(late).toHaveText('on time');
 	await late.click();
-	await dialog.getByRole('button', { name: 'Take it back' }).click();
+	await dialog.getByRole('button', { name: 'Undo' }).click();
 	await expect(late).toHaveText(/10:0\d behind/);
 });
 
@@ -124,7 +124,7 @@ test('by thumb on a phone, without the server for a while: a side that is left o
 		await tap(page);
 	}
 	await expect(over).toBeVisible();
-	await expect(page.getByText('Everything is with the server.')).toBeVisible();
+	await expect(page.getByText('Everything is saved on the server.')).toBeVisible();
 });
 
 test('a rehearsal runs at eight times the speed and leaves nothing behind', async ({ page }) => {
@@ -184,7 +184,7 @@ test('a class is taught without a network, the page killed twice and reloaded on
 	expect(run!.events.filter(({ do: act }) => act === 'reopened')).toHaveLength(3);
 	await context.setOffline(false);
 	await third.evaluate(() => window.dispatchEvent(new Event('online')));
-	await expect(third.getByText('Everything is with the server.')).toBeVisible();
+	await expect(third.getByText('Everything is saved on the server.')).toBeVisible();
 	const stored = await (await third.request.get(`/api/teach/runs/${run!.id}`)).json();
 	expect(stored.events).toEqual(run!.events);
 	// every second stands in a line or in a pause, those without the page too

@@ -37,11 +37,11 @@ test('the week shows what is next and what is unplanned, and a first plan takes 
 test('a group is made from a preset and changed; the plan follows its targets', async ({ page, watch }) => {
 	watch.allow.push(/400|422/);
 	await open(page, '/group');
-	await page.getByRole('button', { name: 'Make the group' }).click();
+	await page.getByRole('button', { name: 'Create group' }).click();
 	await expect(page.getByText('Give the group a name')).toBeVisible();
 	await page.getByLabel('Name').fill('Harbour Swifts');
 	await page.getByLabel('Begin with').selectOption({ label: 'Climbers' });
-	await page.getByRole('button', { name: 'Make the group' }).click();
+	await page.getByRole('button', { name: 'Create group' }).click();
 	await arrive(page, '/group/');
 	await expect(page.getByRole('heading', { name: 'Harbour Swifts' })).toBeVisible();
 
@@ -53,9 +53,9 @@ test('a group is made from a preset and changed; the plan follows its targets', 
 	await page.getByRole('button', { name: 'Add', exact: true }).click();
 	await page.getByLabel('People with sore knee').fill('3');
 	await page.getByLabel('People with sore knee').press('Tab');
-	await page.getByLabel('Room kept before, minutes').fill('20');
-	await page.getByLabel('Room kept before, minutes').press('Tab');
-	await page.getByLabel('As the studio has it').uncheck({ force: true });
+	await page.getByLabel('Set-up time (min)').fill('20');
+	await page.getByLabel('Set-up time (min)').press('Tab');
+	await page.getByLabel('Same as the studio').uncheck({ force: true });
 	await page.getByLabel('block', { exact: true }).fill('18');
 	await page.getByLabel('block', { exact: true }).press('Tab');
 	await expect(saved(page)).toBeVisible();
@@ -63,9 +63,9 @@ test('a group is made from a preset and changed; the plan follows its targets', 
 	await expect(from).toHaveValue('31');
 	await expect(page.getByLabel('People with sore knee')).toHaveValue('3');
 	await expect(page.getByLabel('block', { exact: true })).toHaveValue('18');
-	await expect(page.getByLabel('Room kept before, minutes')).toHaveValue('20');
+	await expect(page.getByLabel('Set-up time (min)')).toHaveValue('20');
 
-	await page.getByRole('button', { name: 'Back to the preset’s targets' }).click();
+	await page.getByRole('button', { name: 'Reset to the preset’s targets' }).click();
 	await expect(from).toHaveValue('18');
 	await from.fill('90');
 	await from.press('Tab');
@@ -91,17 +91,17 @@ test('another studio’s plans and groups are not there', async ({ page, browser
 	await somebody.getByLabel('Your name').fill('Tamsin Reed');
 	await somebody.getByLabel('E-mail').fill('tamsin@wick-hollow.example');
 	await somebody.getByLabel('Password', { exact: true }).fill('short');
-	await somebody.getByRole('button', { name: 'Open the account' }).click();
+	await somebody.getByRole('button', { name: 'Create the account' }).click();
 	await expect(somebody.getByText('At least 10 characters', { exact: true })).toBeVisible();
 	await somebody.getByLabel('Password', { exact: true }).fill('three gulls on a mast');
-	await somebody.getByRole('button', { name: 'Open the account' }).click();
+	await somebody.getByRole('button', { name: 'Create the account' }).click();
 	await expect(somebody.getByText('Your account is ready')).toBeVisible();
 	// the same answer for an address that has one: nobody learns who does
 	await open(somebody, '/sign-up');
 	await somebody.getByLabel('Your name').fill('Tamsin Reed');
 	await somebody.getByLabel('E-mail').fill('imke@saltmarsh-loft.example');
 	await somebody.getByLabel('Password', { exact: true }).fill('three gulls on a mast');
-	await somebody.getByRole('button', { name: 'Open the account' }).click();
+	await somebody.getByRole('button', { name: 'Create the account' }).click();
 	await expect(somebody.getByText('Your account is ready')).toBeVisible();
 	await somebody.getByLabel('E-mail').fill('tamsin@wick-hollow.example');
 	await somebody.getByLabel('Password', { exact: true }).fill('three gulls on a mast');
@@ -153,7 +153,7 @@ test('without a sign-in nothing opens, and the door is guarded', async ({ browse
 	expect((await page.request.put('/api/plans/x', { data: {}, ...fromPage() })).status()).toBe(401);
 	await expect(page).toHaveURL(/sign-in\?next=%2Fgroup/);
 	await page.getByRole('button', { name: 'Sign in', exact: true }).click();
-	await expect(page.getByText('Your e-mail, please')).toBeVisible();
+	await expect(page.getByText('Enter your e-mail')).toBeVisible();
 	await page.getByLabel('E-mail').fill('imke@saltmarsh-loft.example');
 	await page.getByLabel('Password', { exact: true }).fill('not the password');
 	await page.getByRole('button', { name: 'Sign in', exact: true }).click();
@@ -253,10 +253,10 @@ test('everything that is used beside the mat fits a phone', async ({ page }) => 
 	await open(page, '/series');
 	await page.getByLabel('From').fill('2033-01-04');
 	await page.getByLabel('Weeks').fill('3');
-	await page.getByRole('button', { name: 'Begin the series' }).click();
+	await page.getByRole('button', { name: 'Start the series' }).click();
 	await arrive(page, '/series/');
 	await page.getByRole('button', { name: 'All settings' }).click();
-	await page.getByRole('button', { name: 'Themes of the weeks' }).click();
+	await page.getByRole('button', { name: 'Weekly themes' }).click();
 	await page.getByLabel('Title').fill('Turninginandturningout'.repeat(5));
 	await page.getByLabel('Theme of week 1').fill('Turninginandturningout'.repeat(5));
 	await expect(saved(page)).toBeVisible();
@@ -322,7 +322,7 @@ test('a form says what is wrong when a field is left, and sends nothing that is 
 	await page.getByLabel('E-mail').press('Tab');
 	await expect(page.getByText('This is not an e-mail address')).toBeVisible();
 	await page.getByLabel('Password', { exact: true }).fill('short');
-	await page.getByRole('button', { name: 'Open the account' }).click();
+	await page.getByRole('button', { name: 'Create the account' }).click();
 	await expect(page.getByText('At least 10 characters', { exact: true })).toBeVisible();
 	await expect(page.getByLabel('E-mail')).toBeFocused();
 	expect(sent).toEqual([]);

@@ -53,7 +53,7 @@ const BETWEEN_FIGURES = 0.12;
 const BETWEEN_MOVEMENTS = 0.15;
 const SHARE_OF_FIGURES = 0.07;
 const BETWEEN_CLASSES = 0.12;
-/** Each next class is taken on so many evenings, so that chance hides less. */
+/** Number of evenings on which each next class is simulated, to reduce chance. */
 const EVENINGS = 5;
 const DRIFT_PER_CLASS = 0.015;
 const UNEVEN_EVENING = 0.09;

@@ -21,7 +21,7 @@ describe.each(['striders', 'chalk', 'tide'] as const)('a class of %s', (key) => 
 			formOf(findMovement(movement)!, form)!.props.some(({ kit }) => kit !== 'wall space')
 		).length;
 
-	it('stays a class: it can be read, is on time, and has nothing to mend', () => {
+	it('stays a class: it can be read, is on time, and has nothing to fix', () => {
 		for (const change of CHANGES) {
 			const after = changed(change);
 			if (!after) continue;

@@ -94,7 +94,7 @@ describe('what a short set or a class about one thing lacks', () => {
 	};
 
 	it('is only worth knowing', () => {
-		expect(grave((plan) => ({ ...plan, lengthSeconds: 1800 }))).toEqual(['mend', 'mend']);
+		expect(grave((plan) => ({ ...plan, lengthSeconds: 1800 }))).toEqual(['fix', 'fix']);
 		expect(grave((plan) => ({ ...plan, lengthSeconds: 1199 }))).toEqual(['note', 'note']);
 		const themed = (plan: ClassPlan) =>
 			applyEdit({ ...plan, lengthSeconds: 1800 }, { do: 'setPlan', change: { theme: 'the outer hip' } });
@@ -135,9 +135,7 @@ describe('findings', () => {
 		const plan = written((w) => w.add('peak', w.item('frog')), { length: 1800 });
 		const severities = read(plan, { targets: preset('runners').targets }).findings.map((f) => f.severity);
 		expect(severities).toEqual(
-			[...severities].sort(
-				(a, b) => ['stop', 'mend', 'note'].indexOf(a) - ['stop', 'mend', 'note'].indexOf(b)
-			)
+			[...severities].sort((a, b) => ['stop', 'fix', 'note'].indexOf(a) - ['stop', 'fix', 'note'].indexOf(b))
 		);
 		expect(severities[0]).toBe('stop');
 	});

@@ -42,7 +42,7 @@ describe.each([
 	const group: Group = DEMO_GROUPS[key];
 	const [{ plan, analysis, story, worth }] = proposed(group, minutes) as [Proposal];
 
-	it('is on time, with nothing to mend', () => {
+	it('is on time, with nothing to fix', () => {
 		expect(analysis.timeline.totalSeconds).toBe(60 * minutes);
 		expect(analysis.findings.filter(needsAttention).map(({ message }) => message)).toEqual([]);
 	});

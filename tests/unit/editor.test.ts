@@ -54,7 +54,7 @@ describe('the desk', () => {
 		expect(slugs(desk)).toEqual(['cat-cow']);
 		desk.session.redo();
 		expect(slugs(desk)).toEqual(['cat-cow', 'clam']);
-		expect(desk.session.message).toBe('Done again');
+		expect(desk.session.message).toBe('Redone');
 	});
 
 	it('typing on in one field is one step back', () => {

@@ -198,7 +198,7 @@ describe('a learned pace', () => {
 		expect(paceOf({ ...back, learned }).heldBreathSeconds).toBe(7);
 		expect(provenanceWords({ ...back, learned }).heldBreathSeconds).toBe('said by you; usual 7');
 		expect(learnedWords(model)).toMatch(
-			/^Learned from 3 classes, that you led with Teach: yours take 1\d % longer than usual\./
+			/^Learned from 3 classes, that you led with Teach: your classes take 1\d % longer than usual\./
 		);
 		expect(learnedWords(USUAL_PACE)).toBeNull();
 		expect(withLearning(withLearning(USUAL_PACE, false), true)).toEqual(USUAL_PACE);
@@ -246,7 +246,7 @@ describe('a learned pace', () => {
 	});
 });
 
-/** Leads a class through, each step so many times as long as it is in its script. */
+/** Leads a class to its end, each step `times` as long as in its script. */
 function led(ratio: number, pace: PaceModel = USUAL_PACE) {
 	const script = scriptOf(demo, DEMO_GROUPS.striders, findMovement, pace);
 	const start = Date.UTC(2026, 10, 24, 17, 30);

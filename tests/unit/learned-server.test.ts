@@ -312,7 +312,7 @@ describe('before the next class', () => {
 		await saveRunOfPlan(db, imke, id, 1, { ...notesAsPlanned(4, 45), there: { clam: 'few' } }, '2027-02-04');
 		expect(await asked('2027-02-11', '2027-01-21')).toBeNull();
 		expect(feedbackText((await runOfPlan(db, imke.studioId, id))!.run, (slug) => slug.toUpperCase())).toEqual(
-			['CLAM was there for few of them.']
+			['CLAM could be done by few of them.']
 		);
 		expect(feedbackText({ ...notesAsPlanned(4, 45), sore: 'nobody' }, String)).toEqual([
 			'The next day nobody was sore.'
@@ -350,7 +350,7 @@ describe('over weeks', () => {
 			'Second sides were 10 % shorter than first ones.',
 			'FROG was left out 2 of 3 times.',
 			'Most often given: CLAM (3).',
-			'Not given for long: CLAM (11 weeks).'
+			'Not given for a long time: CLAM (11 weeks).'
 		]);
 		expect(weeksWords(overWeeks([], '2026-12-01'), String)).toEqual([]);
 		expect(weeksTable(classes, String).table.rows[1]).toEqual(['2026-09-08', '45', '52', '5']);

@@ -223,7 +223,10 @@ describe('check-ins from outside', () => {
 			[{ ...fine, counts: true }, /counts/],
 			[{ ...fine, counts: null }, /counts/],
 			[{ ...fine, counts: { left: [1, 2], right: null } }, /counts/],
-			[{ ...fine, counts: { left: [0, 0, 0, 0], right: [0, 0, 0, 0] } }, /nobody/],
+			[
+				{ ...fine, counts: { left: [0, 0, 0, 0], right: [0, 0, 0, 0] } },
+				/counts must count at least one person/
+			],
 			[{ ...fine, test: 'seat-switch' }, /no sides/],
 			[{ ...fine, name: 'Oda F.' }, /name/],
 			[
@@ -234,7 +237,10 @@ describe('check-ins from outside', () => {
 				/no sides/
 			],
 			[{ ...read('', [31], []).checkIn, unit: 'seconds' }, /unit/],
-			[{ ...read('', [31], []).checkIn, readings: { left: [], right: [] } }, /nothing is read/],
+			[
+				{ ...read('', [31], []).checkIn, readings: { left: [], right: [] } },
+				/readings must have at least one reading/
+			],
 			[{ ...read('', [31], []).checkIn, readings: { left: [400], right: [] } }, /0 to 80/],
 			[{ ...read('', [31], []).checkIn, readings: { left: [1, 2, 3, 4], right: [] } }, /3 items/]
 		];
@@ -251,13 +257,11 @@ describe('results', () => {
 	it('name no difference under the error, and say by how much above it', () => {
 		const [little] = studentResults([read('2026-09-01', [36, 37, 36], [38, 38, 39])]);
 		expect(little!.behind).toBeNull();
-		expect(little!.words[0]).toMatch(
-			/^Left and right: no difference that can be told \(2 degrees, less than \d/
-		);
+		expect(little!.words[0]).toMatch(/^Left and right: no measurable difference \(2 degrees, less than \d/);
 		const [much] = studentResults([read('2026-09-01', [28, 28, 28], [40, 40, 40])]);
 		expect(much!.behind).toBe('left');
 		expect(much!.words[0]).toMatch(
-			/^The left side is behind by 12 degrees, more than the 6\.8 that measuring is off; the weaker is 70 %/
+			/^The left side is behind by 12 degrees, more than the error of measuring \(6\.8\); the weaker is 70 %/
 		);
 	});
 
@@ -269,7 +273,7 @@ describe('results', () => {
 		]);
 		expect(result!.words.join(' ')).toMatch(/The left side since Tuesday 1 September.*freer/);
 		expect(result!.words.join(' ')).toMatch(
-			/The right side since Tuesday 1 September[^:]*: no change that can be told/
+			/The right side since Tuesday 1 September[^:]*: no measurable change/
 		);
 		expect(result!.words.join(' ')).toMatch(/the class of Tuesday 24 November/);
 		expect(result!.points).toHaveLength(2);

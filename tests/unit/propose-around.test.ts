@@ -63,7 +63,7 @@ describe('what cannot be', () => {
 	it('never proposes to loosen a caution', () => {
 		const { message } = conflictOf(ask(knees, 45, { toward: 'fire-log' }))!;
 		expect(message).toBe(
-			'sore knee in the room and leading up to Fire log cannot go together; without “leading up to Fire log” it works'
+			'sore knee in the room and leading up to Fire log do not go together; without “leading up to Fire log” it works'
 		);
 	});
 });

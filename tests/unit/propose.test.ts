@@ -48,7 +48,7 @@ describe('tissues that are asked for', () => {
 		const { setting, ...rest } = ask(DEMO_GROUPS.chalk, 20, { lengthen: ['hamstrings'] });
 		const conflict = conflictOf({ ...rest, setting: { ...setting, catalogue: only } });
 		expect(conflict?.message).toBe(
-			'the hamstrings held long cannot be had; without “the hamstrings held long” it works'
+			'the hamstrings held long is not possible; without “the hamstrings held long” it works'
 		);
 	});
 });

@@ -76,7 +76,7 @@ describe.each([
 		}
 	});
 
-	it('link, return and pause, change no sides at both ends, and leave nothing to mend', () => {
+	it('link, return and pause, change no sides at both ends, and leave nothing to fix', () => {
 		for (const { analysis, plan } of classes) {
 			const { items } = analysis.context;
 			expect(blocksOf(plan).some(({ block }) => block.kind === 'chain' || block.kind === 'flow')).toBe(true);

@@ -31,7 +31,7 @@ describe('what is written down of a class', () => {
 	it.each<[string, Partial<RunNotes>]>([
 		['the least', { effort: 0, minutes: 0, attendance: 0 }],
 		['the most', { effort: 10, minutes: 600, attendance: 200 }],
-		['nothing asked and nobody counted', { effort: null, attendance: null }],
+		['nothing asked and not counted', { effort: null, attendance: null }],
 		['two hundred left out', { leftOut: Array.from({ length: 200 }, (_, i) => `movement-${i}`) }]
 	])('may be %s', (_, change) => expect(runNotesFaults(notes(change))).toEqual([]));
 

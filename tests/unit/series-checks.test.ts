@@ -12,7 +12,7 @@ import { classWith, CLIMBERS, filled, ladder, logged, run, seriesOf, settingFor 
 
 const named = (slugs: string[], change: Partial<ClassPlan> = {}) => ({ ...classWith(slugs), ...change });
 
-/** A sound series of so many weeks: the same three movements, and a test where one is due. */
+/** A sound series of the given weeks: the same three movements, and a test where one is due. */
 function sound(change: Partial<SeriesSettings> = {}, slugs: (i: number) => string[] = () => USUAL) {
 	const planned = seriesOf({ weeks: 4, retest: { test: 'leg-roll', weeks: [1, 4] }, ...change });
 	return filled(planned, (i) => tested(classWith(slugs(i)), planned.series.classes[i]!.week, planned));
@@ -37,7 +37,7 @@ const withPlan = (planned: PlannedSeries, i: number, plan: ClassPlan): PlannedSe
 const NONE = { test: 'leg-roll' as const, weeks: [] };
 const MORE = ['bridge-lift', 'goddess-squat', 'split-squat'];
 
-/** A class of one movement in so many sets. */
+/** A class of one movement in the given sets. */
 function inSets(slug: string, sets: number): ClassPlan {
 	const plan = classWith([slug]);
 	const [item] = itemsOf(plan);
@@ -65,7 +65,7 @@ const TABLE: Record<string, Row> = {
 					(p, effort, i) => logged(p, idAt(p, i), { ...run, effort }),
 					sound({ easierEvery: 0 })
 				),
-				'week 2 asks for 20 % more than the last ordinary week; the limit is 10 %'
+				'week 2 has 20 % more load than the last ordinary week; the limit is 10 %'
 			],
 			[
 				withPlan(
@@ -73,7 +73,7 @@ const TABLE: Record<string, Row> = {
 					1,
 					classWith([...USUAL, 'goddess-squat', 'single-leg-squat'])
 				),
-				'week 2 asks for 78 % more than the last ordinary week; the limit is 10 %'
+				'week 2 has 78 % more load than the last ordinary week; the limit is 10 %'
 			]
 		]
 	},
@@ -90,7 +90,7 @@ const TABLE: Record<string, Row> = {
 			],
 			[
 				sound({ weeks: 2, easierEvery: 0, retest: NONE }, (i) => (i ? USUAL.slice(0, 2) : USUAL)),
-				'week 2 is planned with 45 % less than the last ordinary week'
+				'week 2 is planned with 45 % less load than the last ordinary week'
 			]
 		]
 	},
@@ -103,7 +103,7 @@ const TABLE: Record<string, Row> = {
 		fail: [
 			[
 				sound({ weeks: 2, easierEvery: 0, retest: NONE }, (i) => [i ? 'clam:supported' : 'clam']),
-				'class 2 gives less than last time of Clam (form)'
+				'class 2 makes this easier than last time: Clam (form)'
 			],
 			[
 				withPlan(
@@ -111,7 +111,7 @@ const TABLE: Record<string, Row> = {
 					0,
 					inSets('clam', 2)
 				),
-				'class 2 gives less than last time of Clam (sets)'
+				'class 2 makes this easier than last time: Clam (sets)'
 			]
 		]
 	},
@@ -136,7 +136,7 @@ const TABLE: Record<string, Row> = {
 					0,
 					classWith(['clam:stronger'])
 				),
-				'class 1 has Clam in the stronger form; the supported one is the rung that comes'
+				'class 1 has Clam in the stronger form; the supported one is the next rung'
 			],
 			[
 				withPlan(
@@ -157,7 +157,7 @@ const TABLE: Record<string, Row> = {
 			],
 			[
 				sound({ weeks: 12, retest: { test: 'leg-roll', weeks: [1, 12] } }),
-				'between two tests lie 11 weeks; every few weeks shows more'
+				'11 weeks lie between two tests; a test every few weeks shows more'
 			],
 			[withPlan(sound(), 3, classWith(USUAL)), 'class 4 is in a week with a test and has none']
 		]
@@ -253,7 +253,7 @@ const TABLE: Record<string, Row> = {
 		fail: [
 			[
 				sound({ weeks: 2 }, () => ['frog', 'butterfly', 'wide-leg-seated-fold']),
-				'the adductors get 2:42 a week; five minutes is the dose, so 2:18 are left for home'
+				'the adductors get 2:42 a week; five minutes is the dose; 2:18 remain for home'
 			]
 		]
 	},
@@ -266,7 +266,7 @@ const TABLE: Record<string, Row> = {
 		fail: [
 			[
 				withPlan(logged(sound(), 'class-001', { ...run, leftOut: ['clam'] }), 1, classWith(['cat-cow'])),
-				'class 2 should bring back what was left out: Clam'
+				'class 2 should bring back: Clam'
 			]
 		]
 	}

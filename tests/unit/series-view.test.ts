@@ -175,7 +175,7 @@ describe('the charts and the tables behind them', () => {
 		const daily = filled(seriesOf({ weeks: 1, startsOn: '2026-11-02', meetings }), () => classWith(['clam']));
 		const { monotony, strain, table } = loadLines(analyseSeries(daily, settingFor()));
 		expect([monotony, strain]).toEqual([[null], [null]]);
-		expect(table.rows[0]![4]).toBe('every day alike');
+		expect(table.rows[0]![4]).toBe('every day the same');
 	});
 
 	it('share the directions of each week among a hundred, and of all weeks in the last row', () => {
@@ -222,7 +222,7 @@ describe('before and after', () => {
 		expect(gone.map(({ after }) => after.split(',')[0])).toEqual([
 			'Tue 10 Nov 17:30',
 			'Tue 17 Nov 17:30',
-			'not there'
+			'missing'
 		]);
 	});
 });

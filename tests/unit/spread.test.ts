@@ -1,7 +1,7 @@
 import { cumulativeStdNormalProbability, mean, quantile, standardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
-import { clock, normalProbability, spread, timesOutOfTen } from '../../src/lib/core/clock';
+import { clock, normalProbability, spread, chancePercent } from '../../src/lib/core/clock';
 import { classLogSd, USUAL_PACE } from '../../src/lib/core/pace';
 import { applyEdit } from '../../src/lib/core/plan';
 import { PlanWriter } from '../../src/lib/demo/build';
@@ -61,7 +61,7 @@ describe('when a class ends', () => {
 
 	it('an empty class ends when it begins, and nothing is said to be certain', () => {
 		expect(spread(0, 600, 0.12)).toMatchObject({ medianSeconds: 0, onTime: 1 });
-		expect([timesOutOfTen(0), timesOutOfTen(0.44), timesOutOfTen(1)]).toEqual([1, 4, 9]);
+		expect([chancePercent(0), chancePercent(0.44), chancePercent(1)]).toEqual([10, 40, 90]);
 	});
 });
 

@@ -82,7 +82,7 @@ describe('words', () => {
 	it('say what comes next, seen from where the class is', () => {
 		const work = indexOf(({ kind, side }) => kind === 'work' && side === 1);
 		const step = SCRIPT.steps[work]!;
-		expect(nextWords(step, SCRIPT.steps[work - 1]!, true)).toBe('begin to count');
+		expect(nextWords(step, SCRIPT.steps[work - 1]!, true)).toBe('start counting');
 		const second = SCRIPT.steps.find(
 			({ kind, side, itemId }) => kind === 'in' && side === 2 && itemId === step.itemId
 		)!;

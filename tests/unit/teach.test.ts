@@ -84,7 +84,7 @@ class Device {
 		return replay(this.of, this.events);
 	}
 }
-/** A state of the demo's class so many milliseconds later. */
+/** A state of the demo's class the given milliseconds later. */
 const later = (state: RunState, ms: number) => elapse(state, new Steps(DEMO), ms);
 const begun = (of: Script = DEMO, lateSeconds = 0) =>
 	new Device(of).after(lateSeconds).does({ do: 'start', plannedStartAt: START });
@@ -718,7 +718,7 @@ describe('a group that is counted in the tests of a class', () => {
 		expect(mayBeShown(counted!)).toBe(false);
 		expect(eventFaults(counted)).toEqual([]);
 		const nobody = { left: [0, 0, 0, 0], right: [0, 0, 0, 0] };
-		expect(eventFaults({ ...counted, counts: nobody })[0]!.message).toBe('nobody is counted');
+		expect(eventFaults({ ...counted, counts: nobody })[0]!.message).toBe('must count at least one person');
 		const sides = { left: [1, 0, 0, 0], right: [1, 0, 0, 0] };
 		expect(eventFaults({ ...counted, counts: sides })[0]!.path).toBe('counts.right');
 		expect(eventFaults({ ...counted, moment: 'now' })[0]!.path).toBe('moment');

@@ -84,8 +84,8 @@ describe('kit', () => {
 		]);
 		const plan = written((w) => w.add('peak', w.item('low-lunge')));
 		expect(found(plan, 'kit-shortage', { group: six }).map(({ severity }) => severity)).toEqual([
-			'mend',
-			'mend'
+			'fix',
+			'fix'
 		]);
 		expect(found(plan, 'kit-shortage', { group: { ...six, kit: { block: 12, blanket: 6 } } })).toEqual([]);
 	});
@@ -161,7 +161,7 @@ describe('kit', () => {
 			).map((f) => f.severity);
 		expect(severities('frog')).toEqual(['note']);
 		expect(severities('low-lunge')).toEqual([]);
-		expect(severities('single-leg-squat')).toEqual(['mend']);
+		expect(severities('single-leg-squat')).toEqual(['fix']);
 		const { findings, context } = read(
 			written((w) => w.add('peak', w.item('single-leg-squat'))),
 			{ group: bare }

@@ -80,7 +80,7 @@ export const askCheckAgain = (check: string): Promise<Answer<object>> =>
 export const send = (path: string, body: unknown, id: string): Promise<Response> =>
 	fetch(path, sending('PUT', body, { 'idempotency-key': id }));
 
-/** A class made ready to teach, for this device to keep; null where it cannot be had just now. */
+/** A class made ready to teach, for this device to keep; null where it is not possible just now. */
 export async function getPack(planId: string): Promise<TeachPack | null> {
 	try {
 		const response = await fetch(`/api/teach/packs/${planId}`);

@@ -51,7 +51,7 @@ export class DocumentSession<T> {
 	redo(): void {
 		if (!this.canRedo) return;
 		this.set(redo(this.history));
-		this.message = 'Done again';
+		this.message = 'Redone';
 	}
 
 	/** A newer document from the server in the place of this one; undo leads back. */

@@ -21,10 +21,7 @@ export function weeksChart({ days, planned, real }: ReturnType<typeof weeksTable
 		tooltip: { trigger: 'axis' },
 		xAxis: axis(days),
 		yAxis: { ...valueAxis('minutes'), scale: true },
-		series: [
-			line('Real', real, 'circle', 'var(--accent)'),
-			line('Planned', planned, 'diamond', 'var(--mend)')
-		]
+		series: [line('Real', real, 'circle', 'var(--accent)'), line('Planned', planned, 'diamond', 'var(--fix)')]
 	};
 }
 

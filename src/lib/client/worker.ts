@@ -11,7 +11,7 @@ export interface WorkerTask<R> {
 	stop: () => void;
 }
 
-const FAILED = 'This could not be worked out just now. Nothing was changed; try again.';
+const FAILED = 'This could not be computed. Nothing was changed; try again.';
 
 /**
  * A worker with the one handle to it: when a handle is collected as garbage, comlink takes the worker for released, and it

@@ -15,8 +15,8 @@ export async function writeDown(
 	const answer = notes
 		? await save(path, version, withVersion(RUN_NOTES, notes))
 		: await remove(path, version);
-	if (answer.ok) return { ok: true, said: notes ? 'Written down' : 'Taken back' };
+	if (answer.ok) return { ok: true, said: notes ? 'Recorded' : 'Record deleted' };
 	const isStale = answer.status === 409;
-	const stale = 'It was written down in another window meanwhile; load the page again.';
+	const stale = 'It was recorded in another window. Reload the page.';
 	return { ok: false, said: isStale ? stale : answer.messages.join(' ') };
 }

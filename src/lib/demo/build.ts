@@ -65,7 +65,7 @@ export class PlanWriter {
 		return { kind: 'chain', id: this.id(), items };
 	}
 
-	/** Four rounds, so many breaths joined to each movement (one unless said otherwise); null: each has its own dose. */
+	/** Four rounds, with the breaths joined to each movement (one unless said otherwise); null: each has its own dose. */
 	flow(
 		items: Item[],
 		words: Partial<Pick<Flow, 'rounds' | 'sides'>> = {},

@@ -7,7 +7,7 @@ export const SEASON_WEEKS = 8;
 
 /** How Imke takes her time: she explains a little longer than is usual and changes over quickly. */
 const TAKES: Partial<Record<StepKind, number>> = { in: 1.12, work: 0.98, out: 1.1, round: 1.02 };
-/** One step is so much longer or shorter than the last. */
+/** Relative change of a step against the last one. */
 const CHANCE = 0.16;
 
 /** Numbers from 0 to 1, the same each time: a linear congruential generator (Lehmer's, with 16807). */

@@ -47,7 +47,7 @@ export function once<T>(
 			.from(accepted)
 			.where(mine);
 		if (row && row.askedHash !== null && row.askedHash !== askedHash)
-			error(409, 'This was sent before with something else in it. Load the page again.');
+			error(409, 'This was sent before with other contents. Reload the page.');
 		if (row && row.answer !== NOT_YET) return JSON.parse(row.answer) as T;
 		const answer = await act(tx);
 		await updateUnversioned(tx, accepted, mine, { answer: JSON.stringify(answer) });

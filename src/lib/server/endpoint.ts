@@ -80,6 +80,6 @@ export function saveAnswer<T>(
 /** The answer to a removal: 204, 404, or 409 when it is no longer what was looked at. */
 export function removalAnswer(removal: Removal): Response {
 	orNotFound(removal === 'missing' ? null : removal);
-	if (removal === 'stale') error(409, 'It was changed in another window meanwhile. Load the page again.');
+	if (removal === 'stale') error(409, 'It was changed in another window. Reload the page.');
 	return new Response(null, { status: 204 });
 }

@@ -28,7 +28,7 @@ export interface HistoryRowOfClass extends HistoryRow {
 }
 
 /**
- * The history of a group, the newest class first, with names as this teacher may read them: all of it, or a page of so many
+ * The history of a group, the newest class first, with names as this teacher may read them: all of it, or one page
  * of the classes in which all words stand that are asked for. Null for another studio's group.
  */
 export async function groupHistory(

@@ -48,7 +48,7 @@ export async function groupsWithPlans(db: Db, studioId: string): Promise<string[
 	return rows.map((row) => row.id);
 }
 
-/** The plans of one group, the newest day first: all of them, or a page of so many. */
+/** The plans of one group, the newest day first: all of them, or one page. */
 export async function plansOfGroup(
 	db: Db,
 	studioId: string,
@@ -88,7 +88,7 @@ export async function lastPlanOfGroup(
 	return (await lastPlansOfGroup(db, studioId, groupId, 1, before))[0] ?? null;
 }
 
-/** The last so many of them, the newest first. */
+/** Returns the last `count` of them, newest first. */
 export async function lastPlansOfGroup(
 	db: Db,
 	studioId: string,

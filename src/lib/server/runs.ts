@@ -166,7 +166,7 @@ export interface TaughtClass {
 	run: ClassRun;
 }
 
-/** The classes of a group that were written down, the newest first: all of them, or a page of so many. */
+/** The classes of a group that were written down, the newest first: all of them, or one page. */
 export async function historyOfGroup(
 	db: Db,
 	studioId: string,

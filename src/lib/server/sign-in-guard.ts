@@ -11,7 +11,7 @@ const FORGOTTEN_AFTER_HOURS = 24;
 /** A place from which nobody signed in for so long is a stranger's again. */
 const PLACE_KEPT_DAYS = 180;
 
-/** Seconds to wait after so many wrong passwords in a row: nothing at first, then twice as long each time. */
+/** Seconds to wait after a number of wrong passwords in a row: nothing at first, then twice as long each time. */
 export function waitSeconds(failures: number): number {
 	return failures < FREE_TRIES ? 0 : Math.min(LONGEST_WAIT_SECONDS, 2 ** (failures - FREE_TRIES));
 }

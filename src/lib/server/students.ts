@@ -183,7 +183,7 @@ export function takeNameOut(
 	});
 }
 
-/** All that is kept of somebody, to be handed to them; null where there is no such person of this teacher. */
+/** All data about a person, to be handed to them; null where there is no such person of this teacher. */
 export async function dataOfStudent(db: Db, owner: Owner, id: string) {
 	const [row] = await db
 		.select()

@@ -4,7 +4,6 @@ import { CATALOGUE } from '../catalogue';
 import {
 	movementDifference,
 	catalogueView,
-	type Difference,
 	type Movement,
 	type CatalogueView,
 	type OutdatedMovement

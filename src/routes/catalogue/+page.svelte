@@ -22,7 +22,7 @@
 		findInCatalogue(catalogue.all, filters, { group: data.group, usedLately: data.usedLately })
 	);
 
-	/** Cards are drawn as they come into view: so many at first, and so many more each time. */
+	/** Cards are drawn as they come into view: a first batch, then one more batch each time. */
 	const STEP = 24;
 	let drawn = $state(STEP);
 	const cards = $derived(found.movements.slice(0, drawn));
@@ -98,7 +98,7 @@
 			</a>
 		</li>
 	{:else}
-		<li class="none">Nothing is left. Try fewer letters or fewer filters.</li>
+		<li class="none">No movement found. Try fewer letters or fewer filters.</li>
 	{/each}
 	{#if cards.length < found.movements.length}
 		{#key cards.length}<li aria-hidden="true" {@attach onVisible(() => (drawn += STEP))}></li>{/key}

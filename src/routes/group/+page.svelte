@@ -37,7 +37,7 @@
 			<li class="sheet">
 				<h2>No group yet</h2>
 				<p>
-					Begin with a preset: it fills in what such people usually need, and you change what is different. Or
+					Start with a preset: it fills in the usual needs of such a group, and you change what differs. Or
 					<a href="/begin">in three steps</a>, with a first class.
 				</p>
 			</li>
@@ -57,7 +57,7 @@
 		<Select id="preset" name="preset" labelText="Begin with">
 			{#each data.presets as preset (preset.id)}<SelectItem value={preset.id} text={preset.label} />{/each}
 		</Select>
-		<Button type="submit">Make the group</Button>
+		<Button type="submit">Create group</Button>
 	</form>
 	<StudioKit stored={data.kit} owner={data.owner} />
 </div>

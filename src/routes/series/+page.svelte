@@ -39,8 +39,8 @@
 			<li class="sheet">
 				<h2>No series yet</h2>
 				<p>
-					A series lays out weeks of classes that follow from one another: ladders toward a goal, an easier
-					week now and then, the same test again.
+					A series plans weeks of classes that build on one another: ladders toward a goal, easier weeks, and
+					a repeated test.
 				</p>
 			</li>
 		{/each}
@@ -65,10 +65,10 @@
 			{#each ['group', 'startsOn', 'weeks', 'gone'] as field (field)}
 				{#if checked.error(field)}<p class="wrong" role="alert">{checked.error(field)}</p>{/if}
 			{/each}
-			<Button type="submit">Begin the series</Button>
+			<Button type="submit">Start the series</Button>
 		</form>
 	{:else}
-		<p class="sheet">First there must be a <a href="/group">group</a>.</p>
+		<p class="sheet">First create a <a href="/group">group</a>.</p>
 	{/if}
 </div>
 

@@ -20,14 +20,14 @@
 				lowContrast
 				hideCloseButton
 				title="Your account is ready"
-				subtitle="Sign in with the e-mail and password that you chose. If there was an account with this e-mail before, its own password still counts."
+				subtitle="Sign in with the e-mail and password that you chose. If an account with this e-mail existed before, its old password is still valid."
 			/>
 		{/if}
 		<form method="POST" action="?/enter{data.next}" use:enhance={checked.send} {@attach checked.watch}>
 			<Credentials {form} {checked} />
 			<Button type="submit">Sign in</Button>
 		</form>
-		<p class="quiet">New here? <a href="/sign-up">Open an account</a></p>
+		<p class="quiet">New here? <a href="/sign-up">Create an account</a></p>
 	</section>
 	{#if data.demo}
 		<section class="sheet demo">

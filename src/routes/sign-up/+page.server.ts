@@ -25,7 +25,7 @@ export const actions: Actions = {
 		const message =
 			response.status === 429
 				? 'Too many tries. Wait a minute, then try again.'
-				: 'No account could be opened just now. Look at what you typed, or try again in a moment.';
+				: 'No account could be created. Check your entries, or try again in a moment.';
 		return fail(response.status === 429 ? 429 : 400, {
 			name,
 			email,

@@ -9,10 +9,10 @@
 	const checked = new CheckedForm(accountSchema, () => form);
 </script>
 
-<svelte:head><title>Open an account · Humble Orbit</title></svelte:head>
+<svelte:head><title>Create an account · Humble Orbit</title></svelte:head>
 
 <section class="sheet">
-	<h1>Open an account</h1>
+	<h1>Create an account</h1>
 	<form method="POST" use:enhance={checked.send} {@attach checked.watch}>
 		<TextInput
 			id="name"
@@ -24,9 +24,9 @@
 			invalidText={checked.error('name')}
 		/>
 		<Credentials {form} {checked} opening />
-		<Button type="submit">Open the account</Button>
+		<Button type="submit">Create the account</Button>
 	</form>
-	<p class="quiet">Your studio is made with it. Have one already? <a href="/sign-in">Sign in</a></p>
+	<p class="quiet">It comes with a studio. Do you have an account already? <a href="/sign-in">Sign in</a></p>
 </section>
 
 <style>

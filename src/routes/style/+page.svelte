@@ -54,8 +54,8 @@
 	<SaveMark state={autosave.state} faults={autosave.faults} kept={autosave.kept} />
 </div>
 <p class="lead">
-	Where the schools of teaching differ, this is what your new classes begin with; classes that exist stay as
-	they are. Your pace holds in all of your classes, but for what was set in a class by hand.
+	Where schools of teaching differ, new classes start with these choices; existing classes stay as they are.
+	Your pace applies to all of your classes, except where you set it in a class.
 </p>
 
 <KeepSaved {autosave} mine={style} what="Your style" {inShort} ontake={(other) => (style = other)} />
@@ -70,16 +70,16 @@
 <section class="sheet" aria-labelledby="pace">
 	<h2 id="pace">Pace</h2>
 	<p class="quiet">
-		The usual figures are from the timings of 21 taught classes; the kind of class tells more than all others.
-		Your own classes go before them, and what you type before both. Empty a field to take that back.
+		The usual figures come from the timings of 21 taught classes. Figures from your own classes replace them,
+		and figures that you type replace both. Empty a field to return to the learned or usual figure.
 	</p>
 	{#if learned && style.pace.learns !== false}
 		<p data-testid="learned">{learned}</p>
 	{:else if style.pace.learns !== false}
-		<p class="quiet">Nothing is learned yet: teach a class with Teach, or write down how long one took.</p>
+		<p class="quiet">Nothing is learned yet. Teach a class with Teach, or record how long one took.</p>
 	{/if}
 	<Tick
-		label="Learn my pace from the classes that I write down"
+		label="Learn my pace from the classes that I record"
 		checked={style.pace.learns !== false}
 		onchange={(learns) => change({ ...style, pace: withLearning(style.pace, learns) })}
 	/>
@@ -106,7 +106,7 @@
 </section>
 
 <section class="sheet" aria-labelledby="silenced">
-	<h2 id="silenced">Checks that you have silenced</h2>
+	<h2 id="silenced">Silenced checks</h2>
 	<SilencedChecks silenced={data.silenced} />
 </section>
 <section class="sheet" aria-labelledby="keys">

@@ -278,7 +278,7 @@
 					</li>
 				{/each}
 			</ul>
-			<p><a href="/">To the week</a></p>
+			<p><a href="/">Back to the week</a></p>
 		</section>
 	{/if}
 </main>

@@ -37,7 +37,7 @@ const named = object({
 		.matches(/\S/, 'Give it a title')
 		.max(200, 'At most 200 characters')
 });
-const CHANGED = 'It was changed in another window meanwhile. Load the page again.';
+const CHANGED = 'It was changed in another window. Reload the page.';
 
 export const actions: Actions = {
 	rename: async ({ request, locals }) => {

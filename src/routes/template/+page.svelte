@@ -15,7 +15,7 @@
 <p><a href="/">Back to the week</a></p>
 <h1>Templates</h1>
 <p class="quiet">
-	Classes kept to begin others with. At the desk, “Keep as template” puts one here; on the week each class can
+	Classes kept to begin others with. At the desk, “Save as template” puts one here; on the week each class can
 	be started from it.
 </p>
 <div class="said" role="status" aria-live="polite">
@@ -31,7 +31,7 @@
 </div>
 
 {#if data.templates.length === 0}
-	<p class="sheet">None yet. Open a class that went well and keep it as a template.</p>
+	<p class="sheet">None yet. Open a class that went well and save it as a template.</p>
 {:else}
 	<ul class="sheet">
 		{#each data.templates as template (template.id)}

@@ -33,7 +33,7 @@ export const DOSE: Tables = {
 			[
 				'one breath',
 				(w) => w.add('release', w.item('wall-figure-four', { dose: 1 })),
-				'Figure four at the wall is held for 0:07 a side; from 0:10 on it lengthens something'
+				'Figure four at the wall is held for 0:07 a side; from 0:10 on it has an effect'
 			]
 		]
 	},
@@ -95,7 +95,7 @@ export const DOSE: Tables = {
 				// ACSM: about 60 s in all for an exercise (value from memory)
 				'half a minute in all',
 				(w) => w.add('build', w.item('butterfly', { dose: 5 })),
-				'held for less than a minute a leg in all, which is the usual dose: adductors 0:35'
+				'held for less than the usual minute per leg in all: adductors 0:35'
 			]
 		],
 		unmendable: ['half a minute in all']

@@ -24,7 +24,7 @@ export const FIRST: Tables = {
 			[
 				'one side, without a reason',
 				(w) => w.add('build', { ...w.item('clam'), oneSided: { reason: '  ' } }),
-				'Clam is given on the left side only, and no reason is written down'
+				'Clam is given on the left side only, and no reason is given'
 			],
 			[
 				'one item of a chain dropped on the second side',
@@ -33,7 +33,7 @@ export const FIRST: Tables = {
 						'build',
 						w.chain(w.item('low-lunge'), { ...w.item('clam', { lead: 'right' }), oneSided: { reason: '' } })
 					),
-				'Clam is given on the right side only, and no reason is written down'
+				'Clam is given on the right side only, and no reason is given'
 			]
 		]
 	},
@@ -81,7 +81,7 @@ export const FIRST: Tables = {
 			[
 				'a rest of half a minute',
 				(w) => w.add('rest', w.item('easy-seat', { mode: 'rest', dose: 4 })),
-				'the closing rest is 0:28; at least 1:00 is wanted'
+				'the closing rest is 0:28; at least 1:00 is usual'
 			]
 		],
 		unmendable: ['a rest of half a minute']

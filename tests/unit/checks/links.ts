@@ -27,7 +27,7 @@ export const LINKS: Tables = {
 			[
 				'a change that nobody speaks of',
 				(w) => lungeToPigeon(w, 'right'),
-				'Pigeon, folded forward is led by the right leg after Low lunge by the left, and nothing says how the leg changes'
+				'Pigeon, folded forward is led by the right leg after Low lunge by the left, and the plan does not say how the leg changes'
 			],
 			[
 				'a step through after which the same leg leads',
@@ -37,7 +37,7 @@ export const LINKS: Tables = {
 			[
 				'in a flow too',
 				(w) => w.add('build', w.flow([w.item('low-lunge'), w.item('clam', { lead: 'right' })])),
-				'Clam is led by the right leg after Low lunge by the left, and nothing says how the leg changes'
+				'Clam is led by the right leg after Low lunge by the left, and the plan does not say how the leg changes'
 			]
 		]
 	},
@@ -54,12 +54,12 @@ export const LINKS: Tables = {
 			[
 				'only before',
 				(w) => w.add('settle', w.test('leg-roll')).add('build', w.item('clam'), w.item('cat-cow')),
-				'Rolling straight legs in and out is tested once; a second time, near the end, would show what the class did'
+				'Rolling straight legs in and out is tested once; a second time, near the end, would show the effect of the class'
 			],
 			[
 				'only after',
 				(w) => w.add('build', w.item('clam'), w.item('cat-cow')).add('release', w.test('seat-switch')),
-				'Switching the seat without hands is tested once; a second time, at the beginning, would show what the class did'
+				'Switching the seat without hands is tested once; a second time, at the beginning, would show the effect of the class'
 			],
 			[
 				'another test at the end is another question',
@@ -69,8 +69,8 @@ export const LINKS: Tables = {
 						.add('build', w.item('clam'), w.item('cat-cow'))
 						.add('release', w.test('seat-switch')),
 				[
-					'Rolling straight legs in and out is tested once; a second time, near the end, would show what the class did',
-					'Switching the seat without hands is tested once; a second time, at the beginning, would show what the class did'
+					'Rolling straight legs in and out is tested once; a second time, near the end, would show the effect of the class',
+					'Switching the seat without hands is tested once; a second time, at the beginning, would show the effect of the class'
 				]
 			]
 		]
@@ -104,7 +104,7 @@ export const LINKS: Tables = {
 				'the very same again',
 				(w) =>
 					w.add('build', w.item('low-lunge', { dose: 4 }), w.item('clam'), w.item('low-lunge', { dose: 4 })),
-				'Low lunge comes a second time and goes no further than before'
+				'Low lunge comes a second time with no change'
 			]
 		]
 	},

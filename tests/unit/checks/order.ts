@@ -33,7 +33,7 @@ export const ORDER: Tables = {
 			[
 				'a dog to begin with',
 				(w) => w.add('warm', w.item('downward-dog'), w.item('cat-cow')),
-				'Downward dog is the first weight on the hands; begin on all fours'
+				'Downward dog is the first load on the hands; start on all fours'
 			]
 		]
 	},
@@ -68,7 +68,7 @@ export const ORDER: Tables = {
 			[
 				'frog first',
 				(w) => w.add('warm', w.item('frog')).add('build', w.item('goddess-squat'), w.item('warrior-2')),
-				'Frog hangs heavily before Wide squat asks for strength'
+				'Frog is a heavy passive hold before Wide squat asks for strength'
 			]
 		]
 	},
@@ -119,7 +119,7 @@ export const ORDER: Tables = {
 			[
 				'two stretches after the frog',
 				(w) => w.add('peak', w.item('frog'), w.item('butterfly'), w.item('wide-leg-seated')),
-				'nothing undoes Frog soon after it'
+				'no counter shape follows Frog'
 			]
 		]
 	},
@@ -138,12 +138,12 @@ export const ORDER: Tables = {
 					w.add('build', w.item('butterfly'), w.item('low-lunge', { form: 'full' }));
 					w.add('rest', w.item('savasana', { dose: 600 }));
 				},
-				'the peak lies at 0:55, 4 % of the class; it is wanted at about 55 to 80 %'
+				'the peak lies at 0:55, 4 % of the class; about 55 to 80 % is usual'
 			],
 			[
 				'intensity 3 at the very beginning',
 				early('full'),
-				'the peak lies at 1:08, 5 % of the class; it is wanted at about 55 to 80 %'
+				'the peak lies at 1:08, 5 % of the class; about 55 to 80 % is usual'
 			]
 		],
 		unmendable: ['the deepest shape at the very beginning', 'intensity 3 at the very beginning']
@@ -331,8 +331,8 @@ export const ORDER: Tables = {
 				'six on the hands and on bare knees',
 				(w) => w.add('warm', ...Array.from({ length: 6 }, () => w.item('cat-cow'))),
 				[
-					'6 items one after another load the wrists, from Cat and cow on',
-					'6 items one after another load the knees, from Cat and cow on'
+					'6 items in a row load the wrists, from Cat and cow on',
+					'6 items in a row load the knees, from Cat and cow on'
 				]
 			]
 		],
@@ -357,7 +357,7 @@ export const ORDER: Tables = {
 			[
 				'three in a row',
 				(w) => w.add('peak', w.item('lizard'), w.item('pigeon-fold', { form: 'full' }), w.item('fire-log')),
-				'3 deep shapes with sides come without a reset, from Lizard on'
+				'3 deep two-sided shapes follow without a reset, from Lizard on'
 			]
 		],
 		unmendable: ['three in a row']

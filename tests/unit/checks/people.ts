@@ -16,19 +16,19 @@ export const PEOPLE: Tables = {
 			[
 				'both sides get the same',
 				(w) => w.add('release', w.item('supine-figure-four')),
-				'outer hips: the left side is behind, and nothing here gives it more',
+				'outer hips: the left side is behind, and nothing in this class gives it more',
 				{ group: leftBehind }
 			],
 			[
 				'by a teacher who gives another set',
 				(w) => w.add('release', w.item('supine-figure-four')),
-				'outer hips: the left side is behind, and nothing here gives it more',
+				'outer hips: the left side is behind, and nothing in this class gives it more',
 				{ group: leftBehind, style: { sides: 'more sets' } }
 			],
 			[
 				'by a teacher who gives another prop',
 				(w) => w.add('release', w.item('supine-figure-four')),
-				'outer hips: the left side is behind, and nothing here gives it more',
+				'outer hips: the left side is behind, and nothing in this class gives it more',
 				{ group: leftBehind, style: { sides: 'more props' } }
 			]
 		]
@@ -47,7 +47,7 @@ export const PEOPLE: Tables = {
 			[
 				'against a sore knee',
 				(w) => w.add('peak', w.item('fire-log')),
-				'Fire log, sore knee (2): they get Lying figure four beside the class. Lying down.',
+				'Fire log, sore knee (2): they do Lying figure four instead. Lying down.',
 				{ group: knee }
 			],
 			[
@@ -59,7 +59,7 @@ export const PEOPLE: Tables = {
 			[
 				'another form would do',
 				(w) => w.add('release', w.item('supine-butterfly')),
-				'Lying butterfly, sore knee (2): they get the supported form beside the class. A block under each knee.',
+				'Lying butterfly, sore knee (2): they do the supported form instead. A block under each knee.',
 				{ group: knee }
 			],
 			[
@@ -287,7 +287,7 @@ export const PEOPLE: Tables = {
 			[
 				'a rounded fold with a sore back in the room',
 				(w) => w.add('build', w.item('forward-fold')),
-				'Standing fold is folded with a round back, and somebody’s back asks for a long one',
+				'Standing fold is folded with a round back, and a caution in the room asks for a long one',
 				{ style: { foldBack: 'round' }, group: groupOf({}, ['low back']) }
 			]
 		],

@@ -15,7 +15,7 @@ import type { Teaching } from './first-class';
 export const ONBOARDING_STEPS = ['Who comes', 'When, and with what', 'The first class'] as const;
 
 const NOT_LOADED =
-	'This part of the page did not load. Is there a connection? Nothing of what you said is lost; try again.';
+	'This part of the page did not load. Your answers are kept. Check the connection and try again.';
 
 /** Data that the first steps need. */
 export interface BeginSetting extends Teaching {

@@ -25,7 +25,7 @@ export function sidesChart({ points, unit }: TestResult, dayOf: (on: string) => 
 		yAxis: { ...valueAxis(unit), ...ends },
 		series: [
 			line(hasSides ? 'Left' : 'Both', 'left', 'circle', 'var(--accent)'),
-			...(hasSides ? [line('Right', 'right', 'diamond', 'var(--mend)')] : [])
+			...(hasSides ? [line('Right', 'right', 'diamond', 'var(--fix)')] : [])
 		]
 	};
 }

@@ -6,7 +6,7 @@ export interface TiltListener {
 	tilt: (tilt: Tilt) => void;
 	/** It fell silent; what was read stays read, and it is listened for on. */
 	lost: () => void;
-	/** It cannot be had at all: why, in a sentence. */
+	/** It is not possible at all: why, in a sentence. */
 	none: (why: string) => void;
 }
 

@@ -12,7 +12,7 @@ export class Taking {
 	still = $state(0);
 	isLost = $state(false);
 	batteryPercent = $state<number | null>(null);
-	/** Why the instrument cannot be had. */
+	/** Why the instrument is not possible. */
 	problem = $state('');
 	private stop = () => {};
 	/** A test without sides is read once, as left. */

@@ -45,7 +45,7 @@ export class Alternatives {
 			};
 		});
 		this.shown = { itemId: item.id, found };
-		if (found.length === 0) this.document.say('Nothing else suits this place');
+		if (found.length === 0) this.document.say('There is no alternative for this place');
 	}
 
 	take({ alternative: { item }, name }: ShownAlternative): void {

@@ -186,7 +186,7 @@ export class BlockCommands {
 		this.document.edit({ do: 'setFlow', blockId: flow.id, change }, said);
 	}
 
-	/** So many breaths joined to every movement of a flow. */
+	/** Sets the breaths of every movement of a flow. */
 	breathsToEach(flow: Flow, breaths: number): void {
 		const doses = Object.fromEntries(flow.items.map((item) => [item.id, breathsJoined(breaths)]));
 		this.document.edit({ do: 'setDoses', doses }, `${breaths} ${unitWord('breaths', breaths)} to each`);
@@ -235,7 +235,7 @@ export class BlockCommands {
 		if (block && isLinked(block))
 			this.document.edit(
 				{ do: 'unchain', blockId: block.id },
-				block.kind === 'flow' ? 'Flow taken apart' : 'Chain taken apart'
+				block.kind === 'flow' ? 'Flow split' : 'Chain split'
 			);
 	}
 }

@@ -19,7 +19,7 @@ export class Fitting {
 		if (outcome.how !== 'done' || plan !== this.document.plan) return; // edited meanwhile: it is out of date
 		const result = outcome.value;
 		if (!result.ok) {
-			this.document.say(`It does not fit: ${result.message}.`);
+			this.document.say(`It cannot fit: ${result.message}.`);
 			return;
 		}
 		const count = result.changed.length;

@@ -95,7 +95,7 @@ export class ItemCommands {
 	swapForBest(item: Item): void {
 		const [best] = this.substitutesFor(item);
 		if (best) this.swapFor(item, best.movement);
-		else this.document.say('Nothing is proposed here: with these cautions the treating clinician decides');
+		else this.document.say('No suggestion here: with these cautions the treating clinician decides');
 	}
 
 	/** The teacher keeps an item although somebody in the room should not do it as it stands. */
@@ -103,7 +103,7 @@ export class ItemCommands {
 		const item = findItem(this.document.plan, itemId);
 		if (!item) return;
 		const confirmed = [...(item.confirmed ?? []), { caution, on: this.document.setting.today }];
-		this.change(item, { confirmed }, `Kept by your own confirmation: ${caution}`);
+		this.change(item, { confirmed }, `Kept on your responsibility: ${caution}`);
 	}
 
 	change(item: Item, change: ItemChange, said: string, field = ''): void {
@@ -113,7 +113,7 @@ export class ItemCommands {
 	doseBy(item: Item, step: -1 | 1): void {
 		const edit = doseByOne(item, this.document.catalogue.find, step);
 		if (edit) this.document.edit(edit, step === 1 ? 'Longer' : 'Shorter');
-		else this.document.say(step === 1 ? 'It goes no longer' : 'It goes no shorter');
+		else this.document.say(step === 1 ? 'This is the longest allowed' : 'This is the shortest allowed');
 	}
 
 	/** A drag of the right edge of an item on the score, seconds. */
@@ -133,7 +133,7 @@ export class ItemCommands {
 		);
 		const edit = doseDragged(item, this.document.catalogue.find, seconds / Math.max(1, goes), each);
 		if (edit) this.document.edit(edit, 'Dose changed');
-		else this.document.say('It goes no further');
+		else this.document.say('This is the limit');
 	}
 
 	setForm(item: Item, movement: Movement, to: { form?: FormId; mode?: Mode }): void {

@@ -20,8 +20,7 @@ export class Ordering {
 		if (outcome.how === 'failed') this.document.say(outcome.sentence);
 		if (outcome.how !== 'done' || plan !== this.document.plan) return;
 		const { beforeSeconds, afterSeconds } = outcome.value;
-		if (beforeSeconds - afterSeconds <= 0)
-			this.document.say('The order is as calm as it can be: no other loses less time between blocks');
+		if (beforeSeconds - afterSeconds <= 0) this.document.say('No other order takes less time between blocks');
 		else this.found = outcome.value;
 	}
 
@@ -29,7 +28,7 @@ export class Ordering {
 		if (!this.found) return;
 		const { beforeSeconds, afterSeconds, order } = this.found;
 		const saved = formatDuration(beforeSeconds - afterSeconds);
-		this.document.edit({ do: 'reorder', order }, `Calmed: ${saved} less between blocks`);
+		this.document.edit({ do: 'reorder', order }, `Reordered: ${saved} less between blocks`);
 	}
 
 	leave(): void {

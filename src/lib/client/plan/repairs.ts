@@ -11,7 +11,7 @@ export class Repairs {
 	preview(finding: Finding): Preview | null {
 		const preview = previewRepair(finding, this.document.analysis.context);
 		if (!preview)
-			this.document.say('There is no ready repair for this plan that makes nothing worse; it takes your eye');
+			this.document.say('There is no automatic fix that makes nothing worse. Please decide yourself.');
 		return preview;
 	}
 
@@ -21,7 +21,7 @@ export class Repairs {
 		const edits: PlanEdit[] = items.length
 			? items.map((itemId) => ({ do: 'silence', check: checkId, itemId, reason }))
 			: [{ do: 'silence', check: checkId, reason }];
-		this.document.edit(edits, 'Noted as on purpose');
+		this.document.edit(edits, 'Kept with your reason');
 	}
 
 	/** The check is not wanted at all, in no class of this teacher. */

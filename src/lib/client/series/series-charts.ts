@@ -44,7 +44,7 @@ export function loadChart({ weeks, load, easier, strain }: WeekLines, narrow: bo
 				data: strain.map((value) => (value === null ? null : Math.round(value))),
 				symbol: 'diamond',
 				symbolSize: 8,
-				color: 'var(--mend)'
+				color: 'var(--fix)'
 			}
 		]
 	};

@@ -201,7 +201,7 @@ export class SeriesDesk {
 	}
 
 	removeGoal(index: number): void {
-		this.goals(this.series.ladders.toSpliced(index, 1), 'The goal is taken out');
+		this.goals(this.series.ladders.toSpliced(index, 1), 'Goal removed');
 	}
 
 	removeRung(ladder: number, rung: number): void {
@@ -209,7 +209,7 @@ export class SeriesDesk {
 		if (rungs.length < 2) return;
 		this.settings(
 			{ ladders: this.series.ladders.with(ladder, { rungs: rungs.toSpliced(rung, 1) }) },
-			'The rung is taken out'
+			'Rung removed'
 		);
 	}
 
@@ -242,10 +242,13 @@ export class SeriesDesk {
 		if (!c) return;
 		this.show(`${dayName(c.class.on)} falls out`, [
 			[
-				'Shift everything, one more date at the end',
+				'Move later classes one date on, and add a date at the end',
 				cancelClass(this.planned, c.class.id, why, 'one more date')
 			],
-			['Shift everything, drop the last class', cancelClass(this.planned, c.class.id, why, 'let the last go')]
+			[
+				'Move later classes one date on, and drop the last class',
+				cancelClass(this.planned, c.class.id, why, 'let the last go')
+			]
 		]);
 	}
 
@@ -257,14 +260,15 @@ export class SeriesDesk {
 			return;
 		}
 		const shifts = seriesShifts(this.analysis, this.read(moved.value));
-		if (shifts.length > 1) this.show(`Moved to ${dayName(to.on)}`, [['Move it, and what follows', moved]]);
+		if (shifts.length > 1)
+			this.show(`Moved to ${dayName(to.on)}`, [['Move it and the classes after it', moved]]);
 		else this.set(moved.value, `Moved to ${dayName(to.on)}`);
 	}
 
 	insertWeek(before: number): void {
 		const inserted = weekInserted(this.planned, before, newId);
-		if (inserted.ok) this.set(inserted.value, `A week is put in before week ${before}`);
-		else this.say(`Not put in: ${inserted.message}.`);
+		if (inserted.ok) this.set(inserted.value, `A week is inserted before week ${before}`);
+		else this.say(`Not inserted: ${inserted.message}.`);
 	}
 
 	private show(title: string, changes: [label: string, Changed][]): void {
@@ -281,7 +285,7 @@ export class SeriesDesk {
 		);
 		const refused = changes.find(([, change]) => !change.ok)?.[1];
 		if (possible.length) this.pending = { title, choices: possible };
-		else if (refused && !refused.ok) this.say(`It cannot be: ${refused.message}.`);
+		else if (refused && !refused.ok) this.say(`Not possible: ${refused.message}.`);
 	}
 
 	take(after: SeriesDocument): void {
@@ -289,7 +293,7 @@ export class SeriesDesk {
 	}
 
 	/**
-	 * Proposes the classes that wait, or all that were neither taught nor changed by hand, or one. What fills gaps is put
+	 * Proposes the open classes, or all that were neither taught nor changed by hand, or one. What fills gaps is put
 	 * in at once; what takes the place of earlier proposals is shown before it is taken.
 	 */
 	async propose(which: 'waiting' | 'all' | { classId: string }, seed: number): Promise<void> {
@@ -336,7 +340,7 @@ export class SeriesDesk {
 		const said = outcome.how === 'done' ? `${classes} proposed` : `Stopped; ${classes} proposed`;
 		if (!replaces) this.set(after, said);
 		else {
-			this.show(said, [[count === 1 ? 'Take it' : 'Take them', { ok: true, value: after }]]);
+			this.show(said, [['Apply', { ok: true, value: after }]]);
 			this.say(said);
 		}
 	}

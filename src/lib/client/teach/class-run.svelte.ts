@@ -35,7 +35,7 @@ const wallClock: TeachClock = {
 	now: () => ({ at: Date.now(), monoMs: Math.round(performance.now()), boot: BOOT })
 };
 
-/** A clock that goes so many times as fast, from now on. */
+/** A clock that runs `times` as fast, from now on. */
 function fastClock(times: () => number): TeachClock {
 	let last = performance.now();
 	let monoMs = 0;
@@ -229,7 +229,7 @@ export class ClassRun {
 			why: ''
 		}));
 		if (received) this.received = received;
-		this.refused = became === 'refused' ? why || 'it does not say why' : refusedWords(received);
+		this.refused = became === 'refused' ? why || 'without a reason' : refusedWords(received);
 		// something may have happened meanwhile
 		const unsent = await store.unsent(run.id);
 		const isMore = unsent.length > 0 || this.writing > 0;
@@ -249,7 +249,7 @@ function refusedWords(received: UploadAnswer | null): string {
 	const refused = received?.refused ?? [];
 	const [first] = refused;
 	if (!first) return '';
-	return `${refused.length} of what happened could not be read: ${first.faults[0]?.message ?? ''}`;
+	return `${refused.length} could not be read: ${first.faults[0]?.message ?? ''}`;
 }
 
 /** Begins to lead a class, on this device where it keeps something. `here`: who came, where somebody counted. */
@@ -268,7 +268,7 @@ export async function beginRun(
 	return led;
 }
 
-/** The class by the clock, so many times as fast as `times` says; nothing of it is kept. */
+/** A rehearsal by the clock, at the speed that `times` returns; nothing of it is stored. */
 export function rehearseRun(pack: TeachPack, times: () => number): ClassRun {
 	const clock = fastClock(times);
 	const led = new ClassRun(pack, clock, null, true);

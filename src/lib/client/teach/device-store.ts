@@ -56,7 +56,7 @@ export class DeviceStore {
 
 	/** Throws where this browser keeps nothing (a private window of some browsers), and once somebody signs out. */
 	static async open(): Promise<DeviceStore> {
-		if (leaving) throw new Error('Somebody signs out.');
+		if (leaving) throw new Error('Signing out.');
 		return new DeviceStore(
 			await openDB<DeviceDB>(TEACH_STORE, 1, {
 				upgrade(db) {

@@ -22,7 +22,7 @@ export interface Sent {
 	why: string;
 }
 
-/** So many events go in one message. */
+/** Most events in one request. */
 const AT_ONCE = 1000;
 
 /**

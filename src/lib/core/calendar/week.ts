@@ -58,7 +58,7 @@ export function weekById(id: string): Week | null {
 	return found.id === id ? found : null;
 }
 
-/** A day that lies so many days after another. */
+/** Returns the day `days` after another. */
 export function addDays(isoDay: string, days: number): string {
 	return isoDayOf(daysLater(dateOf(isoDay), days, IN));
 }

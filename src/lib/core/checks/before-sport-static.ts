@@ -14,8 +14,8 @@ const longestOf = (items: readonly TimedItem[], tissue: Tissue): TimedItem =>
 export const beforeSportStatic: Check = {
 	meta: {
 		id: 'before-sport-static',
-		summary: 'Before sport no muscle is held long for a minute or more',
-		severity: 'mend',
+		summary: 'No static stretch of a minute or more before sport',
+		severity: 'fix',
 		why: 'A minute or more of static stretch per muscle costs about 4.6 % of performance right after; under a minute about 1.1 %, and moving gains about 1.3 %.',
 		source: 'Behm et al., Appl Physiol Nutr Metab 41:1 (2016) (from memory)',
 		canRepair: true

@@ -4,9 +4,9 @@ import type { Check } from './types';
 export const bothSides: Check = {
 	meta: {
 		id: 'both-sides',
-		summary: 'What one side gets, the other gets too',
+		summary: 'Both sides get the same',
 		severity: 'stop',
-		why: 'Second sides vanish without anybody noticing; a side left out on purpose has a reason that can be written down.',
+		why: 'A second side is easily forgotten. A side left out on purpose needs a reason.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -14,7 +14,7 @@ export const bothSides: Check = {
 		return items
 			.filter(({ item, movement }) => !isSymmetrical(movement.action) && item.oneSided?.reason.trim() === '')
 			.map(({ item, movement, blockId, startSeconds }) => ({
-				message: `${movement.english} is given on the ${item.lead} side only, and no reason is written down`,
+				message: `${movement.english} is given on the ${item.lead} side only, and no reason is given`,
 				where: { itemId: item.id, blockId, atSeconds: startSeconds },
 				data: { movement: movement.slug, side: item.lead }
 			}));

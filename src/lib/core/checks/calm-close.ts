@@ -5,9 +5,9 @@ import type { Check } from './types';
 export const calmClose: Check = {
 	meta: {
 		id: 'calm-close',
-		summary: 'The class closes calmly',
-		severity: 'mend',
-		why: 'What comes right before the rest sets the tone of it; the last shape is one in which the breath is long.',
+		summary: 'The class ends calmly',
+		severity: 'fix',
+		why: 'The shape before the rest sets its tone: choose one in which the breath is long.',
 		source: 'common practice',
 		canRepair: true
 	},

@@ -7,8 +7,8 @@ export const calmOpen: Check = {
 	meta: {
 		id: 'calm-open',
 		summary: 'The class opens calmly',
-		severity: 'mend',
-		why: 'People arrive with their day; the first shapes are easy enough to arrive in.',
+		severity: 'fix',
+		why: 'People arrive stressed or stiff; easy shapes let them settle first.',
 		source: 'common practice',
 		canRepair: true
 	},

@@ -34,10 +34,10 @@ const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, it
 				: (find(verdict.instead)?.english ?? verdict.instead);
 		const words =
 			refused === 'no substitute'
-				? 'nothing suits them instead'
+				? 'there is no alternative for them'
 				: refused
 					? `most of the room cannot do it; give all ${other}`
-					: `they get ${other} beside the class`;
+					: `they do ${other} instead`;
 		return [
 			{
 				message: `${who}: ${words}. ${verdict.advice}`,
@@ -55,9 +55,9 @@ const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, it
 export const cautionConflict: Check = {
 	meta: {
 		id: 'caution-conflict',
-		summary: 'Nobody is given what a caution speaks against',
+		summary: 'Nobody is given a shape that their caution rules out',
 		severity: 'stop',
-		why: 'Somebody in the room should not do this as it stands: they get another form or movement beside the class. Where most of the room cannot do it, or nothing suits instead, the class should not have it; to keep it takes your own confirmation, which stays with the plan.',
+		why: 'People with this caution get another form or movement. Where most of the room cannot do it, or there is no alternative, the class should not have it. To keep it you have to confirm, and the plan records that.',
 		source: 'common practice; licensed practice decides',
 		canRepair: true,
 		neverSilent: true

@@ -12,8 +12,8 @@ export const closeWithRest: Check = {
 	meta: {
 		id: 'close-with-rest',
 		summary: 'The class ends in rest',
-		severity: 'mend',
-		why: 'The work settles in quiet; people who are sent off from a stretch leave with their effort still on.',
+		severity: 'fix',
+		why: 'A few quiet minutes let the work settle; without them people leave tense.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -30,7 +30,7 @@ export const closeWithRest: Check = {
 		return [
 			resting
 				? {
-						message: `the closing rest is ${formatDuration(last.workSeconds)}; at least ${formatDuration(CLOSING_REST_SECONDS)} is wanted`,
+						message: `the closing rest is ${formatDuration(last.workSeconds)}; at least ${formatDuration(CLOSING_REST_SECONDS)} is usual`,
 						severity,
 						where,
 						data

@@ -9,15 +9,15 @@ import type { Check } from './types';
 const resets = ({ item, form }: TimedItem) =>
 	item.mode === 'rest' || (item.mode === 'dynamic' && form.intensity <= 1);
 
-/** So many items later it comes too late. */
+/** A counter shape this many items later is too late. */
 const WITHIN = 2;
 
 export const counterShapeAfter: Check = {
 	meta: {
 		id: 'counter-shape-after',
-		summary: 'After the heaviest shapes something undoes them',
+		summary: 'A counter shape follows the heaviest shapes',
 		severity: 'note',
-		why: 'Rock the knees, sit back, shake out: half a minute after the deepest form is felt for the rest of the class.',
+		why: 'Half a minute of rocking the knees, sitting back or shaking out after the deepest form helps for the rest of the class.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -32,7 +32,7 @@ export const counterShapeAfter: Check = {
 			if (next.some((other) => movement.counters.includes(other.movement.slug) || resets(other))) return [];
 			return [
 				{
-					message: `nothing undoes ${movement.english} soon after it`,
+					message: `no counter shape follows ${movement.english}`,
 					where: findingLocation(taught),
 					data: { movement: movement.slug, counters: movement.counters.join(', ') }
 				}

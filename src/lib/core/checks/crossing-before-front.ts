@@ -17,7 +17,7 @@ const frontToBack = (taught: TimedItem) =>
 export const crossingBeforeFront: Check = {
 	meta: {
 		id: 'crossing-before-front',
-		summary: 'Cross-body shapes come after the front-to-back work',
+		summary: 'Cross-body shapes come after front-to-back work',
 		severity: 'note',
 		why: 'A leg crosses more easily, and pinches less, once the front of the hip and the back of the leg have been opened.',
 		source: 'common practice',

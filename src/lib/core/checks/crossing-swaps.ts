@@ -6,9 +6,9 @@ import type { Check } from './types';
 export const crossingSwaps: Check = {
 	meta: {
 		id: 'crossing-swaps',
-		summary: 'Crossed shins and clasped hands change over too',
+		summary: 'Crossed shins and clasped hands alternate',
 		severity: 'note',
-		why: 'A cross-legged seat looks the same on both sides and is not: one shin is in front. The second time it is the other one’s turn, and so it is with the thumbs.',
+		why: 'A cross-legged seat is not symmetrical: one shin is in front. The second time the other shin goes in front; the same holds for clasped thumbs.',
 		source: 'common practice',
 		canRepair: true
 	},

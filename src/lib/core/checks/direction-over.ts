@@ -13,7 +13,7 @@ export const directionOver: Check = {
 		id: 'direction-over',
 		summary: 'No direction crowds out the others',
 		severity: 'note',
-		why: 'What one direction has too much of another has too little; turning out was in use three times as long as turning in.',
+		why: 'Too much of one direction leaves too little of another. In timed classes outward rotation took three times as long as inward rotation.',
 		source: 'common practice (the bands are the group’s own, editable targets)',
 		canRepair: true
 	},

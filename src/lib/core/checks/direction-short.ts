@@ -49,8 +49,8 @@ export const directionShort: Check = {
 	meta: {
 		id: 'direction-short',
 		summary: 'No direction is left out',
-		severity: 'mend',
-		why: 'The bands say what this group needs over the weeks; a direction that is left out week after week is the one that stiffens. One class need not have of everything.',
+		severity: 'fix',
+		why: 'The targets say what this group needs over the weeks: a direction left out week after week stiffens. One class need not have everything.',
 		source: 'common practice (the bands are the group’s own, editable targets)',
 		canRepair: true
 	},

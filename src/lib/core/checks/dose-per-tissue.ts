@@ -9,9 +9,9 @@ const MEANT_SECONDS = 25;
 export const dosePerTissue: Check = {
 	meta: {
 		id: 'dose-per-tissue',
-		summary: 'What a class stretches gets a minute in all',
+		summary: 'Each stretched muscle gets a minute in all',
 		severity: 'note',
-		why: 'About 60 seconds in all, in two to four goes, is the dose that changes range; half of it a class is spent for little.',
+		why: 'About 60 seconds in all, in two to four sets, changes range; half that per class has little effect.',
 		source:
 			'ACSM position stand, Garber et al., Med Sci Sports Exerc 43:1334 (2011): 10-30 s, 2-4 times, about 60 s in all (from memory)',
 		canRepair: false
@@ -26,7 +26,7 @@ export const dosePerTissue: Check = {
 		const list = few.map(([tissue, seconds]) => `${tissue} ${formatDuration(seconds)}`).join(', ');
 		return [
 			{
-				message: `held for less than a minute a leg in all, which is the usual dose: ${list}`,
+				message: `held for less than the usual minute per leg in all: ${list}`,
 				data: { tissues: few.length, wantedSeconds: LONG_STRETCH_SECONDS }
 			}
 		];

@@ -15,9 +15,9 @@ function facing(taught: TimedItem): 'long edge' | 'short edge' | null {
 export const facingChanges: Check = {
 	meta: {
 		id: 'facing-changes',
-		summary: 'The group does not keep turning round',
+		summary: 'The group seldom changes the way it faces',
 		severity: 'note',
-		why: 'Each turn on the mat loses eyes and ears; wide shapes go together, lunges go together.',
+		why: 'Each turn on the mat costs attention; group wide shapes together and lunges together.',
 		source: 'common practice',
 		canRepair: false
 	},

@@ -4,9 +4,9 @@ import type { Check } from './types';
 export const firstSideHabit: Check = {
 	meta: {
 		id: 'first-side-habit',
-		summary: 'The side that goes first changes from class to class, in a style that alternates',
+		summary: 'The first side alternates from class to class, in a style that alternates',
 		severity: 'note',
-		why: 'The first side gets the explanation and the fresh attention; taking turns shares both.',
+		why: 'The first side gets the explanation and the fresh attention; alternating shares both.',
 		source: 'common practice',
 		canRepair: true
 	},

@@ -11,7 +11,7 @@ export const heavyBeforeLight: Check = {
 		id: 'heavy-before-light',
 		summary: 'A light passive shape comes before the heavy one of the same muscle',
 		severity: 'note',
-		why: 'After the heavy shape the light one of its kind is hardly felt; before it, it leads there.',
+		why: 'After the heavy shape a light one of its kind is hardly felt; before it, it prepares.',
 		source: 'common practice',
 		canRepair: false
 	},

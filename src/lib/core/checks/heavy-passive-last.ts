@@ -10,8 +10,8 @@ export const heavyPassiveLast: Check = {
 	meta: {
 		id: 'heavy-passive-last',
 		summary: 'The heaviest passive shape comes last, then rest',
-		severity: 'mend',
-		why: 'After body weight has hung in a joint its muscles are slow to answer: strength comes before it, not after.',
+		severity: 'fix',
+		why: 'After a long passive hang the muscles respond slowly: put strength before it, not after.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -25,7 +25,7 @@ export const heavyPassiveLast: Check = {
 			if (!first) return [];
 			return [
 				{
-					message: `${taught.movement.english} hangs heavily before ${first.movement.english} asks for strength`,
+					message: `${taught.movement.english} is a heavy passive hold before ${first.movement.english} asks for strength`,
 					where: findingLocation(taught),
 					cause: first.movement.slug,
 					data: { movement: taught.movement.slug, before: first.movement.slug, after: after.length }

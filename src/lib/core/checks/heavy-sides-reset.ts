@@ -3,7 +3,7 @@ import type { TimedItem } from '../clock';
 import { findingLocation, isSided } from './help';
 import type { Check } from './types';
 
-/** So many deep shapes with sides in a row want something easy between. Common practice, no source. */
+/** This many deep two-sided shapes in a row need a reset between them. Common practice, no source. */
 const MOST_IN_A_ROW = 2;
 
 const isHeavySided = (taught: TimedItem) => isSided(taught) && isDeep(taught.form) && !taught.item.passed;
@@ -16,9 +16,9 @@ const resets = ({ item, form, movement }: TimedItem) =>
 export const heavySidesReset: Check = {
 	meta: {
 		id: 'heavy-sides-reset',
-		summary: 'Between heavy sides there is a reset',
+		summary: 'A reset comes between heavy two-sided shapes',
 		severity: 'note',
-		why: 'After two deep shapes on one side and the other, shaking out or rocking the knees for half a minute makes the third one possible.',
+		why: 'After two deep two-sided shapes, half a minute of shaking out or rocking the knees makes the third one possible.',
 		source: 'common practice',
 		canRepair: false
 	},
@@ -34,7 +34,7 @@ export const heavySidesReset: Check = {
 		}
 		if (run.length > MOST_IN_A_ROW) found.push(run);
 		return found.map((heavy) => ({
-			message: `${heavy.length} deep shapes with sides come without a reset, from ${heavy[0]!.movement.english} on`,
+			message: `${heavy.length} deep two-sided shapes follow without a reset, from ${heavy[0]!.movement.english} on`,
 			where: findingLocation(heavy[0]!),
 			data: { movement: heavy[0]!.movement.slug, items: heavy.length }
 		}));

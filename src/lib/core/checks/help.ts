@@ -156,8 +156,8 @@ export function lessOf({ item, movement, form }: TimedItem, style: TeachingStyle
 const WHOLE_CLASS_SECONDS = 20 * 60;
 
 /** How grave it is that a class has too little of something: for a short set or a themed class it is worth knowing. */
-export function shortfall({ theme, lengthSeconds }: ClassPlan): 'mend' | 'note' {
-	return theme || lengthSeconds < WHOLE_CLASS_SECONDS ? 'note' : 'mend';
+export function shortfall({ theme, lengthSeconds }: ClassPlan): 'fix' | 'note' {
+	return theme || lengthSeconds < WHOLE_CLASS_SECONDS ? 'note' : 'fix';
 }
 
 /** Percent of a whole, 0 where there is none. */

@@ -35,9 +35,9 @@ export function isHeldTooLong(taught: TimedItem): boolean {
 export const holdTooLong: Check = {
 	meta: {
 		id: 'hold-too-long',
-		summary: 'No hold is longer than its mode bears',
-		severity: 'mend',
-		why: 'Own strength fades after a minute or two, and then it is the joint that holds; passive holds end at five minutes in the quietest school.',
+		summary: 'No hold is longer than its mode allows',
+		severity: 'fix',
+		why: 'Muscles tire after a minute or two, and then the joint takes the load; passive holds end at five minutes in the quietest school.',
 		source: 'common practice',
 		canRepair: true
 	},

@@ -11,9 +11,9 @@ const LEAST_SECONDS = 10;
 export const holdTooShort: Check = {
 	meta: {
 		id: 'hold-too-short',
-		summary: 'A held stretch is long enough to matter',
+		summary: 'A held stretch is long enough to work',
 		severity: 'note',
-		why: 'A static stretch is held for 10 to 30 seconds; three breaths that are over in nine are only a pose.',
+		why: 'A static stretch takes 10 to 30 seconds; three breaths in nine seconds are only a pose.',
 		source:
 			'ACSM position stand, Garber et al., Med Sci Sports Exerc 43:1334 (2011): 10-30 s a stretch (from memory)',
 		canRepair: true
@@ -26,7 +26,7 @@ export const holdTooShort: Check = {
 			if (seconds >= LEAST_SECONDS) return [];
 			return [
 				{
-					message: `${movement.english} is held for ${formatDuration(seconds)} a side; from ${formatDuration(LEAST_SECONDS)} on it lengthens something`,
+					message: `${movement.english} is held for ${formatDuration(seconds)} a side; from ${formatDuration(LEAST_SECONDS)} on it has an effect`,
 					where: findingLocation(taught),
 					cause: 'hold-too-short',
 					data: { movement: movement.slug, seconds, leastSeconds: LEAST_SECONDS }

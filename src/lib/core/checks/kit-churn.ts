@@ -1,14 +1,14 @@
 import type { Check } from './types';
 
-/** So many kinds of kit are the most that a class bears beside the mats. Common practice, no source. */
+/** Most kinds of kit in a class. Common practice, no source. */
 const MOST_KINDS = 4;
 
 export const kitChurn: Check = {
 	meta: {
 		id: 'kit-churn',
-		summary: 'Few kinds of kit are used for a while',
+		summary: 'Few kinds of kit are used',
 		severity: 'note',
-		why: 'Each kind is fetched once and then lies beside the mat; five kinds are a shop, and everybody stands up for each.',
+		why: 'People stand up to fetch each kind; five kinds are too many to fetch.',
 		source: 'common practice',
 		canRepair: false
 	},

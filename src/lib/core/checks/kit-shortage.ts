@@ -8,8 +8,8 @@ export const kitShortage: Check = {
 	meta: {
 		id: 'kit-shortage',
 		summary: 'The room holds enough kit',
-		severity: 'mend',
-		why: 'Blocks under both knees of twelve people are twenty-four blocks; better to know before class than in it.',
+		severity: 'fix',
+		why: 'Two blocks each for twelve people are twenty-four blocks; better to know before class.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -23,7 +23,7 @@ export const kitShortage: Check = {
 				.map((need) => ({
 					message: `${movement.english} ${shortageInWords(need)}${need.missing > 0 && how ? `; without: ${how}` : ''}`,
 					// a replacement, or a form without the kit, makes it a note
-					severity: need.missing > 0 && !how ? ('mend' as const) : ('note' as const),
+					severity: need.missing > 0 && !how ? ('fix' as const) : ('note' as const),
 					where: { itemId: item.id, blockId, atSeconds: startSeconds },
 					cause: need.kit,
 					data: { movement: movement.slug, kit: need.kit, needed: need.needed, available: need.available },

@@ -2,16 +2,16 @@ import { DIRECTION_NAME, DIRECTIONS } from '../anatomy';
 import { formatDuration } from '../clock';
 import type { Check } from './types';
 
-/** The two legs may differ so much in a direction: share of the larger one, and at least so many seconds. */
+/** Allowed difference of the two legs in a direction: a share of the larger one, and a least number of seconds. */
 const AGREE_PERCENT = 10;
 const LEAST_SECONDS = 20;
 
 export const leftRight: Check = {
 	meta: {
 		id: 'left-right',
-		summary: 'Both hips get the same of every direction',
-		severity: 'mend',
-		why: 'Many small differences add up to one leg that was served and one that was not.',
+		summary: 'Both hips get the same in every direction',
+		severity: 'fix',
+		why: 'Many small differences add up to one leg that gets more than the other.',
 		source: 'common practice',
 		canRepair: false
 	},

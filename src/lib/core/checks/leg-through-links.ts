@@ -6,9 +6,9 @@ const changes = ({ item, before }: LinkedSide) => before !== null && before.item
 export const legThroughLinks: Check = {
 	meta: {
 		id: 'leg-through-links',
-		summary: 'In chains and flows it is said how a leg changes',
-		severity: 'mend',
-		why: 'The other side is not always a plain mirror: stepping through, crossing over or standing up gives the lead to the other leg. A change that nobody noticed gives one leg everything twice.',
+		summary: 'Chains and flows say how the leading leg changes',
+		severity: 'fix',
+		why: 'Stepping through, crossing over or standing up can change the leading leg. If that goes unnoticed, one leg gets everything twice.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -21,7 +21,7 @@ export const legThroughLinks: Check = {
 				.map(({ item, movement, before }) => ({
 					message: item.link
 						? `${movement.english} is led by the ${item.lead} leg like ${before!.movement.english} before it, though the leg ${item.link} in between`
-						: `${movement.english} is led by the ${item.lead} leg after ${before!.movement.english} by the ${before!.item.lead}, and nothing says how the leg changes`,
+						: `${movement.english} is led by the ${item.lead} leg after ${before!.movement.english} by the ${before!.item.lead}, and the plan does not say how the leg changes`,
 					where: { itemId: item.id, blockId: block.id, atSeconds: start.get(item.id) ?? 0 },
 					data: { movement: movement.slug, leg: item.lead }
 				}));

@@ -2,18 +2,18 @@ import { POSITION_NAME, POSITIONS } from '../movement';
 import { findingLocation } from './help';
 import type { Check, Report } from './types';
 
-/** One such way in so many items is taken as it comes. */
+/** One such jump per this many items is allowed. */
 const OFTEN = 10;
 
-/** From lying on the back straight to the feet, or the way down: so many lines of the score at once. */
+/** Lines of the score between lying on the back and standing. */
 const FAR_LEVELS = 5;
 
 export const levelJump: Check = {
 	meta: {
 		id: 'level-jump',
-		summary: 'The way up and down goes by steps',
+		summary: 'Getting up and down goes in steps',
 		severity: 'note',
-		why: 'From the floor to the feet at once takes half a minute and makes heads swim; all fours or kneeling lie on the way.',
+		why: 'Going from the floor to standing at once takes half a minute and can make people dizzy; go through all fours or kneeling.',
 		source: 'common practice',
 		canRepair: false
 	},

@@ -2,7 +2,7 @@ import type { TimedItem } from '../clock';
 import { findingLocation } from './help';
 import type { Check } from './types';
 
-/** So many items one after another on the same joint are enough. Common practice, no source. */
+/** Most items in a row on the same joint. Common practice, no source. */
 const MOST_IN_A_ROW = 5;
 
 /** On bent-back hands, unless it is only passed through. */
@@ -23,9 +23,9 @@ const JOINTS = [
 export const loadedInARow: Check = {
 	meta: {
 		id: 'loaded-in-a-row',
-		summary: 'Wrists and knees get a rest between',
+		summary: 'Wrists and knees get a break',
 		severity: 'note',
-		why: 'Six shapes on the hands or on a bare knee one after another are felt there and nowhere else; something else in between, or a blanket, helps.',
+		why: 'Six shapes in a row on the hands or on a bare knee strain them; something else in between, or a blanket, helps.',
 		source: 'common practice',
 		canRepair: false
 	},
@@ -41,7 +41,7 @@ export const loadedInARow: Check = {
 			if (!first || run.length <= MOST_IN_A_ROW) return [];
 			return [
 				{
-					message: `${run.length} items one after another load the ${joint}, from ${first.movement.english} on`,
+					message: `${run.length} items in a row load the ${joint}, from ${first.movement.english} on`,
 					where: findingLocation(first),
 					cause: joint,
 					data: { movement: first.movement.slug, joint, items: run.length }

@@ -7,9 +7,9 @@ import type { Check } from './types';
 export const missingPreparation: Check = {
 	meta: {
 		id: 'missing-preparation',
-		summary: 'Deep shapes are prepared by easier ones of their kind',
-		severity: 'mend',
-		why: 'A pigeon wants a figure four, a side seat or a 90-90 first: the same joint, the easier way.',
+		summary: 'Easier shapes of the same kind prepare deep ones',
+		severity: 'fix',
+		why: 'A pigeon needs a figure four, a side seat or a 90-90 first: the same joint in an easier shape.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -30,7 +30,7 @@ export const missingPreparation: Check = {
 			return [
 				{
 					message: `${movement.english} comes without a preparation; one of these goes before it: ${names.join(', ')}`,
-					severity: isDeep(form) ? ('mend' as const) : ('note' as const),
+					severity: isDeep(form) ? ('fix' as const) : ('note' as const),
 					where: { itemId: item.id, blockId, atSeconds: startSeconds },
 					cause: movement.preparations.join(', '),
 					data: { movement: movement.slug, preparations: movement.preparations.join(', ') }

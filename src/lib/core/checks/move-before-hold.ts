@@ -12,8 +12,8 @@ export const moveBeforeHold: Check = {
 	meta: {
 		id: 'move-before-hold',
 		summary: 'Moving comes before holding',
-		severity: 'mend',
-		why: 'A joint that was moved lets itself be held; the first thing in a class is not a hanging stretch.',
+		severity: 'fix',
+		why: 'A joint that has moved is easier to hold; do not start a class with a long passive stretch.',
 		source: 'common practice',
 		canRepair: true
 	},

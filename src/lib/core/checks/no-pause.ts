@@ -1,6 +1,6 @@
 import type { Check } from './types';
 
-/** A class wants a moment to feel what happened in each stretch of so many seconds. Common practice, no source. */
+/** A class needs a pause for noticing in each stretch of this many seconds. Common practice, no source. */
 const EACH_SECONDS = 20 * 60;
 /** A pause for noticing after a side or a test was observed to take 6 to 25 s. */
 const USUAL_SECONDS = 15;
@@ -8,9 +8,9 @@ const USUAL_SECONDS = 15;
 export const noPause: Check = {
 	meta: {
 		id: 'no-pause',
-		summary: 'There are pauses for noticing before the end',
+		summary: 'There are pauses for noticing during the class',
 		severity: 'note',
-		why: 'A breath after a side is where people notice a difference; without it the work passes them by.',
+		why: 'A breath after a side lets people notice the difference.',
 		source: 'common practice',
 		canRepair: true
 	},

@@ -3,9 +3,9 @@ import type { Check } from './types';
 export const notYetKnown: Check = {
 	meta: {
 		id: 'not-yet-known',
-		summary: 'What a movement builds on was met before',
+		summary: 'The group knows what a movement builds on',
 		severity: 'note',
-		why: 'Some movements take for granted that an easier one is known; a group that never met it learns two things at once.',
+		why: 'Some movements assume an easier one; a group that has not met it learns two things at once.',
 		source: 'common practice',
 		canRepair: false
 	},

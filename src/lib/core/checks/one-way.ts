@@ -4,9 +4,9 @@ import type { Check } from './types';
 export const oneWay: Check = {
 	meta: {
 		id: 'one-way',
-		summary: 'Circles and leans go both ways',
+		summary: 'Circles and leans go in both directions',
 		severity: 'note',
-		why: 'What goes round one way or leans to one side is owed the other way too; halves of the count are enough.',
+		why: 'A circle or lean in one direction also needs the other direction; half of the count each is enough.',
 		source: 'common practice',
 		canRepair: true
 	},

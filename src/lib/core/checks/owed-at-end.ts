@@ -6,9 +6,9 @@ import type { Check } from './types';
 export const owedAtEnd: Check = {
 	meta: {
 		id: 'owed-at-end',
-		summary: 'Nothing is owed to the other side at the end',
-		severity: 'mend',
-		why: 'What was given to one side, even with a reason, is still owed to the other when the class ends.',
+		summary: 'No side is owed anything at the end',
+		severity: 'fix',
+		why: 'Work given to one side only, even with a reason, is still missing on the other side when the class ends.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -20,7 +20,7 @@ export const owedAtEnd: Check = {
 			// one side without a reason is the business of both-sides
 			const taught = given.find((t) => t.item.oneSided?.reason.trim()) ?? inFlow;
 			if (!taught) return [];
-			const why = taught === inFlow ? ', since the rounds of its flow are odd in number' : '';
+			const why = taught === inFlow ? ', because its flow has an odd number of rounds' : '';
 			return [
 				{
 					message: `${taught.movement.english}: the ${leg} leg is still owed ${formatDuration(seconds)} at the end${why}`,

@@ -8,9 +8,9 @@ const MOST_FOR_VERY_MOBILE_PERCENT = 20;
 export const passiveShare: Check = {
 	meta: {
 		id: 'passive-share',
-		summary: 'A class is not all hanging',
+		summary: 'Not too much passive stretching',
 		severity: 'note',
-		why: 'Passive work calms; active work carries over to sport and daily life. Both are wanted, and very mobile people want little of the first.',
+		why: 'Passive work calms; active work carries over to sport and daily life. A class needs both; very mobile people need little passive work.',
 		source: 'common practice',
 		canRepair: false
 	},

@@ -14,7 +14,7 @@ export const peakPlace: Check = {
 		id: 'peak-place',
 		summary: 'Intensity rises to one peak in the second half, then falls',
 		severity: 'note',
-		why: 'The deepest part of a class stands at about 55 to 80 per cent of it: warm enough before, time to settle after.',
+		why: 'The deepest part comes at about 55 to 80 percent of the class: people are warm, and there is time to settle after it.',
 		source: 'common practice',
 		canRepair: false
 	},
@@ -29,7 +29,7 @@ export const peakPlace: Check = {
 		const first = items.find(({ form }) => form.intensity === peak.intensity)!;
 		return [
 			{
-				message: `the peak lies at ${formatDuration(centre)}, ${Math.round(where)} % of the class; it is wanted at about 55 to 80 %`,
+				message: `the peak lies at ${formatDuration(centre)}, ${Math.round(where)} % of the class; about 55 to 80 % is usual`,
 				where: findingLocation(first),
 				data: { atSeconds: Math.round(centre), percent: Math.round(where) }
 			}

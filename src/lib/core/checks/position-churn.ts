@@ -1,15 +1,15 @@
 import { positionChanges } from '../clock';
 import type { Check } from './types';
 
-/** One change of position in so many seconds is the most that a class bears. Common practice, no source. */
+/** Least seconds between changes of position, on average. Common practice, no source. */
 const LEAST_SECONDS_APART = 120;
 
 export const positionChurn: Check = {
 	meta: {
 		id: 'position-churn',
 		summary: 'Movements are grouped by body position',
-		severity: 'mend',
-		why: 'Each change of position costs about ten seconds and a break in attention; one class of 18 minutes changed thirty times, others once.',
+		severity: 'fix',
+		why: 'Each change of position costs about ten seconds and some attention; one timed class of 18 minutes changed thirty times, others once.',
 		source: 'common practice',
 		canRepair: false
 	},

@@ -6,9 +6,9 @@ import type { Check } from './types';
 export const preparationBeforeDeep: Check = {
 	meta: {
 		id: 'preparation-before-deep',
-		summary: 'A preparation comes before what it prepares',
-		severity: 'mend',
-		why: 'The easier shape of the same kind is in the class, but only after the deep one.',
+		summary: 'A preparation comes before the shape that it prepares',
+		severity: 'fix',
+		why: 'The easier shape of the same kind comes only after the deep one.',
 		source: 'common practice',
 		canRepair: true
 	},

@@ -30,9 +30,9 @@ function missing({ items, group }: CheckContext): Purpose[] {
 export const purposesMissing: Check = {
 	meta: {
 		id: 'purposes-missing',
-		summary: 'The build and the peak serve what the group comes for',
+		summary: 'Build and peak serve the purposes of the group',
 		severity: 'note',
-		why: 'A climber who never meets the high step, or a runner who never stands on one leg, had a good class for somebody else.',
+		why: 'A climber who never meets the high step, or a runner who never stands on one leg, does not get what they came for.',
 		source: 'common practice',
 		canRepair: true
 	},

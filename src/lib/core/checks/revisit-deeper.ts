@@ -9,9 +9,9 @@ const depth = ({ movement, form }: TimedItem) => movement.forms.indexOf(form as 
 export const revisitDeeper: Check = {
 	meta: {
 		id: 'revisit-deeper',
-		summary: 'A second visit goes further than the first',
+		summary: 'A second visit is deeper than the first',
 		severity: 'note',
-		why: 'A shape that comes back is understood by then; it may be held longer or taken in a stronger form. The very same again teaches little.',
+		why: 'By the second visit people know the shape: hold it longer or use a stronger form. The same again teaches little.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -26,7 +26,7 @@ export const revisitDeeper: Check = {
 			if (depth(taught) > depth(before) || taught.workSeconds > before.workSeconds) return [];
 			return [
 				{
-					message: `${taught.movement.english} comes a second time and goes no further than before`,
+					message: `${taught.movement.english} comes a second time with no change`,
 					where: findingLocation(taught),
 					data: { movement: taught.movement.slug }
 				}

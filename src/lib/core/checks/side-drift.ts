@@ -10,7 +10,7 @@ export const sideDrift: Check = {
 		id: 'side-drift',
 		summary: 'Both sides of an item get the same time, or differ on purpose',
 		severity: 'note',
-		why: 'Of sides that were timed in real classes only one pair in four agreed within ten per cent, in no constant direction.',
+		why: 'In timed classes only one pair of sides in four matched within ten percent, with no fixed direction.',
 		source: 'common practice',
 		canRepair: true
 	},

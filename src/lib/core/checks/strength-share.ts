@@ -5,15 +5,15 @@ import { formChange, type PlanEdit } from '../plan';
 import { countsAsStrength } from '../rules';
 import type { Check, CheckContext, Repair } from './types';
 
-/** So much more than the band in percent of the work, and a class is training; less is nobody’s trouble. */
+/** Above the band by this share of the work, in percent, a class is strength training. */
 const WELL_OVER_PERCENT = 40;
 
 export const strengthShareCheck: Check = {
 	meta: {
 		id: 'strength-share',
-		summary: 'Own strength has its share of the work',
-		severity: 'mend',
-		why: 'Range that nobody can hold by their own strength comes back tight; the band says how much this group wants.',
+		summary: 'Strength has its share of the work',
+		severity: 'fix',
+		why: 'Range without strength does not last; the target says how much strength work this group needs.',
 		source: 'common practice (the band is the group’s own, editable target)',
 		canRepair: true
 	},

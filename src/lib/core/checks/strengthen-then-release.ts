@@ -30,9 +30,9 @@ function unreleased({ items }: CheckContext) {
 export const strengthenThenRelease: Check = {
 	meta: {
 		id: 'strengthen-then-release',
-		summary: 'What was worked hard is let go afterwards',
+		summary: 'Hard work is followed by a release',
 		severity: 'note',
-		why: 'Strengthen a side, then release the same side: people leave without holding on to the effort.',
+		why: 'Strengthen a side, then release it: people leave relaxed.',
 		source: 'common practice',
 		canRepair: true
 	},

@@ -13,9 +13,9 @@ const MEANT_SECONDS = 90;
 export const stretchedNotStrengthened: Check = {
 	meta: {
 		id: 'stretched-not-strengthened',
-		summary: 'What is stretched much is strengthened too',
+		summary: 'Muscles that are stretched much are also strengthened',
 		severity: 'note',
-		why: 'Tightness that comes back however much people stretch usually wants strength; stretching alone can make irritated tissue worse.',
+		why: 'Tightness that keeps coming back usually needs strength; stretching alone can make irritated tissue worse.',
 		source: 'common practice',
 		canRepair: true
 	},

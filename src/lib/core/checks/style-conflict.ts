@@ -64,15 +64,17 @@ function unequal(taught: TimedItem, { style }: CheckContext): Report[] {
 function roundedFold(taught: TimedItem, { style, group }: CheckContext): Report[] {
 	const sore = group?.cautions.some((c) => c.caution === 'low back' || c.caution === 'fragile bones');
 	if (style.foldBack !== 'round' || !sore || !taught.movement.families.includes('forward fold')) return [];
-	return [report(taught, 'is folded with a round back, and somebody’s back asks for a long one', 'foldBack')];
+	return [
+		report(taught, 'is folded with a round back, and a caution in the room asks for a long one', 'foldBack')
+	];
 }
 
 export const styleConflict: Check = {
 	meta: {
 		id: 'style-conflict',
-		summary: 'The class is taught in its own style',
+		summary: 'The class keeps to its style',
 		severity: 'note',
-		why: 'Where schools differ you have chosen one; this is where the class does otherwise. It may be on purpose.',
+		why: 'Where schools differ you have chosen one, and here the class differs from it. That may be intended.',
 		source: 'common practice; both schools stand under Style',
 		canRepair: true
 	},

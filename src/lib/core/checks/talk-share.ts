@@ -9,9 +9,9 @@ const MOST_PERCENT = 25;
 export const talkShare: Check = {
 	meta: {
 		id: 'talk-share',
-		summary: 'Explaining and talking leave room for moving',
+		summary: 'Talking leaves enough time for moving',
 		severity: 'note',
-		why: 'Standing talk was about a tenth of the classes that were timed; beyond a quarter people cool down.',
+		why: 'In timed classes talk took about a tenth; above a quarter people cool down.',
 		source: 'common practice',
 		canRepair: true
 	},

@@ -7,7 +7,7 @@ export const testAtBothEnds: Check = {
 		id: 'test-at-both-ends',
 		summary: 'A test at the start is taken again at the end',
 		severity: 'note',
-		why: 'One look says how somebody is today; only the same test again, after the work, says what the work did.',
+		why: 'One test shows today’s state; only the same test again after the work shows its effect.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -18,7 +18,7 @@ export const testAtBothEnds: Check = {
 		return tests
 			.filter((test) => !tests.some((other) => other !== test && other.test === test.test))
 			.map((test) => ({
-				message: `${HIP_TESTS[test.test].name} is tested once; a second time, ${isEarly(test, start, timeline.totalSeconds) ? 'near the end' : 'at the beginning'}, would show what the class did`,
+				message: `${HIP_TESTS[test.test].name} is tested once; a second time, ${isEarly(test, start, timeline.totalSeconds) ? 'near the end' : 'at the beginning'}, would show the effect of the class`,
 				where: { blockId: test.id, atSeconds: start.get(test.id) ?? 0 },
 				data: { test: test.test }
 			}));

@@ -7,9 +7,9 @@ import type { Check } from './types';
 export const tierTooHard: Check = {
 	meta: {
 		id: 'tier-too-hard',
-		summary: 'Every tier finds a form in it',
-		severity: 'mend',
-		why: 'People whose form is too deep either hurt themselves or watch; beginners stay at three of five.',
+		summary: 'Every tier has a form of each movement',
+		severity: 'fix',
+		why: 'A form that is too deep can hurt people or leave them watching; beginners stay at three of five.',
 		source: 'common practice',
 		canRepair: true
 	},

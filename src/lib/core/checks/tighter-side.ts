@@ -18,9 +18,9 @@ const getsMore = ({ dose, oneSided, kit }: Item, leg: Leg): boolean =>
 export const tighterSide: Check = {
 	meta: {
 		id: 'tighter-side',
-		summary: 'A side that was measured to be behind gets more',
+		summary: 'A side that was measured as tighter gets more',
 		severity: 'note',
-		why: 'A check-in found one side behind by more than measuring is off, and the group was set to give it more.',
+		why: 'A check-in found one side behind by more than the error of measuring, and the group is set to give it more.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -33,7 +33,7 @@ export const tighterSide: Check = {
 			const main = there.reduce((a, b) => (b.workSeconds > a.workSeconds ? b : a));
 			return [
 				{
-					message: `${REGION_NAMES[region]}: the ${leg} side is behind, and nothing here gives it more`,
+					message: `${REGION_NAMES[region]}: the ${leg} side is behind, and nothing in this class gives it more`,
 					where: findingLocation(main),
 					cause: region,
 					data: { leg, region, amount: main.item.dose.amount }

@@ -7,7 +7,7 @@ export const timeOverOrUnder: Check = {
 		id: 'time-over-or-under',
 		summary: 'The class ends on time',
 		severity: 'stop',
-		why: 'A plan that only adds up the holds overruns by half of its sum; the room, and the rest at the end, pay for it.',
+		why: 'A plan that counts only the holds runs over by half; the closing rest is then cut short.',
 		source: 'common practice',
 		canRepair: true
 	},

@@ -6,9 +6,9 @@ const MOST_NEW = 1;
 export const tooManyNew: Check = {
 	meta: {
 		id: 'too-many-new',
-		summary: 'One new movement a class',
+		summary: 'One new movement per class',
 		severity: 'note',
-		why: 'A group learns by repeating; one new thing at a time, and the easier one first.',
+		why: 'A group learns by repeating: one new thing at a time, the easier one first.',
 		source: 'common practice',
 		canRepair: false
 	},

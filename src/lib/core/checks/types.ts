@@ -8,8 +8,8 @@ import type { PaceModel } from '../pace';
 import type { TeachingStyle } from '../style';
 import type { ClassPlan, PlanEdit } from '../plan';
 
-/** `stop`: this class cannot be taught so. `mend`: better not so. `note`: worth knowing. */
-export const SEVERITIES = ['stop', 'mend', 'note'] as const;
+/** `stop`: this class cannot be taught like this. `fix`: should be changed. `note`: worth knowing. */
+export const SEVERITIES = ['stop', 'fix', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
 /** Returns true if the finding must be resolved before the class is taught. Notes need not be. */

@@ -6,7 +6,7 @@ import { isHeldTooLong } from './hold-too-long';
 import type { TimedItem } from '../clock';
 import type { Check, CheckContext, Report } from './types';
 
-/** So much less or more than usual, as a part of it, is nobody’s mistake. */
+/** A dose may differ from the usual one by this share. */
 const SLACK = 0.25;
 
 /** Returns the usual amount in any school; for both sides together where the sides alternate. */
@@ -25,9 +25,9 @@ const isSaidElsewhere = (taught: TimedItem, { style }: CheckContext): boolean =>
 export const unusualDose: Check = {
 	meta: {
 		id: 'unusual-dose',
-		summary: 'Doses are as they are usually given, or otherwise on purpose',
+		summary: 'Doses are usual, or differ on purpose',
 		severity: 'note',
-		why: 'Much less than usual is over before it did anything; much more tires what it was to wake. Teachers give both on purpose, so it is only said.',
+		why: 'Much less than usual has little effect; much more fatigues instead of preparing. Teachers may intend both, so this is only a note.',
 		source: 'common practice',
 		canRepair: true
 	},

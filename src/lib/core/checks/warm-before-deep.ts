@@ -17,9 +17,9 @@ function warmedBefore(items: readonly TimedItem[]): number[] {
 export const warmBeforeDeep: Check = {
 	meta: {
 		id: 'warm-before-deep',
-		summary: 'Deep shapes come after moving',
+		summary: 'Deep shapes come after movement',
 		severity: 'stop',
-		why: 'Muscles are stretched best when they are warm; three minutes of moving come before the first deep shape.',
+		why: 'Warm muscles stretch best: three minutes of movement come before the first deep shape.',
 		source:
 			'ACSM position stand, Garber et al., Med Sci Sports Exerc 43:1334 (2011): stretch when muscles are warm (from memory); the three minutes are common practice',
 		canRepair: true

@@ -7,9 +7,9 @@ const onHands = ({ movement, form }: TimedItem) => (form.offHands ? undefined : 
 export const wristsBeforeWeight: Check = {
 	meta: {
 		id: 'wrists-before-weight',
-		summary: 'The wrists carry a little before they carry most of the weight',
+		summary: 'The wrists carry a little weight before most of it',
 		severity: 'note',
-		why: 'A plank or a dog as the first weight on bent-back hands is felt in the wrists; some rounds on all fours ready them.',
+		why: 'A plank or dog as the first load on the hands strains the wrists; a few rounds on all fours prepare them.',
 		source: 'common practice',
 		canRepair: true
 	},
@@ -18,7 +18,7 @@ export const wristsBeforeWeight: Check = {
 		if (!first || onHands(first) !== 'most' || first.item.passed) return [];
 		return [
 			{
-				message: `${first.movement.english} is the first weight on the hands; begin on all fours`,
+				message: `${first.movement.english} is the first load on the hands; start on all fours`,
 				where: findingLocation(first),
 				data: { movement: first.movement.slug }
 			}

@@ -49,7 +49,7 @@ export function secondsOfEach(
 	return each * (dose.bothWays ? 2 : 1) * workFactor(unit, pace, kind);
 }
 
-/** Whole seconds of one set on one side with so much of the amount; never less than 1. */
+/** Returns the whole seconds of one set of an amount on one side; at least 1. */
 export function setSeconds(
 	dose: Dose,
 	counted: UnitOfDose,

@@ -49,7 +49,7 @@ export function normalProbability(z: number): number {
 	return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
 }
 
-/** "4 times out of 10": a chance as people say it; never always and never never. */
-export function timesOutOfTen(chance: number): number {
-	return Math.min(9, Math.max(1, Math.round(chance * 10)));
+/** Returns a chance in percent, in tens from 10 to 90: the model is not certain enough for 0 or 100. */
+export function chancePercent(chance: number): number {
+	return 10 * Math.min(9, Math.max(1, Math.round(chance * 10)));
 }

@@ -26,7 +26,7 @@ export interface Figure {
 	feet: { leg: Leg; x: number; y: number }[];
 }
 
-/** One body height is so many units of the drawing. */
+/** Units of the drawing per body height. */
 const UNITS_PER_BODY = 100;
 const WIDTH = { thigh: 7, shin: 5.6, foot: 4.4, arm: 3.6, trunk: 10.5, shoulders: 5, head: 11 };
 /** The front view looks down a little, so that what lies on the floor can be read. */

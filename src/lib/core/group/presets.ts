@@ -137,7 +137,7 @@ export function preset(id: PresetId): Preset {
 	return { id, ...ALL[id], because: { ...BECAUSE, ...ALL[id].because } };
 }
 
-/** How a group of so many is taken to be made up until somebody looks: three in ten tight, two open, the others in between (common practice, no source). */
+/** Returns the assumed tiers of a group: three in ten tight, two open, the others in between (common practice, no source). */
 export function usualTiers(size: number): Group['tiers'] {
 	const tight = Math.round(0.3 * size);
 	const open = Math.round(0.2 * size);

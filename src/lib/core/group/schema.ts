@@ -30,7 +30,7 @@ const tiers = object(Object.fromEntries(TIERS.map((tier) => [tier, count]))).noU
 const weekday = number().integer().min(1).max(7).required();
 const time = timeOfDay();
 
-/** Pieces of kit by their kind, at most so many of one. */
+/** Schema of pieces of kit by kind, at most `most` of each. */
 const piecesOfKinds = (most: number) =>
 	object(Object.fromEntries(KIT_KINDS.map((kit) => [kit, number().integer().min(0).max(most)]))).noUnknown();
 

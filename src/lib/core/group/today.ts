@@ -15,7 +15,7 @@ export function unmeasured({ regionTiers: _tiers, moreOn: _more, ...group }: Gro
 	return group;
 }
 
-/** Everybody who usually comes, as a count to begin with. */
+/** As usual, as a count to begin with. */
 export const usuallyHere = (group: Group): Attendance => ({
 	tiers: peopleByTier(group),
 	cautions: group.cautions

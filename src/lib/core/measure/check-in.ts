@@ -73,14 +73,15 @@ const readingsSchema = object({
 
 /** Returns the faults that the schema cannot express: counts that do not fit the test. */
 function faultsOfCounts({ test, counts: { left, right } }: GroupCheckIn): Fault[] {
-	if (![...left, ...right].some((n) => n > 0)) return [{ path: 'counts', message: 'nobody is counted' }];
+	if (![...left, ...right].some((n) => n > 0))
+		return [{ path: 'counts', message: 'must count at least one person' }];
 	if (HIP_TESTS[test].sided || right.every((n) => n === 0)) return [];
 	return [{ path: 'counts.right', message: 'this test has no sides: all people are counted once' }];
 }
 
 function faultsOfReadings({ test, unit, readings: { left, right } }: StudentCheckIn): Fault[] {
 	const values = [...left, ...right];
-	if (values.length === 0) return [{ path: 'readings', message: 'nothing is read yet' }];
+	if (values.length === 0) return [{ path: 'readings', message: 'must have at least one reading' }];
 	if (right.length > 0 && !HIP_TESTS[test].sided)
 		return [{ path: 'readings.right', message: 'this test has no sides: all readings are in left' }];
 	const { scale } = GRADINGS[test];

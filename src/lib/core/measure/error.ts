@@ -47,7 +47,7 @@ export const peopleIn = (counts: GradeCounts): number => counts.reduce((sum, n) 
 export const meanGrade = (counts: GradeCounts): number =>
 	counts.reduce((sum, n, grade) => sum + n * grade, 0) / peopleIn(counts);
 
-/** A person's grade by eye differs by so much from one time to the next. Judged. */
+/** Standard error of a person's grade by eye, in grades. Judged. */
 const GRADE_SD = 0.5;
 
 /**

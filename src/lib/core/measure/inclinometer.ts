@@ -50,7 +50,7 @@ export function tiltBetween(zero: Up, now: Up): number {
 
 /** Held still for so long a reading is taken. */
 export const STILL_MS = 1500;
-/** Still: within so many degrees all that time. */
+/** A limb is still while its readings stay within this many degrees. */
 const STILL_DEGREES = 1.5;
 /** With a longer gap something was lost, and the time begins anew. */
 const LONGEST_GAP_MS = 400;

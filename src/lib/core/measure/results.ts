@@ -186,7 +186,7 @@ function sidesWords<T extends CheckIn, V>({ checkIn }: Dated<T>, reader: Reader<
 	const [l, r] = [reader.value(left), reader.value(right)];
 	if (!judged.isTold)
 		return {
-			words: `Left and right: no difference that can be told (${reader.inUnit(Math.abs(judged.difference), checkIn)}, less than ${one(judged.threshold)}).`,
+			words: `Left and right: no measurable difference (${reader.inUnit(Math.abs(judged.difference), checkIn)}, less than ${one(judged.threshold)}).`,
 			behind: null
 		};
 	const isLess = reader.moreIsFreer(checkIn) ? l < r : l > r;
@@ -197,7 +197,7 @@ function sidesWords<T extends CheckIn, V>({ checkIn }: Dated<T>, reader: Reader<
 			? `; the weaker is ${Math.round(limbSymmetryPercent(l, r))} % of the stronger`
 			: '';
 	return {
-		words: `The ${behind} side is behind by ${reader.inUnit(Math.abs(judged.difference), checkIn)}, more than the ${one(judged.threshold)} that measuring is off${share}.`,
+		words: `The ${behind} side is behind by ${reader.inUnit(Math.abs(judged.difference), checkIn)}, more than the error of measuring (${one(judged.threshold)})${share}.`,
 		behind
 	};
 }
@@ -229,8 +229,8 @@ function changeWords<T extends CheckIn, V>(
 	const words = judged.map(({ difference, threshold, isTold, leg }) => {
 		const who = sided ? `The ${leg} side since ${dayName(first.on)}` : `Since ${dayName(first.on)}`;
 		const by = reader.inUnit(Math.abs(difference), last.checkIn);
-		if (!isTold) return `${who}: no change that can be told (${by}, less than ${one(threshold)}).`;
-		return `${who}: ${by} ${difference > 0 === free ? freer(test) : 'less'}, more than the ${one(threshold)} that measuring is off.`;
+		if (!isTold) return `${who}: no measurable change (${by}, less than ${one(threshold)}).`;
+		return `${who}: ${by} ${difference > 0 === free ? freer(test) : 'less'}, more than the error of measuring (${one(threshold)}).`;
 	});
 	const strongest = [...judged].sort((a, b) => Math.abs(b.difference) - Math.abs(a.difference))[0];
 	return {
@@ -255,11 +255,10 @@ function warmthWords<T extends CheckIn, V>(
 	const judged = bySide(before.checkIn, after.checkIn, sided, reader);
 	const told = judged.filter(({ isTold }) => isTold);
 	if (!judged.length) return [];
-	if (!told.length)
-		return [`Before and after the class of ${dayName(after.on)}: no change that can be told.`];
+	if (!told.length) return [`Before and after the class of ${dayName(after.on)}: no measurable change.`];
 	return told.map(
 		({ difference, leg }) =>
-			`${sided ? `The ${leg} side, after` : 'After'} the class of ${dayName(after.on)}: ${reader.inUnit(Math.abs(difference), after.checkIn)} ${difference > 0 === free ? 'more' : 'less'}. That is mostly warmth, and gone within hours.`
+			`${sided ? `The ${leg} side, after` : 'After'} the class of ${dayName(after.on)}: ${reader.inUnit(Math.abs(difference), after.checkIn)} ${difference > 0 === free ? 'more' : 'less'}. This is mostly warmth and fades within hours.`
 	);
 }
 
@@ -279,7 +278,7 @@ function lineWords<T extends CheckIn>(
 	});
 	const line = trend(both);
 	if (!line) return null;
-	if (!line.isTold) return `Over ${points.length} times: no direction that can be told.`;
+	if (!line.isTold) return `Over ${points.length} times: no clear trend.`;
 	const [from, to] = [line.from, line.to].map(Math.abs).sort((a, b) => a - b) as [number, number];
 	return `Over ${points.length} times it gets ${line.slope > 0 === free ? freer(checkIn.test) : 'less'} by ${inUnit(Math.abs(line.slope), checkIn)} a week (${one(from)} to ${one(to)}).`;
 }

@@ -96,21 +96,21 @@ export function offersOf(results: readonly TestResult[], group: Steered): Measur
 				kind: 'tiers',
 				region,
 				tiers,
-				words: `${name}: ${tierWords(tiers)}. Use this for movements there, in place of one word for all of each person.`
+				words: `${name}: ${tierWords(tiers)}. Use this for movements in that region, instead of one tier for everything.`
 			});
 		const has = group.moreOn?.find((more) => more.region === region);
 		if (has && result.behind !== has.leg)
 			offers.push({
 				kind: 'no more on',
 				...has,
-				words: `${name}: the ${has.leg} side is not behind any more. Give both sides the same again.`
+				words: `${name}: the ${has.leg} side is no longer behind. Give both sides the same again.`
 			});
 		else if (!has && result.behind)
 			offers.push({
 				kind: 'more on',
 				leg: result.behind,
 				region,
-				words: `${name}: the ${result.behind} side is behind. Have the desk offer more for it.`
+				words: `${name}: the ${result.behind} side is behind. Let the planner offer more for it.`
 			});
 		const direction = DIRECTION_OF_REGION[region];
 		const level = lowerMean(result);
@@ -125,7 +125,7 @@ export function offersOf(results: readonly TestResult[], group: Steered): Measur
 				kind: 'band',
 				direction,
 				byPercent: BAND_STEP_PERCENT,
-				words: `${name}: the mean grade is ${level.toFixed(1)} of 3. Raise what the group aims for there by ${BAND_STEP_PERCENT} percent.`
+				words: `${name}: the mean grade is ${level.toFixed(1)} of 3. Raise the target of that region by ${BAND_STEP_PERCENT} percent.`
 			});
 	}
 	return offers;

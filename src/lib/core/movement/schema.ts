@@ -232,7 +232,7 @@ export function movementFaults(movements: readonly Movement[], known: Iterable<s
 		} catch (error) {
 			if (!(error instanceof ValidationError)) throw error;
 			faults.push(...error.errors.map((message) => `${name}: ${message}`));
-			continue; // what follows needs every field to be there
+			continue; // the checks below need every field
 		}
 		sound.push(movement);
 		const ladder = movement.forms.map((f) => FORM_IDS.indexOf(f.id));

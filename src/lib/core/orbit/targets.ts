@@ -77,7 +77,7 @@ export function strengthVerdict(orbit: Orbit, targets: Targets): Verdict {
 	return { ...found, offBySeconds: exchange > 0 ? up(exchange) : down(exchange) };
 }
 
-/** Balance belongs to weeks: what a group had is counted over so many classes, those of about a fortnight. Common practice, no source. */
+/** Balance is judged over this many classes, about a fortnight. Common practice, no source. */
 export const LATELY_CLASSES = 4;
 
 /** The last classes of a group, counted as one. */

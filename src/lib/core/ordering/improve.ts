@@ -10,7 +10,7 @@ import { mayCome, type Rules } from './rules';
 const mostLooks = (blocks: number) => Math.min(60_000_000, 500 * blocks ** 3);
 /** Tries to shake an order up in a way that breaks no rule, before another start is made. */
 const SHAKES = 12;
-/** Every so many rounds the search begins somewhere else altogether: one good order has few better ones near it. */
+/** After this many rounds the search restarts elsewhere: a good order has few better neighbours. */
 const FRESH_EVERY = 40;
 /** An order a little worse than the one before it is gone on from; the best is kept in any case. */
 const WORSE_FACTOR = 1.02;

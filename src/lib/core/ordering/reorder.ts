@@ -6,7 +6,7 @@ import { rulesOf, type Rules } from './rules';
 import { exactOrders, type PartialOrder } from './exact';
 import { improvedOrder } from './improve';
 
-/** Up to so many blocks of a section are ordered exactly; more by improving step by step. */
+/** Sections up to this many blocks are ordered exactly; larger ones by local search. */
 export const EXACT_BLOCKS = 14;
 
 export interface Calmed {
@@ -20,7 +20,7 @@ export interface Calmed {
 }
 
 /**
- * "Calm the order": the same blocks in the same sections, with the least time lost in changes of body position and
+ * "Reduce transitions": the same blocks in the same sections, with the least time lost in changes of body position and
  * kit among all orders that break no hard rule. What a section begins with depends on what the one before ends with,
  * so the sections are chained: for each possible last block the best way to it is kept.
  * @param stop asked between steps; when it answers true the best so far is given

@@ -79,10 +79,10 @@ export const KINDS: Record<ClassKind, KindOfClass> = {
 /** The same where nobody has said which kind of class it is. */
 export const UNKNOWN_KIND_LOG_SD = 0.2;
 
-/** Between minus and plus so many standard deviations lie eight of ten of a normal distribution. */
+/** 80 % of a normal distribution lie within this many standard deviations of its mean. */
 export const EIGHT_OF_TEN = 1.2815516;
 
-/** Chance of a sum of visits: its variance is so many seconds times the sum. */
+/** Variance of a sum of visits, in seconds per second of the sum. */
 export const CHANCE_SECONDS = 8;
 
 /** A shape that is only passed through costs this share of its set-up, and of the least that would be given of it. */

@@ -14,7 +14,7 @@ import type { Logs, PaceEvidence } from './taught-time';
 export interface LearnedRatio {
 	/** Times the usual. */
 	ratio: number;
-	/** From so many times. */
+	/** Number of observations. */
 	times: number;
 }
 
@@ -60,12 +60,12 @@ export const EVENING_LOG_SD = 0.05;
 const REMEMBERED_LOG_SD = 0.05;
 /** However many classes are known, the next may show that the teacher has changed. */
 const LEAST_LOG_SD = 0.03;
-/** After so many classes what was learned counts half: teachers change. Judged. */
+/** Half-life of learned pace, in classes: teachers change. Judged. */
 export const HALF_LIFE_CLASSES = 30;
 const KEEPS = 2 ** (-1 / HALF_LIFE_CLASSES);
 /** How many classes the usual spread of evenings weighs, until the teacher's own is known. Judged. */
 const EVENINGS_PRIOR = 4;
-/** A whole class so many standard deviations off says no more than this: something happened that evening. */
+/** A class further off than this many standard deviations counts as if it were at that limit: something happened that evening. */
 const MOST_SURPRISE = 2.5;
 
 /** Alpha of the inverse gamma of the spread of a figure; its beta is this times the variance. */

@@ -85,7 +85,7 @@ function withLearned(usual: Pace, learned: LearnedPace | undefined): Pace {
 	};
 }
 
-/** Where a figure comes from: said by hand, learned from so many times, or what is usual. */
+/** Origin of a figure: set by hand, learned from a number of observations, or usual. */
 export interface Provenance {
 	from: 'said' | 'learned' | 'usual';
 	usualSeconds: number;

@@ -39,9 +39,9 @@ export interface PaceEvidence {
 
 /** A residual beyond this, on the scale of logarithms, says no more than this: something came between. From the timings of 21 classes. */
 export const CLIPPED_AT = 1.3;
-/** A step so much over its time, in proportion and in seconds, was an interruption that nobody marked as a pause. Judged. */
+/** A step over its time by this factor and this many seconds was an interruption without a marked pause. Judged. */
 const INTERRUPTED = { over: Math.exp(CLIPPED_AT), bySeconds: 60 } as const;
-/** A step tells of a figure when so much of it depends on that figure. Judged. */
+/** A step is evidence for a figure when at least this share of it depends on that figure. Judged. */
 const MOSTLY = 0.6;
 /** A tap is a second early or late: shorter steps are too coarse to learn from. */
 const SHORTEST_SECONDS = 2;

@@ -46,7 +46,7 @@ export function learnedWords(model: PaceModel): string | null {
 				? 'that you led with Teach'
 				: `${led} of them led with Teach, of the others only the minutes are known`;
 	const half = percent(Math.exp(EIGHT_OF_TEN * classLogSd(model)) - 1);
-	return `Learned from ${from}, ${known}: yours take ${said}. Beside chance, four of five end within ${half} % of what is planned.`;
+	return `Learned from ${from}, ${known}: your classes take ${said}. Apart from chance, 80 % end within ${half} % of the planned time.`;
 }
 
 /** Movements that take clearly longer or shorter with a teacher than their figures say, the most first. */

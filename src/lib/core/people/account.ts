@@ -2,8 +2,8 @@ import { object, string } from 'yup';
 import { oneLine } from '../validation';
 
 export const signInSchema = object({
-	email: string().required('Your e-mail, please').max(254, 'At most 254 characters'),
-	password: string().required('Your password, please').max(128, 'At most 128 characters')
+	email: string().required('Enter your e-mail').max(254, 'At most 254 characters'),
+	password: string().required('Enter your password').max(128, 'At most 128 characters')
 });
 
 export const LEAST_PASSWORD_CHARACTERS = 10;
@@ -12,7 +12,7 @@ const LEAST_DIFFERENT = 5;
 
 /** A password, but for what only the server knows: which ones are guessed first. */
 export const passwordSchema = string()
-	.required('A password, please')
+	.required('Enter a password')
 	.min(LEAST_PASSWORD_CHARACTERS, `At least ${LEAST_PASSWORD_CHARACTERS} characters`)
 	.max(128, 'At most 128 characters')
 	.test(
@@ -23,9 +23,9 @@ export const passwordSchema = string()
 
 /** A new account. */
 export const accountSchema = object({
-	name: oneLine(120, 'Your name, please').required('Your name, please'),
+	name: oneLine(120, 'Enter your name').required('Enter your name'),
 	email: string()
-		.required('Your e-mail, please')
+		.required('Enter your e-mail')
 		.email('This is not an e-mail address')
 		.max(254, 'At most 254 characters'),
 	password: passwordSchema

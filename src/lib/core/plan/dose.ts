@@ -40,7 +40,7 @@ export interface Dose {
 	effortPercent?: number;
 	/** The amount is given each way: forward and back, to this side and to that. */
 	bothWays?: true;
-	/** So much is added on the side that this leg leads. */
+	/** Amount added on the side that this leg leads. */
 	moreOn?: { leg: Leg; amount: number };
 	/** The amount on the second side, where it is another one. */
 	secondSide?: number;
@@ -91,7 +91,7 @@ export function amountOn(dose: Dose, side: 1 | 2 | null, leads: Leg | null): num
 	return base + (dose.moreOn && dose.moreOn.leg === leads ? dose.moreOn.amount : 0);
 }
 
-/** A dose with so much more (or less) of its amount on both sides; a range moves as a whole. Never less than 1. */
+/** Returns a dose with its amount changed by `by` on both sides; a range moves as a whole. At least 1. */
 export function movedBy({ amount, most, secondSide }: Dose, by: number): DoseChange {
 	const moved = (value: number) => Math.max(1, value + by);
 	return {

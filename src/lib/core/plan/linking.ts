@@ -9,7 +9,7 @@ import { findBlock, findItem, isLinked, itemsIn, nextId } from './walk';
 /** A flow to begin with: twice on each side. Common practice, no source. */
 export const NEW_FLOW = { rounds: 4, sides: 'alternate' } as const;
 
-/** In a flow: so many breaths joined to the movement. */
+/** Breaths joined to the movement in a flow. */
 export const breathsJoined = (amount: number): Dose => ({ amount, unit: 'breaths', byBreath: true });
 
 /** The breaths that are joined to every movement of a flow; null where they differ or there are other doses. */

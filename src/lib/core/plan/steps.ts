@@ -77,7 +77,7 @@ export function doseByOne(item: Item, find: FindMovement, step: -1 | 1): PlanEdi
 	return doseMoved(item, find, step);
 }
 
-/** The edit that moves a dose by so many steps, a range as a whole; null where there is nowhere to go. */
+/** Returns the edit that moves a dose by a number of steps, a range as a whole; null at the limit. */
 function doseMoved(item: Item, find: FindMovement, steps: number): PlanEdit | null {
 	const size = stepOfItem(item, find);
 	const { amount, most = amount } = item.dose;
@@ -139,7 +139,7 @@ export function selectableBetween(plan: ClassPlan, from: string, to: string): st
 }
 
 /**
- * The dose that an item gets when its work is dragged longer or shorter by so many seconds in each go: whole breaths,
+ * Returns the dose of an item whose work is dragged longer or shorter by the given seconds in each pass: whole breaths,
  * repetitions or steps of five seconds. Null when nothing changes.
  */
 export function doseDragged(

@@ -76,7 +76,7 @@ export interface Item {
 	phases?: Partial<Record<PinnedPhase, number>>;
 	/** A pinned item keeps its dose when the class is fitted. */
 	pinned?: boolean;
-	/** A pause for noticing after the first side, seconds. */
+	/** A pause for noticing after the first side (s). */
 	noticeFirstSeconds?: number;
 	/** A pause for noticing after it, seconds. */
 	noticeSeconds?: number;
@@ -165,7 +165,7 @@ export interface ClassPlan {
 	style?: StyleChoices;
 	/** The leg that leads the first side of what is added; left where nothing is said. */
 	firstSide?: Leg;
-	/** Who is here, where it is otherwise than usual. */
+	/** Who is here, where it is differs from your style. */
 	here?: Attendance;
 	/** Checks that are silenced for this class or for one item of it, each with the reason. */
 	silenced?: Silence[];

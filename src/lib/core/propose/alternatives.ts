@@ -12,7 +12,7 @@ export interface Alternative {
 	worse: number;
 }
 
-/** So many of the movements that are most like it are looked at. */
+/** Number of most similar movements that are considered. */
 const LOOKED_AT = 30;
 
 /**

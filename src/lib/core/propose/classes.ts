@@ -53,7 +53,7 @@ function proposalOf(composed: Composed, base: ClassPlan, wishes: Wishes, setting
 
 /** From this likeness on something leads up to something else. */
 const LEADS_FROM = 0.5;
-/** So many movements are named in a line. */
+/** Most movements named in one line. */
 const NAMED = 3;
 
 const demand = ({ form, item }: TimedItem) => demandOf(form, item.mode);
@@ -90,13 +90,13 @@ function storyLines({ analysis, story }: Composed): string[] {
 	const release = names(inPart('release')).slice(0, NAMED);
 	const last = items.at(-1);
 	const lines = [`About ${story.words}.`];
-	if (moving.length) lines.push(`Opens moving: ${listed(moving)}.`);
+	if (moving.length) lines.push(`Opens with movement: ${listed(moving)}.`);
 	if (hardest)
 		lines.push(`Leads up to ${hardest.movement.english}${leading.length ? ` by ${listed(leading)}` : ''}.`);
-	if (back.length) lines.push(`Comes back, further: ${listed(back)}.`);
+	if (back.length) lines.push(`Returns, deeper: ${listed(back)}.`);
 	if (last)
 		lines.push(
-			`Lets go${release.length ? ` with ${listed(release)}` : ''}; ends with ${last.movement.english}.`
+			`Releases${release.length ? ` with ${listed(release)}` : ''}; ends with ${last.movement.english}.`
 		);
 	return lines;
 }

@@ -27,7 +27,7 @@ const PLENTY = 10_000;
 const ANY_LENGTH_SECONDS = 4 * 3600;
 
 /**
- * The smallest set of wishes that cannot go together, or null where nothing is known to stand in the way. Every wish in
+ * The smallest set of wishes that do not go together, or null where nothing is known to stand in the way. Every wish in
  * it is needed: it is found by leaving them out one at a time and keeping out what is not needed for the conflict
  * (deletion filter; Chinneck & Dravnieks 1991, from memory). What is called impossible here is so in every order and
  * with every dose.
@@ -44,7 +44,7 @@ export function conflictOf(asked: ProposeRequest): Conflict | null {
 	}
 	const words = kept.map((wish) => wish.words);
 	const loosen = kept.filter((wish) => wish.loosen).map((wish) => wish.words);
-	const together = words.length === 1 ? `${words[0]} cannot be had` : `${listed(words)} cannot go together`;
+	const together = words.length === 1 ? `${words[0]} is not possible` : `${listed(words)} do not go together`;
 	const way = loosen.length ? `; without “${loosen.join('” or without “')}” it works` : '';
 	return { wishes: words, message: `${together}${way}` };
 }

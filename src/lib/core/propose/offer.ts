@@ -69,7 +69,7 @@ function apart({ option, form }: Offered, item: Item, own: Movement): number {
 export const byDemand = (offers: readonly Offered[], item: Item, own: Movement): Offered[] =>
 	[...offers].sort((a, b) => apart(a, item, own) - apart(b, item, own));
 
-/** An offer in the place of an item, with a dose that takes about so many seconds of work. */
+/** Returns an option in place of an item, with a dose that takes about the given seconds of work. */
 export function inPlaceOf(item: Item, { option }: Offered, workSeconds: number): Item {
 	const amount = option.amounts[nearest(option.workSeconds, workSeconds)]!;
 	const other = withAmount(option.item, item.id, amount, item.lead);

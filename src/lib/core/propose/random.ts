@@ -6,7 +6,7 @@ export interface Random {
 
 /** mulberry32, a published 32-bit generator in the public domain (from memory): whole-number arithmetic only. */
 export function seededRandom(seed: number): Random {
-	// in an array, since a variable of so many bits is a new object with each value
+	// in a typed array: a 32-bit variable would be a new object with each value
 	const state = Int32Array.of(seed);
 	const next = (() => {
 		let t = (state[0]! + 0x6d2b79f5) | 0;

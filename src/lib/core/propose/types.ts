@@ -84,9 +84,9 @@ export interface Proposal {
 	lostSeconds: number;
 }
 
-/** Something asked for that cannot be had together with the rest. */
+/** Something asked for that is not possible together with the rest. */
 export interface Conflict {
-	/** The smallest set of wishes that cannot go together, in the teacher's words. */
+	/** The smallest set of wishes that do not go together, in the teacher's words. */
 	wishes: string[];
 	message: string;
 }

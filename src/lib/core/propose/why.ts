@@ -20,7 +20,7 @@ export function because(
 ): string[] {
 	const { item, movement, form, section } = taught;
 	const reasons: string[] = [];
-	if (findItem(base, item.id)) reasons.push('it was there already');
+	if (findItem(base, item.id)) reasons.push('it was in the class already');
 	if (wishes.toward === movement.slug) reasons.push('the class leads up to it');
 	if (wishes.must?.includes(movement.slug)) reasons.push('you asked for it');
 	for (const tissue of wishes.lengthen ?? [])
@@ -31,7 +31,7 @@ export function because(
 	const undone = context.items
 		.slice(Math.max(0, index - 2), index)
 		.find((other) => isDeep(other.form) && other.movement.counters.includes(movement.slug));
-	if (undone) reasons.push(`it undoes ${undone.movement.english}`);
+	if (undone) reasons.push(`it counters ${undone.movement.english}`);
 	const own = { entries: timeline.entries.filter((e) => e.itemId === item.id), totalSeconds: 0 };
 	const alone = orbit(own, context.find, () => item);
 	for (const d of [...DIRECTIONS].sort((a, b) => rangeSeconds(alone, b) - rangeSeconds(alone, a))) {
@@ -45,6 +45,6 @@ export function because(
 	if (alone.strengthWorkSeconds > 0) reasons.push(`${formatDuration(alone.strengthWorkSeconds)} of strength`);
 	if (section.kind === 'warm' && item.mode !== 'rest') reasons.push('it warms');
 	if (item.mode === 'rest') reasons.push(section.kind === 'rest' ? 'the closing rest' : 'to arrive');
-	if (section.kind === 'release' && isCalm(form)) reasons.push('it lets go after the peak');
-	return reasons.length ? reasons : ['it costs no change of position here'];
+	if (section.kind === 'release' && isCalm(form)) reasons.push('it releases after the peak');
+	return reasons.length ? reasons : ['it needs no change of position here'];
 }

@@ -32,7 +32,7 @@ export const STRETCH_FROM_INTENSITY = 2;
 export const STRENGTH_FROM_EFFORT = 2;
 
 /**
- * Warm: so many seconds of moving or active work come before the first deep form. That muscles are stretched when warm
+ * Seconds of moving or active work before the first deep form. That muscles are stretched when warm
  * is from the ACSM position stand, Garber et al., Med Sci Sports Exerc 43:1334 (2011), from memory; the amount is common
  * practice.
  */
@@ -42,13 +42,13 @@ export const WARM_AFTER_SECONDS = 180;
 const WARMING_MODES: ReadonlySet<Mode> = new Set(['dynamic', 'active', 'isometric']);
 
 /**
- * Long: so many seconds in all, on one leg, is the dose that changes what is stretched. ACSM position stand, Garber et
+ * Seconds in all, on one leg, that change a stretched muscle. ACSM position stand, Garber et
  * al., Med Sci Sports Exerc 43:1334 (2011): about 60 s an exercise, from memory.
  */
 export const LONG_STRETCH_SECONDS = 60;
 
 /**
- * From so many seconds of static stretch of one muscle on, performance right after it suffers. Behm et al., Appl Physiol
+ * Seconds of static stretch of one muscle from which performance right after it suffers. Behm et al., Appl Physiol
  * Nutr Metab 41:1 (2016), from memory.
  */
 export const COSTS_SPORT_FROM_SECONDS = 60;
@@ -62,7 +62,7 @@ export const CLOSING_REST_SECONDS = 60;
 /** Brief: work that is over before it was worth explaining. */
 export const BRIEF_BELOW_SECONDS = 45;
 
-/** So many items are the opening of a class, and they are calm. */
+/** Number of items in the opening of a class, which are calm. */
 export const OPENING_ITEMS = 2;
 
 /** Deep: at least {@link DEEP_FROM_INTENSITY}. Example: a form of intensity 4 is deep, one of 3 is not. */
@@ -95,10 +95,10 @@ export const isWarming = (form: Intensity, mode: Mode): boolean => WARMING_MODES
 /** Lets go between what is heavy; nobody is judged by it. */
 export const isReset = ({ purposes }: Pick<Movement, 'purposes'>): boolean => purposes.includes('reset');
 
-/** So many of a group's purposes belong into the build and the peak of a class of this length, and in proportion. Common practice, no source. */
+/** Purposes that build and peak of a class of this length should serve; shorter classes in proportion. Common practice, no source. */
 const PURPOSES_PER_MINUTE = { most: 3, fullSeconds: 2700 };
 
-/** How many of so many purposes a class should serve; at least one. */
+/** Returns the number of purposes, out of the given number, that a class should serve; at least one. */
 export function purposesWanted(purposes: number, lengthSeconds: number): number {
 	const inProportion = Math.floor(
 		(PURPOSES_PER_MINUTE.most * lengthSeconds) / PURPOSES_PER_MINUTE.fullSeconds

@@ -16,14 +16,14 @@ export interface RunNotes {
 	/** How hard it was, 0-10, as the group says it; null where nobody asked. */
 	effort: number | null;
 	minutes: number;
-	/** How many people came; null where nobody counted. */
+	/** How many people came; null where not counted. */
 	attendance: number | null;
 	/** Slugs of what was left out. */
 	leftOut: string[];
 	note: string;
 	/** How many were sore the next day, asked before the next class; left out where nobody asked. */
 	sore?: Sore;
-	/** Whether a movement was there for them, by its slug, asked at the same time. */
+	/** How many people could do a movement, by its slug, asked at the same time. */
 	there?: Record<string, HowMany>;
 }
 
@@ -115,7 +115,7 @@ export function notesAsPlanned(effort: number, minutes: number): RunNotes {
 	};
 }
 
-/** Harder or easier than it was planned is so much more or less of ten. Judged. */
+/** Points of effort (0 to 10) that "harder" adds and "easier" takes off. Judged. */
 const HARDER = 2;
 
 /** The same, but harder or easier than it was planned. */
@@ -124,12 +124,12 @@ export const withFeltEffort = (notes: RunNotes, how: 'harder' | 'easier'): RunNo
 	effort: Math.max(0, Math.min(10, (notes.effort ?? 5) + (how === 'harder' ? HARDER : -HARDER)))
 });
 
-/** How a class sat, in sentences, as it was answered before the next one; empty where nobody asked. */
+/** Returns the feedback on a class in sentences, as given before the next one; empty where there is none. */
 export function feedbackText({ sore, there }: RunNotes, nameOf: (slug: string) => string): string[] {
 	const of = { most: 'most of them', some: 'some of them', few: 'few of them' };
 	return [
 		...(sore ? [`The next day ${sore === 'nobody' ? 'nobody was' : `${of[sore]} were`} sore.`] : []),
-		...Object.entries(there ?? {}).map(([slug, many]) => `${nameOf(slug)} was there for ${of[many]}.`)
+		...Object.entries(there ?? {}).map(([slug, many]) => `${nameOf(slug)} could be done by ${of[many]}.`)
 	];
 }
 

@@ -94,7 +94,7 @@ export function weeksWords(over: OverWeeks, nameOf: (slug: string) => string): s
 			? []
 			: [
 					drift === 0
-						? 'Second sides were as long as first ones.'
+						? 'Second sides took as long as first sides.'
 						: `Second sides were ${Math.abs(drift)} % ${drift > 0 ? 'longer' : 'shorter'} than first ones.`
 				]),
 		...leftOut.map(({ slug, times: n, of }) => `${nameOf(slug)} was left out ${n} of ${times(of)}.`),
@@ -103,7 +103,7 @@ export function weeksWords(over: OverWeeks, nameOf: (slug: string) => string): s
 			: []),
 		...(forgotten.length
 			? [
-					`Not given for long: ${forgotten.map(({ slug, weeksAgo }) => `${nameOf(slug)} (${weeksAgo} weeks)`).join(', ')}.`
+					`Not given for a long time: ${forgotten.map(({ slug, weeksAgo }) => `${nameOf(slug)} (${weeksAgo} weeks)`).join(', ')}.`
 				]
 			: [])
 	];

@@ -37,7 +37,7 @@ export function compareSeries(a: SeriesAnalysis, b: SeriesAnalysis): SeriesLine[
 		...DIRECTIONS.map((d) =>
 			line(DIRECTION_NAME[d], ({ balance }) => `${one(100 * balance.directions[d].share)} %`)
 		),
-		line('Strength, of the work', ({ balance }) => `${one(100 * balance.strength.share)} %`)
+		line('Share of strength work', ({ balance }) => `${one(100 * balance.strength.share)} %`)
 	];
 }
 

@@ -112,7 +112,7 @@ export function cancelClass(
 	const { series } = planned;
 	const c = series.classes.find(({ id }) => id === classId);
 	if (!c) return cannot('there is no such class in this series');
-	if (planned.runs[c.id]) return cannot('this class was taught; its date cannot fall out');
+	if (planned.runs[c.id]) return cannot('this class was taught; its date cannot be cancelled');
 	const missed = [...series.missed, { on: c.on, why }];
 	const slots = waitingSlots(planned).filter((slot) => slotKey(slot) !== slotKey(c));
 	if (atEnd === 'one more date') {
@@ -137,7 +137,7 @@ export function rescheduleClass(planned: PlannedSeries, classId: string, to: Slo
 	const { series } = planned;
 	const c = series.classes.find(({ id }) => id === classId);
 	if (!c) return cannot('there is no such class in this series');
-	if (planned.runs[c.id]) return cannot('this class was taught; it stays where it was');
+	if (planned.runs[c.id]) return cannot('this class was taught; it cannot be moved');
 	const last = series.classes.findLast(({ id }) => planned.runs[id]);
 	if (last && slotKey(to) <= slotKey(last))
 		return cannot(`that is before the class of ${last.on}, which was taught already`);
@@ -149,7 +149,7 @@ export function rescheduleClass(planned: PlannedSeries, classId: string, to: Slo
 }
 
 /**
- * One more week before a given one: new classes that wait for their plans come in there, and everything after them moves
+ * One more week before a given one: new open classes for their plans come in there, and everything after them moves
  * on to the next dates of the series, over days without a class.
  */
 export function weekInserted(planned: PlannedSeries, before: number, newId: NewId): Changed {
@@ -158,7 +158,7 @@ export function weekInserted(planned: PlannedSeries, before: number, newId: NewI
 	const from = series.classes.findIndex((c) => weekNumber(series, c.on) >= before);
 	const at = from === -1 ? series.classes.length : from;
 	if (series.classes.slice(at).some(({ id }) => planned.runs[id]))
-		return cannot(`week ${before} was taught already; a week can only be put in after what was taught`);
+		return cannot(`week ${before} was taught already; insert a week only after the last taught class`);
 	const slots = waitingSlots(planned);
 	const fresh: SeriesClass[] = [];
 	let last: Slot | null = series.classes.at(-1) ?? { on: addDays(series.startsOn, -1), startsAt: '00:00' };
@@ -263,7 +263,7 @@ export function slugsOfSeries({ series, plans }: PlannedSeries): string[] {
 	];
 }
 
-/** The same series so many days later (or earlier). */
+/** Returns the series moved by a number of days (negative: earlier). */
 export function shiftedBy({ series, plans, runs }: PlannedSeries, days: number): PlannedSeries {
 	const later = <T extends { on: string }>(dated: T): T => ({ ...dated, on: addDays(dated.on, days) });
 	return {

@@ -11,7 +11,7 @@ import type { Rung } from './types';
 export interface LadderOffer {
 	/** Index of the ladder. */
 	ladder: number;
-	/** Its rungs, once it is taken. */
+	/** Rungs, once it is taken. */
 	rungs: Rung[];
 	words: string;
 }

@@ -7,9 +7,9 @@ import type { Series } from './types';
  * by range, and after an easier week on from where it was. Common practice, no source.
  */
 export const LOAD = {
-	/** An ordinary week rises by so much over the last, as long as the series allows it, percent. */
+	/** Rise of an ordinary week over the last one, percent, where the series allows it. */
 	upPercent: 6,
-	/** An easier week asks for so much of the last ordinary one. */
+	/** Load of an easier week as a share of the last ordinary one. */
 	easier: 0.72,
 	/** So far from its target a class is on it. */
 	slack: 0.014,

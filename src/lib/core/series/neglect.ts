@@ -2,7 +2,7 @@ import { DIRECTIONS, type Direction } from '../anatomy';
 import type { Targets } from '../orbit';
 import type { WeekAnalysis } from './analysis';
 
-/** So many weeks in a row below its band, and a direction is neglected. Common practice, no source. */
+/** A direction is neglected after this many weeks in a row below its band. Common practice, no source. */
 export const NEGLECT_WEEKS = 3;
 
 const short = (week: WeekAnalysis, d: Direction) => week.balance.directions[d].standing === 'short';

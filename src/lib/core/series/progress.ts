@@ -18,7 +18,7 @@ export interface Progress {
 	way: 'up' | 'down';
 }
 
-/** A dose may be so much less, as a part of it: the seconds of a class have to come out. */
+/** A dose may shrink by this share without counting as easier: the class has to end on the second. */
 const DOSE_SLACK = 0.2;
 
 function heightsOf(plan: ClassPlan, find: FindMovement): Map<string, Height> {

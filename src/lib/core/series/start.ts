@@ -24,7 +24,7 @@ export function usualThemes(weeks: number): WeekTheme[] {
 	});
 }
 
-/** Of so many weeks one is for balance, in a series that leads to something. Common practice, no source. */
+/** One week in this many is for balance, in a series with a goal. Common practice, no source. */
 const BALANCE_EVERY = 3;
 
 /**

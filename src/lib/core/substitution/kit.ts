@@ -22,7 +22,7 @@ const STAND_INS: Partial<Record<KitKind, readonly { kit: KitKind; each: number; 
 };
 
 export interface StandIn {
-	/** So many people, or pieces, are served by it. */
+	/** Number of people, or of pieces, that it serves. */
 	pieces: number;
 	kit: KitKind;
 	count: number;
@@ -60,7 +60,7 @@ export function kitOfForm(form: Form): readonly [KitKind, number][] {
 	return known;
 }
 
-/** A form that so many people do at the same time, and what the item says of its kit. */
+/** A form with the number of people who do it at the same time, and the kit uses of its item. */
 export interface KitDemand {
 	form: Form;
 	people: number;

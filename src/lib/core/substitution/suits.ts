@@ -18,7 +18,7 @@ export type Suits =
 	| { kind: 'other form'; advice: string; form: FormId; instead: string }
 	/** Another movement is given. */
 	| { kind: 'instead'; advice: string; instead: string }
-	/** Nothing is proposed: the treating clinician decides. */
+	/** No suggestion: the treating clinician decides. */
 	| { kind: 'clinician'; advice: string };
 
 /** Whether a form of a movement suits somebody with a caution: as it is, in another form, by another movement, or only as their clinician decides. */

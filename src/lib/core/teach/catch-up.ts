@@ -113,7 +113,7 @@ function nearest(seconds: readonly number[], wanted: number): number {
 }
 
 /**
- * The change with doses that make up so many milliseconds (negative: save them), to the second; where the doses cannot,
+ * Returns the change with doses that add the given milliseconds (negative: save them), to the second; where the doses cannot,
  * as far as they can. Null where no dose may change at all.
  */
 function withDoses(state: RunState, steps: Steps, change: Change, byMs: number): Change | null {

@@ -56,7 +56,7 @@ export const EVENT_LIMITS = {
 	sleptMs: 12 * 3600_000,
 	/** A class of three hours with two presses a second. */
 	events: 20_000,
-	/** So many of them are sent at once. */
+	/** Most events in one request. */
 	eventsAtOnce: 5000
 } as const;
 

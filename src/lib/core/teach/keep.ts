@@ -1,12 +1,11 @@
 import type { ResolvedItem } from '../clock';
-import { formOf, type FindMovement, type Form, type Movement } from '../movement';
+import { formOf, type FindMovement } from '../movement';
 import {
 	blocksOf,
 	itemsIn,
 	type Block,
 	type BlockInPlace,
 	type ClassPlan,
-	type Item,
 	type SectionKind
 } from '../plan';
 import { isDeep, isReset } from '../rules';

@@ -9,7 +9,7 @@ const suffixOf = (id: string): string => /\+\d+$/.exec(id)?.[0] ?? '';
 /**
  * Where a class is after its events; the same events always give the same. What an event cannot do in the state that it
  * meets (pausing what is paused, moving on after the end) it does not do, and its time passes all the same. Each event
- * costs at most so much as its script is long, however many came before it.
+ * costs time in proportion to the length of the script, however many came before it.
  *
  * @param events in the order in which they happened on one device
  */
@@ -37,7 +37,7 @@ export function happened(state: RunState, steps: Steps, last: RunEvent | null, e
 	return draft;
 }
 
-/** The state so many milliseconds later, with nothing done meanwhile; by the clock it moves on. */
+/** Returns the state `ms` milliseconds later without any action; where the clock leads, it moves on. */
 export function elapse(state: RunState, steps: Steps, ms: number): RunState {
 	if (ms <= 0 || state.mode === 'ready') return state;
 	const draft = draftOf(state);

@@ -43,7 +43,7 @@ export interface Count {
 	parts: string[];
 }
 
-/** How the amount of a step of work may change: so many seconds are `baseSeconds + amount * eachSeconds`. */
+/** How the amount of a step of work may change: its seconds are `baseSeconds + amount * eachSeconds`. */
 export interface Adjustable {
 	min: number;
 	max: number;

@@ -80,14 +80,14 @@ export function owedWords({ leg, title, ms }: OwedSide): string {
 	return `${LEG_WORD[leg]} side of ${title}, ${formatDuration(Math.round(ms / 1000))}`;
 }
 
-/** Describes the next step, seen from the present one: "Low lunge, left leg", "begin to count". */
+/** Describes the next step, seen from the present one: "Low lunge, left leg", "start counting". */
 export function nextWords(next: ScriptStep, present: ScriptStep, isFacing: boolean): string {
 	const isSame = next.itemId === present.itemId && next.blockId === present.blockId;
 	const leg = next.leg && !(isSame && next.leg === present.leg);
 	const what = !isSame
 		? next.title
 		: next.kind === 'work'
-			? 'begin to count'
+			? 'start counting'
 			: next.kind === 'rest' || next.kind === 'notice' || next.kind === 'out'
 				? KIND_WORDS[next.kind].toLowerCase()
 				: '';

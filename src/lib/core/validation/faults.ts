@@ -9,7 +9,7 @@ export interface Fault {
 /** More parts (values, at any depth) than any document but a series and a script has; a class of 300 items has some 6000. */
 const MOST_PARTS = 20_000;
 
-/** Whether a value has more parts than so many, itself and everything in it; it is looked at no further than that. */
+/** Returns whether a value has more than `most` parts, itself and everything in it; it stops counting there. */
 export function hasMoreParts(value: unknown, most: number): boolean {
 	const open: unknown[] = [value];
 	for (let seen = 1; open.length > 0;) {

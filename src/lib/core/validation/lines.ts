@@ -17,7 +17,7 @@ const LINE = new RegExp(LINE_PATTERN, 'u');
 const LINES = new RegExp(LINES_PATTERN, 'u');
 const UNFIT = new RegExp(`[${NEVER}${BREAKS}]+`, 'gu');
 
-/** Text of one line, at most so many characters; `empty` is said of one that is only blanks, where it must not be. */
+/** Schema of a text of one line with at most `most` characters; `empty` is the message for a blank one, where it must not be. */
 export function oneLine(most: number, empty?: string): StringSchema<string> {
 	const line = string()
 		.defined()
@@ -26,7 +26,7 @@ export function oneLine(most: number, empty?: string): StringSchema<string> {
 	return empty === undefined ? line : line.matches(/\S/, { message: empty, excludeEmptyString: true });
 }
 
-/** Text of several lines, at most so many characters. */
+/** Schema of a text of several lines with at most `most` characters. */
 export function textOfLines(most: number): StringSchema<string> {
 	return string()
 		.defined()

@@ -49,7 +49,7 @@ export interface ScoreDrawing {
 	/** Where the class should end. */
 	end: { x: number; to: number };
 	marks: { x: number; y: number; severity: Severity; message: string }[];
-	/** How many seconds of the class so many pixels are. */
+	/** Returns the seconds of the class that a number of pixels covers. */
 	secondsOf: (pixels: number) => number;
 }
 
@@ -62,19 +62,19 @@ const INTENSITY = 40;
 const BELOW = 22;
 const INTENSITY_STEP = 6;
 const EDGE = 7;
-/** A tick needs so much room. */
+/** Least pixels between ticks. */
 const TICK = 44;
-/** From so many pixels on there is room for a section's name, a direction's sign, the word "test". */
+/** Least pixels for a section's name, a direction's sign, the word "test". */
 const ROOM = { name: 34, sign: 15, test: 22 };
 
-/** The scale of a drawn score: pixels in a second, for so many pixels of width, zoomed in so many times. */
+/** Returns the scale of a drawn score in pixels per second, for a width in pixels and a zoom factor. */
 function scaleOf(score: Score, widthPixels: number, zoom: number): { pixels: number; perSecond: number } {
 	// a page that is not laid out yet, or hidden, has no width: nothing may be drawn with less than none
 	const pixels = Math.max(0, widthPixels - LEFT - RIGHT) * zoom;
 	return { pixels, perSecond: pixels / Math.max(1, score.spanSeconds) };
 }
 
-/** Draws a score into so many pixels of width, zoomed in so many times. */
+/** Draws a score into a width in pixels, at a zoom factor. */
 export function drawScore(score: Score, widthPixels: number, zoom: number): ScoreDrawing {
 	const { pixels, perSecond } = scaleOf(score, widthPixels, zoom);
 	const x = (seconds: number) => LEFT + seconds * perSecond;
@@ -187,5 +187,5 @@ function drawnWork(
 	};
 }
 
-/** Whether a press so many pixels before the right edge of a block takes hold of the edge. */
+/** Returns whether a press this many pixels before the right edge of a block grips the edge. */
 export const takesEdge = (pixelsBefore: number): boolean => pixelsBefore <= EDGE;

@@ -128,7 +128,7 @@ export function loadLines({ weeks }: SeriesAnalysis): WeekLines {
 					? ''
 					: Number.isFinite(week.monotony)
 						? week.monotony.toFixed(2)
-						: 'every day alike',
+						: 'every day the same',
 				week.strain === null ? '' : Number.isFinite(week.strain) ? whole(week.strain) : ''
 			])
 		}
@@ -160,7 +160,7 @@ export function balanceBars({ weeks, balance }: SeriesAnalysis): BalanceBars {
 			percent: weeks.map((week) => Math.round(100 * week.balance.directions[d].share))
 		})),
 		table: {
-			head: ['Week', ...DIRECTIONS.map((d) => DIRECTION_NAME[d]), 'Strength, of the work'],
+			head: ['Week', ...DIRECTIONS.map((d) => DIRECTION_NAME[d]), 'Share of strength work'],
 			rows: [
 				...weeks
 					.filter((week) => week.orbit.rangeTotalSeconds > 0)

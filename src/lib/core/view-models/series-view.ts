@@ -70,7 +70,7 @@ export const STATE_WORDS: Record<ClassState, string> = {
 	unplanned: 'not planned',
 	proposed: 'proposed',
 	edited: 'changed by hand',
-	behind: 'waits for a new proposal'
+	behind: 'needs a new proposal'
 };
 
 /** "2nd", "3rd", "11th". */
@@ -169,7 +169,7 @@ export interface SeriesShift {
 /** Returns the classes whose date or content a change of the series alters. */
 export function seriesShifts(before: SeriesAnalysis, after: SeriesAnalysis): SeriesShift[] {
 	const words = (c: ClassAnalysis | undefined, analysis: SeriesAnalysis) =>
-		c ? `${shortDay(c.class.on)} ${c.class.startsAt}, ${contentWords(c, analysis)}` : 'not there';
+		c ? `${shortDay(c.class.on)} ${c.class.startsAt}, ${contentWords(c, analysis)}` : 'missing';
 	const later = new Map(after.classes.map((c) => [c.class.id, c]));
 	const earlier = new Map(before.classes.map((c) => [c.class.id, c]));
 	const ids = [...new Set([...earlier.keys(), ...later.keys()])];

@@ -38,10 +38,10 @@ export async function compute<T extends keyof Tasks>(
 	try {
 		return (await (await threads()).run({ task, input }, { signal })) as ReturnType<Tasks[T]>;
 	} catch (thrown) {
-		if (givenUp.aborted) error(499, 'The request was given up.');
-		if (signal.aborted) error(503, 'Working this out takes too long. Nothing is lost; try again.');
+		if (givenUp.aborted) error(499, 'The request was cancelled.');
+		if (signal.aborted) error(503, 'This takes too long to compute. Nothing is lost; try again.');
 		if ((thrown as Error).message === 'Task queue is at limit')
-			error(503, 'Too much is being worked out just now. Try again in a moment.');
+			error(503, 'The server is busy. Try again in a moment.');
 		throw thrown;
 	}
 }

@@ -9,13 +9,13 @@
 <Toggle
 	{id}
 	size="sm"
-	labelText="Keys without Ctrl or Alt"
+	labelText="Single-letter keys"
 	labelA="off"
 	labelB="on"
 	toggled={letterKeys.on}
 	on:toggle={(event) => letterKeys.set(event.detail.toggled)}
 />
 <p class="quiet">
-	Off, so that spoken or mistyped letters do nothing; arrows, Delete and keys with Ctrl or Alt stay. Kept in
-	this browser.
+	When off, letter keys do nothing; arrows, Delete and keys with Ctrl or Alt still work. Saved in this
+	browser.
 </p>

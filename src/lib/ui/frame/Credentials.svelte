@@ -37,7 +37,7 @@
 		lowContrast
 		hideCloseButton
 		kind="error"
-		title={opening ? 'Not opened.' : 'Not signed in.'}
+		title={opening ? 'No account was created.' : 'Not signed in.'}
 		subtitle={form.message}
 	/>
 {/if}

@@ -13,5 +13,5 @@
 {#await load() then { default: Part }}
 	<Part {...props} />
 {:catch}
-	<p role="alert">This part did not load. Is there a connection? Close it and open it again.</p>
+	<p role="alert">This part did not load. Check the connection, then close and open it again.</p>
 {/await}

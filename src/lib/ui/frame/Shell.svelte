@@ -42,13 +42,13 @@
 	<Header
 		href="/"
 		uiShellAriaLabel="Humble Orbit"
-		aria-label="Humble Orbit, to the week"
+		aria-label="Humble Orbit, home"
 		expandedByDefault={false}
 		expansionBreakpoint={NARROW_PIXELS}
 		bind:isSideNavOpen={open}
 	>
 		<svelte:fragment slot="skipToContent"
-			><SkipToContent href="#main">To the content</SkipToContent></svelte:fragment
+			><SkipToContent href="#main">Skip to content</SkipToContent></svelte:fragment
 		>
 		<span slot="platform" class="mark">
 			<svg viewBox="0 0 32 32" width="26" height="26" aria-hidden="true">

@@ -36,8 +36,8 @@
 		on:submit={go}
 	>
 		<p>
-			Of classes that were taught with this device, {unsent === 1 ? 'one thing' : `${unsent} things`} that happened
-			are only here. Signing out takes everything of the studio off this device.
+			{unsent === 1 ? 'One event' : `${unsent} events`} of classes taught with this device have not reached the
+			server. Signing out deletes all studio data from this device.
 		</p>
 	</Modal>
 {/if}

@@ -66,7 +66,7 @@
 		<Words label="Room" most={80} value={group.room} oninput={(room) => set({ room })} />
 		<div class="row">
 			<NumberField
-				label="Room kept before, minutes"
+				label="Set-up time (min)"
 				least={0}
 				most={MOST_CHANGEOVER_MINUTES}
 				value={changeover.beforeMinutes}
@@ -74,7 +74,7 @@
 					set({ changeover: { ...changeover, beforeMinutes: number ?? changeover.beforeMinutes } })}
 			/>
 			<NumberField
-				label="And after, minutes"
+				label="Clear-up time (min)"
 				least={0}
 				most={MOST_CHANGEOVER_MINUTES}
 				value={changeover.afterMinutes}

@@ -20,11 +20,11 @@
 
 <section class="sheet" aria-labelledby="kit">
 	<h2 id="kit">Kit</h2>
-	<Tick label="As the studio has it" checked={group.sharesKit ?? false} onchange={share} />
+	<Tick label="Same as the studio" checked={group.sharesKit ?? false} onchange={share} />
 	{#if group.sharesKit}
 		<p>{kitWords(group.kit)}</p>
 		<p class="quiet">
-			Shared by the groups of the studio; it is counted on the page of <a href="/group">groups</a>.
+			Shared by all groups of the studio. Change it on the page <a href="/group">groups</a>.
 		</p>
 	{:else}
 		<p class="quiet">Counted in pieces, for all {group.size} people together.</p>

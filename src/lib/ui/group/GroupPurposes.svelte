@@ -13,10 +13,9 @@
 </script>
 
 <section class="sheet" aria-labelledby="{id}-title">
-	<h2 id="{id}-title">What they come for</h2>
+	<h2 id="{id}-title">Purposes</h2>
 	<p class="quiet">
-		Build and peak of their classes are looked at for these; as it begins, what is usual for this kind of
-		group.
+		Build and peak of their classes should serve these. They start with the usual ones for this kind of group.
 	</p>
 	<div class="boxes">
 		{#each PURPOSES as purpose, index (index)}

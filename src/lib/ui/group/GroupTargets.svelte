@@ -49,7 +49,7 @@
 <section class="sheet" aria-labelledby="targets">
 	<h2 id="targets">Targets</h2>
 	<p class="quiet">
-		Shares of the direction time of a class, in percent, and how much of the work shall strengthen.
+		Shares of the direction time of a class, in percent, and the target share of strength work.
 	</p>
 	<Table size="compact">
 		<TableHead
@@ -100,7 +100,7 @@
 			{#each PRESETS as id (id)}<SelectItem value={id} text={preset(id).label} />{/each}
 		</Select>
 		<Button kind="tertiary" size="field" on:click={() => toPreset(group.preset)}
-			>Back to the preset’s targets</Button
+			>Reset to the preset’s targets</Button
 		>
 	</div>
 </section>

@@ -50,7 +50,7 @@
 		message = answer.ok
 			? 'Saved'
 			: answer.status === 409
-				? 'This was changed in another window; open the page again.'
+				? 'This was changed in another window. Open the page again.'
 				: (answer.messages[0] ?? '');
 		return answer.ok ? answer.value : null;
 	}
@@ -110,9 +110,9 @@
 </script>
 
 <section class="sheet" aria-labelledby="students">
-	<h2 id="students">Students, if you like</h2>
+	<h2 id="students">Students (optional)</h2>
 	<p class="quiet">
-		First name and initial. Only you see this list; removing somebody removes what was measured of them too.
+		First name and initial. Only you see this list. Removing a person also removes their check-ins.
 	</p>
 	{#if people.length}
 		<Table size="compact">
@@ -187,7 +187,7 @@
 		</Table>
 		<p>
 			<Button kind="tertiary" size="small" on:click={take}
-				>Use this list’s tiers and cautions for the group</Button
+				>Use the tiers and cautions of this list for the group</Button
 			>
 		</p>
 	{/if}
@@ -212,7 +212,7 @@
 			options={TIERS}
 			onpick={(picked) => (tier = picked)}
 		/>
-		<Button kind="tertiary" size="small" type="submit">Write down</Button>
+		<Button kind="tertiary" size="small" type="submit">Add</Button>
 		<span role="status" class="quiet">{waiting ? 'Saving …' : message}</span>
 	</form>
 	{#each gone as { id, name } (id)}

@@ -35,8 +35,8 @@
 
 {#if source !== 'by hand' && scale?.laidOn}
 	<p>
-		Lay it on {scale.laidOn} at rest, then begin: that is zero. Each time the limb is held still for a second and
-		a half, a reading is taken; {MOST_READINGS} of a side, then the other.
+		Place it on {scale.laidOn} at rest, then start: that is zero. Hold the limb still for a second and a half for
+		each reading; {MOST_READINGS} on one side, then the other.
 	</p>
 	<p class="buttons">
 		{#if taking.leg === null}
@@ -59,8 +59,8 @@
 	{/if}
 	<p role="status">
 		{#if taking.problem}{taking.problem}
-		{:else if taking.isLost && taking.leg}The connection is lost. Nothing that was read is gone; it goes on
-			when it is back.
+		{:else if taking.isLost && taking.leg}The connection is lost. All readings are kept; it continues when the
+			connection is back.
 		{:else if taking.batteryPercent !== null && taking.leg}Battery {taking.batteryPercent} %{/if}
 	</p>
 {/if}

@@ -21,7 +21,7 @@
 	<h3>{whose}{result.name} <span class="quiet">{result.region}</span></h3>
 	<ul>
 		{#each result.words as words, i (i)}<li>{words}</li>{:else}<li class="quiet">
-				Taken once, one side: nothing to compare yet.
+				One check-in of one side: nothing to compare yet.
 			</li>{/each}
 	</ul>
 	{#if result.points.length > 1}
@@ -55,9 +55,9 @@
 	{/if}
 	{#if scale && result.unit !== 'mean grade'}
 		<p class="quiet">
-			One reading is off by {scale.sem}
-			{scale.unit} (standard error; {scale.source}): of one reading against another, less than
-			{minimalDetectableChange(scale.sem).toFixed(1)} tells nothing.
+			One reading has a standard error of {scale.sem}
+			{scale.unit} ({scale.source}): a difference under {minimalDetectableChange(scale.sem).toFixed(1)} between
+			two readings means nothing.
 		</p>
 	{/if}
 </article>

@@ -82,7 +82,7 @@
 		Read {grading.scale.how}, in {grading.scale.unit}.
 	</p>{/if}
 <p class="quiet">
-	{grading.caution} Pain means stop. Left first, then right; the same person looks each time.
+	{grading.caution} Pain means stop. Left first, then right; the same person should look each time.
 </p>
 {#key `${test} ${who} ${source} ${taken}`}
 	{#if who}

@@ -40,7 +40,7 @@
 	];
 	const switches: { key: Switch; label: string }[] = $derived([
 		{ key: 'kitAtHand', label: 'kit at hand' },
-		{ key: 'cautionSafe', label: 'safe for all in the room' },
+		{ key: 'cautionSafe', label: 'suits everybody in the room' },
 		{
 			key: 'rested',
 			label: lately.from === 'taught' ? 'not in the last four weeks' : 'not planned in the last four weeks'

@@ -76,7 +76,7 @@
 			</div>
 			<div class="row">
 				<Words
-					label="Other spellings, with commas"
+					label="Other spellings, separated by commas"
 					value={draft.aliases}
 					oninput={(text) => set({ aliases: text })}
 				/>
@@ -108,19 +108,19 @@
 				<code>IR30 K90 -&gt; ER40 K90</code>.
 			</p>
 			<Tick
-				label="The legs do different things: it has sides"
+				label="The legs do different things (two sides)"
 				checked={draft.sided}
 				onchange={(sided) => set({ sided })}
 			/>
 			{#if draft.sided}
 				<Tick
-					label="The sides take turns: left, right, left"
+					label="Alternating sides: left, right, left"
 					checked={draft.byTurns}
 					onchange={(byTurns) => set({ byTurns })}
 				/>
 			{/if}
 			<Tick
-				label="It goes both ways: circles, leans"
+				label="Both directions: circles, leans"
 				checked={draft.bothWays}
 				onchange={(bothWays) => set({ bothWays })}
 			/>
@@ -137,7 +137,7 @@
 			<h2 id="{id}-forms">The ladder</h2>
 			<p class="quiet">
 				Doses as least-usual-most: <code>20-30-45 seconds</code>, <code>3-5-8 breaths</code>,
-				<code>6-8-12 small repetitions</code>. Kit for one person, one a line:
+				<code>6-8-12 small repetitions</code>. Kit for one person, one per line:
 				<code>2 block: under the hands</code>.
 			</p>
 			{#each draft.forms as form (form.id)}
@@ -169,14 +169,14 @@
 					<Words label="Kit" rows={2} value={form.kit} oninput={(text) => setForm(form.id, { kit: text })} />
 					<div class="row">
 						<Words
-							label={draft.sided ? 'Leading leg, where it differs' : 'Angles, where they differ'}
+							label={draft.sided ? 'Leading leg, if different' : 'Angles, if different'}
 							placeholder={draft.lead.angles}
 							value={form.lead}
 							oninput={(text) => setForm(form.id, { lead: text })}
 						/>
 						{#if draft.sided}
 							<Words
-								label="Other leg, where it differs"
+								label="Other leg, if different"
 								placeholder={draft.trail.angles}
 								value={form.trail}
 								oninput={(text) => setForm(form.id, { trail: text })}
@@ -185,7 +185,7 @@
 					</div>
 					{#if draft.modes.length > 1}
 						<fieldset>
-							<legend>How this form is done; as the others where none is ticked</legend>
+							<legend>Modes of this form (none: same as the movement)</legend>
 							{#each draft.modes as mode, index (index)}
 								<Tick
 									label={mode}
@@ -217,7 +217,8 @@
 		<section class="sheet" aria-labelledby="{id}-care">
 			<h2 id="{id}-care">Cautions</h2>
 			<p class="quiet">
-				Those that follow from the angles are added by themselves. Each needs something that is given instead.
+				Cautions that follow from the angles are added automatically. Each one needs a movement to give
+				instead.
 			</p>
 			{#each draft.cautions as care, index (index)}
 				<fieldset>
@@ -237,7 +238,7 @@
 					<Button
 						kind="tertiary"
 						size="small"
-						on:click={() => set({ cautions: without(draft.cautions, care) })}>Take it out</Button
+						on:click={() => set({ cautions: without(draft.cautions, care) })}>Remove it</Button
 					>
 				</fieldset>
 			{/each}
@@ -256,7 +257,7 @@
 		</section>
 	</div>
 	<aside class="sheet">
-		<h2>As it will stand</h2>
+		<h2>Preview</h2>
 		{#if read.ok}
 			<Figure movement={read.movement} view="side" width={240} height={170} feet label="From the side" />
 			<Figure movement={read.movement} view="front" width={240} height={170} feet label="From the front" />

@@ -101,7 +101,7 @@
 				<span class="quiet end">{POSITION_NAME[movement.position]}</span>
 			</li>
 		{:else}
-			<li class="none">Nothing is left. Try fewer letters or fewer filters.</li>
+			<li class="none">No movement found. Try fewer letters or fewer filters.</li>
 		{/each}
 	</ul>
 </div>

@@ -3,7 +3,7 @@
 	import type { Ordering } from '$lib/client/plan/ordering.svelte';
 	import { formatDuration } from '$lib/core/clock';
 
-	/** A calmer order: under way, or found and waiting to be taken. */
+	/** Reduce transitions: under way, or found and waiting to be taken. */
 	interface Props {
 		ordering: Ordering;
 	}
@@ -11,17 +11,19 @@
 	const found = $derived(ordering.found);
 </script>
 
-<div class="calm" role="group" aria-label="A calmer order">
+<div class="calm" role="group" aria-label="Reduce transitions">
 	{#if ordering.work}
-		<p role="status">Looking for the calmest order …</p>
+		<p role="status">Looking for an order with fewer transitions …</p>
 		<Button kind="tertiary" size="small" on:click={() => ordering.work?.stop()}>Stop</Button>
 	{:else if found}
 		<p role="status">
-			Between blocks {formatDuration(found.beforeSeconds)} → <b>{formatDuration(found.afterSeconds)}</b>, the
-			same content, no rule of order broken{found.exact ? '; no order loses less' : ''}.
+			Time between blocks: {formatDuration(found.beforeSeconds)} →
+			<b>{formatDuration(found.afterSeconds)}</b>. Same content, all ordering rules kept{found.exact
+				? '; no order takes less time'
+				: ''}.
 		</p>
-		<Button kind="tertiary" size="small" on:click={() => ordering.take()}>Take it</Button>
-		<Button kind="tertiary" size="small" on:click={() => ordering.leave()}>Leave it</Button>
+		<Button kind="tertiary" size="small" on:click={() => ordering.take()}>Apply</Button>
+		<Button kind="tertiary" size="small" on:click={() => ordering.leave()}>Cancel</Button>
 	{/if}
 </div>
 

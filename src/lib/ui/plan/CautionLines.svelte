@@ -20,7 +20,7 @@
 			case 'instead':
 				return `${line.insteadName}, beside the class${line.how ? `: ${line.how}` : ''}`;
 			case 'clinician':
-				return 'nothing is proposed; the treating clinician decides';
+				return 'no suggestion; the treating clinician decides';
 		}
 	}
 </script>
@@ -31,10 +31,10 @@
 			<b>{line.caution}</b> <span class="quiet">({line.people})</span>: {given(line)}.
 			<span class="quiet">{line.advice}</span>
 			{#if line.confirmedOn}
-				<span class="kept">Kept by your own confirmation, {dayWithYear(line.confirmedOn)}.</span>
+				<span class="kept">Kept on your responsibility, {dayWithYear(line.confirmedOn)}.</span>
 			{:else if onconfirm && line.kind !== 'in this form'}
 				<Button kind="ghost" size="small" on:click={() => onconfirm(line.caution)}
-					>Keep it, I answer for it</Button
+					>Keep it on my responsibility</Button
 				>
 			{/if}
 		</li>

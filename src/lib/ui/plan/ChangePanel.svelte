@@ -64,8 +64,8 @@
 			<p>The same items, shorter.</p>
 		{/if}
 		<p class="asks">
-			<Button size="small" on:click={() => changes.take()}>Take it</Button>
-			<Button size="small" kind="tertiary" on:click={() => changes.leave()}>Leave it</Button>
+			<Button size="small" on:click={() => changes.take()}>Apply</Button>
+			<Button size="small" kind="tertiary" on:click={() => changes.leave()}>Cancel</Button>
 		</p>
 	{/if}
 </section>

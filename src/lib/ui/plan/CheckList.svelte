@@ -39,7 +39,7 @@
 	{#if doc.analysis.context.items.length === 0}
 		<p class="quiet">Nothing to check yet.</p>
 	{:else if toFix.length === 0}
-		<p class="ready">Nothing to fix. This class can be taught as it is.</p>
+		<p class="ready">Nothing to fix. This class is ready to teach.</p>
 	{/if}
 	{@render list(toFix)}
 	{#if notes.length}

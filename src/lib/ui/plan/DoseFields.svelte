@@ -50,14 +50,14 @@
 	{#if !item.passed}
 		<div class="fields">
 			{@render choice('Counted in', unit, DOSE_UNITS, (value) => items.setUnit(item, value as DoseUnit))}
-			{@render number('Up to, as it suits', dose.most, PLAN_LIMITS.amount, (most) =>
+			{@render number('Up to', dose.most, PLAN_LIMITS.amount, (most) =>
 				items.setDose(item, { most: given(most) })
 			)}
 			{@render number('Sets', dose.sets ?? 1, PLAN_LIMITS.sets, (sets) =>
 				items.setDose(item, { sets: given(sets) })
 			)}
 			{#if dose.sets}
-				{@render number('Rest between, seconds', dose.restSeconds, PLAN_LIMITS.restSeconds, (rest) =>
+				{@render number('Rest between sets (s)', dose.restSeconds, PLAN_LIMITS.restSeconds, (rest) =>
 					items.setDose(item, { restSeconds: given(rest) })
 				)}
 			{/if}
@@ -82,15 +82,12 @@
 			{@render number('Effort, %', dose.effortPercent, PLAN_LIMITS.effortPercent, (percent) =>
 				items.setDose(item, { effortPercent: given(percent) })
 			)}
-			{@render number(
-				'Pause to notice after it, seconds',
-				item.noticeSeconds,
-				PLAN_LIMITS.noticeSeconds,
-				(seconds) => items.change(item, { noticeSeconds: given(seconds) }, 'Pause for noticing changed')
+			{@render number('Pause afterwards (s)', item.noticeSeconds, PLAN_LIMITS.noticeSeconds, (seconds) =>
+				items.change(item, { noticeSeconds: given(seconds) }, 'Pause for noticing changed')
 			)}
 			{#if twoSides}
 				{@render number(
-					'after the first side, seconds',
+					'after the first side (s)',
 					item.noticeFirstSeconds,
 					PLAN_LIMITS.noticeSeconds,
 					(seconds) =>
@@ -111,14 +108,14 @@
 		<div class="fields ticks">
 			<Checkbox
 				id="{id}-ways"
-				labelText="Both ways, so much each"
+				labelText="Both directions, this amount each"
 				checked={Boolean(dose.bothWays)}
 				on:check={(event) => items.setDose(item, { bothWays: event.detail || undefined })}
 			/>
 			{#if row.sided}
 				<Checkbox
 					id="{id}-turns"
-					labelText="By turns: left, right, left"
+					labelText="Alternating: left, right, left"
 					checked={row.byTurns}
 					on:check={(event) => items.setTurns(item, movement, event.detail)}
 				/>
@@ -138,7 +135,7 @@
 				{#if twoSides}
 					<Checkbox
 						id="{id}-slow"
-						labelText="The change of sides is a slow switch"
+						labelText="Change sides slowly"
 						checked={Boolean(item.slowChange)}
 						on:check={(event) =>
 							items.change(item, { slowChange: event.detail || undefined }, 'Change of sides changed')}
@@ -147,7 +144,7 @@
 				{#if dose.moreOn}
 					<Checkbox
 						id="{id}-other"
-						labelText="The right leg gets the more"
+						labelText="The right leg gets more"
 						checked={dose.moreOn.leg === 'right'}
 						on:check={() =>
 							dose.moreOn &&

@@ -10,7 +10,7 @@
 	import { Button, RadioButton, RadioButtonGroup, TextInput } from 'carbon-components-svelte';
 	import SeverityMark from '../chart/SeverityMark.svelte';
 
-	/** One finding: why, where, what would mend it and what that would change, or the reason to leave it. */
+	/** One finding: why, where, a fix and its effect, or the reason to leave it. */
 	interface Props {
 		finding: Finding;
 		doc: PlanDocument;
@@ -60,7 +60,7 @@
 					kind="ghost"
 					size="small"
 					on:click={() => items.confirm(finding.where.itemId ?? '', finding.data.caution as Caution)}
-					>Keep it, I answer for it</Button
+					>Keep it on my responsibility</Button
 				>
 			{/if}
 			{#each finding.places as { itemId, atSeconds }, index (index)}
@@ -73,11 +73,11 @@
 				{/if}
 			{/each}
 			{#if !meta?.neverSilent && !silencing}
-				<Button kind="ghost" size="small" on:click={() => (silencing = true)}>Keep, with a reason</Button>
+				<Button kind="ghost" size="small" on:click={() => (silencing = true)}>Keep with a reason</Button>
 			{/if}
 		</p>
 		{#if preview && change}
-			<div class="preview" role="group" aria-label="What the fix changes">
+			<div class="preview" role="group" aria-label="Effect of the fix">
 				<p>
 					<b>{preview.repair.label}</b>
 					<span>{change.totalBefore} → {change.totalAfter}</span>
@@ -95,8 +95,8 @@
 						: ', nothing new'}
 				</p>
 				<p class="actions">
-					<Button kind="tertiary" size="small" bind:ref={takes} on:click={take}>Take it</Button>
-					<Button kind="ghost" size="small" on:click={() => (preview = null)}>Leave it</Button>
+					<Button kind="tertiary" size="small" bind:ref={takes} on:click={take}>Apply</Button>
+					<Button kind="ghost" size="small" on:click={() => (preview = null)}>Cancel</Button>
 				</p>
 			</div>
 		{/if}
@@ -109,7 +109,7 @@
 					maxlength={300}
 					bind:value={reason}
 				/>
-				<RadioButtonGroup legendText="Do not say it again" bind:selected={where}>
+				<RadioButtonGroup legendText="Silence this check" bind:selected={where}>
 					{#if finding.places.length}<RadioButton id="{id}-here" value="here" labelText="Here" />{/if}
 					<RadioButton
 						id="{id}-class"
@@ -119,7 +119,7 @@
 					<RadioButton id="{id}-all" value="all" labelText="In all of my classes" />
 				</RadioButtonGroup>
 				<Button type="submit" kind="tertiary" size="small" disabled={!reason.trim()}>Keep it</Button>
-				<Button kind="ghost" size="small" on:click={() => (silencing = false)}>Leave it</Button>
+				<Button kind="ghost" size="small" on:click={() => (silencing = false)}>Cancel</Button>
 			</form>
 		{/if}
 		<Fold title="Why?">

@@ -19,11 +19,9 @@
 <p class="quiet">
 	{doc.plan.here
 		? `${sizeOf(here)} people today; ${sizeOf(usual)} usually`
-		: `As usual: ${sizeOf(usual)} people. Count at the door what is otherwise; room sheet, kit and checks follow.`}
+		: `As usual: ${sizeOf(usual)} people. Adjust today’s numbers: room sheet, kit and checks update.`}
 </p>
 <HereCounts {here} oncount={(counted) => set(counted, 'Counted')} />
 {#if doc.plan.here}
-	<Button size="small" kind="ghost" on:click={() => set(undefined, 'Everybody who usually comes')}>
-		Back to who usually comes
-	</Button>
+	<Button size="small" kind="ghost" on:click={() => set(undefined, 'As usual')}>Reset to usual</Button>
 {/if}

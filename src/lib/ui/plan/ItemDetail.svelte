@@ -33,7 +33,7 @@
 		items.change(
 			item,
 			{ phases },
-			`${PHASE_NAME[phase]}: ${seconds === null ? 'as the pace has it' : `${seconds} s`}`
+			`${PHASE_NAME[phase]}: ${seconds === null ? 'from your pace' : `${seconds} s`}`
 		);
 	}
 </script>
@@ -69,13 +69,11 @@
 					{other.movement.english} <span class="quiet">{percentOf(other.score)} alike</span>
 				</Button>
 			{:else}
-				<span>Nothing is proposed: the treating clinician decides.</span>
+				<span>No suggestion: the treating clinician decides.</span>
 			{/each}
 		</p>
 		<div class="swaps">
-			<Button kind="tertiary" size="small" on:click={() => void alternatives.look(item)}
-				>Something else here</Button
-			>
+			<Button kind="tertiary" size="small" on:click={() => void alternatives.look(item)}>Alternatives</Button>
 			{#if alternatives.shown?.itemId === item.id}
 				{#each alternatives.shown.found ?? [] as shown, index (index)}
 					<Button kind="tertiary" size="small" on:click={() => alternatives.take(shown)}>
@@ -87,18 +85,14 @@
 					</Button>
 				{:else}
 					<span role="status"
-						>{alternatives.shown.found ? 'Nothing else suits this place.' : 'Looking …'}</span
+						>{alternatives.shown.found ? 'There is no alternative for this place.' : 'Looking …'}</span
 					>
 				{/each}
 			{:else}
-				<span class="quiet">what serves the class best in this place</span>
+				<span class="quiet">best for this place in the class</span>
 			{/if}
 		</div>
-		<div
-			class="fields"
-			role="group"
-			aria-label="Seconds around the work; empty a field to let the pace decide"
-		>
+		<div class="fields" role="group" aria-label="Seconds around the work. Empty a field to use your pace.">
 			{#each PINNED_PHASES as phase (phase)}
 				<NumberField
 					label={PHASE_NAME[phase]}
@@ -113,7 +107,7 @@
 		{#if row.linkable}
 			<div class="fields">
 				<Choice
-					label="On the way here the leg"
+					label="Transition into this pose: leg"
 					value={item.link ?? ''}
 					options={[{ value: '', text: 'leads on' }, ...LINKS.map((link) => ({ value: link, text: link }))]}
 					onpick={(link) => blocks.link(item, (link || undefined) as Link | undefined)}
@@ -148,7 +142,7 @@
 		align-content: start;
 	}
 	.short {
-		color: var(--mend);
+		color: var(--fix);
 		font-weight: 600;
 	}
 	.swaps,

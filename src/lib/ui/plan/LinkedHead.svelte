@@ -71,7 +71,7 @@
 	{/if}
 	<b>{formatDuration(block.seconds)}</b>
 	<Button kind="ghost" size="small" on:click={() => blocks.unchain(block.rows[0]?.item.id ?? '')}
-		>Take apart</Button
+		>Split</Button
 	>
 	{#if chain}
 		<Button kind="ghost" size="small" aria-expanded={open} on:click={() => (open = !open)}
@@ -83,7 +83,7 @@
 	<div class="change">
 		<div class="field">
 			<NumberField
-				label="Pause to notice in between, seconds"
+				label="Pause between sides (s)"
 				least={0}
 				most={PLAN_LIMITS.noticeSeconds}
 				empty=""
@@ -94,7 +94,7 @@
 		</div>
 		<Checkbox
 			id="{id}-slow"
-			labelText="A slow switch changes the sides"
+			labelText="Change sides slowly"
 			checked={Boolean(chain.slowChange)}
 			on:check={(event) =>
 				blocks.setChain(chain, { slowChange: event.detail || undefined }, 'Change of sides changed')}

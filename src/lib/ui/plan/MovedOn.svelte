@@ -20,7 +20,7 @@
 </script>
 
 <section class="sheet" aria-labelledby="moved-title">
-	<h2 id="moved-title">The catalogue has moved on</h2>
+	<h2 id="moved-title">Some movements in this class have been updated</h2>
 	<p class="quiet">This class keeps each movement as it was when you planned it.</p>
 	<ul>
 		{#each moved as movement (movement.slug)}
@@ -48,7 +48,7 @@
 				</Fold>
 				{#if movement.now}
 					<Button kind="tertiary" size="small" on:click={() => ontake(movement)}>
-						Take today’s {movement.english}
+						Use today’s {movement.english}
 					</Button>
 				{/if}
 			</li>

@@ -47,7 +47,7 @@
 <section aria-labelledby="orbit-title">
 	<h2 id="orbit-title">Orbit</h2>
 	<div class="ring">
-		<Ring sectors={ring} size={196} signs label="Balance of both hips; the table says it in figures" />
+		<Ring sectors={ring} size={196} signs label="Balance of both hips; the table has the figures" />
 	</div>
 	<Table size="compact">
 		<TableHead>
@@ -77,7 +77,7 @@
 			{/each}
 			<TableRow class="strength">
 				<TableHeader scope="row" title="Work in which the hip or the trunk strengthens"
-					>Strength, of the work</TableHeader
+					>Share of strength work</TableHeader
 				>
 				<TableCell>
 					<Why label="Strength" parts={strengthParts} align="end">{shareText(balance.strength)} %</Why>
@@ -96,8 +96,8 @@
 	<TextInput
 		id="{id}-theme"
 		size="sm"
-		labelText="Is this class about one thing?"
-		placeholder="then the bands are only worth knowing"
+		labelText="Theme (optional)"
+		placeholder="targets become notes"
 		maxlength={200}
 		value={theme}
 		on:change={(event) => ontheme(String(event.detail ?? '').trim())}

@@ -13,7 +13,7 @@
 	const id = $props.id();
 </script>
 
-<div class="parts" role="group" aria-label="Parts that are taught otherwise">
+<div class="parts" role="group" aria-label="Sections with their own pace">
 	{#each sections as section (section.id)}
 		<Select
 			id="{id}-{section.id}"

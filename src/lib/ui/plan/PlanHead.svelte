@@ -8,7 +8,7 @@
 	import type { Autosave } from '$lib/client/autosave.svelte';
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Fitting } from '$lib/client/plan/fitting.svelte';
-	import { clockTime, formatDuration, timesOutOfTen } from '$lib/core/clock';
+	import { clockTime, formatDuration, chancePercent } from '$lib/core/clock';
 	import type { RowSegment } from '$lib/core/view-models';
 	import {
 		LENGTH_MINUTES,
@@ -100,7 +100,7 @@
 			/>
 			<NumberField
 				narrow
-				label="Minutes asked for"
+				label="Target minutes"
 				least={LENGTH_MINUTES.least}
 				most={LENGTH_MINUTES.most}
 				value={minutesOfLength(doc.plan.lengthSeconds)}
@@ -126,13 +126,13 @@
 					label="When it is likely to end"
 					align="end"
 					parts={() => [
-						{ label: 'four of five end after', seconds: doc.spread.likelyFromSeconds },
-						{ label: 'and before', seconds: doc.spread.likelyToSeconds }
+						{ label: '80 % end between this', seconds: doc.spread.likelyFromSeconds },
+						{ label: 'and this', seconds: doc.spread.likelyToSeconds }
 					]}
-					>ends {clockTime(doc.plan.startsAt, doc.spread.likelyFromSeconds)} to {clockTime(
+					>80 % end {clockTime(doc.plan.startsAt, doc.spread.likelyFromSeconds)} to {clockTime(
 						doc.plan.startsAt,
 						doc.spread.likelyToSeconds
-					)}, four times of five; in time {timesOutOfTen(doc.spread.onTime)} of 10</Why
+					)}. {chancePercent(doc.spread.onTime)} % chance of ending on time</Why
 				>
 			</p>
 		{/if}
@@ -150,7 +150,7 @@
 				onpress={() => doc.session.undo()}
 			/>
 			<IconButton
-				label="Do again"
+				label="Redo"
 				icon={Redo}
 				size="field"
 				disabled={!doc.session.canRedo}
@@ -180,7 +180,7 @@
 		<a href="/plan/{planId}/compare">Compare</a>
 		<a href="/plan/{planId}/file" download>Save as file</a>
 		<Button kind="ghost" size="small" on:click={onduplicate}>Duplicate</Button>
-		<Button kind="ghost" size="small" on:click={ontemplate}>Keep as template</Button>
+		<Button kind="ghost" size="small" on:click={ontemplate}>Save as template</Button>
 	</p>
 </div>
 <p class="message" role="status" aria-live="polite">

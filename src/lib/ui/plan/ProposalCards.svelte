@@ -15,7 +15,7 @@
 	let { proposed, ontake, level = 4 }: Props = $props();
 
 	const figuresOf = ({ card, own }: ShownProposal) =>
-		own ? [...card.figures, { label: 'in no other of these', value: own }] : card.figures;
+		own ? [...card.figures, { label: 'only in this one', value: own }] : card.figures;
 	let open = $state<number | null>(null);
 </script>
 

@@ -43,7 +43,7 @@
 	<div class="act">
 		<Button size="small" disabled={proposals.work !== null} on:click={() => ask(seed)}>Propose three</Button>
 		{#if proposed.length && !proposals.work}
-			<Button size="small" kind="tertiary" on:click={() => ask(seed + 1)}>Three others</Button>
+			<Button size="small" kind="tertiary" on:click={() => ask(seed + 1)}>Propose three others</Button>
 		{/if}
 		{#if proposals.work}
 			<Button size="small" kind="tertiary" on:click={() => proposals.stop()}>Stop</Button>

@@ -37,10 +37,10 @@
 	const holds = (item: { text: string }, value: string) =>
 		item.text.toLowerCase().includes(value.trim().toLowerCase());
 	const LIKENESS_WORDS: [share: number, words: string][] = [
-		[0, 'as it comes'],
-		[0.5, 'half of it again'],
-		[0.7, 'most of it again'],
-		[0.9, 'nearly all of it again']
+		[0, 'no preference'],
+		[0.5, 'repeat half of it'],
+		[0.7, 'repeat most of it'],
+		[0.9, 'repeat nearly all of it']
 	];
 	const WEIGHTS: [keyof Weights, string][] = [
 		['balance', 'Balance of the directions'],
@@ -48,19 +48,19 @@
 		['variety', 'Variety']
 	];
 	const NAMED: [key: 'toward' | 'must' | 'never', label: string, nothing: string][] = [
-		['toward', 'Leading up to', 'nothing in particular'],
-		['must', 'With', 'nothing in particular'],
-		['never', 'Not with', 'anything may come']
+		['toward', 'Leading up to', 'no goal'],
+		['must', 'With', 'no wish'],
+		['never', 'Not with', 'nothing excluded']
 	];
 </script>
 
 <div class="wishes">
 	{#if filled.length}
 		<Select id="{id}-renew" size="sm" labelText="What is there" bind:selected={fields.renew}>
-			<SelectItem value="nothing" text="stays, the rest is filled" />
-			<SelectItem value="everything" text="makes room for another class" />
+			<SelectItem value="nothing" text="stays, and the rest is filled in" />
+			<SelectItem value="everything" text="is replaced by another class" />
 			{#each filled as section (section.id)}
-				<SelectItem value={section.kind} text="stays, but {SECTION_NAME[section.kind]} is made anew" />
+				<SelectItem value={section.kind} text="stays, but {SECTION_NAME[section.kind]} is replaced" />
 			{/each}
 		</Select>
 	{/if}
@@ -96,7 +96,7 @@
 			<NumberInput
 				id="{id}-new"
 				size="sm"
-				labelText="New to them, at most"
+				labelText="New movements, at most"
 				placeholder="any"
 				min={0}
 				max={30}
@@ -110,7 +110,7 @@
 				</Select>
 			{/each}
 		</div>
-		<FormGroup legendText="Stretched for at least a minute on each leg">
+		<FormGroup legendText="Held for at least a minute on each leg">
 			<div class="checks">
 				{#each TISSUES as tissue (tissue)}
 					<Checkbox id="{id}-{tissue}" value={tissue} labelText={tissue} bind:group={fields.lengthen} />

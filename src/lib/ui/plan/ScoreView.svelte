@@ -21,7 +21,7 @@
 		onselect?: (itemId: string, event: PointerEvent) => void;
 		/** Dropped at a second of the class. */
 		ondrop?: (itemId: string, second: number) => void;
-		/** The right edge dragged by so many seconds. */
+		/** The right edge was dragged by a number of seconds. */
 		onstretch?: (itemId: string, seconds: number) => void;
 	}
 	let {
@@ -150,7 +150,7 @@
 			<g transform="translate({mark.x} {mark.y})">
 				<title>{mark.message}</title>
 				{#if mark.severity === 'stop'}<rect width="11" height="11" rx="2" fill="var(--stop)" />
-				{:else if mark.severity === 'mend'}<path d="M6 0 12 11H0Z" fill="var(--mend)" />
+				{:else if mark.severity === 'fix'}<path d="M6 0 12 11H0Z" fill="var(--fix)" />
 				{:else}<circle cx="6" cy="6" r="4.5" fill="var(--sheet)" stroke="var(--note)" stroke-width="2" />{/if}
 			</g>
 		{/each}

@@ -32,7 +32,7 @@
 		</li>
 	{:else}
 		<li class="quiet">
-			None. At a finding, “Keep, with a reason” can silence its check in all of your classes.
+			None. At a finding, “Keep with a reason” can silence its check in all of your classes.
 		</li>
 	{/each}
 </ul>

@@ -23,7 +23,7 @@
 		<fieldset>
 			<legend>
 				{question.ask}
-				{#if mine && mine[id] !== style[id]}<span class="tag">otherwise than usual</span>{/if}
+				{#if mine && mine[id] !== style[id]}<span class="tag">differs from your style</span>{/if}
 			</legend>
 			<RadioButtonGroup
 				orientation="vertical"

@@ -3,7 +3,7 @@
 	import { HOW_MANY, SORE, type HowMany, type RunNotes, type Sore } from '$lib/core/run';
 	import { Button } from 'carbon-components-svelte';
 
-	/** Asks before the next class how the last one sat: who was sore, and whether what it led to was there. */
+	/** Asks before the next class about the last one: who was sore, and whether people could do what it led to. */
 	interface Props {
 		last: {
 			planId: string;
@@ -56,14 +56,14 @@
 {/snippet}
 
 {#if isDone}
-	<p role="status" class="quiet">{said}: how {last.day} sat.</p>
+	<p role="status" class="quiet">{said}: feedback on {last.day}.</p>
 {:else}
 	<section class="sheet" aria-label="After the class of {last.day}">
 		<p><b>After {last.day}</b></p>
 		{@render question('Sore the next day?', SORE, sore, (picked) => (sore = picked as Sore))}
 		{#each last.movements as { slug, english } (slug)}
 			{@render question(
-				`${english}: was it there for them?`,
+				`${english}: could they do it?`,
 				HOW_MANY,
 				there[slug] ?? null,
 				(picked) => (there[slug] = picked as HowMany)

@@ -61,7 +61,7 @@
 				label="People"
 				least={0}
 				most={200}
-				empty="nobody counted"
+				empty="not counted"
 				live
 				value={attendance}
 				onchange={(typed) => (attendance = typed)}
@@ -74,7 +74,7 @@
 				{/each}
 			</div>
 		</Fold>
-		{#if isAsked}<p role="alert">Say how many minutes it took.</p>{/if}
+		{#if isAsked}<p role="alert">Enter how many minutes it took.</p>{/if}
 		<Words label="Notes" rows={2} most={1000} value={note} oninput={(typed) => (note = typed)} />
 		{#if people.length}
 			<Choice
@@ -85,9 +85,9 @@
 			/>
 		{/if}
 		<div class="buttons">
-			<Button size="small" type="submit">{isWritten ? 'Write it down again' : 'Write it down'}</Button>
+			<Button size="small" type="submit">{isWritten ? 'Save changes' : 'Record it'}</Button>
 			{#if isWritten}
-				<Button size="small" kind="ghost" on:click={() => onlog(null)}>Take it back</Button>
+				<Button size="small" kind="ghost" on:click={() => onlog(null)}>Delete record</Button>
 			{/if}
 		</div>
 	</fieldset>

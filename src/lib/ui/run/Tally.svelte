@@ -88,8 +88,8 @@
 	</div>
 	{#if drift.length > 1}
 		<Chart
-			title="Behind and ahead, line after line"
-			label="How far behind its time the class was after each line; under the middle it was ahead"
+			title="Behind and ahead, line by line"
+			label="How far the class was behind after each line; below the middle line it was ahead"
 			option={driftChart(drift)}
 			table={{
 				head: ['After', 'Planned to', 'Behind'],

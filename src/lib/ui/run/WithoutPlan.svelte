@@ -26,7 +26,7 @@
 		if (!document) return;
 		const body = { title: title.trim(), on, startsAt, document: withVersion(RUN_NOTES, document) };
 		const answer = await create<{ id: string }>(`/api/groups/${groupId}/runs`, body);
-		said = answer.ok ? 'Written down' : answer.messages.join(' ');
+		said = answer.ok ? 'Recorded' : answer.messages.join(' ');
 		if (answer.ok) {
 			title = '';
 			await onkept();

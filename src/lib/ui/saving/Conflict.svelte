@@ -22,7 +22,7 @@
 <section class="sheet" role="alert" aria-labelledby="conflict-title">
 	<h2 id="conflict-title">{what} was changed in another window too</h2>
 	<div class="two">
-		{#each [{ v: mine, act: onmine, word: 'Go on with this one' }, { v: theirs, act: ontheirs, word: 'Take that one' }] as side, index (index)}
+		{#each [{ v: mine, act: onmine, word: 'Keep this version' }, { v: theirs, act: ontheirs, word: 'Use the other version' }] as side, index (index)}
 			<div>
 				<h3>{side.v.name}</h3>
 				{#each side.v.lines as line, index (index)}<p>{line}</p>{/each}
@@ -40,7 +40,7 @@
 
 <style>
 	section {
-		border: 2px solid var(--mend);
+		border: 2px solid var(--fix);
 		display: grid;
 		gap: 0.75rem;
 		margin-bottom: 1rem;

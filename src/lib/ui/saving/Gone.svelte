@@ -32,14 +32,14 @@
 	hideCloseButton
 	title="{what} was removed in another window"
 	subtitle={trouble
-		? 'It could not be kept just now. It is still here; try again.'
+		? 'It could not be saved. It is still here; try again.'
 		: keep
-			? 'What you see here is no longer kept anywhere else.'
-			: 'Changes made here can no longer be kept.'}
+			? 'This is the only copy left.'
+			: 'Changes made here can no longer be saved.'}
 >
 	<svelte:fragment slot="actions">
 		{#if keep}
-			<NotificationActionButton disabled={busy} on:click={take}>Keep it as a new one</NotificationActionButton
+			<NotificationActionButton disabled={busy} on:click={take}>Save it as a new one</NotificationActionButton
 			>
 		{/if}
 	</svelte:fragment>

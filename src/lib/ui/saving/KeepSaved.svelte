@@ -42,7 +42,7 @@
 		{what}
 		mine={{ name: 'In this window', lines: inShort(mine) }}
 		theirs={{ name: 'From the other window', lines: inShort(autosave.theirs.document) }}
-		kept="The one that you do not take stays in this window until you leave it."
+		kept="The version that you do not choose stays in this window until you leave it."
 		busy={false}
 		onmine={() => autosave.keepMine(mine)}
 		ontheirs={() => take(autosave.takeTheirs(mine))}
@@ -51,9 +51,8 @@
 	<Gone {what} keep={onkeep && (() => onkeep(mine))} onkept={() => autosave.settled()} />
 {:else if autosave.aside !== null}
 	<p class="aside" role="status">
-		<span>The version not taken is still here: {inShort(autosave.aside).join(', ')}.</span>
-		<Button kind="tertiary" size="small" on:click={() => take(autosave.swapAside(mine))}>Go over to it</Button
-		>
+		<span>The other version is still available: {inShort(autosave.aside).join(', ')}.</span>
+		<Button kind="tertiary" size="small" on:click={() => take(autosave.swapAside(mine))}>Switch to it</Button>
 	</p>
 {/if}
 

@@ -54,15 +54,15 @@
 <Modal
 	bind:open
 	modalHeading="Open a {file.name} file"
-	primaryButtonText="Bring it in"
+	primaryButtonText="Import"
 	primaryButtonDisabled={busy}
-	secondaryButtonText="Leave it"
+	secondaryButtonText="Cancel"
 	hasForm
 	on:click:button--secondary={() => (open = false)}
 	on:submit={take}
 >
 	{#if open}
-		<p>{file.becomes} A file with a mistake in it changes nothing.</p>
+		<p>{file.becomes} A file with an error changes nothing.</p>
 		<FileUploaderButton
 			id="{id}-file"
 			kind="tertiary"

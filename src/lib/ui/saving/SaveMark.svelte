@@ -51,7 +51,7 @@
 		align-items: center;
 		gap: 0.35rem;
 		font-size: var(--text-s);
-		color: var(--mend);
+		color: var(--fix);
 		font-weight: 600;
 	}
 	.good,

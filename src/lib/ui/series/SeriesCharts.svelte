@@ -41,8 +41,7 @@
 				<b>{ladders.lines[offer.ladder]?.name}</b>
 				{offer.words}
 				<Button kind="tertiary" size="small" on:click={() => ontake(offer)}
-					>Change the ladder so<span class="visually-hidden">: {ladders.lines[offer.ladder]?.name}</span
-					></Button
+					>Apply to ladder<span class="visually-hidden">: {ladders.lines[offer.ladder]?.name}</span></Button
 				>
 			</p>
 		{/each}

@@ -45,7 +45,7 @@
 		</p>
 	{/if}
 	{#if card.rungs.length}
-		<h3>Its rungs</h3>
+		<h3>Rungs</h3>
 		<ul>
 			{#each card.rungs as rung, index (index)}
 				<li>
@@ -60,10 +60,10 @@
 
 	{#if card.state === 'proposed' || card.state === 'behind' || card.state === 'unplanned'}
 		<Button size="small" kind="tertiary" disabled={busy} on:click={onrenew}>
-			{card.planned ? 'Propose this class anew' : 'Propose this class'}
+			{card.planned ? 'Propose this class again' : 'Propose this class'}
 		</Button>
 	{:else if card.state === 'edited'}
-		<p class="quiet">Changed by hand: it stays as it is when the series is proposed anew.</p>
+		<p class="quiet">Changed by hand: it stays as it is when the series is proposed again.</p>
 	{/if}
 
 	{#if card.planned}
@@ -93,10 +93,10 @@
 			}}
 		>
 			<fieldset>
-				<legend>This date falls out</legend>
+				<legend>Cancel this date</legend>
 				<Words label="Why" most={200} value={why} oninput={(typed) => (why = typed)} />
 				<div class="buttons">
-					<Button size="small" kind="tertiary" type="submit">See what follows</Button>
+					<Button size="small" kind="tertiary" type="submit">Preview changes</Button>
 				</div>
 			</fieldset>
 		</form>

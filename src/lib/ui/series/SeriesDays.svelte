@@ -30,7 +30,7 @@
 </script>
 
 <fieldset>
-	<legend>By when, and on which days</legend>
+	<legend>End date and weekdays</legend>
 	<div class="row">
 		<DayField label="First day" value={series.startsOn} onpick={(startsOn) => desk.settings({ startsOn })} />
 		<NumberField
@@ -41,7 +41,7 @@
 			onchange={(weeks) => weeks !== null && desk.settings({ weeks })}
 		/>
 		<NumberField
-			label="Minutes a class"
+			label="Minutes per class"
 			least={LENGTH_MINUTES.least}
 			most={LENGTH_MINUTES.most}
 			value={minutesOfLength(series.lengthSeconds)}
@@ -57,8 +57,8 @@
 		onchange={(meetings) => desk.settings({ meetings })}
 	/>
 	<div class="line">
-		<DayField label="A day without class" value={holiday} onpick={(day) => (holiday = day)} />
-		<Button kind="tertiary" size="small" on:click={addHoliday}>Leave it out</Button>
+		<DayField label="Day without a class" value={holiday} onpick={(day) => (holiday = day)} />
+		<Button kind="tertiary" size="small" on:click={addHoliday}>Skip this day</Button>
 	</div>
 	{#each series.skipped as day, index (index)}
 		<div class="line">
@@ -66,9 +66,9 @@
 			<Button
 				kind="tertiary"
 				size="small"
-				aria-label="Class on {dayName(day)} after all"
+				aria-label="Reinstate class on {dayName(day)}"
 				on:click={() => desk.settings({ skipped: series.skipped.filter((other) => other !== day) })}
-				>After all</Button
+				>Reinstate</Button
 			>
 		</div>
 	{/each}

@@ -46,7 +46,7 @@
 							<Button
 								kind="tertiary"
 								size="small"
-								aria-label="Leave out the rung {rung}"
+								aria-label="Remove the rung {rung}"
 								on:click={() => desk.removeRung(ladder, i)}>Leave out</Button
 							>
 						{/if}
@@ -54,13 +54,13 @@
 				{/each}
 			</ol>
 			<Button kind="tertiary" size="small" on:click={() => desk.removeGoal(ladder)}>
-				Take the goal out<span class="visually-hidden">: {line.name}</span>
+				Remove goal<span class="visually-hidden">: {line.name}</span>
 			</Button>
 		</div>
 	{:else}
 		<p class="quiet">
-			Choose what the group shall be able to do; the way there is worked out, and each step comes at least as
-			often as you say.
+			Choose what the group should be able to do. The steps to it are worked out, and each step comes at least
+			as often as you set.
 		</p>
 	{/each}
 	{#if desk.series.ladders.length < SERIES_LIMITS.ladders}
@@ -80,7 +80,7 @@
 			/>
 			{#if chosen}
 				<Choice
-					label="In which form"
+					label="Form"
 					value={form}
 					options={chosen.forms.map(({ id, how }) => ({ value: id, text: `${id}: ${how}` }))}
 					onpick={(picked) => (form = picked)}

@@ -26,23 +26,23 @@
 	<p class="row-of-links">
 		<a href="/series/{id}/calendar" download>Calendar file</a>
 		<a href="/series/{id}/file" download>Series file</a>
-		<a href="/series/{id}/print">Page for the wall</a>
+		<a href="/series/{id}/print">Printable schedule</a>
 		<a href="/series/{id}/results">What changed</a>
 	</p>
 	<fieldset>
 		<legend>A link to subscribe</legend>
 		{#if link}
 			<TextInput
-				labelText="Copy it now, it is shown this once"
+				labelText="Copy it now: it is shown only once"
 				readonly
 				size="sm"
 				value={link}
 				on:focus={(event) => (event.currentTarget as HTMLInputElement).select()}
 			/>
 		{:else if linked}
-			<p class="quiet">There is one. A new link makes the old one useless.</p>
+			<p class="quiet">A link exists. A new link replaces it.</p>
 		{:else}
-			<p class="quiet">Whoever has it sees dates, titles and rungs, and nothing of the people.</p>
+			<p class="quiet">Anybody with the link sees dates, titles and rungs, but nothing about the people.</p>
 		{/if}
 		<div class="buttons">
 			<form
@@ -64,7 +64,7 @@
 						({ update }) =>
 							update({ reset: false })}
 				>
-					<Button size="small" kind="ghost" type="submit">Take it back</Button>
+					<Button size="small" kind="ghost" type="submit">Revoke link</Button>
 				</form>
 			{/if}
 		</div>
@@ -86,7 +86,7 @@
 	<form method="POST" action="?/copy">
 		<OnceToken />
 		<fieldset>
-			<legend>The same for another group</legend>
+			<legend>Copy to another group</legend>
 			<div class="row">
 				<Choice
 					name="group"

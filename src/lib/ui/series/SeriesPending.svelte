@@ -72,9 +72,9 @@
 	</div>
 	<div class="buttons">
 		<Button size="small" on:click={() => ontake(choice.after)}>
-			{pending.choices.length > 1 ? 'Take it' : choice.label}
+			{pending.choices.length > 1 ? 'Apply' : choice.label}
 		</Button>
-		<Button size="small" kind="ghost" on:click={onleave}>Leave it as it was</Button>
+		<Button size="small" kind="ghost" on:click={onleave}>Cancel</Button>
 	</div>
 </section>
 

@@ -50,7 +50,7 @@
 			oninput={(title) => desk.settings({ title }, '', 'title')}
 		/>
 		<Words
-			label="Where it shall lead, in your words"
+			label="Goal in your own words"
 			rows={2}
 			most={1000}
 			value={series.goal}
@@ -62,7 +62,7 @@
 	<SeriesGoals {desk} />
 
 	<fieldset>
-		<legend>How it goes on</legend>
+		<legend>Progression</legend>
 		<div class="row">
 			<Choice
 				label="An easier week every"
@@ -73,10 +73,10 @@
 				]}
 				onpick={(easierEvery) => desk.settings({ easierEvery })}
 			/>
-			{@render count('Each rung at least so often', 'repeats', 1, 12)}
-			{@render count('New movements a class, at most', 'mostNew', 0, 12)}
-			{@render count('Load up by at most, % a week', 'mostUpPercent', 0, 100)}
-			{@render count('Kept from the last class, %', 'keepPercent', 0, 100)}
+			{@render count('Times each rung comes, at least', 'repeats', 1, 12)}
+			{@render count('New movements per class, at most', 'mostNew', 0, 12)}
+			{@render count('Load rise per week, at most (%)', 'mostUpPercent', 0, 100)}
+			{@render count('Kept from the last class (%)', 'keepPercent', 0, 100)}
 			<Choice
 				label="The test"
 				value={series.retest.test}
@@ -97,7 +97,7 @@
 		</div>
 	</fieldset>
 </div>
-<Fold title="Themes of the weeks"><div class="form-fields"><SeriesThemes {desk} /></div></Fold>
+<Fold title="Weekly themes"><div class="form-fields"><SeriesThemes {desk} /></div></Fold>
 
 <style>
 	.settings {

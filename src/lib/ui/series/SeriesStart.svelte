@@ -14,12 +14,12 @@
 	let { desk, onpropose, onsettings }: Props = $props();
 </script>
 
-<h2 id="start">What shall they be able to do, by when?</h2>
+<h2 id="start">What should the group be able to do, and by when?</h2>
 <div class="form-fields start">
 	<div>
 		<SeriesGoals {desk} />
 		<Words
-			label="In your words, if you like"
+			label="In your own words (optional)"
 			rows={2}
 			most={1000}
 			value={desk.series.goal}

@@ -70,9 +70,9 @@
 				<Button
 					kind="tertiary"
 					size="small"
-					aria-label="Put a week in before week {week}"
+					aria-label="Insert a week before week {week}"
 					disabled={desk.series.weeks >= SERIES_LIMITS.weeks}
-					on:click={() => desk.insertWeek(week)}>Week before</Button
+					on:click={() => desk.insertWeek(week)}>Insert week</Button
 				>
 			</div>
 		{/each}

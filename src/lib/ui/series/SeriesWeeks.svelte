@@ -214,7 +214,7 @@
 		color: var(--good);
 	}
 	.behind {
-		color: var(--mend);
+		color: var(--fix);
 	}
 	.edited {
 		color: var(--accent);

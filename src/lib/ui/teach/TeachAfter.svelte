@@ -12,10 +12,10 @@
 	let { run, onback }: Props = $props();
 
 	const UPLOAD_WORDS = {
-		'all sent': 'Everything is with the server.',
-		waits: 'What happened is on this device, and goes to the server when it can be reached.',
-		'signed out': 'What happened is on this device. Sign in again, and it goes to the server.',
-		refused: 'The server does not take it; it stays on this device.'
+		'all sent': 'Everything is saved on the server.',
+		waits: 'The record is on this device and goes to the server when it is reachable.',
+		'signed out': 'The record is on this device. Sign in again to send it to the server.',
+		refused: 'The server refuses the record. It stays on this device.'
 	} as const;
 	const seconds = $derived(Math.round(run.state.elapsedMs / 1000));
 	const titles = $derived([
@@ -40,19 +40,19 @@
 	{/if}
 	{#if titles.length}<p>Left out: {titles.join(', ')}.</p>{/if}
 	{#each run.now.owed as side, index (index)}<p>Owed: {owedWords(side)}.</p>{/each}
-	{#if run.isRehearsal}<p class="quiet">Nothing of it is written down.</p>
+	{#if run.isRehearsal}<p class="quiet">Nothing of it is recorded.</p>
 	{:else if run.state.wasHandedOver}
-		<p role="status">Another device goes on with this class; this record of it ends here.</p>
+		<p role="status">Another device continues this class. This record ends here.</p>
 	{:else}<p role="status">{UPLOAD_WORDS[run.upload]}</p>
 		{#if run.refused}<p class="quiet">{run.refused}</p>{/if}
 		{#if run.upload === 'signed out'}<p><a href="/sign-in?next=/">Sign in again</a></p>{/if}
 	{/if}
 	<div class="buttons">
 		<Button href="/plan/{run.pack.planId}{run.isRehearsal ? '' : '/taught'}" kind="tertiary" size="field"
-			>{run.isRehearsal ? 'To the class' : 'How it went'}</Button
+			>{run.isRehearsal ? 'Back to the class' : 'How it went'}</Button
 		>
-		<Button href="/" kind="tertiary" size="field">To the week</Button>
-		<Button kind="ghost" size="field" on:click={onback}>It is not over: back</Button>
+		<Button href="/" kind="tertiary" size="field">Back to the week</Button>
+		<Button kind="ghost" size="field" on:click={onback}>Resume class</Button>
 	</div>
 </section>
 

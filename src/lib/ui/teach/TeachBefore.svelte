@@ -49,11 +49,11 @@
 		<div class="go"><Button on:click={onbegin}>Begin the class</Button></div>
 		<p class="quiet">
 			{isReady && isKept
-				? 'It is on this device: it needs no network from here on.'
-				: 'It is not kept on this device: stay connected, and do not close the page.'}
+				? 'Stored on this device: from here on it works without a network.'
+				: 'Not stored on this device: stay connected, and do not close the page.'}
 			{isSecure
 				? ''
-				: 'This page is not served by https: without a network it does not open, and the screen may go dark.'}
+				: 'This page does not use https: it will not open without a network, and the screen may go dark.'}
 		</p>
 	</header>
 	<section class="sheet" aria-labelledby="people-title">
@@ -85,7 +85,7 @@
 	</section>
 	<section class="sheet" aria-labelledby="rehearse-title">
 		<h2 id="rehearse-title">Rehearse</h2>
-		<p class="quiet">The same screen, faster, by the clock. Nothing of it is written down.</p>
+		<p class="quiet">The same screen, faster, by the clock. Nothing of it is recorded.</p>
 		<div class="rehearse">
 			<Choice
 				label="Speed"
@@ -96,8 +96,8 @@
 			<Button kind="tertiary" size="small" on:click={() => onrehearse(speed)}>Rehearse</Button>
 		</div>
 	</section>
-	<p><a href="/teach/script?plan={pack.planId}">The whole script, to read or print</a></p>
-	<p><a href="/">To the week</a></p>
+	<p><a href="/teach/script?plan={pack.planId}">Full script, to read or print</a></p>
+	<p><a href="/">Back to the week</a></p>
 </div>
 
 <style>
@@ -121,7 +121,7 @@
 	}
 	.short {
 		padding-left: 0.6rem;
-		border-left: 4px solid var(--mend);
+		border-left: 4px solid var(--fix);
 	}
 	.rehearse {
 		display: flex;

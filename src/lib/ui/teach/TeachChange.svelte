@@ -78,7 +78,7 @@
 							>
 						</li>
 					{:else}
-						<li>Nothing in the catalogue is like it and right for everybody here.</li>
+						<li>The catalogue has no similar movement that suits everybody here.</li>
 					{/each}
 				</ul>
 			</section>
@@ -90,12 +90,12 @@
 			}}
 		>
 			<TextArea
-				labelText="A note for afterwards"
+				labelText="Note for afterwards"
 				rows={2}
 				maxCount={EVENT_LIMITS.noteCharacters}
 				bind:value={note}
 			/>
-			<Button type="submit" kind="tertiary" size="field" disabled={!note.trim()}>Write it down</Button>
+			<Button type="submit" kind="tertiary" size="field" disabled={!note.trim()}>Record it</Button>
 		</form>
 	</div>
 </Modal>

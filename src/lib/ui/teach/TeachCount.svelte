@@ -40,7 +40,7 @@
 			<p>{HIP_TESTS[test].look}</p>
 			<p class="quiet">{GRADINGS[test].caution} Pain means stop.</p>
 			<CountsPad {test} busy={false} {...before ? { from: before } : {}} onkeep={keep} />
-			<p class="quiet">No names. It stands among the group’s check-ins, as counted {moment}.</p>
+			<p class="quiet">No names. It is saved with the group’s check-ins, as counted {moment}.</p>
 		</div>
 	</Modal>
 {/if}

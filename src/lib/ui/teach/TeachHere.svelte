@@ -26,7 +26,7 @@
 	/>
 	{#if here}
 		<Button size="small" kind="ghost" on:click={() => oncount(null, prepareHere(pack, asPlanned))}>
-			Back to how it was planned
+			Reset to the plan
 		</Button>
 	{/if}
 {/if}

@@ -20,14 +20,14 @@
 <Modal open passiveModal modalHeading="The time: {lateWords(behind)}" on:close={onclose}>
 	{#if run.state.adjustments.length}
 		<p class="taken">
-			Something was changed to end on time.
+			The class was changed to end on time.
 			<Button
 				kind="tertiary"
 				size="small"
 				on:click={() => {
 					run.takeBack();
 					onclose();
-				}}>Take it back</Button
+				}}>Undo</Button
 			>
 		</p>
 	{/if}

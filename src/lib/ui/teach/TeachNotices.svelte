@@ -45,7 +45,7 @@
 {#if run.refused}<p class="quiet" role="status">The server did not take everything: {run.refused}.</p>{/if}
 {#if run.received?.clock}
 	<p class="quiet" role="status">
-		The clock of this device is wrong. The server writes the class down as begun on {run.received.clock}.
+		The clock of this device is wrong. The class is recorded as begun on {run.received.clock}.
 	</p>
 {/if}
 

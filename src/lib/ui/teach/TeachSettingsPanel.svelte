@@ -61,7 +61,7 @@
 		/>
 		{#if now.lead === 'clock'}
 			<Tick
-				label="It waits until people are in"
+				label="Wait until everyone is in position"
 				checked={now.waitsForPeople}
 				onchange={(waitsForPeople) => settings.set({ waitsForPeople })}
 			/>
@@ -116,9 +116,7 @@
 				{setting ? `Press the key, the clicker or the pedal for: ${TEACH_KEYS[setting].words}` : ''}
 			</p>
 			{#if Object.keys(now.keys).length}
-				<Button kind="tertiary" size="small" on:click={() => settings.set({ keys: {} })}
-					>The usual keys</Button
-				>
+				<Button kind="tertiary" size="small" on:click={() => settings.set({ keys: {} })}>Reset keys</Button>
 			{/if}
 		</Fold>
 	</div>

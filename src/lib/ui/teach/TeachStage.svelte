@@ -169,7 +169,7 @@
 	.of em {
 		font-style: normal;
 		font-weight: 650;
-		color: var(--mend);
+		color: var(--fix);
 	}
 	.pacer {
 		align-self: center;
@@ -219,7 +219,7 @@
 	}
 	.people {
 		padding: 0.4rem 0.7rem;
-		border-left: 4px solid var(--mend);
+		border-left: 4px solid var(--fix);
 		background: var(--sunk);
 	}
 	.shapes {

@@ -68,6 +68,6 @@
 	}
 	.speed {
 		font-weight: 650;
-		color: var(--mend);
+		color: var(--fix);
 	}
 </style>

@@ -29,8 +29,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	if (faults.length || !group.ok) return json({ faults }, { status: 422 });
 	const made = await once(db(), studio.id, token, body, async (tx) => {
 		const kit = await saveStudioKit(tx, studio.id, versionOf(body.kitVersion), body.kit as Kit);
-		if (kit.kind !== 'saved')
-			error(409, 'The kit was counted in another window meanwhile. Load the page again.');
+		if (kit.kind !== 'saved') error(409, 'The kit was changed in another window. Reload the page.');
 		const id = await createGroup(tx, studio.id, group.value);
 		const planId = sent && 'plan' in sent ? await createSentPlan(tx, studio.id, id, plannedOn, sent) : null;
 		return { id, planId };

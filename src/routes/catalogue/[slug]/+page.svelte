@@ -45,18 +45,18 @@
 	</div>
 	<p class="acts">
 		<Button kind="tertiary" size="small" role="link" href="/catalogue/own/new?from={m.slug}"
-			>Copy as your own</Button
+			>Copy as my own</Button
 		>
 		{#if data.own}<Button kind="tertiary" size="small" role="link" href="/catalogue/own/{m.slug}"
 				>Change it</Button
 			>{/if}
 		<Button kind="tertiary" size="small" on:click={() => leaveOut(!data.leftOut)}>
-			{data.leftOut ? 'Offer it again' : 'Leave it out of planning'}
+			{data.leftOut ? 'Include again' : 'Exclude from planning'}
 		</Button>
 	</p>
 </div>
 <p role="status">
-	{trouble}{data.leftOut ? 'Left out: it is not offered or proposed. Classes that use it keep it.' : ''}
+	{trouble}{data.leftOut ? 'Excluded: it is not offered or proposed. Classes that use it keep it.' : ''}
 </p>
 
 <div class="cols">

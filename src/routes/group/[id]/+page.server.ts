@@ -70,7 +70,7 @@ export const actions: Actions = {
 				message: 'It has classes or a series; remove those first, and nothing is lost unseen.'
 			});
 		if (removal === 'stale')
-			return fail(409, { message: 'It was changed meanwhile. Load the page again first.' });
+			return fail(409, { message: 'It was changed in the meantime. Reload the page first.' });
 		redirect(303, '/group');
 	}
 };

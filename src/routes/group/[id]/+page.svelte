@@ -65,8 +65,8 @@
 	{/if}
 	<h2 id="plans-title">Classes of this group</h2>
 	<p>
-		<a href="/group/{data.stored.id}/taught">What was taught, and how it went</a> ·
-		<a href="/group/{data.stored.id}/check-in">Check-ins: what their hips can do</a>
+		<a href="/group/{data.stored.id}/taught">History: classes taught</a> ·
+		<a href="/group/{data.stored.id}/check-in">Check-ins</a>
 	</p>
 	<ul>
 		{#each data.plans as plan (plan.id)}

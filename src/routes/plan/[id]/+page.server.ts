@@ -59,7 +59,7 @@ export const actions: Actions = {
 		const removal = await removePlan(db(), studioOfRequest(locals).id, params.id, versionOf(version));
 		orNotFound(removal === 'missing' ? null : removal);
 		if (removal === 'stale')
-			return fail(409, { message: 'It was changed meanwhile. Load the page again first.' });
+			return fail(409, { message: 'It was changed in the meantime. Reload the page first.' });
 		redirect(303, `/?removed=${params.id}`);
 	}
 };

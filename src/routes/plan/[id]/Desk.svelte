@@ -155,7 +155,7 @@
 	/** Puts a plan in safety as a copy of its own; false when the server did not take it. */
 	async function keepCopy(plan: ClassPlan): Promise<boolean> {
 		if (await addPlan(plan, 'other version', stored.plannedOn)) return true;
-		session.message = 'The other version could not be kept just now, so nothing was decided. Try again.';
+		session.message = 'The other version could not be saved, so nothing was changed. Try again.';
 		return false;
 	}
 
@@ -168,15 +168,15 @@
 	async function duplicate() {
 		const id = await addPlan(copyOf(doc.plan), 'copy', null);
 		if (id) location.assign(`/plan/${id}`);
-		else session.message = 'The copy could not be made just now. Try again.';
+		else session.message = 'The copy could not be made. Try again.';
 	}
 
 	async function keepAsTemplate() {
 		const plan = copyOf(doc.plan);
 		const answer = await create('/api/templates', { plan: withVersion(PLAN, plan) });
 		session.message = answer.ok
-			? `Kept as a template: ${plan.title || 'Untitled class'}`
-			: 'It could not be kept just now. Try again.';
+			? `Saved as a template: ${plan.title || 'Untitled class'}`
+			: 'It could not be saved. Try again.';
 	}
 
 	async function settle(take: 'mine' | 'theirs') {
@@ -186,7 +186,7 @@
 		if (await keepCopy(take === 'mine' ? theirs.document : doc.plan)) {
 			if (take === 'mine') autosave.keepMine(doc.plan);
 			else session.replace(autosave.takeTheirs(doc.plan) ?? doc.plan);
-			session.message = 'The other version is kept as a plan of its own, on the same day';
+			session.message = 'The other version is kept as a separate plan on the same day';
 		}
 		settling = false;
 	}
@@ -246,7 +246,7 @@
 		what="This class"
 		mine={inShort('In this window', doc.plan)}
 		theirs={inShort('From the other window', autosave.theirs.document)}
-		kept="The one that you do not take is kept as a plan of its own on the same day."
+		kept="The version that you do not choose is kept as a separate plan on the same day."
 		busy={settling}
 		onmine={() => settle('mine')}
 		ontheirs={() => settle('theirs')}
@@ -295,17 +295,17 @@
 				<Button kind="tertiary" size="small" on:click={() => (asking = true)}>Propose <kbd>G</kbd></Button>
 				{#if doc.analysis.context.items.length}
 					<Button size="small" kind="tertiary" on:click={() => (changing = true)}
-						>Change it all <kbd>W</kbd></Button
+						>Adjust whole class <kbd>W</kbd></Button
 					>
 				{/if}
-				<Button kind="tertiary" size="small" on:click={() => blocks.addTalk()}>Add words <kbd>T</kbd></Button>
+				<Button kind="tertiary" size="small" on:click={() => blocks.addTalk()}>Add talk <kbd>T</kbd></Button>
 				<Button kind="tertiary" size="small" on:click={() => blocks.addTest()}>Add a test <kbd>M</kbd></Button
 				>
 				<Button
 					kind="tertiary"
 					size="small"
 					disabled={ordering.work !== null}
-					on:click={() => void ordering.look()}>Calm the order <kbd>O</kbd></Button
+					on:click={() => void ordering.look()}>Reduce transitions <kbd>O</kbd></Button
 				>
 			</div>
 		</header>
@@ -359,10 +359,7 @@
 					strengthParts={() => strengthParts(doc.analysis)}
 					theme={doc.plan.theme ?? ''}
 					ontheme={(theme) =>
-						doc.edit(
-							{ do: 'setPlan', change: { theme } },
-							theme ? `About ${theme}` : 'About more than one thing'
-						)}
+						doc.edit({ do: 'setPlan', change: { theme } }, theme ? `About ${theme}` : 'No theme')}
 				/>
 			</Bounded>
 		</div>

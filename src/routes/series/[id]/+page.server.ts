@@ -91,7 +91,7 @@ export const actions: Actions = {
 		const removal = await removeSeries(db(), studioOfRequest(locals).id, params.id, versionOf(version));
 		orNotFound(removal === 'missing' ? null : removal);
 		if (removal === 'stale')
-			return fail(409, { message: 'It was changed meanwhile. Load the page again first.' });
+			return fail(409, { message: 'It was changed in the meantime. Reload the page first.' });
 		redirect(303, `/series?removed=${params.id}`);
 	}
 };

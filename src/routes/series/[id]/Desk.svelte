@@ -114,7 +114,9 @@
 			aria-controls="settings"
 			on:click={() => (settings = !settings)}>Settings <kbd>S</kbd></Button
 		>
-		<Button kind="tertiary" size="small" role="link" href="/series/{stored.id}/print">For the wall</Button>
+		<Button kind="tertiary" size="small" role="link" href="/series/{stored.id}/print"
+			>Printable schedule</Button
+		>
 		<Bounded what="Proposing" shows={desk.planned}>
 			{#if desk.proposing}
 				<Button size="small" kind="danger-tertiary" on:click={() => desk.proposing?.stop()}>
@@ -122,7 +124,7 @@
 				</Button>
 			{:else if desk.waiting && (!isNew || settings)}
 				<Button size="small" on:click={() => desk.propose('waiting', seed)}>
-					Propose {desk.waiting === 1 ? 'the class that waits' : `the ${desk.waiting} classes that wait`}
+					Propose {desk.waiting === 1 ? 'the open class' : `the ${desk.waiting} open classes`}
 				</Button>
 			{:else if desk.renewable && !isNew}
 				<Button
@@ -133,7 +135,7 @@
 						void desk.propose('all', seed);
 					}}
 				>
-					Propose other classes
+					Propose all again
 				</Button>
 			{/if}
 		</Bounded>

@@ -24,7 +24,7 @@
 <main>
 	<PrintPage
 		title="Script of {script?.title || 'a class'}"
-		back={{ href: `/teach?plan=${planId}`, words: 'To the class' }}
+		back={{ href: `/teach?plan=${planId}`, words: 'Back to the class' }}
 	>
 		{#if script && pack}
 			<h1>{script.title || 'Untitled class'}</h1>
@@ -87,6 +87,6 @@
 	}
 	.people {
 		padding-left: 0.6rem;
-		border-left: 3px solid var(--mend);
+		border-left: 3px solid var(--fix);
 	}
 </style>

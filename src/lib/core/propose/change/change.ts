@@ -55,9 +55,9 @@ export interface ChangedClass {
 const HARDER = 1.12;
 const EASIER = 0.85;
 const QUIETER = 0.8;
-/** A quieter class has so many of the items. */
+/** Share of the items that a quieter class keeps. */
 const FEWER = 0.85;
-/** So much more of the class on the feet. */
+/** Share of the class that moves to standing. */
 const MORE_STANDING = 0.15;
 const SHORTER_SECONDS = 600;
 /** The shortest class that is still cut. */

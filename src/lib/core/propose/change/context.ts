@@ -20,7 +20,7 @@ import { canLink, worthOf } from '../model';
 import { inItsSets, inPlaceOf, FormPool, type Offered } from '../offer';
 import type { ProposeContext } from '../types';
 
-/** So many of the movements that are most like another one are looked at in its place. */
+/** Number of most similar movements that are considered in place of another one. */
 const LOOKED_AT = 8;
 
 /** The class with some of its items changed or, by null, left out. A chain of which one is left is that one. */

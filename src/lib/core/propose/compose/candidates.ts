@@ -20,7 +20,7 @@ export interface Candidate {
 	/** Seconds of its work at this dose, and of the whole item without getting there. */
 	workSeconds: number;
 	seconds: number;
-	/** Usually done in so many sets. */
+	/** Usual number of sets. */
 	sets: number;
 	/** The part of the group that does something else beside the class, for a caution. */
 	besideShare: number;

@@ -27,12 +27,12 @@ export interface Composed {
 	points: number;
 }
 
-/** How much is tried for each class: a rough one, then so many that are made better by so many small changes. */
+/** Budget of the search for each class: steps for the rough draft, then restarts and steps of annealing. */
 export interface SearchBudget {
 	roughSteps: number;
 	starts: number;
 	steps: number;
-	/** Classes that are begun anew while all of them have something to mend. */
+	/** Classes that are begun anew while all of them have something to fix. */
 	mostStarts: number;
 }
 export const USUAL_WORK: SearchBudget = { roughSteps: 600, starts: 1, steps: 12_000, mostStarts: 6 };

@@ -17,7 +17,7 @@ export interface Unit {
 	theme: number | null;
 	/** Where its theme has it in its list; what is no part of a theme stands nowhere. */
 	rank: number | null;
-	/** A flow goes so many rounds. */
+	/** Rounds of a flow. */
 	rounds?: number;
 	/** A pause to notice comes after it. */
 	notice?: true;

@@ -6,12 +6,12 @@ import type { Draft, DraftStep } from './draft';
 import { endsUpright } from '../roles';
 import { WISH_POINTS, BUILD, isStrongItem, draftItems, PEAK, RELEASE, WARM, type Task } from './task';
 
-/** So many things lead up to a peak, the last of them within so much of the class. Common practice, no source. */
+/** Number of items that lead up to a peak, and the share of the class within which the last one comes. Common practice, no source. */
 const LEADING = 2;
 const LATELY = 0.25;
 /** A direction with less than this part of the direction time is left out. */
 const LEFT_OUT = 0.05;
-/** A teacher of chains runs one in so much of a class. */
+/** A teacher of chains gives one chain per this share of a class. */
 const CHAIN_EVERY_SECONDS = 600;
 /** Down to begin with, up for the build, down to end: more of it tires. */
 const FAR_WAYS = 3;

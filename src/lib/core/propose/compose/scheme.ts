@@ -27,7 +27,7 @@ export const singleItemUnit = (candidate: Candidate, sets = 1): Unit => ({
 const HEAVY = 3.5;
 /** Something that lets go is given so often before another one is. */
 const TIMES_EACH = 3;
-/** A pause to notice comes after so many blocks, and at the end of each episode. */
+/** A pause for noticing follows this many blocks, and ends each episode. */
 const NOTICE_EVERY = 4;
 
 const demandOf = ({ parts }: Unit) =>

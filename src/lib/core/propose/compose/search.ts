@@ -10,7 +10,7 @@ import { sharesOf } from './story';
 
 /** The last part of the steps in which nothing worse is taken. */
 const GREEDY_TAIL_FRACTION = 0.15;
-/** Steps that are worse by so many points are taken at the beginning. */
+/** Temperature at the start of annealing, in points. */
 const INITIAL_TEMPERATURE = 0.8;
 
 const pick = <T>(list: readonly T[], random: Random): T | undefined => list[random.below(list.length)];

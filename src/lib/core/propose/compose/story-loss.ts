@@ -1,7 +1,7 @@
 import type { Draft } from './draft';
 import { WISH_POINTS, BUILD, PEAK, RELEASE, WARM, type Task } from './task';
 
-/** A theme comes to so many blocks of the build, in a class of three quarters of an hour. */
+/** Blocks of the build per theme, in a class of 45 minutes. */
 const LEAST_OF_THEME = 3;
 /** An item this much less demanding than the group can do is no peak. */
 const PEAK_BELOW = 1.5;

@@ -23,7 +23,7 @@ const USUAL: readonly (readonly Purpose[])[] = [
 	['single-leg strength', 'turning both ways', 'turned-out squat']
 ];
 
-/** From so many minutes on a class has one theme more. Common practice, no source. */
+/** Minutes from which a class has one more theme. Common practice, no source. */
 const ONE_THEME_MORE_FROM_MINUTES = [22, 50] as const;
 const themesIn = (lengthSeconds: number): number =>
 	1 + ONE_THEME_MORE_FROM_MINUTES.filter((minutes) => lengthSeconds >= 60 * minutes).length;
@@ -56,11 +56,11 @@ const CHOICE = {
 	/** For its first purpose, and for each further one, where the group wants it. */
 	firstPurpose: 1.5,
 	purpose: 0.7,
-	/** So much of these for a purpose that is served already. */
+	/** Share of the points for a purpose that is served already. */
 	served: -0.5,
-	/** So many times these for the purpose that this class begins with. */
+	/** Factor for the first purpose of this class. */
 	begins: 3,
-	/** For what the class is to begin with: so many times these for the purpose that is asked for. */
+	/** Factor for the purpose that was asked for. */
 	isAsked: 8,
 	/** For the first that turns the legs in and out. */
 	turns: 1.5,
@@ -215,7 +215,7 @@ const STANDING: Record<Group['preset'], readonly [least: number, most: number]> 
 	rowers: [0.3, 0.65],
 	'very mobile': [0.25, 0.6]
 };
-/** Before sport people move on their feet for so much of it at least. Common practice, no source. */
+/** Least share of standing work before sport. Common practice, no source. */
 const STANDING_BEFORE_SPORT = 0.45;
 
 /** Least and most of the time on the feet for these people at this moment, with this teacher. */

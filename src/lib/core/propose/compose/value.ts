@@ -18,7 +18,7 @@ const SECONDS_EACH_PIECE = 210;
 /** One thing with all of its sets and both sides: longer, and people wait. Common practice, no source. */
 const LONGEST_SECONDS = 270;
 
-/** So much too short does no harm: doses give way more easily to more than to less. */
+/** A draft may be this much too short: doses are lengthened more easily than shortened. */
 const LENGTH_SLACK = 0.02;
 
 /** Returns the value of a draft for its task, in points; more is better. */

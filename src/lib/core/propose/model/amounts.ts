@@ -74,7 +74,7 @@ export const SIMILARITY = { copy: 0.85, alike: 0.7, related: 0.5, joined: 0.3 } 
 export const FAMILY_LIKENESS = 0.8;
 /** How much a worked muscle counts beside a lengthened tissue. */
 export const MUSCLE_WEIGHT = 0.7;
-/** Demand is the intensity of the form and half of the effort; so much more or less of it is felt. */
+/** Least difference of demand (intensity plus half the effort) that people feel. */
 export const FELT_DEMAND = 0.4;
 /** From this intensity on something is intense. */
 export const INTENSE = 3;

@@ -6,8 +6,8 @@ export const directionNeglected: SeriesCheck = {
 	meta: {
 		id: 'direction-neglected',
 		summary: 'No direction is short for three weeks',
-		severity: 'mend',
-		why: 'One class may be short of something; three weeks in a row are a habit. The planner is told, and gives more of it.',
+		severity: 'fix',
+		why: 'One class may be short of a direction; three weeks in a row are a habit. The planner gives more of it from now on.',
 		source: 'common practice'
 	},
 	check({ weeks }) {

@@ -6,8 +6,8 @@ export const goalOutOfReach: SeriesCheck = {
 	meta: {
 		id: 'goal-out-of-reach',
 		summary: 'The goal is reached within the series',
-		severity: 'mend',
-		why: 'A goal that the rungs do not lead to in time disappoints; fewer rungs, more classes or a nearer goal help.',
+		severity: 'fix',
+		why: 'The rungs do not lead to the goal in time. Use fewer rungs, more classes or a nearer goal.',
 		source: 'common practice'
 	},
 	check({ goals, planned, setting }) {

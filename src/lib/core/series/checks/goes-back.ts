@@ -4,9 +4,9 @@ import type { SeriesCheck } from './types';
 export const goesBack: SeriesCheck = {
 	meta: {
 		id: 'goes-back',
-		summary: 'What comes again goes no way back',
+		summary: 'A repeated movement is not made easier',
 		severity: 'note',
-		why: 'A form, sets or a dose that the group has had is the place to go on from; easier weeks and your own reasons apart.',
+		why: 'Continue from the form, sets or dose that the group has had, except in easier weeks or for your own reasons.',
 		source: 'common practice'
 	},
 	check: ({ classes, setting }) =>
@@ -19,7 +19,7 @@ export const goesBack: SeriesCheck = {
 			);
 			return [
 				{
-					message: `class ${c.number} gives less than last time of ${words.join(', ')}`,
+					message: `class ${c.number} makes this easier than last time: ${words.join(', ')}`,
 					classId: c.class.id,
 					data: { movements: down.map(({ movement }) => movement).join(', ') }
 				}

@@ -4,9 +4,9 @@ import type { SeriesCheck } from './types';
 export const leftOutForgotten: SeriesCheck = {
 	meta: {
 		id: 'left-out-forgotten',
-		summary: 'What was left out comes back',
+		summary: 'Omitted movements come back',
 		severity: 'note',
-		why: 'What a class had no time for is easily lost; it comes first the next time.',
+		why: 'A movement that a class had no time for is easily lost; it comes first the next time.',
 		source: 'common practice'
 	},
 	check({ classes, setting }) {
@@ -17,7 +17,7 @@ export const leftOutForgotten: SeriesCheck = {
 			if (lost.length === 0) return [];
 			return [
 				{
-					message: `class ${c.number} should bring back what was left out: ${lost.map((slug) => setting.find(slug)?.english ?? slug).join(', ')}`,
+					message: `class ${c.number} should bring back: ${lost.map((slug) => setting.find(slug)?.english ?? slug).join(', ')}`,
 					classId: c.class.id,
 					data: { movements: lost.join(', ') }
 				}

@@ -10,7 +10,7 @@ export const loadFalls: SeriesCheck = {
 		id: 'load-falls',
 		summary: 'The load of ordinary weeks rises a little',
 		severity: 'note',
-		why: 'What asks for less each week makes nobody stronger; easier weeks are where it may fall.',
+		why: 'Load that falls each week builds no strength; let it fall only in easier weeks.',
 		source: 'common practice; load as in Foster et al., J Strength Cond Res 15:109 (2001), from memory'
 	},
 	check({ weeks }) {
@@ -30,7 +30,7 @@ export const loadFalls: SeriesCheck = {
 			else if (!goesOn) flat += 1;
 			if (change <= -LOAD.leastUpPercent)
 				reports.push({
-					message: `week ${week.number} is planned with ${Math.round(-change)} % less than the last ordinary week`,
+					message: `week ${week.number} is planned with ${Math.round(-change)} % less load than the last ordinary week`,
 					week: week.number,
 					data: { changePercent: Math.round(change) }
 				});

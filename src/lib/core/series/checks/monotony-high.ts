@@ -6,8 +6,8 @@ export const monotonyHigh: SeriesCheck = {
 	meta: {
 		id: 'monotony-high',
 		summary: 'Days of work and days of rest differ',
-		severity: 'mend',
-		why: 'Weeks in which every day is alike are those in which people fall ill or sore; above 2 is the usual warning.',
+		severity: 'fix',
+		why: 'Weeks in which every day has the same load are linked to illness and soreness; the usual warning is above 2.',
 		source: 'Foster et al., J Strength Cond Res 15:109 (2001), from memory'
 	},
 	check: ({ weeks }) =>

@@ -7,7 +7,7 @@ export const newTooFast: SeriesCheck = {
 		id: 'new-too-fast',
 		summary: 'New movements come one by one',
 		severity: 'note',
-		why: 'One new thing a class, the easier one first: the rest is what the group already knows.',
+		why: 'One new movement per class, the easier one first; the group knows the rest.',
 		source: 'common practice'
 	},
 	check({ classes, planned, setting }) {

@@ -1,6 +1,6 @@
 import type { SeriesCheck } from './types';
 
-/** So many weeks without an easier one are many. */
+/** Most weeks without an easier one. */
 const MOST_WEEKS = 5;
 
 export const noEasierWeek: SeriesCheck = {
@@ -8,7 +8,7 @@ export const noEasierWeek: SeriesCheck = {
 		id: 'no-easier-week',
 		summary: 'An easier week comes now and then',
 		severity: 'note',
-		why: 'What was asked for settles in the easier weeks; about every fourth is usual.',
+		why: 'Easier weeks let the work settle; about every fourth is usual.',
 		source: 'common practice'
 	},
 	check({ planned }) {

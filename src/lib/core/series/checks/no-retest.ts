@@ -8,8 +8,8 @@ export const noRetest: SeriesCheck = {
 	meta: {
 		id: 'no-retest',
 		summary: 'The same test comes again every few weeks',
-		severity: 'mend',
-		why: 'Without the same test under the same conditions nobody knows whether the weeks did anything.',
+		severity: 'fix',
+		why: 'Only the same test under the same conditions shows whether the weeks had an effect.',
 		source: 'common practice'
 	},
 	check({ planned, classes }) {
@@ -21,7 +21,7 @@ export const noRetest: SeriesCheck = {
 		const gap = weeks.map((week, i) => week - (weeks[i - 1] ?? 1)).find((between) => between > MOST_WEEKS);
 		if (gap !== undefined)
 			reports.push({
-				message: `between two tests lie ${gap} weeks; every few weeks shows more`,
+				message: `${gap} weeks lie between two tests; a test every few weeks shows more`,
 				data: { weeks: gap }
 			});
 		const without = classes.find(

@@ -8,8 +8,8 @@ export const rungSkipped: SeriesCheck = {
 	meta: {
 		id: 'rung-skipped',
 		summary: 'Ladders are climbed rung by rung',
-		severity: 'mend',
-		why: 'Each form is what the next one stands on; a rung that was not given at least twice is not there yet.',
+		severity: 'fix',
+		why: 'Each form builds on the one before; a rung needs to come at least twice.',
 		source: 'common practice'
 	},
 	check({ classes, planned, setting }) {
@@ -29,7 +29,7 @@ export const rungSkipped: SeriesCheck = {
 			if (ahead[0])
 				return [
 					{
-						message: `class ${c.number} has ${name(ahead[0].item.movement)} in the ${ahead[0].item.form} form; the ${ahead[0].now.form} one is the rung that comes`,
+						message: `class ${c.number} has ${name(ahead[0].item.movement)} in the ${ahead[0].item.form} form; the ${ahead[0].now.form} one is the next rung`,
 						classId: c.class.id,
 						data: { movement: ahead[0].item.movement }
 					}

@@ -10,9 +10,9 @@ const content = (plan: ClassPlan) =>
 export const sameClassThrice: SeriesCheck = {
 	meta: {
 		id: 'same-class-thrice',
-		summary: 'A class changes at least at every third time',
+		summary: 'A class changes at least every third time',
 		severity: 'note',
-		why: 'A group learns by repeating, but three times the very same teaches the third time little.',
+		why: 'A group learns by repeating, but the same class a third time teaches little.',
 		source: 'common practice'
 	},
 	check({ classes }) {

@@ -7,7 +7,7 @@ export const sideHabit: SeriesCheck = {
 		id: 'side-habit',
 		summary: 'The side that goes first alternates',
 		severity: 'note',
-		why: 'The first side gets the longer explanation and the fresher legs; over weeks that adds up on one leg.',
+		why: 'The first side gets the longer explanation and the fresher legs; over weeks that adds up.',
 		source: 'common practice'
 	},
 	check({ classes }) {

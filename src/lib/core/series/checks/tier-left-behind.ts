@@ -11,9 +11,9 @@ const MANY = 0.3;
 export const tierLeftBehind: SeriesCheck = {
 	meta: {
 		id: 'tier-left-behind',
-		summary: 'Ladders end where most people can go',
+		summary: 'Ladders end at a form that most people can reach',
 		severity: 'note',
-		why: 'A tier that stays two forms below the goal climbs another ladder; it needs a goal of its own.',
+		why: 'A tier that stays two forms below the goal needs a goal of its own.',
 		source: 'common practice'
 	},
 	check({ planned, setting }) {

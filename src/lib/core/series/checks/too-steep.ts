@@ -4,8 +4,8 @@ export const tooSteep: SeriesCheck = {
 	meta: {
 		id: 'too-steep',
 		summary: 'The load of a week rises gently',
-		severity: 'mend',
-		why: 'What rises by leaps is what people are sore from; a tenth more a week is a usual limit.',
+		severity: 'fix',
+		why: 'A sudden rise makes people sore; a tenth more per week is a usual limit.',
 		source: 'common practice; load as in Foster et al., J Strength Cond Res 15:109 (2001), from memory'
 	},
 	check({ weeks, planned }) {
@@ -15,7 +15,7 @@ export const tooSteep: SeriesCheck = {
 				? []
 				: [
 						{
-							message: `week ${number} asks for ${Math.round(changePercent)} % more than the last ordinary week; the limit is ${mostUpPercent} %`,
+							message: `week ${number} has ${Math.round(changePercent)} % more load than the last ordinary week; the limit is ${mostUpPercent} %`,
 							week: number,
 							// a taught class can no longer change
 							...(classes.every((c) => c.run) ? { severity: 'note' as const } : {}),

@@ -9,9 +9,9 @@ const MEANT_SECONDS = 120;
 export const weeklyDose: SeriesCheck = {
 	meta: {
 		id: 'weekly-dose',
-		summary: 'What a series stretches gets five minutes a week',
+		summary: 'Each stretched muscle gets five minutes a week',
 		severity: 'note',
-		why: 'Five minutes or more a week for a muscle group, spread over days, is what gives range; classes alone seldom reach it, so a home set is worth giving.',
+		why: 'Five minutes or more per muscle group and week, spread over days, improve range. Classes alone seldom reach that, so suggest a set for home.',
 		source:
 			'Thomas et al., Int J Sports Med 39:243 (2018): 5 min or more per muscle group and week (from memory)'
 	},
@@ -25,7 +25,7 @@ export const weeklyDose: SeriesCheck = {
 			.map(([tissue, seconds]) => ({ tissue, seconds: Math.round(seconds / planned.length) }))
 			.filter(({ seconds }) => seconds >= MEANT_SECONDS && seconds < WEEKLY_DOSE_SECONDS)
 			.map(({ tissue, seconds }) => ({
-				message: `the ${tissue} get ${formatDuration(seconds)} a week; five minutes is the dose, so ${formatDuration(WEEKLY_DOSE_SECONDS - seconds)} are left for home`,
+				message: `the ${tissue} get ${formatDuration(seconds)} a week; five minutes is the dose; ${formatDuration(WEEKLY_DOSE_SECONDS - seconds)} remain for home`,
 				data: { tissue, seconds }
 			}));
 	}

@@ -21,7 +21,7 @@ export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	return saveAnswer(saved, body.document, ({ version, student }) => ({ version, document: student }));
 };
 
-/** All that is kept of somebody, as one file: 200, 404. */
+/** All data about a person, as one file: 200, 404. */
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const data = orNotFound(await dataOfStudent(db(), ownerOfRequest(locals), params.id));
 	return new Response(`${JSON.stringify(data, null, '\t')}\n`, {

@@ -52,7 +52,7 @@
 	<SaveMark state={autosave.state} faults={autosave.faults} kept={autosave.kept} />
 </div>
 <p class="quiet">
-	Classes that use it keep it as it was; each of them shows the difference and can take the new one.
+	Classes that use it keep the old version. Each shows the difference and can use the new version.
 </p>
 
 <KeepSaved {autosave} mine={sound} what="This movement" {inShort} ontake={begin} />

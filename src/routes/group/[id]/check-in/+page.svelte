@@ -19,7 +19,7 @@
 		isBusy = true;
 		const { id, version, group } = data.stored;
 		const answer = await save(`/api/groups/${id}`, version, withVersion(GROUP, withOffer(group, offer)));
-		said = answer.ok ? 'Taken over into the group' : 'That did not work; open the page again.';
+		said = answer.ok ? 'Applied to the group' : 'That did not work; open the page again.';
 		await invalidateAll();
 		isBusy = false;
 	}
@@ -27,7 +27,7 @@
 	async function takeBack() {
 		if (!data.last) return;
 		const answer = await remove(`/api/check-ins/${data.last.id}`, data.last.version);
-		said = answer.ok ? 'The last check-in is taken back' : (answer.messages[0] ?? '');
+		said = answer.ok ? 'The last check-in is undone' : (answer.messages[0] ?? '');
 		await invalidateAll();
 	}
 
@@ -42,11 +42,11 @@
 
 <svelte:head><title>Check-ins: {data.stored.group.name} · Humble Orbit</title></svelte:head>
 
-<p><a href="/group/{data.stored.id}">To the group</a></p>
+<p><a href="/group/{data.stored.id}">Back to the group</a></p>
 <h1>Check-ins: {data.stored.group.name}</h1>
 <p class="quiet lead">
-	How far hips go, left against right and over the weeks, against the error of measuring. This is not a
-	diagnosis: pain means stop, and what is unclear belongs to a doctor or physiotherapist.
+	How far the hips move, left against right and over the weeks, compared with the error of measuring. This is
+	not a diagnosis. Pain means stop; see a doctor or physiotherapist when something is unclear.
 </p>
 
 <section class="sheet form-fields" aria-labelledby="take-title">
@@ -61,14 +61,12 @@
 
 {#if data.offers.length}
 	<section class="sheet" aria-labelledby="offers-title">
-		<h2 id="offers-title">What the results speak for</h2>
+		<h2 id="offers-title">Suggestions from the results</h2>
 		<ul class="offers">
 			{#each data.offers as offer, i (i)}
 				<li>
 					<span>{offer.words}</span>
-					<Button kind="tertiary" size="small" disabled={isBusy} on:click={() => take(offer)}
-						>Take it over</Button
-					>
+					<Button kind="tertiary" size="small" disabled={isBusy} on:click={() => take(offer)}>Apply</Button>
 				</li>
 			{/each}
 		</ul>
@@ -80,26 +78,24 @@
 	{#each data.results as result, i (i)}
 		<Result {result} />
 	{:else}
-		<p>
-			Nothing is counted yet. One test takes under a minute: people stand in it, and you tap what you see.
-		</p>
+		<p>No counts yet. One test takes under a minute: people hold the position, and you tap what you see.</p>
 	{/each}
 	{#if data.last}
-		<p><Button kind="ghost" size="small" on:click={takeBack}>Take the last check-in back</Button></p>
+		<p><Button kind="ghost" size="small" on:click={takeBack}>Undo the last check-in</Button></p>
 	{/if}
 </section>
 
 {#if data.students.length}
 	<section class="sheet results" aria-labelledby="people-title">
-		<h2 id="people-title">People, for your eyes only</h2>
+		<h2 id="people-title">People, for you only</h2>
 		{#each measured as { id, name, results } (id)}
 			{#each results as result, i (i)}
 				<Result whose="{name}: " {result} />
 			{/each}
 		{:else}
-			<p>Nobody is measured yet.</p>
+			<p>No person has a check-in yet.</p>
 		{/each}
-		<h3>All that is kept of somebody</h3>
+		<h3>All data about a person</h3>
 		<ul class="offers">
 			{#each data.students as { id, name } (id)}
 				<li>
@@ -115,7 +111,7 @@
 {/if}
 
 <section class="sheet form-fields" aria-labelledby="keep-title">
-	<h2 id="keep-title">How long it is kept</h2>
+	<h2 id="keep-title">How long data are kept</h2>
 	<NumberField
 		narrow
 		label="Years, for the whole studio"
@@ -125,8 +121,8 @@
 		onchange={keepFor}
 	/>
 	<p class="quiet">
-		Older check-ins and the steps of classes that were led are taken out by themselves. Files and shared links
-		hold nothing of them. Counts of fewer than five people are shown to you alone.
+		Older check-ins and the steps of led classes are deleted automatically. Files and shared links do not
+		contain them. Only you see counts of fewer than five people.
 	</p>
 </section>
 <p role="status">{said}</p>

@@ -35,7 +35,7 @@
 
 <svelte:head><title>Taught: {data.group} · Humble Orbit</title></svelte:head>
 
-<p><a href="/group/{data.id}">To the group</a></p>
+<p><a href="/group/{data.id}">Back to the group</a></p>
 <h1>Taught: {data.group}</h1>
 {#if data.words.length}
 	<section class="sheet" aria-labelledby="weeks-title">
@@ -45,7 +45,7 @@
 		</ul>
 		{#if data.weeks}
 			<Chart
-				title="Minutes, class after class"
+				title="Minutes per class"
 				label={data.words[0] ?? ''}
 				option={weeksChart(data.weeks)}
 				table={data.weeks.table}
@@ -54,13 +54,13 @@
 		{/if}
 	</section>
 {/if}
-<Fold title="Write down a class without a plan">
+<Fold title="Record a class without a plan">
 	<WithoutPlan groupId={data.id} today={data.today} onkept={() => invalidateAll()} />
 </Fold>
 <form method="GET" role="search">
-	<TextInput name="q" labelText="Words of title, day, note or what was left out" value={data.asked} />
+	<TextInput name="q" labelText="Search titles, days, notes and omissions" value={data.asked} />
 	<Button type="submit" kind="tertiary" size="field">Search</Button>
-	<a href="/group/{data.id}/taught/file" download>All as a table (CSV)</a>
+	<a href="/group/{data.id}/taught/file" download>Export as CSV</a>
 </form>
 <p role="status" class="quiet">
 	{data.asked ? `${data.found} of ${data.all} classes` : `${data.all} classes, the newest first`}
@@ -83,7 +83,7 @@
 		</nav>
 	{/if}
 {:else if !data.asked}
-	<p>No class of this group is written down as taught yet. Teach one, or write it down from its page.</p>
+	<p>No class of this group is recorded yet. Teach one, or record it from its page.</p>
 {/if}
 
 <style>

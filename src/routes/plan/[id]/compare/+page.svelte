@@ -9,7 +9,7 @@
 
 <svelte:head><title>Compare: {data.title} · Humble Orbit</title></svelte:head>
 
-<p><a href="/plan/{data.id}">Back to the desk</a></p>
+<p><a href="/plan/{data.id}">Back to the class</a></p>
 <h1>{data.title} <span class="quiet">{data.day}</span></h1>
 {#if against}
 	<div class="with">

@@ -15,7 +15,7 @@
 
 <PrintPage
 	title="Class card: {data.plan.title}"
-	back={{ href: `/plan/${data.id}`, words: 'Back to the desk' }}
+	back={{ href: `/plan/${data.id}`, words: 'Back to the class' }}
 >
 	<article>
 		<header>

@@ -10,7 +10,7 @@
 	const { sheet, group } = $derived(data);
 </script>
 
-<PrintPage title="Room sheet: {data.title}" back={{ href: `/plan/${data.id}`, words: 'Back to the desk' }}>
+<PrintPage title="Room sheet: {data.title}" back={{ href: `/plan/${data.id}`, words: 'Back to the class' }}>
 	<article class="sheet">
 		<header>
 			<h1>Room sheet: {data.title || 'Untitled class'}</h1>
@@ -98,7 +98,7 @@
 	}
 	.short b,
 	.words {
-		color: var(--mend);
+		color: var(--fix);
 	}
 	@media print {
 		.screen {

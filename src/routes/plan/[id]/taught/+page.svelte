@@ -19,7 +19,7 @@
 	async function taughtOn(on: string) {
 		isBusy = true;
 		const answer = await change(`/api/plans/${data.id}/run`, data.run?.version ?? 0, { on });
-		said = answer.ok ? 'Written down' : answer.messages.join(' ');
+		said = answer.ok ? 'Recorded' : answer.messages.join(' ');
 		if (answer.ok) await invalidateAll();
 		isBusy = false;
 	}
@@ -37,18 +37,18 @@
 <svelte:head><title>How it went: {data.title || 'a class'} · Humble Orbit</title></svelte:head>
 
 <p>
-	<a href="/plan/{data.id}">To the class</a> ·
+	<a href="/plan/{data.id}">Back to the class</a> ·
 	<a href="/group/{data.groupId}/taught">All classes of {data.group}</a>
 </p>
 <h1>How it went: {data.title || 'Untitled class'}</h1>
 <p class="quiet">{[data.group, data.day, data.startsAt].filter(Boolean).join(', ')}</p>
 
 <section class="sheet form-fields" aria-labelledby="written-title">
-	<h2 id="written-title">{data.run ? 'It is written down' : 'Not written down yet'}</h2>
+	<h2 id="written-title">{data.run ? 'Recorded' : 'Not recorded yet'}</h2>
 	{#if data.otherDay}
 		{@const { on, ledOn, words, ledWords } = data.otherDay}
 		<div role="group" aria-label="On which day was it?">
-			<p>It was led on {ledWords}, and is written down for {words}, as it was planned. Which day was it?</p>
+			<p>It was taught on {ledWords}, but planned for {words}. Which day was it?</p>
 			<p class="buttons">
 				<Button size="small" kind="tertiary" disabled={isBusy} on:click={() => taughtOn(ledOn)}
 					>{ledWords}</Button
@@ -58,11 +58,11 @@
 		</div>
 	{/if}
 	{#if data.isMinutesUnknown}
-		<p>It was begun with a device and not led to its end: say how many minutes it took.</p>
+		<p>It was started on a device but not taught to the end. Enter how many minutes it took.</p>
 	{:else if !data.run}
 		<p class="buttons">
 			<Button size="field" disabled={isBusy} on:click={() => log(data.asLed ? draft : asPlanned)}
-				>{data.asLed ? 'Write it down as it was led' : 'It went as planned'}</Button
+				>{data.asLed ? 'Record it as it was led' : 'It went as planned'}</Button
 			>
 			<Button
 				size="field"
@@ -92,11 +92,11 @@
 {#each data.led as { id, startedAt, isClockPutRight, tally, scores } (id)}
 	<Tally title={momentWords(startedAt, data.timeZone)} {tally} {scores} />
 	{#if isClockPutRight}
-		<p class="quiet">The clock of that device was wrong; this is when it began by the server’s clock.</p>
+		<p class="quiet">The clock of that device was wrong. This start comes from the server’s clock.</p>
 	{/if}
 {:else}
 	<p class="quiet">
-		This class was not led with <a href="/teach?plan={data.id}">Teach</a>: there are no times of it.
+		This class was not taught with <a href="/teach?plan={data.id}">Teach</a>, so there are no times for it.
 	</p>
 {/each}
 

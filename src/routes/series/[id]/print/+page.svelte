@@ -6,10 +6,7 @@
 	let { data } = $props();
 </script>
 
-<PrintPage
-	title="For the wall: {data.title}"
-	back={{ href: `/series/${data.id}`, words: 'Back to the series' }}
->
+<PrintPage title="Schedule: {data.title}" back={{ href: `/series/${data.id}`, words: 'Back to the series' }}>
 	<article>
 		<header>
 			<h1>{data.title}</h1>

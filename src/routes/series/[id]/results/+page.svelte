@@ -29,25 +29,25 @@
 		<p data-testid="account">
 			{account.taught} of {account.planned} classes were taught{account.minutes
 				? `, ${account.minutes} minutes in all`
-				: ''}{account.effort === null ? '' : `, effort ${account.effort} of 10 in the mean`}.
+				: ''}{account.effort === null ? '' : `, mean effort ${account.effort} of 10`}.
 		</p>
 		{#if data.changed.length}
 			<section aria-labelledby="changed">
-				<h2 id="changed">Changed, by more than measuring is off</h2>
+				<h2 id="changed">Changed by more than the error of measuring</h2>
 				{@render words(data.changed)}
 			</section>
 		{/if}
 		{#if data.unchanged.length}
 			<section aria-labelledby="unchanged">
-				<h2 id="unchanged">No change that can be told</h2>
+				<h2 id="unchanged">No measurable change</h2>
 				{@render words(data.unchanged)}
 			</section>
 		{/if}
-		{#if data.once.length}<p class="quiet">Tested once only: {data.once.join(', ')}.</p>{/if}
+		{#if data.once.length}<p class="quiet">Tested only once: {data.once.join(', ')}.</p>{/if}
 		{#if !data.changed.length && !data.unchanged.length}
 			<p>
-				Nothing was tested twice in these weeks. The test of this series is {data.test}:
-				<a href="/group/{data.groupId}/check-in?test={data.testId}">count the group in it</a>.
+				No test was taken twice in these weeks. The test of this series is {data.test}:
+				<a href="/group/{data.groupId}/check-in?test={data.testId}">count the group</a>.
 			</p>
 		{/if}
 		{#if data.withNames}
@@ -56,13 +56,12 @@
 				{#each data.people as { id, name, results } (id)}
 					{@render words(results, `${name}: `)}
 				{:else}
-					<p class="quiet">Nobody was measured in these weeks.</p>
+					<p class="quiet">No person had a check-in in these weeks.</p>
 				{/each}
 			</section>
 		{/if}
 		<p class="no-print">
-			{#if data.withNames}<a href="?">Without names</a>{:else}<a href="?names"
-					>With the names of people, for your eyes only</a
+			{#if data.withNames}<a href="?">Without names</a>{:else}<a href="?names">With names, for you only</a
 				>{/if}
 		</p>
 		<Care />
