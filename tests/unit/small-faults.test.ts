@@ -1,14 +1,16 @@
 /** Small faults that no test noticed once: each has a worked example here that it would change. */
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { clock, type TimelineEntry } from '../../src/lib/core/clock';
-import { usualForm } from '../../src/lib/core/movement';
-import { newGroup, type Group } from '../../src/lib/core/group';
+import { clock, workSecondsOf, type TimelineEntry } from '../../src/lib/core/clock';
+import { CAUTIONS, usualForm } from '../../src/lib/core/movement';
+import { groupFaults, newGroup, type Group } from '../../src/lib/core/group';
 import { groupResults, studentResults, trend, type StudentCheckIn } from '../../src/lib/core/measure';
 import { KINDS, learnPace, USUAL_PACE, type ClassKind, type PaceEvidence } from '../../src/lib/core/pace';
 import { itemsOf, type ClassPlan } from '../../src/lib/core/plan';
 import { proposeClasses } from '../../src/lib/core/propose';
-import { substitutes } from '../../src/lib/core/substitution';
+import { formSuiting, substitutes, suits } from '../../src/lib/core/substitution';
+import { withMentions } from '../../src/lib/core/people';
+import { DIRECTIONS } from '../../src/lib/core/anatomy';
 import { notesOfTally, scriptOf, tally, type RunEvent } from '../../src/lib/core/teach';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
@@ -184,4 +186,53 @@ describe('a class that is proposed round what is there', () => {
 				expect(kept).toEqual(slugs);
 			}
 	});
+});
+
+describe('a caution', () => {
+	it('gets a form that suits it, of every movement that has one, and never another', () => {
+		for (const movement of CATALOGUE)
+			for (const caution of CAUTIONS) {
+				const fit = movement.forms.filter(({ id }) =>
+					['fine', 'in this form'].includes(suits(movement, id, caution).kind)
+				);
+				const given = formSuiting(movement, caution);
+				expect(fit.length > 0, `${movement.slug}, ${caution}`).toBe(given !== undefined);
+				if (given) expect(fit, `${movement.slug}, ${caution}`).toContain(given);
+			}
+	});
+});
+
+describe('sums', () => {
+	it('lower ends of bands that make exactly 100 percent can be met', () => {
+		const group = newGroup('general', 'Exact');
+		const rest = { minPercent: 0, maxPercent: 100 };
+		const directions = Object.fromEntries(
+			DIRECTIONS.map((d, i) => [d, i < 2 ? { minPercent: 50, maxPercent: 100 } : rest])
+		) as Group['targets']['directions'];
+		expect(groupFaults({ ...group, targets: { ...group.targets, directions } })).toEqual([]);
+		directions[DIRECTIONS[2]!] = { minPercent: 1, maxPercent: 100 };
+		expect(groupFaults({ ...group, targets: { ...group.targets, directions } })).not.toEqual([]);
+	});
+
+	it('the work of an item is that of all its sets', () => {
+		const w = new PlanWriter();
+		w.add('build', w.item('clam'));
+		const one = w.plan('Sets', '18:30', 1800);
+		const [item] = itemsOf(one);
+		const work = (sets: number) => {
+			const plan = structuredClone(one);
+			itemsOf(plan)[0]!.dose.sets = sets;
+			return workSecondsOf(plan, findMovement, USUAL_PACE).get(item!.id)!;
+		};
+		expect(work(3)).toBe(3 * work(1));
+	});
+});
+
+it('of two names that begin alike the longer one is mentioned', () => {
+	const people = [
+		{ id: 'short', name: 'An' },
+		{ id: 'long', name: 'An K.' }
+	];
+	expect(withMentions('@An K. sat, @An stood', people)).toBe('@{long} sat, @{short} stood');
+	expect(withMentions('@An K. sat', [...people].reverse())).toBe('@{long} sat');
 });
