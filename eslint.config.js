@@ -27,7 +27,7 @@ const CORE_ORDER = [
 	'training-load',
 	'icalendar',
 	'group',
-	'run',
+	'record',
 	'substitution',
 	'fit',
 	'checks',

@@ -1,5 +1,5 @@
 // `npm run bench`: speeds as ratios measured in one run. How and why: docs/benchmarks.md.
-import { NOTHING_KNOWN } from '../src/lib/core/run';
+import { NOTHING_KNOWN } from '../src/lib/core/record';
 import loadHighs from 'highs';
 import { CATALOGUE, findMovement } from '../src/lib/catalogue';
 import { analysePlan } from '../src/lib/core/checks';
@@ -7,7 +7,7 @@ import { findInCatalogue } from '../src/lib/core/substitution';
 import { clock } from '../src/lib/core/clock';
 import { chooseAmounts, adjustableDoses, type AdjustableDose } from '../src/lib/core/fit';
 import { groupToday, preset } from '../src/lib/core/group';
-import { scriptOf, tally, type RunEvent } from '../src/lib/core/teach';
+import { scriptOf, tally, type SessionEvent } from '../src/lib/core/teach';
 import { DEMO_GROUPS } from '../src/lib/demo/groups';
 import { applyEdit, itemsOf, type ClassPlan } from '../src/lib/core/plan';
 import { paceOf, USUAL_PACE } from '../src/lib/core/pace';
@@ -139,7 +139,7 @@ function replaying(): void {
 			monoMs: 1000 * i,
 			boot: 'bench',
 			...(i === 0 ? { do: 'start', plannedStartAt: 0 } : { do: i % 2 ? 'end' : 'back' })
-		})) as RunEvent[];
+		})) as SessionEvent[];
 	const [half, whole] = [events(5000), events(10_000)];
 	const rounds = Array.from({ length: 5 }, () => ({
 		half: medianMs(() => tally(script, half), 5, 1),

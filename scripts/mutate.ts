@@ -27,7 +27,7 @@ const TESTS: Record<string, readonly string[]> = {
 	'core/calendar': ['calendar', 'series-dates', 'series'],
 	'core/icalendar': ['icalendar'],
 	'core/group': ['group', 'formats', 'small-faults', 'server'],
-	'core/run': ['run', 'history', 'taught-classes', 'learned-server', 'versions'],
+	'core/record': ['run', 'history', 'taught-classes', 'learned-server', 'versions'],
 	'core/substitution': ['substitution', 'ways', 'small-faults', 'teach'],
 	'core/fit': ['fit'],
 	'core/checks': ['checks', 'another-pace'],

@@ -2,7 +2,7 @@
 import { CATALOGUE } from '../../src/lib/catalogue';
 import { seeded } from '../reference/seeded';
 import { routesOfTree } from './routes';
-import { notesAsPlanned } from '../../src/lib/core/run';
+import { notesAsPlanned } from '../../src/lib/core/record';
 import { counted, ledFrom, pathOf, type Attacked } from './setting';
 import type { Script } from '../../src/lib/core/teach';
 
@@ -142,7 +142,7 @@ export async function hostileDocuments(at: Attacked, count: number, seed: number
 		['POST', `/api/groups/${ids.group}/check-ins`, (r) => ({ document: damaged(counted, r) })],
 		[
 			'POST',
-			`/api/groups/${ids.group}/runs`,
+			`/api/groups/${ids.group}/records`,
 			(r) =>
 				damaged(
 					{
@@ -164,7 +164,7 @@ export async function hostileDocuments(at: Attacked, count: number, seed: number
 					r
 				)
 		],
-		['POST', `/api/teach/runs/${ids.led}`, (r) => damaged(ledFrom(ids.plan, script), r)]
+		['POST', `/api/teach/sessions/${ids.led}`, (r) => damaged(ledFrom(ids.plan, script), r)]
 	];
 	for (let i = 0; i < count; i++) {
 		const [method, path, body] = doors[i % doors.length]!;

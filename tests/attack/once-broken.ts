@@ -1,6 +1,6 @@
 /** Sends a running server the inputs that once destroyed records or stopped it: each must stay harmless. */
 import { emptyPlan } from '../../src/lib/core/plan';
-import { notesAsPlanned } from '../../src/lib/core/run';
+import { notesAsPlanned } from '../../src/lib/core/record';
 import type { Script } from '../../src/lib/core/teach';
 import { token } from './client';
 import { ledFrom, type Attacked } from './setting';
@@ -20,11 +20,15 @@ export async function onceBroken(at: Attacked): Promise<{ asked: number; wrong: 
 		expects(what, (await answer).status, allowed);
 
 	// values that are missing, of another kind, or named like a property of every object
-	const run = `/api/plans/${ids.plan}/run`;
+	const run = `/api/plans/${ids.plan}/record`;
 	await status('notes without a document', owner.json('PUT', run, { version: 0 }), [422]);
 	await status(
 		'a class without a plan and without notes',
-		owner.json('POST', `/api/groups/${ids.group}/runs`, { title: 'x', on: '2026-11-20', startsAt: '18:00' }),
+		owner.json('POST', `/api/groups/${ids.group}/records`, {
+			title: 'x',
+			on: '2026-11-20',
+			startsAt: '18:00'
+		}),
 		[422]
 	);
 	await status('a version that is an object', owner.json('DELETE', run, { version: { toString: 1 } }), [400]);
@@ -56,7 +60,7 @@ export async function onceBroken(at: Attacked): Promise<{ asked: number; wrong: 
 	// a class that is led: twice at once, with a wrong clock, with one bad event, with thousands
 	const pack = (await (await owner.get(`/api/teach/packs/${ids.plan}`)).json()) as { script: Script };
 	const led = ledFrom(ids.plan, pack.script);
-	const path = (name: string) => `/api/teach/runs/${name}`;
+	const path = (name: string) => `/api/teach/sessions/${name}`;
 	const first = await Promise.all(
 		Array.from({ length: 6 }, () => owner.json('POST', path('attack-first-many1'), led))
 	);
@@ -107,7 +111,7 @@ export async function onceBroken(at: Attacked): Promise<{ asked: number; wrong: 
 	const group = `/api/groups/${ids.group}`;
 	const { id } = (await (await owner.json('POST', students, person('An'))).json()) as { id: string };
 	const note = 'An anterior tilt; Ana and Annika stood.';
-	await owner.json('POST', `${group}/runs`, {
+	await owner.json('POST', `${group}/records`, {
 		title: 'Of others',
 		on: '2026-11-20',
 		startsAt: '18:00',

@@ -56,7 +56,7 @@ export async function attacked(): Promise<Attacked> {
 	// a class that was led from the plan
 	const led = 'led-by-its-owner1';
 	const pack = (await (await owner.get(`/api/teach/packs/${plan}`)).json()) as { script: Script };
-	await owner.json('POST', `/api/teach/runs/${led}`, ledFrom(plan, pack.script));
+	await owner.json('POST', `/api/teach/sessions/${led}`, ledFrom(plan, pack.script));
 	// the stranger has something too, so that nothing is refused for want of a group
 	await stranger.form('/group?/create', {
 		name: newGroup('runners', 'x').name,
@@ -123,7 +123,7 @@ export function pathOf(route: string, ids: Attacked['ids']): string {
 		'/api/left-out/[slug]': ids.own,
 		'/api/silenced/[check]': 'calm-open',
 		'/api/teach/packs/[plan]': ids.plan,
-		'/api/teach/runs/[run]': ids.led
+		'/api/teach/sessions/[session]': ids.led
 	};
 	const bracket = /\/\[\w+\]/.exec(route);
 	if (!bracket) return route;

@@ -171,7 +171,7 @@ test('somebody is measured with the inclinometer, which drops out half way; remo
 		page.getByText(/The left side is behind by 1\d(\.\d)? degrees, more than the error of measuring \(6\.8\)/)
 	).toBeVisible();
 	// their name stands in a note too
-	const runs = `/api${group.replace('/group/', '/groups/')}/runs`;
+	const runs = `/api${group.replace('/group/', '/groups/')}/records`;
 	const noted = await page.request.post(runs, {
 		data: {
 			title: 'On the beach',
@@ -307,7 +307,7 @@ test('a ladder begins where the group was counted to be, once the teacher takes 
 test('before the next class it is asked how the last one sat', async ({ page }) => {
 	await open(page, '/group');
 	const first = await newPlan(page, 'Skiff Crew', '2031-02-06');
-	const written = await page.request.put(`/api${first.replace('/plan/', '/plans/')}/run`, {
+	const written = await page.request.put(`/api${first.replace('/plan/', '/plans/')}/record`, {
 		data: { version: 0, document: { effort: 4, minutes: 20, attendance: null, leftOut: [], note: '' } },
 		...fromPage()
 	});

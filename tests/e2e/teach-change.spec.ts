@@ -88,7 +88,7 @@ test('a movement is swapped for another while it is taught, gets a set more and 
 		expect.arrayContaining(['swap', 'one more set', 'note'])
 	);
 	await expect.poll(async () => (await onDevice(page))[0]!.unsent).toBe(0);
-	const stored = await (await page.request.get(`/api/teach/runs/${run!.id}`)).json();
+	const stored = await (await page.request.get(`/api/teach/sessions/${run!.id}`)).json();
 	expect(stored.events).toEqual(run!.events);
 });
 
@@ -176,7 +176,7 @@ test('a session that ran out stops nothing: the class is taught on, and goes up 
 	await page.getByRole('button', { name: 'Enter the demo studio' }).click();
 	await expect(page.getByRole('heading', { name: 'This week' })).toBeVisible();
 	await expect.poll(async () => (await onDevice(page)).length).toBe(0);
-	const stored = await (await page.request.get(`/api/teach/runs/${run!.id}`)).json();
+	const stored = await (await page.request.get(`/api/teach/sessions/${run!.id}`)).json();
 	expect(stored.events).toEqual(run!.events);
 	await page.context().close();
 });

@@ -45,7 +45,7 @@ test('a class is taught by a clicker from the week to its end, and the server ha
 	await expect(page.getByText(/planned, on time/)).toBeVisible();
 	await expect(page.getByText('Everything is saved on the server.')).toBeVisible();
 	const [run] = await onDevice(page);
-	const stored = await (await page.request.get(`/api/teach/runs/${run!.id}`)).json();
+	const stored = await (await page.request.get(`/api/teach/sessions/${run!.id}`)).json();
 	expect(stored.events).toEqual(run!.events);
 	expect(stored.events.length).toBe(steps.length + 4);
 });
@@ -95,7 +95,7 @@ test('by thumb on a phone, without the server for a while: a side that is left o
 	await page.setViewportSize({ width: 390, height: 844 });
 	const { path, plan } = await toTeach(page);
 	const { script } = await (await page.request.get(`/api/teach/packs/${plan}`)).json();
-	await page.route('**/api/teach/runs/*', (route) => route.abort());
+	await page.route('**/api/teach/sessions/*', (route) => route.abort());
 	await page.clock.install();
 	await begin(page, path);
 	const second = script.steps.findIndex((s: { equals: string | null }) => s.equals !== null);
@@ -115,7 +115,7 @@ test('by thumb on a phone, without the server for a while: a side that is left o
 	await expect(now(page)).not.toContainText('your');
 	const width = await page.evaluate(() => document.documentElement.scrollWidth);
 	expect(width).toBeLessThanOrEqual(390);
-	await page.unroute('**/api/teach/runs/*');
+	await page.unroute('**/api/teach/sessions/*');
 	const over = page.getByRole('heading', { name: 'The class is over' });
 	for (let i = 0; i < 200; i++) {
 		// after the last step neither is there for a moment
@@ -185,7 +185,7 @@ test('a class is taught without a network, the page killed twice and reloaded on
 	await context.setOffline(false);
 	await third.evaluate(() => window.dispatchEvent(new Event('online')));
 	await expect(third.getByText('Everything is saved on the server.')).toBeVisible();
-	const stored = await (await third.request.get(`/api/teach/runs/${run!.id}`)).json();
+	const stored = await (await third.request.get(`/api/teach/sessions/${run!.id}`)).json();
 	expect(stored.events).toEqual(run!.events);
 	// every second stands in a line or in a pause, those without the page too
 	const became = tally(stored.script, stored.events);
@@ -201,7 +201,7 @@ test('signing out says what has not gone up, and leaves nothing of the studio on
 }) => {
 	const page = await enteredAnew(browser, baseURL);
 	const { path } = await toTeach(page);
-	await page.route('**/api/teach/runs/*', (route) => route.abort());
+	await page.route('**/api/teach/sessions/*', (route) => route.abort());
 	await begin(page, path);
 	await page.keyboard.press('PageDown');
 	// on a slow machine a first press right after the page was opened can be lost; the next one counts

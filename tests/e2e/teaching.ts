@@ -1,6 +1,6 @@
 /** Shared steps of the browser tests of teaching. */
 import type { BrowserContext, Page } from '@playwright/test';
-import type { RunEvent } from '../../src/lib/core/teach';
+import type { SessionEvent } from '../../src/lib/core/teach';
 import { expect, open } from './base';
 
 /** The way to teach a class of the week that is next, with its plan's id. */
@@ -50,7 +50,7 @@ export async function tap(page: Page, times = 1): Promise<void> {
 }
 
 /** The runs that the device keeps, with what happened in each. */
-export const onDevice = (page: Page): Promise<{ id: string; events: RunEvent[]; unsent: number }[]> =>
+export const onDevice = (page: Page): Promise<{ id: string; events: SessionEvent[]; unsent: number }[]> =>
 	page.evaluate(async () => {
 		const db = await new Promise<IDBDatabase>((done, fail) => {
 			const request = indexedDB.open('humble-orbit-teach', 1);
@@ -68,7 +68,7 @@ export const onDevice = (page: Page): Promise<{ id: string; events: RunEvent[]; 
 			const own = events.filter(({ run }) => run === id);
 			return {
 				id: id as string,
-				events: own.map(({ event }) => event as RunEvent),
+				events: own.map(({ event }) => event as SessionEvent),
 				unsent: own.filter(({ sent }) => sent === 0).length
 			};
 		});

@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
 import { USUAL_PACE } from '../../src/lib/core/pace';
-import { NOTHING_KNOWN } from '../../src/lib/core/run';
+import { NOTHING_KNOWN } from '../../src/lib/core/record';
 import { findMovement } from '../../src/lib/catalogue';
 import { Autosave } from '../../src/lib/client/autosave.svelte';
 import { deskKey } from '../../src/lib/client/plan/desk-keys';

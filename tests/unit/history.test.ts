@@ -7,7 +7,7 @@ import {
 	historyTable,
 	notesAsPlanned,
 	type HistoryRow
-} from '../../src/lib/core/run';
+} from '../../src/lib/core/record';
 
 const row = (
 	title: string,

@@ -28,7 +28,13 @@ import {
 } from '../../src/lib/core/pace';
 import { applyEdit } from '../../src/lib/core/plan';
 import { schemaFaults } from '../../src/lib/core/validation';
-import { kindOfPlan, scriptOf, timeOfMinutes, timeOfRun, type RunEvent } from '../../src/lib/core/teach';
+import {
+	kindOfPlan,
+	scriptOf,
+	evidenceOfMinutes,
+	evidenceOfSession,
+	type SessionEvent
+} from '../../src/lib/core/teach';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { DEMO_PLANS } from '../../src/lib/demo/plans';
 import { curve, simulated } from '../reference/simulated-teachers';
@@ -251,8 +257,8 @@ function led(ratio: number, pace: PaceModel = USUAL_PACE) {
 	const script = scriptOf(demo, DEMO_GROUPS.striders, findMovement, pace);
 	const start = Date.UTC(2026, 10, 24, 17, 30);
 	let ms = 0;
-	const at = (more: object): RunEvent =>
-		({ id: `event-${ms}-000000000`, at: start + ms, monoMs: ms, boot: 'one', ...more }) as RunEvent;
+	const at = (more: object): SessionEvent =>
+		({ id: `event-${ms}-000000000`, at: start + ms, monoMs: ms, boot: 'one', ...more }) as SessionEvent;
 	const events = [at({ do: 'start', plannedStartAt: start })];
 	for (const { seconds } of script.steps) {
 		ms += seconds * ratio * 1000;
@@ -263,7 +269,7 @@ function led(ratio: number, pace: PaceModel = USUAL_PACE) {
 
 describe('a class that was led', () => {
 	it('tells the factor with which it was given, and its figures', () => {
-		const time = timeOfRun(led(1.25), demo, findMovement, 'ordinary')!;
+		const time = evidenceOfSession(led(1.25), demo, findMovement, 'ordinary')!;
 		const usual = Object.values(time.usualSeconds).reduce((a, b) => a + b, 0);
 		expect(time.realSeconds / usual).toBeGreaterThan(1.24);
 		expect(time.realSeconds / usual).toBeLessThan(1.3);
@@ -274,21 +280,21 @@ describe('a class that was led', () => {
 	it('says the same whatever pace its script was made with', () => {
 		const learned = learnKinds([evenly(1.2)], 'ordinary');
 		const pace: PaceModel = { figures: {}, learned };
-		const time = timeOfRun(led(1, pace), demo, findMovement, 'ordinary')!;
+		const time = evidenceOfSession(led(1, pace), demo, findMovement, 'ordinary')!;
 		const usual = Object.values(time.usualSeconds).reduce((a, b) => a + b, 0);
 		expect(time.realSeconds / usual).toBeCloseTo(clockWithoutFixed(pace) / clockWithoutFixed(USUAL_PACE), 2);
 	});
 
 	it('tells nothing once its plan is another', () => {
 		const other = DEMO_PLANS.find(({ plan }) => plan.title === 'A wave at noon')!.plan;
-		expect(timeOfRun(led(1.2), other, findMovement, 'ordinary')).toBeNull();
+		expect(evidenceOfSession(led(1.2), other, findMovement, 'ordinary')).toBeNull();
 		expect(kindOfPlan(demo, { figures: {}, classKind: 'detailed' })).toBe('detailed');
 	});
 
 	it('of which the minutes are known leaves out what was left out', () => {
-		const whole = timeOfMinutes(demo, findMovement, 'ordinary', 45, [])!;
+		const whole = evidenceOfMinutes(demo, findMovement, 'ordinary', 45, [])!;
 		const { movement } = clock(demo, findMovement, USUAL_PACE).entries.find(({ phase }) => phase === 'work')!;
-		const less = timeOfMinutes(demo, findMovement, 'ordinary', 45, [movement!])!;
+		const less = evidenceOfMinutes(demo, findMovement, 'ordinary', 45, [movement!])!;
 		const sum = ({ usualSeconds }: PaceEvidence) => Object.values(usualSeconds).reduce((a, b) => a + b, 0);
 		expect(sum(less)).toBeLessThan(sum(whole) - 20);
 	});

@@ -19,7 +19,7 @@ import {
 	weeksTable,
 	weeksWords,
 	type TaughtBefore
-} from '../../src/lib/core/run';
+} from '../../src/lib/core/record';
 import { DEMO_PLANS } from '../../src/lib/demo/plans';
 import { SEASON_WEEKS } from '../../src/lib/demo/season';
 import {
@@ -42,11 +42,11 @@ import { groupHistory, lastTaught } from '../../src/lib/server/history';
 import { inclinometer } from '../../src/lib/server/inclinometer';
 import { createPlan, getPlan, plansOfGroup } from '../../src/lib/server/plans';
 import {
-	addRunWithoutPlan,
-	lastRunWithoutFeedback,
-	runOfPlan,
-	saveRunOfPlan
-} from '../../src/lib/server/runs';
+	addRecordWithoutPlan,
+	lastRecordWithoutFeedback,
+	recordOfPlan,
+	saveRecordOfPlan
+} from '../../src/lib/server/records';
 import { seedDemo } from '../../src/lib/server/seed';
 import { workHere } from '../../src/lib/server/compute/tasks';
 import {
@@ -151,13 +151,13 @@ describe('a pace', () => {
 	it('is learned from the minutes of a class, learned anew with them, and forgotten with the class', async () => {
 		const plan = DEMO_PLANS[0]!.plan;
 		const id = await createPlan(db, imke.studioId, groupOf('Skiff Crew'), '2026-11-26', plan);
-		await saveRunOfPlan(db, tamsin, id, 0, notesAsPlanned(4, 54), '2026-11-26');
+		await saveRecordOfPlan(db, tamsin, id, 0, notesAsPlanned(4, 54), '2026-11-26');
 		await learnFromPlan(db, tamsin, id, workHere);
 		const learned = async () => (await paceOfTeacher(db, 'tamsin')).learned?.ordinary;
 		const first = (await learned())!;
 		expect(first).toMatchObject({ classes: 1, led: 0 });
 		expect(first.factor).toBeGreaterThan(1.05);
-		await saveRunOfPlan(db, tamsin, id, 1, notesAsPlanned(4, 45), '2026-11-26');
+		await saveRecordOfPlan(db, tamsin, id, 1, notesAsPlanned(4, 45), '2026-11-26');
 		await learnFromPlan(db, tamsin, id, workHere);
 		expect((await learned())!.factor).toBeLessThan(first.factor);
 		expect(await learnedSince(db, tamsin, id)).not.toBeNull();
@@ -241,7 +241,7 @@ describe('what was measured', () => {
 		const id = await createStudent(db, imke, group, personCalled('An'));
 		const other = await createStudent(db, imke, group, personCalled('Ana'));
 		const written = async (title: string, note: string) =>
-			addRunWithoutPlan(
+			addRecordWithoutPlan(
 				db,
 				imke,
 				group,
@@ -304,21 +304,28 @@ describe('before the next class', () => {
 	it('the last one is asked after once, and only while it is remembered', async () => {
 		const group = groupOf('Skiff Crew');
 		const id = await createPlan(db, imke.studioId, group, '2027-02-04', DEMO_PLANS[0]!.plan);
-		await saveRunOfPlan(db, imke, id, 0, notesAsPlanned(4, 45), '2027-02-04');
+		await saveRecordOfPlan(db, imke, id, 0, notesAsPlanned(4, 45), '2027-02-04');
 		const asked = (before: string, from: string) =>
-			lastRunWithoutFeedback(db, imke.studioId, group, before, from);
+			lastRecordWithoutFeedback(db, imke.studioId, group, before, from);
 		expect((await asked('2027-02-11', '2027-01-21'))?.run.planId).toBe(id);
 		expect(await asked('2027-03-11', '2027-02-18')).toBeNull();
-		await saveRunOfPlan(db, imke, id, 1, { ...notesAsPlanned(4, 45), there: { clam: 'few' } }, '2027-02-04');
-		expect(await asked('2027-02-11', '2027-01-21')).toBeNull();
-		expect(feedbackText((await runOfPlan(db, imke.studioId, id))!.run, (slug) => slug.toUpperCase())).toEqual(
-			['CLAM could be done by few of them.']
+		await saveRecordOfPlan(
+			db,
+			imke,
+			id,
+			1,
+			{ ...notesAsPlanned(4, 45), there: { clam: 'few' } },
+			'2027-02-04'
 		);
+		expect(await asked('2027-02-11', '2027-01-21')).toBeNull();
+		expect(
+			feedbackText((await recordOfPlan(db, imke.studioId, id))!.run, (slug) => slug.toUpperCase())
+		).toEqual(['CLAM could be done by few of them.']);
 		expect(feedbackText({ ...notesAsPlanned(4, 45), sore: 'nobody' }, String)).toEqual([
 			'The next day nobody was sore.'
 		]);
 		expect(feedbackText(notesAsPlanned(4, 45), String)).toEqual([]);
-		expect((await runOfPlan(db, imke.studioId, id))!.run.there).toEqual({ clam: 'few' });
+		expect((await recordOfPlan(db, imke.studioId, id))!.run.there).toEqual({ clam: 'few' });
 		expect((await getPlan(db, imke.studioId, id))!.plannedOn).toBe('2027-02-04');
 	});
 });

@@ -11,7 +11,7 @@ import {
 	type SeriesContext,
 	type SeriesSettings
 } from '../../src/lib/core/series';
-import type { RunNotes } from '../../src/lib/core/run';
+import type { ClassNotes } from '../../src/lib/core/record';
 import { styleOf } from '../../src/lib/core/style';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 
@@ -60,10 +60,10 @@ export function filled(planned: PlannedSeries, plan: (index: number) => ClassPla
 export const daysOf = ({ series }: PlannedSeries) => series.classes.map(({ on }) => on);
 
 /** How a class went, written down. */
-export const run: RunNotes = { effort: 4, minutes: 50, attendance: null, leftOut: [], note: '' };
+export const run: ClassNotes = { effort: 4, minutes: 50, attendance: null, leftOut: [], note: '' };
 
 /** A series in which a class was written down as taught; null: it is taken back. */
-export function logged(planned: PlannedSeries, classId: string, notes: RunNotes | null): PlannedSeries {
+export function logged(planned: PlannedSeries, classId: string, notes: ClassNotes | null): PlannedSeries {
 	const { [classId]: _before, ...others } = planned.runs;
 	const { on, startsAt } = planned.series.classes.find(({ id }) => id === classId)!;
 	const runs = notes ? { ...others, [classId]: { ...notes, planId: classId, on, startsAt } } : others;

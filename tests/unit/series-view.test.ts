@@ -16,7 +16,7 @@ import {
 } from '../../src/lib/core/view-models';
 import {
 	compareSeries,
-	draftOfRun,
+	draftOfRecord,
 	cancelClass,
 	analyseSeries,
 	withProposed,
@@ -245,7 +245,7 @@ describe('how a class went', () => {
 	it('begins with what was planned, in whole figures, and then with what was written down', () => {
 		const { classes } = read(chalk);
 		const open = classes.find((c) => !c.run)!;
-		expect(draftOfRun(open)).toEqual({
+		expect(draftOfRecord(open)).toEqual({
 			// nobody said it yet
 			effort: null,
 			minutes: Math.round(open.minutes),
@@ -253,7 +253,7 @@ describe('how a class went', () => {
 			leftOut: [],
 			note: ''
 		});
-		expect(draftOfRun(classes[0]!)).toEqual({
+		expect(draftOfRecord(classes[0]!)).toEqual({
 			effort: 3,
 			minutes: 51,
 			attendance: null,

@@ -1,8 +1,14 @@
 import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { upTo } from '../../src/lib/core/validation';
-import { notesAsPlanned } from '../../src/lib/core/run';
-import { metBefore, usedBetween, saveRunOfPlan, runOfPlan, removeRunOfPlan } from '../../src/lib/server/runs';
+import { notesAsPlanned } from '../../src/lib/core/record';
+import {
+	metBefore,
+	usedBetween,
+	saveRecordOfPlan,
+	recordOfPlan,
+	removeRecordOfPlan
+} from '../../src/lib/server/records';
 import { USUAL_PACE, withPaceSaid } from '../../src/lib/core/pace';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { newGroup, USUAL_KIT, type Group } from '../../src/lib/core/group';
@@ -324,7 +330,7 @@ describe('plans', () => {
 		expect([...(await used('2026-11-01', '2026-11-30'))].sort()).toEqual(['cobra', 'frog']);
 		expect(await lately('2026-11-24', '2026-11-01')).toEqual(['cobra', 'frog']);
 		const notes = { ...notesAsPlanned(4, 60), leftOut: ['cobra'] };
-		expect(await saveRunOfPlan(db, imke, first, 0, notes, '2026-11-24')).toMatchObject({ kind: 'saved' });
+		expect(await saveRecordOfPlan(db, imke, first, 0, notes, '2026-11-24')).toMatchObject({ kind: 'saved' });
 		expect(await known('2026-11-24')).toEqual(['taught', 'clam']);
 		expect(await lately('2026-11-24', '2026-10-01')).toEqual(['clam']);
 		expect(await lately('2026-11-24', '2026-10-02')).toEqual([]);
@@ -339,25 +345,27 @@ describe('plans', () => {
 		const id = await createGroup(db, loft, group('Runs'));
 		const planId = await createPlan(db, loft, id, null, planOf('clam'));
 		const notes = notesAsPlanned(4, 60);
-		const both = await Promise.all([1, 2].map(() => saveRunOfPlan(db, imke, planId, 0, notes, '2026-11-24')));
+		const both = await Promise.all(
+			[1, 2].map(() => saveRecordOfPlan(db, imke, planId, 0, notes, '2026-11-24'))
+		);
 		expect(both.map(({ kind }) => kind).sort()).toEqual(['saved', 'stale']);
-		expect(await runOfPlan(db, loft, planId)).toMatchObject({
+		expect(await recordOfPlan(db, loft, planId)).toMatchObject({
 			version: 1,
 			groupId: id,
 			run: { planId, on: '2026-11-24', startsAt: '18:30', minutes: 60 }
 		});
-		expect(await saveRunOfPlan(db, tamsin, planId, 1, notes, '2026-11-24')).toEqual({ kind: 'missing' });
-		expect(await removeRunOfPlan(db, shed, planId, 1)).toBe('missing');
+		expect(await saveRecordOfPlan(db, tamsin, planId, 1, notes, '2026-11-24')).toEqual({ kind: 'missing' });
+		expect(await removeRecordOfPlan(db, shed, planId, 1)).toBe('missing');
 		const longer = { ...notes, minutes: 70 };
-		expect(await saveRunOfPlan(db, imke, planId, 1, longer, '2026-11-24')).toMatchObject({ version: 2 });
-		expect(await saveRunOfPlan(db, imke, planId, 1, notes, '2026-11-24')).toMatchObject({ kind: 'stale' });
+		expect(await saveRecordOfPlan(db, imke, planId, 1, longer, '2026-11-24')).toMatchObject({ version: 2 });
+		expect(await saveRecordOfPlan(db, imke, planId, 1, notes, '2026-11-24')).toMatchObject({ kind: 'stale' });
 		expect(await removePlan(db, loft, planId, 1)).toBe('removed');
 		expect((await metBefore(db, loft, id, '2026-12-24', '2026-12-01')).known.slugs).toEqual(['clam']);
-		expect(await saveRunOfPlan(db, imke, planId, 2, notes, '2026-11-24')).toMatchObject({ version: 3 });
+		expect(await saveRecordOfPlan(db, imke, planId, 2, notes, '2026-11-24')).toMatchObject({ version: 3 });
 		expect((await metBefore(db, loft, id, '2026-12-24', '2026-12-01')).known.slugs).toEqual(['clam']);
-		expect(await removeRunOfPlan(db, loft, planId, 2)).toBe('stale');
-		expect(await removeRunOfPlan(db, loft, planId, 3)).toBe('removed');
-		expect(await runOfPlan(db, loft, planId)).toBeNull();
+		expect(await removeRecordOfPlan(db, loft, planId, 2)).toBe('stale');
+		expect(await removeRecordOfPlan(db, loft, planId, 3)).toBe('removed');
+		expect(await recordOfPlan(db, loft, planId)).toBeNull();
 	});
 
 	it('are read against their group, its history and the side that went first last time', async () => {

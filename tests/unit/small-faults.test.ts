@@ -11,7 +11,7 @@ import { proposeClasses } from '../../src/lib/core/propose';
 import { formSuiting, substitutes, suits } from '../../src/lib/core/substitution';
 import { withMentions } from '../../src/lib/core/people';
 import { DIRECTIONS } from '../../src/lib/core/anatomy';
-import { notesOfTally, scriptOf, tally, type RunEvent } from '../../src/lib/core/teach';
+import { notesOfTally, scriptOf, tally, type SessionEvent } from '../../src/lib/core/teach';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { DEMO_PLANS } from '../../src/lib/demo/plans';
@@ -82,10 +82,10 @@ describe('what is written down of a class that was led', () => {
 		const whole = script.steps.filter(({ itemId }) => itemId === second.itemId);
 		const led = (steps: readonly { id: string }[]) => {
 			const at = (place: number) => ({ id: `event-${place}`, at: 0, monoMs: place * 10_000, boot: 'b' });
-			const events: RunEvent[] = [
+			const events: SessionEvent[] = [
 				{ ...at(0), do: 'start', plannedStartAt: 0 },
 				{ ...at(0), id: 'event-left-out', do: 'leave out', steps: steps.map(({ id }) => id) },
-				...script.steps.map((_step, i): RunEvent => ({ ...at(i + 1), do: 'next' }))
+				...script.steps.map((_step, i): SessionEvent => ({ ...at(i + 1), do: 'next' }))
 			];
 			return notesOfTally(tally(script, events), plan).leftOut;
 		};

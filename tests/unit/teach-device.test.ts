@@ -1,7 +1,11 @@
 /** A class on the device that leads it: presses, sleep, and what is kept for the next opening of the page. */
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { beginRun, rehearseRun, reopenRun } from '../../src/lib/client/teach/class-run.svelte';
+import {
+	beginSession,
+	rehearseSession,
+	reopenSession
+} from '../../src/lib/client/teach/teaching-session.svelte';
 import { DeviceStore } from '../../src/lib/client/teach/device-store';
 import { findMovement } from '../../src/lib/catalogue';
 import { USUAL_PACE } from '../../src/lib/core/pace';
@@ -28,7 +32,7 @@ afterEach(() => {
 const pass = (ms: number) => vi.advanceTimersByTime(ms);
 /** The wall's clock goes on alone, as while the device sleeps. */
 const sleep = (ms: number) => vi.setSystemTime(Date.now() + ms);
-const begun = () => beginRun(null, pack, 'imke', START, null);
+const begun = () => beginSession(null, pack, 'imke', START, null);
 
 describe('a press on Next', () => {
 	it('that comes twice is one, and a later one is another', async () => {
@@ -101,7 +105,7 @@ describe('a device that slept', () => {
 		sleep(60_000);
 		run.tick();
 		expect(run.slept).toBe(0);
-		const rehearsal = rehearseRun(pack, () => 8);
+		const rehearsal = rehearseSession(pack, () => 8);
 		rehearsal.tick();
 		sleep(60_000);
 		rehearsal.tick();
@@ -112,7 +116,7 @@ describe('a device that slept', () => {
 describe('a page that is ended', () => {
 	it('loses no second that it said it was there', async () => {
 		const store = await DeviceStore.open();
-		const run = await beginRun(store, pack, 'imke', START, null);
+		const run = await beginSession(store, pack, 'imke', START, null);
 		const kept = (await store.runs()).at(-1)!;
 		await vi.waitFor(async () => expect(await store.events(kept.id)).toHaveLength(1));
 		pass(7400);
@@ -122,7 +126,7 @@ describe('a page that is ended', () => {
 		const alive = Date.now();
 		await vi.waitFor(async () => expect((await store.lastAlive(kept.id))?.at).toBe(alive));
 		pass(60_000);
-		const again = await reopenRun(store, kept);
+		const again = await reopenSession(store, kept);
 		expect(givenMs(again.state, script.steps[0]!.id) + again.state.pausedMs).toBe(Date.now() - START);
 		run.close();
 		again.close();

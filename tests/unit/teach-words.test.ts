@@ -20,7 +20,7 @@ import {
 	Steps,
 	nowOf,
 	type Now,
-	type RunEvent,
+	type SessionEvent,
 	type TeachPack
 } from '../../src/lib/core/teach';
 import { keysOf, TEACH_ACTS, withKey } from '../../src/lib/client/teach/teach-keys';
@@ -35,8 +35,8 @@ const START = Date.UTC(2026, 10, 24, 19, 15);
 
 /** The screen after some seconds in the n-th step, none before it. */
 function at(index: number, seconds: number): Now {
-	const event = (place: number, act: object, ms = 0): RunEvent =>
-		({ id: `event-${place + 1000}`, at: START + ms, monoMs: ms, boot: 'b', ...act }) as RunEvent;
+	const event = (place: number, act: object, ms = 0): SessionEvent =>
+		({ id: `event-${place + 1000}`, at: START + ms, monoMs: ms, boot: 'b', ...act }) as SessionEvent;
 	const moves = Array.from({ length: index }, (_, i) => event(i + 1, { do: 'next' }));
 	const events = [
 		event(0, { do: 'start', plannedStartAt: START }),
@@ -106,7 +106,7 @@ describe('what a press means', () => {
 		const events = [
 			{ ...event, id: 'event-start', do: 'start', plannedStartAt: START },
 			...Array.from({ length: work }, (_, i) => ({ ...event, id: `event-${i + 1000}`, do: 'next' }))
-		] as RunEvent[];
+		] as SessionEvent[];
 		const out = restOfItem(replay(SCRIPT, events), STEPS).map((id) => STEPS.get(id));
 		expect(out.length).toBeGreaterThan(0);
 		for (const { itemId, side } of out) expect([itemId, side]).toEqual([SCRIPT.steps[work]!.itemId, 1]);

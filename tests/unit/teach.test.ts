@@ -10,7 +10,7 @@ import { plannedVsActual, score } from '../../src/lib/core/view-models';
 import { MOMENTS_OF_TEST, type MomentOfTest } from '../../src/lib/core/measure';
 import { groupToday } from '../../src/lib/core/group';
 import { USUAL_PACE } from '../../src/lib/core/pace';
-import { runNotesFaults } from '../../src/lib/core/run';
+import { classNotesFaults } from '../../src/lib/core/record';
 import { emptyPlan, itemsOf, type ClassPlan } from '../../src/lib/core/plan';
 import {
 	behindMs,
@@ -39,10 +39,10 @@ import {
 	swapsFor,
 	tally,
 	STEP_KINDS,
-	type RunAction,
-	type RunEvent,
+	type SessionAction,
+	type SessionEvent,
 	type Replacement,
-	type RunState,
+	type SessionState,
 	type Script
 } from '../../src/lib/core/teach';
 import { PlanWriter } from '../../src/lib/demo/build';
@@ -61,7 +61,7 @@ const START = Date.UTC(2026, 10, 24, 17, 30);
 
 /** Writes events as one device does, on a clock that the test moves. */
 class Device {
-	readonly events: RunEvent[] = [];
+	readonly events: SessionEvent[] = [];
 	private ms = 0;
 
 	constructor(
@@ -74,18 +74,18 @@ class Device {
 		return this;
 	}
 
-	does(act: RunAction): this {
+	does(act: SessionAction): this {
 		const id = `event-${String(this.events.length).padStart(4, '0')}`;
 		this.events.push({ id, at: START + this.ms, monoMs: 1000 + this.ms, boot: this.boot, ...act });
 		return this;
 	}
 
-	get state(): RunState {
+	get state(): SessionState {
 		return replay(this.of, this.events);
 	}
 }
 /** A state of the demo's class the given milliseconds later. */
-const later = (state: RunState, ms: number) => elapse(state, new Steps(DEMO), ms);
+const later = (state: SessionState, ms: number) => elapse(state, new Steps(DEMO), ms);
 const begun = (of: Script = DEMO, lateSeconds = 0) =>
 	new Device(of).after(lateSeconds).does({ do: 'start', plannedStartAt: START });
 
@@ -359,7 +359,7 @@ describe('a run by hand', () => {
 		const put = run.events.map((event, i) => (i ? { ...event, at: event.at + 3_600_000 } : event));
 		expect(replay(DEMO, put).elapsedMs).toBe(30_000);
 		const alive = { at: START + 42_000, monoMs: 43_000, boot: 'first' };
-		const back: RunEvent = {
+		const back: SessionEvent = {
 			id: 'reopened-1',
 			at: START + 102_000,
 			monoMs: 5,
@@ -415,41 +415,43 @@ const CLAM: Replacement = {
 };
 
 /** Any act, with steps of a script by their number. */
-const anyAct = (of: Script): fc.Arbitrary<RunAction> => {
+const anyAct = (of: Script): fc.Arbitrary<SessionAction> => {
 	const id = fc.nat(of.steps.length - 1).map((i) => of.steps[i]!.id);
 	const ids = fc.array(id, { maxLength: 5 });
 	return fc.oneof(
-		{ weight: 10, arbitrary: fc.constant<RunAction>({ do: 'next' }) },
-		{ weight: 3, arbitrary: fc.constant<RunAction>({ do: 'back' }) },
-		fc.constant<RunAction>({ do: 'pause' }),
-		fc.constant<RunAction>({ do: 'resume' }),
-		fc.integer({ min: 1, max: 90 }).map((seconds): RunAction => ({ do: 'more', seconds })),
-		fc.constant<RunAction>({ do: 'one more set' }),
-		ids.map((steps): RunAction => ({ do: 'leave out', steps })),
-		ids.map((steps): RunAction => ({ do: 'bring back', steps })),
-		id.map((step): RunAction => ({ do: 'jump', step })),
-		fc.tuple(id, fc.boolean()).map(([step, waits]): RunAction => ({ do: 'wait', step, waits })),
+		{ weight: 10, arbitrary: fc.constant<SessionAction>({ do: 'next' }) },
+		{ weight: 3, arbitrary: fc.constant<SessionAction>({ do: 'back' }) },
+		fc.constant<SessionAction>({ do: 'pause' }),
+		fc.constant<SessionAction>({ do: 'resume' }),
+		fc.integer({ min: 1, max: 90 }).map((seconds): SessionAction => ({ do: 'more', seconds })),
+		fc.constant<SessionAction>({ do: 'one more set' }),
+		ids.map((steps): SessionAction => ({ do: 'leave out', steps })),
+		ids.map((steps): SessionAction => ({ do: 'bring back', steps })),
+		id.map((step): SessionAction => ({ do: 'jump', step })),
+		fc.tuple(id, fc.boolean()).map(([step, waits]): SessionAction => ({ do: 'wait', step, waits })),
 		fc
 			.constantFrom(...of.steps.flatMap(({ itemId }) => itemId ?? []))
-			.map((item): RunAction => ({ do: 'swap', item, to: CLAM })),
+			.map((item): SessionAction => ({ do: 'swap', item, to: CLAM })),
 		fc
 			.tuple(fc.constantFrom('hand' as const, 'clock' as const), fc.subarray([...STEP_KINDS]))
-			.map(([by, waitsIn]): RunAction => ({ do: 'lead', by, waitsIn })),
+			.map(([by, waitsIn]): SessionAction => ({ do: 'lead', by, waitsIn })),
 		fc
 			.tuple(fc.dictionary(id, fc.integer({ min: 1, max: 300 }), { maxKeys: 4 }), ids)
-			.map(([seconds, leftOut]): RunAction => ({ do: 'adjust', seconds, leftOut })),
-		fc.nat(40).map((n): RunAction => ({ do: 'take back', event: `event-${String(n).padStart(4, '0')}` })),
-		fc.constant<RunAction>({ do: 'note', words: 'said' }),
+			.map(([seconds, leftOut]): SessionAction => ({ do: 'adjust', seconds, leftOut })),
+		fc.nat(40).map((n): SessionAction => ({ do: 'take back', event: `event-${String(n).padStart(4, '0')}` })),
+		fc.constant<SessionAction>({ do: 'note', words: 'said' }),
 		fc
 			.tuple(fc.constantFrom(...MOMENTS_OF_TEST), fc.integer({ min: 1, max: 9 }))
-			.map(([moment, n]): RunAction => ({
+			.map(([moment, n]): SessionAction => ({
 				do: 'count',
 				test: 'leg-roll',
 				moment,
 				counts: { left: [0, n, 0, 0], right: [0, 0, 0, 0] }
 			})),
-		fc.tuple(fc.nat(600_000), fc.boolean()).map(([ms, taught]): RunAction => ({ do: 'slept', ms, taught })),
-		fc.constant<RunAction>({ do: 'end' })
+		fc
+			.tuple(fc.nat(600_000), fc.boolean())
+			.map(([ms, taught]): SessionAction => ({ do: 'slept', ms, taught })),
+		fc.constant<SessionAction>({ do: 'end' })
 	);
 };
 const anyRun = (of: Script) =>
@@ -485,7 +487,9 @@ describe('any run', () => {
 	});
 
 	it('costs the same for each event, however many came before: ten thousand of any kind are read', () => {
-		const endAndBack = Array.from({ length: 10_000 }, (_, i): RunAction => ({ do: i % 2 ? 'back' : 'end' }));
+		const endAndBack = Array.from({ length: 10_000 }, (_, i): SessionAction => ({
+			do: i % 2 ? 'back' : 'end'
+		}));
 		const mixed = fc.sample(anyAct(DEMO), { numRuns: 10_000, seed: 20261201 });
 		for (const acts of [endAndBack, mixed]) {
 			const run = begun();
@@ -494,7 +498,7 @@ describe('any run', () => {
 				...act,
 				id: `many-${String(i).padStart(5, '0')}`,
 				monoMs: 1000 * (i + 1)
-			})) as RunEvent[];
+			})) as SessionEvent[];
 			const became = tally(DEMO, [...run.events, ...events]);
 			const given = became.lines.reduce((sum, { real }) => sum + real, 0);
 			expect(Math.abs(given + became.paused - became.real)).toBeLessThan(became.lines.length);
@@ -537,8 +541,8 @@ describe('any run', () => {
 describe('ending on time', () => {
 	const steps = new Steps(DEMO);
 	/** The class as it goes on after an offer was taken. */
-	const taken = (run: Device, act: RunAction) => run.does(act).state;
-	const gone = (state: RunState) =>
+	const taken = (run: Device, act: SessionAction) => run.does(act).state;
+	const gone = (state: SessionState) =>
 		DEMO.blocks.filter(({ id }) =>
 			DEMO.steps.filter(({ blockId }) => blockId === id).every((step) => isLeftOut(state, step.id))
 		);
@@ -665,7 +669,7 @@ describe('a group that is counted in the tests of a class', () => {
 	const wave = DEMO_PLANS.find(({ plan }) => plan.title === 'A wave at noon')!.plan;
 	const WAVE = scriptOf(wave, DEMO_GROUPS.lamp, findMovement, USUAL_PACE);
 	const tests = WAVE.steps.filter(({ kind }) => kind === 'test');
-	const count = (n: number, moment: MomentOfTest): RunAction => ({
+	const count = (n: number, moment: MomentOfTest): SessionAction => ({
 		do: 'count',
 		test: 'leg-roll',
 		moment,
@@ -777,8 +781,8 @@ describe('what became of a class', () => {
 		});
 		const steps = DEMO.steps.filter(({ blockId }) => blockId === out.id).map(({ id }) => id);
 		const [start, ...rest] = run.events;
-		const before = (act: RunAction, n: number): RunEvent =>
-			({ ...start!, id: `before-${n}`, ...act }) as RunEvent;
+		const before = (act: SessionAction, n: number): SessionEvent =>
+			({ ...start!, id: `before-${n}`, ...act }) as SessionEvent;
 		const events = [before({ do: 'here', here }, 1), start!, before({ do: 'leave out', steps }, 2), ...rest];
 		const became = tally(DEMO, events);
 		expect(became.here).toEqual(here);
@@ -795,7 +799,7 @@ describe('what became of a class', () => {
 				.map(({ movement }) => movement)
 				.filter((slug) => !elsewhere.some(({ movement }) => movement === slug))
 		);
-		expect(runNotesFaults(notes)).toEqual([]);
+		expect(classNotesFaults(notes)).toEqual([]);
 	});
 
 	it('led as planned, is drawn as the desk drew it, twice', () => {

@@ -2,7 +2,7 @@
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
 import { USUAL_PACE } from '../../src/lib/core/pace';
-import { replay, scriptFaults, scriptOf, type RunEvent } from '../../src/lib/core/teach';
+import { replay, scriptFaults, scriptOf, type SessionEvent } from '../../src/lib/core/teach';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { DEMO_PLANS } from '../../src/lib/demo/plans';
 import { migrateDb } from '../../src/lib/server/db/migrate';
@@ -16,7 +16,7 @@ import { newListener, RoomFeed } from '../../src/lib/server/room-feed';
 import { groupHistory } from '../../src/lib/server/history';
 import { forgetMeasured, groupCheckIns } from '../../src/lib/server/check-ins';
 import { keepCountsOfClass } from '../../src/lib/server/counts-of-class';
-import { metBefore, runOfPlan, saveRunOfPlan } from '../../src/lib/server/runs';
+import { metBefore, recordOfPlan, saveRecordOfPlan } from '../../src/lib/server/records';
 import { workHere } from '../../src/lib/server/compute/tasks';
 import {
 	addToTeaching,
@@ -40,7 +40,7 @@ let planId: string;
 const { plan } = DEMO_PLANS[0]!;
 const script = scriptOf(plan, DEMO_GROUPS.striders, findMovement, USUAL_PACE);
 const START = Date.UTC(2026, 10, 24, 19, 15);
-const event = (place: number, act: object): { place: number; event: RunEvent } => ({
+const event = (place: number, act: object): { place: number; event: SessionEvent } => ({
 	place,
 	event: {
 		id: `event-${String(place).padStart(4, '0')}`,
@@ -48,7 +48,7 @@ const event = (place: number, act: object): { place: number; event: RunEvent } =
 		monoMs: place * 1000,
 		boot: 'boot',
 		...act
-	} as RunEvent
+	} as SessionEvent
 });
 const START_EVENT = event(0, { do: 'start', plannedStartAt: START });
 
@@ -71,7 +71,7 @@ afterAll(async () => {
 	await server.stop();
 });
 
-const sent = (events: { place: number; event: RunEvent }[], withScript = true) => ({
+const sent = (events: { place: number; event: SessionEvent }[], withScript = true) => ({
 	planId,
 	groupId: null,
 	startedAt: START,
@@ -285,7 +285,7 @@ describe('a class whose device or plan is not what it was', () => {
 			kind: 'added'
 		});
 		expect(await writeDownEnded(db, owner, id, '2026-11-26', workHere)).toBe(removedFirst);
-		const run = (await runOfPlan(db, owner.studioId, removedFirst))!;
+		const run = (await recordOfPlan(db, owner.studioId, removedFirst))!;
 		expect(run).toMatchObject({ groupId: await groupOf(), run: { minutes: 44, on: '2026-11-26' } });
 		const known = await metBefore(db, owner.studioId, run.groupId, '2026-11-27', '2026-11-01');
 		expect(known.known.slugs).toEqual(expect.arrayContaining(slugsOf(plan)));
@@ -298,7 +298,7 @@ describe('a class whose device or plan is not what it was', () => {
 		expect(await writeDownEnded(db, owner, 'run-plan-unknown-1', '2026-11-27', workHere)).toBe(
 			'a-plan-of-nobody'
 		);
-		expect((await runOfPlan(db, owner.studioId, 'a-plan-of-nobody'))!.run.on).toBe('2026-11-27');
+		expect((await recordOfPlan(db, owner.studioId, 'a-plan-of-nobody'))!.run.on).toBe('2026-11-27');
 	});
 
 	it('whose clock stands in another year is put right, and its own time is kept beside', async () => {
@@ -392,14 +392,14 @@ describe('a class that was led to its end', () => {
 		const today = '2026-11-30';
 		await addToTeaching(db, owner, 'run-false-start-1', sent([START_EVENT, endedAfter(20)]));
 		await writeDownEnded(db, owner, 'run-false-start-1', today, workHere);
-		expect(await runOfPlan(db, owner.studioId, planId)).toBeNull();
+		expect(await recordOfPlan(db, owner.studioId, planId)).toBeNull();
 		await addToTeaching(db, owner, 'run-to-the-end-01', sent([START_EVENT, endedAfter(2640)]));
 		await writeDownEnded(db, owner, 'run-to-the-end-01', today, workHere);
-		const run = await runOfPlan(db, owner.studioId, planId);
+		const run = await recordOfPlan(db, owner.studioId, planId);
 		expect(run).toMatchObject({ version: 1, run: { minutes: 44, effort: null, on: '2026-11-24' } });
 		await addToTeaching(db, owner, 'run-to-the-end-02', sent([START_EVENT, endedAfter(3000)]));
 		await writeDownEnded(db, owner, 'run-to-the-end-02', today, workHere);
-		expect((await runOfPlan(db, owner.studioId, planId))!.run.minutes).toBe(44);
+		expect((await recordOfPlan(db, owner.studioId, planId))!.run.minutes).toBe(44);
 		const led = await ledFromPlan(db, owner.studioId, planId, workHere);
 		expect(led.filter(({ stored }) => stored.id.startsWith('run-to-the-end'))).toHaveLength(2);
 		const history = await groupHistory(db, owner, run!.groupId);
@@ -420,9 +420,9 @@ describe('a class that was led to its end', () => {
 			expect(await writeDownEnded(db, owner, id, today, workHere)).toBeNull();
 		}
 		const [first, second] = plans;
-		const written = (await runOfPlan(db, owner.studioId, second!))!;
+		const written = (await recordOfPlan(db, owner.studioId, second!))!;
 		const { planId: _plan, on: _on, startsAt: _at, ...notes } = written.run;
-		await saveRunOfPlan(db, owner, second!, written.version, { ...notes, note: 'A fire alarm' }, today);
+		await saveRecordOfPlan(db, owner, second!, written.version, { ...notes, note: 'A fire alarm' }, today);
 		const goesOn = [event(2641, { do: 'back' }), endedAfter(3000)];
 		for (const [id, made] of [
 			['run-ended-twice-1', first!],
@@ -431,8 +431,8 @@ describe('a class that was led to its end', () => {
 			await addToTeaching(db, owner, id, { ...sent(goesOn, false), planId: made });
 		expect(await writeDownEnded(db, owner, 'run-ended-twice-1', today, workHere)).toBe(first);
 		expect(await writeDownEnded(db, owner, 'run-ended-twice-2', today, workHere)).toBeNull();
-		expect((await runOfPlan(db, owner.studioId, first!))!.run.minutes).toBe(50);
-		expect((await runOfPlan(db, owner.studioId, second!))!.run).toMatchObject({
+		expect((await recordOfPlan(db, owner.studioId, first!))!.run.minutes).toBe(50);
+		expect((await recordOfPlan(db, owner.studioId, second!))!.run).toMatchObject({
 			minutes: 44,
 			note: 'A fire alarm'
 		});

@@ -14,7 +14,7 @@ import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import { getGroup } from '../../src/lib/server/groups';
 import { getPlan, restorePlan } from '../../src/lib/server/plans';
-import { metBefore, runOfPlan } from '../../src/lib/server/runs';
+import { metBefore, recordOfPlan } from '../../src/lib/server/records';
 import { getSeries, restoreSeries } from '../../src/lib/server/series';
 import { getStudioKit } from '../../src/lib/server/studio-kit';
 import { getOwn } from '../../src/lib/server/studio-catalogue';
@@ -200,7 +200,7 @@ it('how classes of a series went is kept beside it, and only planned classes do 
 it('a series that was removed comes back with what was written down of it', async () => {
 	expect(await restoreSeries(db, 'loft', 'gone')).toBe(true);
 	expect((await getSeries(db, 'loft', 'gone'))!.planned.runs).toHaveProperty('gone-class-1');
-	expect(await runOfPlan(db, 'loft', 'gone-class-1')).toMatchObject({
+	expect(await recordOfPlan(db, 'loft', 'gone-class-1')).toMatchObject({
 		run: { note: series.series.classes[0].run.note }
 	});
 });

@@ -1,17 +1,17 @@
 /** Upload of a led class, and the device's reaction to each answer. */
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { DeviceStore, type KeptRun } from '../../src/lib/client/teach/device-store';
-import { uploadUnsentRuns } from '../../src/lib/client/teach/left';
+import { DeviceStore, type KeptSession } from '../../src/lib/client/teach/device-store';
+import { uploadUnsentSessions } from '../../src/lib/client/teach/left';
 import { upload } from '../../src/lib/client/teach/upload';
-import type { RunEvent, TeachPack } from '../../src/lib/core/teach';
+import type { SessionEvent, TeachPack } from '../../src/lib/core/teach';
 
 const PACK = {
 	planId: 'plan-of-the-class',
 	groupId: 'the-group',
 	script: { steps: [] }
 } as unknown as TeachPack;
-const event = (place: number): RunEvent => ({
+const event = (place: number): SessionEvent => ({
 	id: `event-${place}`,
 	at: 1000 * place,
 	monoMs: 1000 * place,
@@ -21,7 +21,7 @@ const event = (place: number): RunEvent => ({
 const taken = { refused: [], clock: null, others: [] };
 
 let store: DeviceStore;
-let run: KeptRun;
+let run: KeptSession;
 let runs = 0;
 let sent: { over: boolean; script: unknown; groupId: string; events: { place: number }[] }[];
 
@@ -142,9 +142,9 @@ describe('what earlier classes left on the device', () => {
 		];
 		for (const other of others) await store.putRun(other);
 		serverAnswers(says(503));
-		expect(await uploadUnsentRuns(store, 'imke')).toBe(1);
+		expect(await uploadUnsentSessions(store, 'imke')).toBe(1);
 		serverAnswers(says(200));
-		expect(await uploadUnsentRuns(store, 'imke')).toBe(0);
+		expect(await uploadUnsentSessions(store, 'imke')).toBe(0);
 		const left = (await store.runs()).map(({ id }) => id);
 		expect(left.sort()).toEqual(others.map(({ id }) => id).sort());
 		for (const { id } of others) await store.drop(id);

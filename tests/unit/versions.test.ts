@@ -14,7 +14,7 @@ import { GROUP, STUDENT } from '../../src/lib/core/group';
 import { MOVEMENT } from '../../src/lib/core/movement';
 import { PACE_MODEL, paceOf, USUAL_PACE } from '../../src/lib/core/pace';
 import { blocksOf, goesByTurns, itemsOf, PLAN } from '../../src/lib/core/plan';
-import { RUN_NOTES } from '../../src/lib/core/run';
+import { CLASS_NOTES } from '../../src/lib/core/record';
 import { SERIES_KIND, seriesBroughtUp } from '../../src/lib/core/series';
 import { TEACHER_STYLE } from '../../src/lib/core/style';
 import {
@@ -32,7 +32,16 @@ const oldFile = (name: string, folder = OLD) => readFileSync(`${folder}/${name}`
 const oldFiles = (kind: string, folder = OLD) =>
 	readdirSync(folder).filter((name) => name.endsWith(`.${kind}.json`));
 const VERSION_2 = 'tests/fixtures/version-2';
-const KINDS = { GROUP, MOVEMENT, PACE_MODEL, PLAN, RUN_NOTES, SERIES: SERIES_KIND, STUDENT, TEACHER_STYLE };
+const KINDS = {
+	GROUP,
+	MOVEMENT,
+	PACE_MODEL,
+	PLAN,
+	RUN_NOTES: CLASS_NOTES,
+	SERIES: SERIES_KIND,
+	STUDENT,
+	TEACHER_STYLE
+};
 
 describe('every kind of document', () => {
 	it.each(Object.entries(KINDS))('%s refuses a version that it does not know, with a sentence', (_, kind) => {

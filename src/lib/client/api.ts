@@ -92,4 +92,4 @@ export async function getPack(planId: string): Promise<TeachPack | null> {
 
 /** Sends what happened in a class; the response says what became of it. */
 export const sendEvents = (run: string, body: unknown): Promise<Response> =>
-	fetch(`/api/teach/runs/${run}`, sending('POST', body));
+	fetch(`/api/teach/sessions/${run}`, sending('POST', body));

@@ -4,7 +4,7 @@ import { fit, type FitResult } from '$lib/core/fit';
 import type { Group } from '$lib/core/group';
 import { catalogueView, type Movement } from '$lib/core/movement';
 import type { PaceModel } from '$lib/core/pace';
-import type { FamiliarMovements } from '$lib/core/run';
+import type { FamiliarMovements } from '$lib/core/record';
 import type { ClassPlan } from '$lib/core/plan';
 import {
 	alternativesFor,

@@ -1,7 +1,7 @@
 import { findMovement } from '$lib/catalogue';
 import { readPlanFile, readSeriesFile, writeMovements } from '$lib/core/formats';
 import { PLAN } from '$lib/core/plan';
-import { notesOf } from '$lib/core/run';
+import { notesOf } from '$lib/core/record';
 import { seriesAsSent, withNewIds } from '$lib/core/series';
 import { faultLines, withVersion, type Fault } from '$lib/core/validation';
 import type { FileKind, FileResult } from './open-file';

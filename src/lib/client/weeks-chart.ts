@@ -1,5 +1,5 @@
 import { formatDuration } from '$lib/core/clock';
-import type { weeksTable } from '$lib/core/run';
+import type { weeksTable } from '$lib/core/record';
 import type { Drift } from '$lib/core/teach';
 import type { EChartsCoreOption } from 'echarts/core';
 import { axis, valueAxis, grid, legend, baseOptions } from './chart-parts';

@@ -1,4 +1,4 @@
-import { RUN_NOTES, type RunNotes } from '$lib/core/run';
+import { CLASS_NOTES, type ClassNotes } from '$lib/core/record';
 import { withVersion } from '$lib/core/validation';
 import { remove, save } from './api';
 
@@ -9,11 +9,11 @@ import { remove, save } from './api';
 export async function writeDown(
 	planId: string,
 	version: number,
-	notes: RunNotes | null
+	notes: ClassNotes | null
 ): Promise<{ ok: boolean; said: string }> {
-	const path = `/api/plans/${planId}/run`;
+	const path = `/api/plans/${planId}/record`;
 	const answer = notes
-		? await save(path, version, withVersion(RUN_NOTES, notes))
+		? await save(path, version, withVersion(CLASS_NOTES, notes))
 		: await remove(path, version);
 	if (answer.ok) return { ok: true, said: notes ? 'Recorded' : 'Record deleted' };
 	const isStale = answer.status === 409;

@@ -1,6 +1,6 @@
 import { USUAL_PACE } from '../core/pace';
 import { CATALOGUE, findMovement } from '../catalogue';
-import { notesAsPlanned, type RunNotes } from '../core/run';
+import { notesAsPlanned, type ClassNotes } from '../core/record';
 import { writeSeriesFile } from '../core/formats';
 import type { Group } from '../core/group';
 import type { FormId } from '../core/movement';
@@ -13,7 +13,7 @@ import {
 	sameRung,
 	settingsFor,
 	withProposed,
-	withRunNotes,
+	withClassNotes,
 	withSettings,
 	type Ladder,
 	type PlannedSeries,
@@ -31,7 +31,7 @@ interface Written {
 	settings: Partial<SeriesSettings> & { startsOn: string };
 	goals: { movement: string; form: FormId }[];
 	/** Records of the classes that are over. */
-	runs: (Partial<RunNotes> & { effort: number; minutes: number })[];
+	runs: (Partial<ClassNotes> & { effort: number; minutes: number })[];
 	/** Classes (from 0) that the teacher put together by hand: the group's plan of that week of the demo. */
 	byHand: { at: number; title: string }[];
 }
@@ -113,7 +113,7 @@ function made({ group: key, letters, settings, goals, runs, byHand }: Written): 
 		planned.series.classes[i]!.id,
 		{ ...notesAsPlanned(run.effort, run.minutes), ...run }
 	]);
-	return withRunNotes(planned, Object.fromEntries(notes));
+	return withClassNotes(planned, Object.fromEntries(notes));
 }
 
 /** The shorter way that the demo's teacher chose: each form once, without more of it before the next. */

@@ -1,5 +1,5 @@
 import type { GradeCounts, GroupCheckIn, StudentCheckIn } from '../core/measure';
-import type { RunEvent, Script, StepKind } from '../core/teach';
+import type { SessionEvent, Script, StepKind } from '../core/teach';
 import type { DemoGroupKey } from './groups';
 
 /** Weeks before this one in which the season's classes were taught. */
@@ -17,7 +17,7 @@ function numbers(seed: number): () => number {
 }
 
 /** Returns the events of a class of the season, step by step. */
-export function ledEvents(script: Script, startedAt: number, week: number): RunEvent[] {
+export function ledEvents(script: Script, startedAt: number, week: number): SessionEvent[] {
 	const random = numbers(1000 + week);
 	let ms = 0;
 	const at = (place: number) => ({
@@ -26,7 +26,7 @@ export function ledEvents(script: Script, startedAt: number, week: number): RunE
 		monoMs: ms,
 		boot: `season-${week}`
 	});
-	const events: RunEvent[] = [{ ...at(0), do: 'start', plannedStartAt: startedAt }];
+	const events: SessionEvent[] = [{ ...at(0), do: 'start', plannedStartAt: startedAt }];
 	for (const [i, { kind, seconds }] of script.steps.entries()) {
 		const chance = 1 + CHANCE * (2 * random() - 1);
 		ms += Math.max(1, Math.round(seconds * (TAKES[kind] ?? 1) * chance)) * 1000;

@@ -2,7 +2,7 @@ import { and, asc, desc, eq, inArray, isNotNull, isNull, lt, type SQL } from 'dr
 import type { Group, Kit } from '../core/group';
 import type { Db } from './db/open';
 import { newRowId } from './db/ids';
-import { classGroup, classRun, groupKit, plan, series } from './db/schema';
+import { classGroup, classRecord, groupKit, plan, series } from './db/schema';
 import { clearRows, updateUnversioned, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
 import { TRASH_DAYS } from './removed';
@@ -90,7 +90,7 @@ export async function removeGroup(
 		const mine = and(eq(classGroup.id, id), there(studioId))!;
 		const [row] = await tx.select({ id: classGroup.id }).from(classGroup).where(mine).for('update');
 		if (!row) return 'missing';
-		for (const table of [plan, series, classRun]) {
+		for (const table of [plan, series, classRecord]) {
 			const [used] = await tx.select({ id: table.id }).from(table).where(eq(table.groupId, id)).limit(1);
 			if (used) return 'used';
 		}

@@ -1,9 +1,9 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import { foundInHistory, type HistoryRow, type TaughtBefore } from '../core/run';
+import { foundInHistory, type HistoryRow, type TaughtBefore } from '../core/record';
 import type { Db } from './db/open';
 import { plan, planMovement, taughtTime } from './db/schema';
 import { getGroup } from './groups';
-import { historyOfGroup, taughtCount } from './runs';
+import { historyOfGroup, taughtCount } from './records';
 import { mentionable, readable } from './students';
 import { studioCatalogue } from './studio-catalogue';
 import type { Owner } from './owner';

@@ -2,7 +2,7 @@ import { addDays, dayName } from '../core/calendar';
 import { itemsOf, slugsOf } from '../core/plan';
 import type { Db } from './db/open';
 import { getPlan, type StoredPlan } from './plans';
-import { lastRunWithoutFeedback } from './runs';
+import { lastRecordWithoutFeedback } from './records';
 import { getSeries } from './series';
 import { mentionable, readable } from './students';
 import type { StudioCatalogue } from './studio-catalogue';
@@ -25,7 +25,7 @@ export async function pendingFeedback(
 ) {
 	const { studioId } = owner;
 	const before = next.plannedOn ?? day;
-	const run = await lastRunWithoutFeedback(
+	const run = await lastRecordWithoutFeedback(
 		db,
 		studioId,
 		next.groupId,

@@ -5,13 +5,13 @@ import type { Group } from '../core/group';
 import type { CatalogueView, OutdatedMovement } from '../core/movement';
 import type { PaceModel } from '../core/pace';
 import { firstSideOf, slugsOf } from '../core/plan';
-import type { FamiliarMovements } from '../core/run';
+import type { FamiliarMovements } from '../core/record';
 import { analysePlan, planContext, type SilencedCheck } from '../core/checks';
 import { LATELY_CLASSES, sumOfOrbits, type Lately } from '../core/orbit';
 import type { Db } from './db/open';
 import { getGroup } from './groups';
 import { getPlan, lastPlansOfGroup, type StoredPlan } from './plans';
-import { metBefore } from './runs';
+import { metBefore } from './records';
 import { silencedChecks } from './silenced-checks';
 import { paceOfTeacher } from './teachers-pace';
 import {

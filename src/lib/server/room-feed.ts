@@ -9,7 +9,7 @@ import {
 	isAbandoned,
 	mayBeShown,
 	type RoomNews,
-	type RunEvent,
+	type SessionEvent,
 	type Script
 } from '../core/teach';
 import type { Db } from './db/open';
@@ -30,12 +30,12 @@ export interface RoomListener {
 export const newListener = (wanted: string | null): RoomListener => ({ wanted, following: null, told: 0 });
 
 /** A class that goes on, as it is read once for all who listen to it. */
-interface RunReader {
+interface SessionReader {
 	script: Script;
 	title: string;
 	figures: Record<string, Figure>;
 	/** Events that may be shown, in the order of arrival. */
-	events: RunEvent[];
+	events: SessionEvent[];
 	/** Places that were read, and when the last of them came. */
 	had: Set<number>;
 	receivedAt: Date;
@@ -56,7 +56,7 @@ const FRESH_MS = 900;
 /** An event may come in after one that was received later: so long is looked back. */
 const LOOK_BACK_MS = 10_000;
 /** More classes than go on at once on any server. */
-const MOST_RUNS = 200;
+const MOST_SESSIONS = 200;
 const MOST_STUDIOS = 1000;
 
 type Draw = (keys: string[]) => Promise<Record<string, Figure>>;
@@ -66,7 +66,7 @@ type Draw = (keys: string[]) => Promise<Record<string, Figure>>;
  * since it was last read.
  */
 export class RoomFeed {
-	private readonly runs = new LRUCache<string, RunReader>({ max: MOST_RUNS });
+	private readonly runs = new LRUCache<string, SessionReader>({ max: MOST_SESSIONS });
 	private readonly studios = new LRUCache<string, StudioReader>({ max: MOST_STUDIOS });
 
 	constructor(private readonly db: Db) {}
@@ -119,7 +119,7 @@ export class RoomFeed {
 		return known;
 	}
 
-	private async run(id: string, now: number): Promise<RunReader> {
+	private async run(id: string, now: number): Promise<SessionReader> {
 		let known = this.runs.get(id);
 		if (!known) {
 			const script = await scriptOf(this.db, id);
@@ -168,7 +168,7 @@ async function goingOn(db: Db, studioId: string, now: number): Promise<StudioRea
 		.innerJoin(classGroup, eq(classGroup.id, teaching.groupId))
 		.where(and(eq(teaching.studioId, studioId), gt(teaching.heardAt, new Date(now - GONE_AFTER_MS))))
 		.orderBy(desc(teaching.startedAt))
-		.limit(MOST_RUNS);
+		.limit(MOST_SESSIONS);
 	// late events of a class that was never ended do not make it a running class
 	return heard.filter(({ startedAt }) => !isAbandoned(startedAt.getTime(), now));
 }
@@ -179,7 +179,7 @@ async function scriptOf(db: Db, id: string): Promise<Script> {
 }
 
 /** Adds what came in of a class since it was last read: all of it the first time. */
-async function readOn(db: Db, id: string, run: RunReader): Promise<void> {
+async function readOn(db: Db, id: string, run: SessionReader): Promise<void> {
 	const since = new Date(run.receivedAt.getTime() - LOOK_BACK_MS);
 	const rows = await db
 		.select({ place: teachingEvent.place, event: teachingEvent.event, receivedAt: teachingEvent.receivedAt })
@@ -197,14 +197,14 @@ async function readOn(db: Db, id: string, run: RunReader): Promise<void> {
 }
 
 /** Drawings by their keys, each drawn once for all who listen. */
-async function drawn(run: RunReader, keys: string[], draw: Draw): Promise<Record<string, Figure>> {
+async function drawn(run: SessionReader, keys: string[], draw: Draw): Promise<Record<string, Figure>> {
 	const missing = [...new Set(keys)].filter((key) => !Object.hasOwn(run.figures, key));
 	if (missing.length) Object.assign(run.figures, await draw(missing));
 	return Object.fromEntries(keys.flatMap((key) => (run.figures[key] ? [[key, run.figures[key]]] : [])));
 }
 
 /** Drawings of what is given in place of something. */
-const keysOfSwaps = (events: readonly RunEvent[]): string[] =>
+const keysOfSwaps = (events: readonly SessionEvent[]): string[] =>
 	events.flatMap((event) => {
 		if (event.do !== 'swap' || !event.to) return [];
 		const { movement, form } = event.to;

@@ -12,7 +12,7 @@ import { workHere } from './compute/tasks';
 import type { Db } from './db/open';
 import { newRowId } from './db/ids';
 import { createPlan } from './plans';
-import { runOfPlan, saveRunOfPlan } from './runs';
+import { recordOfPlan, saveRecordOfPlan } from './records';
 import { createStudent } from './students';
 import { learnFromPlan } from './teachers-pace';
 import { addToTeaching, writeDownEnded } from './teachings';
@@ -47,9 +47,9 @@ export async function seedSeason(
 			at: Date.now()
 		});
 		await writeDownEnded(db, owner, id, day, workHere);
-		const run = await runOfPlan(db, owner.studioId, planId);
+		const run = await recordOfPlan(db, owner.studioId, planId);
 		const { planId: _plan, on: _on, startsAt: _at, ...written } = run!.run;
-		await saveRunOfPlan(db, owner, planId, run!.version, { ...written, ...notes }, day);
+		await saveRecordOfPlan(db, owner, planId, run!.version, { ...written, ...notes }, day);
 		await learnFromPlan(db, owner, planId, workHere);
 	}
 	for (const { group, week, checkIn } of SEASON_CHECK_INS)

@@ -3,7 +3,7 @@ import { type PaceModel } from '../core/pace';
 import type { SeriesInput } from './compute/tasks';
 import type { Db } from './db/open';
 import { getGroup, type StoredGroup } from './groups';
-import { metBefore } from './runs';
+import { metBefore } from './records';
 import { getSeries, type StoredSeries } from './series';
 import { outdatedMovements, movementsFor, studioCatalogue, type StudioCatalogue } from './studio-catalogue';
 

@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { keptDocument } from './db/document-column';
 import { withVersion } from '../core/validation';
-import { type Runs } from '../core/run';
+import { type ClassRecords } from '../core/record';
 import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import {
 	type Due,
@@ -21,7 +21,7 @@ import { deleteFrom, moveFrom, updateUnversioned, updateFrom } from './db/versio
 import { sameContent } from './content-hash';
 import { addPlanRow, changePlanRow, onePlan } from './plan-rows';
 import { holdQuota } from './quotas';
-import { addRun, runsOfPlans, taughtPlans } from './runs';
+import { addRecord, recordsOfPlans, taughtPlans } from './records';
 import { groupComesBack } from './groups';
 import { forgetOneRemoved, keepRemoved, lookAtRemoved } from './removed';
 import type { Removal, SaveResult } from './saved';
@@ -118,7 +118,7 @@ export async function getSeries(db: Db, studioId: string, id: string): Promise<S
 		.select()
 		.from(plan)
 		.where(and(eq(plan.studioId, studioId), eq(plan.seriesId, row.id)));
-	const runs = await runsOfPlans(
+	const runs = await recordsOfPlans(
 		db,
 		studioId,
 		row.document.classes.map(({ id }) => id)
@@ -148,7 +148,7 @@ export async function createSeries(
 	{ studioId, teacherId }: Owner,
 	groupId: string,
 	planned: SeriesDocument,
-	runs: Runs = {}
+	runs: ClassRecords = {}
 ): Promise<string> {
 	const id = newRowId();
 	await db.transaction(async (tx) => {
@@ -173,7 +173,7 @@ export async function createSeries(
 				startsAt,
 				title: document?.title ?? ''
 			};
-			await addRun(tx, place, notes, document ? slugsOf(document) : []);
+			await addRecord(tx, place, notes, document ? slugsOf(document) : []);
 		}
 	});
 	return id;

@@ -3,7 +3,7 @@ import type { Student } from '../core/group';
 import { linesAbout, mentions, namesAsWord, withNames, withoutName, type Mentionable } from '../core/people';
 import type { Db } from './db/open';
 import { newRowId } from './db/ids';
-import { checkIn, classRun, student } from './db/schema';
+import { checkIn, classRecord, student } from './db/schema';
 import { clearRows, updateUnversioned, updateFrom } from './db/versioned';
 import { holdQuota } from './quotas';
 import type { Removal, SaveResult } from './saved';
@@ -138,15 +138,15 @@ export async function notesThatName(
 	if (!known) return null;
 	const runs = await db
 		.select()
-		.from(classRun)
+		.from(classRecord)
 		.where(
 			and(
-				eq(classRun.studioId, owner.studioId),
-				eq(classRun.groupId, known.groupId),
-				eq(classRun.teacherId, owner.teacherId)
+				eq(classRecord.studioId, owner.studioId),
+				eq(classRecord.groupId, known.groupId),
+				eq(classRecord.teacherId, owner.teacherId)
 			)
 		)
-		.orderBy(desc(classRun.taughtOn));
+		.orderBy(desc(classRecord.taughtOn));
 	const notes = runs
 		.filter(({ document }) => namesAsWord(document.note, known.document.name))
 		.map(({ id: runId, version, taughtOn, title, document }) => ({
@@ -171,15 +171,15 @@ export function takeNameOut(
 	return db.transaction(async (tx): Promise<Removal> => {
 		const note = (await notesThatName(tx, owner, id))?.notes.find((one) => one.runId === runId);
 		if (!note) return 'missing';
-		const one = and(eq(classRun.studioId, owner.studioId), eq(classRun.id, runId))!;
-		const [row] = await tx.select().from(classRun).where(one);
+		const one = and(eq(classRecord.studioId, owner.studioId), eq(classRecord.id, runId))!;
+		const [row] = await tx.select().from(classRecord).where(one);
 		const [known] = await tx
 			.select()
 			.from(student)
 			.where(and(whose(owner), eq(student.id, id)));
 		if (!row || !known) return 'missing';
 		const document = { ...row.document, note: withoutName(row.document.note, known.document.name) };
-		return (await updateFrom(tx, classRun, one, fromVersion, { document })) ? 'removed' : 'stale';
+		return (await updateFrom(tx, classRecord, one, fromVersion, { document })) ? 'removed' : 'stale';
 	});
 }
 
@@ -197,8 +197,8 @@ export async function dataOfStudent(db: Db, owner: Owner, id: string) {
 		.orderBy(asc(checkIn.takenOn));
 	const runs = await db
 		.select()
-		.from(classRun)
-		.where(and(eq(classRun.studioId, owner.studioId), eq(classRun.groupId, row.groupId)));
+		.from(classRecord)
+		.where(and(eq(classRecord.studioId, owner.studioId), eq(classRecord.groupId, row.groupId)));
 	return {
 		writtenDown: row.document,
 		measured: taken.map(({ takenOn, document }) => ({ on: takenOn, ...document })),

@@ -1,12 +1,12 @@
 import { and, desc, eq, gt, max } from 'drizzle-orm';
 import { learnKinds, type PaceModel } from '../core/pace';
-import { kindOfPlan, isTaught, sidesTogether, timeOfMinutes } from '../core/teach';
+import { kindOfPlan, isTaught, sidesTogether, evidenceOfMinutes } from '../core/teach';
 import type { RunTask } from './compute/tasks';
 import type { Db } from './db/open';
 import { plan, taughtTime } from './db/schema';
 import { clearRows } from './db/versioned';
 import { getPlan } from './plans';
-import { runOfPlan } from './runs';
+import { recordOfPlan } from './records';
 import { catalogueWith, movementsFor, outdatedMovements, studioCatalogue } from './studio-catalogue';
 import { getStyle } from './styles';
 import { ledFromPlan, type StoredTeaching } from './teachings';
@@ -63,7 +63,7 @@ export async function learnFromPlan(
 	planId: string,
 	work: RunTask
 ): Promise<void> {
-	const run = await runOfPlan(db, studioId, planId);
+	const run = await recordOfPlan(db, studioId, planId);
 	const stored = run && (await getPlan(db, studioId, planId));
 	if (!stored) return;
 	const taught = stored.plan;
@@ -76,7 +76,7 @@ export async function learnFromPlan(
 	const { minutes, leftOut } = run.run;
 	const told =
 		(led && (await work('timeOfLed', { ...stepsOf(led.stored), plan: taught, kind, movements }))) ??
-		timeOfMinutes(taught, find, kind, minutes, leftOut);
+		evidenceOfMinutes(taught, find, kind, minutes, leftOut);
 	const sides = led && sidesTogether(led.tally);
 	const document = told && (sides ? { ...told, sides } : told);
 	await clearRows(db, taughtTime, eq(taughtTime.runId, run.id));

@@ -1,11 +1,11 @@
 import { and, asc, count, eq, gt, ne } from 'drizzle-orm';
 import { withMentions } from '../core/people';
-import { sameNotes } from '../core/run';
-import { EVENT_LIMITS, putRight, type RunEvent, type Script, type Tally } from '../core/teach';
+import { sameNotes } from '../core/record';
+import { EVENT_LIMITS, putRight, type SessionEvent, type Script, type Tally } from '../core/teach';
 import type { RunTask } from './compute/tasks';
 import type { Db } from './db/open';
 import { classGroup, teaching, teachingEvent } from './db/schema';
-import { runOfPlan, writeLedRun } from './runs';
+import { recordOfPlan, writeLedRecord } from './records';
 import { updateUnversioned } from './db/versioned';
 import { getPlan, removedPlan } from './plans';
 import { holdQuota } from './quotas';
@@ -22,13 +22,13 @@ export interface StoredTeaching {
 	/** As the device said, where its clock could not be right; null where it was believed. */
 	deviceStartedAt: Date | null;
 	script: Script;
-	events: RunEvent[];
+	events: SessionEvent[];
 }
 
 /** An event with its place in the log of its device. */
 export interface PlacedEvent {
 	place: number;
-	event: RunEvent;
+	event: SessionEvent;
 }
 
 /** A device's upload of a class that it led. */
@@ -263,7 +263,7 @@ export async function writeDownEnded(
 	if (!became) return null;
 	const people = await mentionable(db, owner, groupId);
 	const notes = { ...became, note: withMentions(became.note, people) };
-	const written = await runOfPlan(db, owner.studioId, planId);
+	const written = await recordOfPlan(db, owner.studioId, planId);
 	if (written && (written.ledBy !== id || sameNotes(written.run, notes))) return null;
 	// answers given since then stay
 	const { sore, there } = written?.run ?? {};
@@ -275,7 +275,7 @@ export async function writeDownEnded(
 		taughtOn: plan?.plannedOn ?? today,
 		startsAt: plan?.plan.startsAt ?? script.startsAt
 	};
-	const isSaved = await writeLedRun(
+	const isSaved = await writeLedRecord(
 		db,
 		owner,
 		id,

@@ -2,7 +2,7 @@ import { addDays, dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
 import { getGroup, groupNames } from '$lib/server/groups';
 import { latelyFrom } from '$lib/server/plan-context';
-import { usedBetween } from '$lib/server/runs';
+import { usedBetween } from '$lib/server/records';
 import { studioOfRequest } from '$lib/server/endpoint';
 import { studioCatalogue } from '$lib/server/studio-catalogue';
 import type { PageServerLoad } from './$types';

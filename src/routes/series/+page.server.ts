@@ -1,5 +1,5 @@
 import { dayInZone } from '$lib/core/calendar';
-import { taughtPlans } from '$lib/server/runs';
+import { taughtPlans } from '$lib/server/records';
 import { seriesInShort } from '$lib/core/view-models';
 import { begunSeries, newSeries, newSeriesSchema } from '$lib/core/series';
 import { once } from '$lib/server/accepted';

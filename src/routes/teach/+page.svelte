@@ -3,9 +3,14 @@
 	import { page } from '$app/state';
 	import { getPack } from '$lib/client/api';
 	import { WakeLock } from '$lib/client/teach/awake.svelte';
-	import { beginRun, rehearseRun, reopenRun, type ClassRun } from '$lib/client/teach/class-run.svelte';
+	import {
+		beginSession,
+		rehearseSession,
+		reopenSession,
+		type TeachingSession
+	} from '$lib/client/teach/teaching-session.svelte';
 	import { DeviceStore, type KeptPack } from '$lib/client/teach/device-store';
-	import { goesOn, uploadUnsentRuns } from '$lib/client/teach/left';
+	import { goesOn, uploadUnsentSessions } from '$lib/client/teach/left';
 	import { RoomSender } from '$lib/client/teach/room-channel';
 	import { keepPages } from '$lib/client/teach/kept-pages';
 	import { DeviceSettings, LOOKS } from '$lib/client/teach/settings.svelte';
@@ -38,7 +43,7 @@
 	let store = $state.raw<DeviceStore | null>(null);
 	let packs = $state.raw<KeptPack[]>([]);
 	let pack = $state.raw<TeachPack | null>(null);
-	let run = $state.raw<ClassRun | null>(null);
+	let run = $state.raw<TeachingSession | null>(null);
 	let isReady = $state(false);
 	let isLooking = $state(true);
 	let panel = $state<'' | 'list' | 'late' | 'change' | 'count' | 'settings' | 'keys'>('');
@@ -67,11 +72,11 @@
 			.at(-1);
 		if (store && left) {
 			pack = left.pack;
-			run = await reopenRun(store, left);
+			run = await reopenSession(store, left);
 			await awake.ask();
 		} else if (asked) await choose(asked);
 		packs = (await store?.packs()) ?? [];
-		if (store && data.owner) void uploadUnsentRuns(store, data.owner);
+		if (store && data.owner) void uploadUnsentSessions(store, data.owner);
 		isLooking = false;
 	}
 
@@ -89,7 +94,7 @@
 		signals.wake();
 		await navigator.storage?.persist?.().catch(() => false);
 		const plannedStartAt = beginsAt(pack, Date.now());
-		run = await beginRun(store, pack, data.owner, plannedStartAt, here);
+		run = await beginSession(store, pack, data.owner, plannedStartAt, here);
 		run.does({ do: 'lead', by: settings.now.lead, waitsIn: settings.waitsIn });
 		await awake.ask();
 	}
@@ -98,7 +103,7 @@
 		if (!pack) return;
 		signals.wake();
 		speed = times;
-		run = rehearseRun(pack, () => speed);
+		run = rehearseSession(pack, () => speed);
 	}
 
 	$effect(() => {

@@ -4,7 +4,7 @@ import { startOn, type Group } from '$lib/core/group';
 import { catalogueView, type Movement } from '$lib/core/movement';
 import type { PaceModel } from '$lib/core/pace';
 import { emptyPlan, PLAN, PLAN_LIMITS } from '$lib/core/plan';
-import { NOTHING_KNOWN } from '$lib/core/run';
+import { NOTHING_KNOWN } from '$lib/core/record';
 import type { StyleChoices } from '$lib/core/style';
 import { withVersion } from '$lib/core/validation';
 import { proposalCard } from '$lib/core/view-models';

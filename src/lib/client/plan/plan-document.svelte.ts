@@ -15,7 +15,7 @@ import {
 	type ClassPlan,
 	type PlanEdit
 } from '$lib/core/plan';
-import type { FamiliarMovements } from '$lib/core/run';
+import type { FamiliarMovements } from '$lib/core/record';
 import { styleOf, type StyleChoices } from '$lib/core/style';
 import type { Lately } from '$lib/core/orbit';
 import { roomSheet, type RoomRow } from '$lib/core/substitution';

@@ -12,7 +12,7 @@ import {
 } from '$lib/core/view-models';
 import type { Group } from '$lib/core/group';
 import { catalogueView, type FindMovement, type FormId, type Movement } from '$lib/core/movement';
-import type { RunNotes, Runs } from '$lib/core/run';
+import type { ClassNotes, ClassRecords } from '$lib/core/record';
 import { slugsOf, type ClassPlan } from '$lib/core/plan';
 import {
 	cancelClass,
@@ -74,7 +74,7 @@ export class SeriesDesk {
 	private readonly within;
 
 	/** Records of its classes, each with its version: saved at once, and not part of undo. */
-	private runs = $state.raw<Runs>({});
+	private runs = $state.raw<ClassRecords>({});
 	private runVersions: Record<string, number>;
 
 	/** The document that is edited and saved. */
@@ -222,7 +222,7 @@ export class SeriesDesk {
 	}
 
 	/** Writes down how the selected class went; null takes it back. Whatever order classes are written down in. */
-	async log(notes: RunNotes | null): Promise<void> {
+	async log(notes: ClassNotes | null): Promise<void> {
 		const c = this.class?.class;
 		if (!c) return;
 		const version = this.runVersions[c.id] ?? 0;

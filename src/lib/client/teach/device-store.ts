@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { EventTime, RunEvent, TeachPack } from '$lib/core/teach';
+import type { EventTime, SessionEvent, TeachPack } from '$lib/core/teach';
 
 /** A class on this device, ready to be taught without a network. */
 export interface KeptPack {
@@ -12,7 +12,7 @@ export interface KeptPack {
 }
 
 /** A class that is or was led with this device. */
-export interface KeptRun {
+export interface KeptSession {
 	id: string;
 	owner: string;
 	/** The class as it was when it began, whatever becomes of its plan. */
@@ -28,14 +28,14 @@ export interface KeptRun {
 export interface KeptEvent {
 	run: string;
 	place: number;
-	event: RunEvent;
+	event: SessionEvent;
 	/** Whether the server has it: 0 or 1, since an index takes no booleans. */
 	sent: 0 | 1;
 }
 
 interface DeviceDB extends DBSchema {
 	packs: { key: string; value: KeptPack };
-	runs: { key: string; value: KeptRun };
+	runs: { key: string; value: KeptSession };
 	events: { key: [string, number]; value: KeptEvent; indexes: { sent: [string, 0 | 1] } };
 	/** When the page of a run was last there. */
 	alive: { key: string; value: EventTime };
@@ -90,19 +90,19 @@ export class DeviceStore {
 			if (!planIds.includes(key)) await this.db.delete('packs', key);
 	}
 
-	async putRun(run: KeptRun): Promise<void> {
+	async putRun(run: KeptSession): Promise<void> {
 		await this.db.put('runs', run);
 	}
 
-	runs(): Promise<KeptRun[]> {
+	runs(): Promise<KeptSession[]> {
 		return this.db.getAll('runs');
 	}
 
-	async add(run: string, place: number, event: RunEvent): Promise<void> {
+	async add(run: string, place: number, event: SessionEvent): Promise<void> {
 		await this.db.add('events', { run, place, event, sent: 0 });
 	}
 
-	async events(run: string): Promise<RunEvent[]> {
+	async events(run: string): Promise<SessionEvent[]> {
 		const all = await this.db.getAll('events', IDBKeyRange.bound([run, 0], [run, Infinity]));
 		return all.map(({ event }) => event);
 	}

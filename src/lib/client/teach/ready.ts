@@ -1,7 +1,7 @@
 import { getPack } from '../api';
 import { DeviceStore } from './device-store';
 import { keepPages } from './kept-pages';
-import { goesOn, uploadUnsentRuns } from './left';
+import { goesOn, uploadUnsentSessions } from './left';
 
 /**
  * Sends the classes that are still unsent, fetches the packs of these plans so that they can be taught without a network,
@@ -22,7 +22,7 @@ export async function makeReady(
 	}
 	await store.keepOnly(planIds);
 	const here = await store.packs();
-	const waiting = await uploadUnsentRuns(store, owner);
+	const waiting = await uploadUnsentSessions(store, owner);
 	const running = (await store.runs()).filter((run) => run.owner === owner && goesOn(run));
 	store.close();
 	return {

@@ -1,5 +1,5 @@
 import { roomNow, type RoomNow } from '$lib/core/teach';
-import type { ClassRun } from './class-run.svelte';
+import type { TeachingSession } from './teaching-session.svelte';
 
 const CHANNEL = 'humble-orbit-room';
 
@@ -7,7 +7,7 @@ const CHANNEL = 'humble-orbit-room';
 export class RoomSender {
 	private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
 
-	send(run: ClassRun): void {
+	send(run: TeachingSession): void {
 		this.channel?.postMessage(roomNow(run.now, run.state.mode, run.pack.figures));
 	}
 

@@ -9,8 +9,8 @@ import {
 	type RoomClass,
 	type RoomNews,
 	type RoomNow,
-	type RunEvent,
-	type RunState
+	type SessionEvent,
+	type SessionState
 } from '$lib/core/teach';
 import type { Figure } from '$lib/core/figure';
 
@@ -36,8 +36,8 @@ const NO_NEWS_MS = 5000;
 export function followRoom(run: string | null, tell: (room: FarRoom) => void): () => void {
 	let steps: Steps | null = null;
 	let figures: Record<string, Figure> = {};
-	let state: RunState | null = null;
-	let latest: RunEvent | null = null;
+	let state: SessionState | null = null;
+	let latest: SessionEvent | null = null;
 	let last: RoomNews | null = null;
 	let heardAt = 0;
 

@@ -1,4 +1,4 @@
-import { spoken, type Now, type RunState } from '$lib/core/teach';
+import { spoken, type Now, type SessionState } from '$lib/core/teach';
 import type { TeachSettings } from './settings.svelte';
 
 /** Tones, hertz: a step begins by itself, ten seconds are left, the time is over, a breath. */
@@ -25,7 +25,7 @@ export class Signals {
 	}
 
 	/** Says what has changed since it was called last. */
-	follow(now: Now, { mode }: RunState, settings: TeachSettings): void {
+	follow(now: Now, { mode }: SessionState, settings: TeachSettings): void {
 		if (mode !== 'running') return;
 		const is = {
 			id: now.id,

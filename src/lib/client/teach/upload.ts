@@ -1,5 +1,5 @@
 import { sendEvents } from '../api';
-import type { DeviceStore, KeptEvent, KeptRun } from './device-store';
+import type { DeviceStore, KeptEvent, KeptSession } from './device-store';
 
 /** How it stands between this device and the server. */
 export type Upload = 'all sent' | 'waits' | 'signed out' | 'refused';
@@ -29,7 +29,7 @@ const AT_ONCE = 1000;
  * Sends what the server does not have of a run, with the class itself the first time; each event is accepted once.
  * `isSign`: also where there is nothing, as a sign that the device is there.
  */
-export async function upload(store: DeviceStore, run: KeptRun, isSign = false): Promise<Sent> {
+export async function upload(store: DeviceStore, run: KeptSession, isSign = false): Promise<Sent> {
 	const unsent = await store.unsent(run.id);
 	if (unsent.length === 0 && run.known && !isSign) return sent('all sent');
 	const parts = [unsent.slice(0, AT_ONCE)];
@@ -51,7 +51,7 @@ const sent = (upload: Upload, received: UploadAnswer | null = null, why = ''): S
 
 async function sendPart(
 	store: DeviceStore,
-	run: KeptRun,
+	run: KeptSession,
 	events: readonly KeptEvent[],
 	over: boolean
 ): Promise<Sent> {

@@ -1,5 +1,5 @@
 import type { Leg } from '../anatomy';
-import { type FamiliarMovements } from '../run';
+import { type FamiliarMovements } from '../record';
 import type { Balance, Orbit, Targets } from '../orbit';
 import type { TimedItem, Timeline } from '../clock';
 import type { CatalogueView, FindMovement, Movement } from '../movement';

@@ -1,5 +1,5 @@
 import { stringify } from 'csv-stringify/sync';
-import { HISTORY_COLUMNS, historyTable, type HistoryRow } from '../run';
+import { HISTORY_COLUMNS, historyTable, type HistoryRow } from '../record';
 
 /** A history as CSV (RFC 4180), its columns named in the first line. */
 export const historyCsv = (rows: readonly HistoryRow[]): string =>

@@ -2,14 +2,14 @@ import { object } from 'yup';
 import { GROUP, groupFaults, type Group, unmeasured } from '../group';
 import type { FindMovement, Movement } from '../movement';
 import { PLAN, type ClassPlan } from '../plan';
-import { notesOf, RUN_NOTES, runNotesFaults, type RunNotes } from '../run';
+import { notesOf, CLASS_NOTES, classNotesFaults, type ClassNotes } from '../record';
 import {
 	runsOfVersion1,
 	SERIES_KIND,
 	seriesAsSent,
 	seriesBroughtUp,
 	seriesFaults,
-	withRunNotes,
+	withClassNotes,
 	type PlannedSeries,
 	type SeriesDocument
 } from '../series';
@@ -32,7 +32,7 @@ export const seriesFileSchema = fileSchema(SERIES_FILE, {
 		.meta({ each: inFile(PLAN) }),
 	runs: object()
 		.required()
-		.meta({ each: inFile(RUN_NOTES) }),
+		.meta({ each: inFile(CLASS_NOTES) }),
 	group: inFile(GROUP).required(),
 	movements: movementsInFile
 });
@@ -71,13 +71,13 @@ export function readSeriesFile(text: string, find: FindMovement): Read<SeriesFil
 	const bySlug = new Map(own.value.map((movement) => [movement.slug, movement]));
 	const known: FindMovement = (slug) => bySlug.get(slug) ?? find(slug);
 	const planned = readPlanned({ series, plans }, () => known);
-	const runs = readRuns(envelope.value.runs ?? runsOfVersion1(series));
+	const runs = readRecords(envelope.value.runs ?? runsOfVersion1(series));
 	const group = part('group', readWith<Group>(GROUP, envelope.value.group, groupFaults));
 	if (!planned.ok || !runs.ok || !group.ok) return { ok: false, faults: faultsOf(planned, runs, group) };
 	return {
 		ok: true,
 		value: {
-			planned: withRunNotes(planned.value, runs.value),
+			planned: withClassNotes(planned.value, runs.value),
 			group: group.value,
 			movements: own.value
 		}
@@ -92,12 +92,12 @@ function readPlanned(value: unknown, find: (classId: string) => FindMovement): R
 }
 
 /** Reads the records of taught classes by class id, from a file or a request. */
-export function readRuns(value: unknown): Read<Record<string, RunNotes>> {
+export function readRecords(value: unknown): Read<Record<string, ClassNotes>> {
 	if (!isObject(value)) return { ok: false, faults: [{ path: 'runs', message: 'must be an object' }] };
 	const faults: Fault[] = [];
-	const runs: [id: string, notes: RunNotes][] = [];
+	const runs: [id: string, notes: ClassNotes][] = [];
 	for (const [id, kept] of Object.entries(value)) {
-		const read = part(`runs.${id}`, readWith<RunNotes>(RUN_NOTES, kept, runNotesFaults));
+		const read = part(`runs.${id}`, readWith<ClassNotes>(CLASS_NOTES, kept, classNotesFaults));
 		if (read.ok) runs.push([id, read.value]);
 		else faults.push(...read.faults);
 	}

@@ -1,5 +1,5 @@
 import { addDays } from '../calendar';
-import type { Runs } from '../run';
+import type { ClassRecords } from '../record';
 import type { Series } from './types';
 
 /** Summary of a series in figures: planned and taught classes. */
@@ -18,7 +18,7 @@ export interface SeriesSummary {
 const DAYS_PER_WEEK = 7;
 
 /** Counts the planned and taught classes of a series. */
-export function seriesSummary({ startsOn, weeks, classes }: Series, runs: Runs): SeriesSummary {
+export function seriesSummary({ startsOn, weeks, classes }: Series, runs: ClassRecords): SeriesSummary {
 	const taught = classes.flatMap(({ id }) => runs[id] ?? []);
 	const efforts = taught.flatMap(({ effort }) => effort ?? []);
 	const last = [...classes.map(({ on }) => on), ...taught.map(({ on }) => on)].sort().at(-1);

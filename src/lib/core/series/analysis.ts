@@ -1,5 +1,5 @@
 import { analysePlan, planContext, effortOfAnalysis, stillSeconds, type Analysis } from '../checks';
-import { type ClassRun, draftNotes, notesAsPlanned, type RunNotes } from '../run';
+import { type ClassRecord, draftNotes, notesAsPlanned, type ClassNotes } from '../record';
 import type { Leg, Tissue } from '../anatomy';
 import type { Group } from '../group';
 import { changePercent, monotony, sessionLoad, strain, weeklyLoad } from '../training-load';
@@ -44,7 +44,7 @@ export type ClassState = 'taught' | 'unplanned' | 'proposed' | 'edited' | 'behin
 export interface ClassAnalysis {
 	class: SeriesClass;
 	/** Record of the class; null until one is written. */
-	run: ClassRun | null;
+	run: ClassRecord | null;
 	/** From 1. */
 	number: number;
 	plan: ClassPlan | null;
@@ -132,7 +132,7 @@ function planFacts(plan: ClassPlan, { find, group, catalogue, pace }: SeriesCont
 }
 
 /** Returns the notes that the form of a class starts with: earlier notes, else the plan. */
-export const draftOfRun = ({ run, effort, minutes }: ClassAnalysis): RunNotes =>
+export const draftOfRecord = ({ run, effort, minutes }: ClassAnalysis): ClassNotes =>
 	draftNotes(run, notesAsPlanned(effort, minutes));
 
 /** Reads a series: every class, every week, and the whole. */
@@ -190,7 +190,7 @@ function readClass(
 
 function stateOf(
 	c: SeriesClass,
-	run: ClassRun | null,
+	run: ClassRecord | null,
 	plan: ClassPlan | null,
 	mark: string | null,
 	given: readonly GivenRung[],

@@ -3,7 +3,7 @@ import type { Meeting } from '../calendar';
 import type { TestId } from '../measure';
 import type { FormId, Mode, Purpose } from '../movement';
 import type { ClassPlan } from '../plan';
-import type { Runs } from '../run';
+import type { ClassRecords } from '../record';
 
 export type { Meeting } from '../calendar';
 
@@ -91,7 +91,7 @@ export interface SeriesDocument {
 
 /** A series with its plans, and what was written down of classes that were taught: no edit of it changes that. */
 export interface PlannedSeries extends SeriesDocument {
-	runs: Runs;
+	runs: ClassRecords;
 }
 
 /** Limits that keep a series a series. */

@@ -8,7 +8,7 @@ import {
 	withVersion
 } from '../validation';
 import { PLAN } from '../plan';
-import { notesAsPlanned, type RunNotes } from '../run';
+import { notesAsPlanned, type ClassNotes } from '../record';
 import { seriesSchema } from './schema';
 import type { PlannedSeries, SeriesDocument } from './types';
 
@@ -20,11 +20,11 @@ export const SERIES_KIND: DocumentKind = {
 };
 
 /** Returns the notes on classes that version 1 kept inside the series, by class id; empty for newer versions. */
-export function runsOfVersion1(series: unknown): Record<string, RunNotes> {
+export function runsOfVersion1(series: unknown): Record<string, ClassNotes> {
 	if (!isObject(series) || (series.version ?? 1) !== 1 || !Array.isArray(series.classes)) return {};
 	const classes = series.classes.filter((c): c is Json => isObject(c) && isObject(c.run));
 	return Object.fromEntries(
-		classes.map((c) => [String(c.id), { ...notesAsPlanned(0, 0), ...(c.run as Partial<RunNotes>) }])
+		classes.map((c) => [String(c.id), { ...notesAsPlanned(0, 0), ...(c.run as Partial<ClassNotes>) }])
 	);
 }
 
@@ -58,9 +58,9 @@ export function seriesAsSent({ series, plans }: SeriesDocument) {
 }
 
 /** A series with what was written down of its classes, by their ids; of others there is nothing to keep. */
-export function withRunNotes(
+export function withClassNotes(
 	{ series, plans }: SeriesDocument,
-	notes: Readonly<Record<string, RunNotes>>
+	notes: Readonly<Record<string, ClassNotes>>
 ): PlannedSeries {
 	const runs = series.classes.flatMap(({ id, on, startsAt }) =>
 		notes[id] ? [[id, { ...notes[id], planId: id, on, startsAt }]] : []

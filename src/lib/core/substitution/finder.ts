@@ -1,5 +1,5 @@
 import { DIRECTIONS, TISSUES, type Direction, type Tissue } from '../anatomy';
-import { type FamiliarMovements, slugsOfKnown } from '../run';
+import { type FamiliarMovements, slugsOfKnown } from '../record';
 import { TIERS, type Group, type Tier } from '../group';
 import {
 	MODES,

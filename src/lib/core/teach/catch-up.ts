@@ -1,9 +1,9 @@
 import { unitWord } from '../plan';
 import { chooseAmounts, type AdjustableDose } from '../fit';
-import type { RunAction } from './events';
+import type { SessionAction } from './events';
 import { behindMs, isOnTime, remainingMs } from './now';
 import { adjust, givenMs, goalMs, isLeftOut, presentId } from './replay';
-import type { RunState, Steps } from './state';
+import type { SessionState, Steps } from './state';
 import { WAYS, type ScriptBlock, type ScriptStep, type CatchUpMethod } from './types';
 
 /** One way to come out on time, which is taken by one event. */
@@ -12,7 +12,7 @@ export interface CatchUpOption {
 	words: string;
 	/** Its changes, a few words each. */
 	changes: string[];
-	act: RunAction & { do: 'adjust' };
+	act: SessionAction & { do: 'adjust' };
 	/** How far from its time the class ends then, milliseconds; 0 where it comes out. */
 	stillBehindMs: number;
 }
@@ -30,7 +30,7 @@ interface Change {
  * ahead gets longer doses. Empty where the class is on time.
  */
 export function offersToEndOnTime(
-	state: RunState,
+	state: SessionState,
 	steps: Steps,
 	order: readonly CatchUpMethod[] = WAYS
 ): CatchUpOption[] {
@@ -55,7 +55,7 @@ export function offersToEndOnTime(
 const nothing = (): Change => ({ seconds: {}, leftOut: [], changes: [] });
 
 /** The ids of steps that nothing was given of yet, which may still change. */
-function open(state: RunState, { leftOut }: Pick<Change, 'leftOut'>): string[] {
+function open(state: SessionState, { leftOut }: Pick<Change, 'leftOut'>): string[] {
 	return state.order.filter(
 		(id, index) => index > state.at && !state.done.has(id) && !isLeftOut(state, id) && !leftOut.includes(id)
 	);
@@ -63,7 +63,7 @@ function open(state: RunState, { leftOut }: Pick<Change, 'leftOut'>): string[] {
 
 /** The doses that may change: those of items of which nothing was given, both sides alike. */
 function adjustable(
-	state: RunState,
+	state: SessionState,
 	steps: Steps,
 	change: Change
 ): { dose: AdjustableDose; ids: string[] }[] {
@@ -116,7 +116,7 @@ function nearest(seconds: readonly number[], wanted: number): number {
  * Returns the change with doses that add the given milliseconds (negative: save them), to the second; where the doses cannot,
  * as far as they can. Null where no dose may change at all.
  */
-function withDoses(state: RunState, steps: Steps, change: Change, byMs: number): Change | null {
+function withDoses(state: SessionState, steps: Steps, change: Change, byMs: number): Change | null {
 	const free = adjustable(state, steps, change);
 	if (free.length === 0) return null;
 	const now =
@@ -156,7 +156,7 @@ function amountsFor(doses: AdjustableDose[], sum: number): number[] | null {
 }
 
 /** One set fewer of what is given in several and not begun, until the doses make up the rest. */
-function fewerSets(state: RunState, steps: Steps, behind: number): Change | null {
+function fewerSets(state: SessionState, steps: Steps, behind: number): Change | null {
 	const ids = open(state, nothing());
 	const lastSets = ids.filter((id) => {
 		const { set, kind } = steps.get(id);
@@ -197,7 +197,7 @@ function isLastRest(id: string, ids: readonly string[], steps: Steps): boolean {
 }
 
 /** Leaves out the items whose omission costs least, until the time is made up; doses absorb the rest. */
-function leavingOut(state: RunState, steps: Steps, behind: number): Change | null {
+function leavingOut(state: SessionState, steps: Steps, behind: number): Change | null {
 	const ids = open(state, nothing());
 	const untouched = (block: ScriptBlock) =>
 		block.keptFor === null &&
@@ -229,17 +229,17 @@ function leavingOut(state: RunState, steps: Steps, behind: number): Change | nul
 	return withDoses(state, steps, change, saved(state, steps, change) - behind) ?? change;
 }
 
-const changed = (state: RunState, { seconds, leftOut }: Change): RunState =>
+const changed = (state: SessionState, { seconds, leftOut }: Change): SessionState =>
 	adjust(state, { event: '', seconds, leftOut });
 
 /** Milliseconds that a change saves. */
-const saved = (state: RunState, steps: Steps, change: Change): number =>
+const saved = (state: SessionState, steps: Steps, change: Change): number =>
 	remainingMs(state, steps) - remainingMs(changed(state, change), steps);
 
-const stillBehind = (state: RunState, steps: Steps, change: Change): number =>
+const stillBehind = (state: SessionState, steps: Steps, change: Change): number =>
 	behindMs(changed(state, change), steps);
 
-function offer(way: CatchUpOption['way'], change: Change, state: RunState, steps: Steps): CatchUpOption {
+function offer(way: CatchUpOption['way'], change: Change, state: SessionState, steps: Steps): CatchUpOption {
 	const stillBehindMs = Math.round(stillBehind(state, steps, change));
 	const words = {
 		shorten: 'Shorter doses',

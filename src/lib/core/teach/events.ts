@@ -8,7 +8,7 @@ import { line, lines, SCRIPT_LIMITS, sayings } from './parts';
 import { LEADS, STEP_KINDS, type Lead, type Replacement, type StepKind } from './types';
 
 /** Actions in a led class; steps are named by their ids. */
-export type RunAction =
+export type SessionAction =
 	| { do: 'here'; here: Attendance }
 	| { do: 'start'; plannedStartAt: number }
 	| { do: 'next' }
@@ -33,7 +33,7 @@ export type RunAction =
 	| { do: 'end' }
 	/** Another device goes on with the class. */
 	| { do: 'hand over' };
-export type RunActName = RunAction['do'];
+export type SessionActionName = SessionAction['do'];
 
 /**
  * When it happened: on the wall's clock, and on one that only runs on, counted from when the page was opened. The second
@@ -47,7 +47,7 @@ export interface EventTime {
 }
 
 /** One thing that happened in a run; `id` is chosen where it happens, and is accepted once. */
-export type RunEvent = { id: string } & EventTime & RunAction;
+export type SessionEvent = { id: string } & EventTime & SessionAction;
 
 export const EVENT_LIMITS = {
 	steps: SCRIPT_LIMITS.steps,
@@ -81,7 +81,7 @@ const replacement = object({
 	.nullable()
 	.default(undefined)
 	.defined();
-const acts: Record<RunActName, ObjectShape> = {
+const acts: Record<SessionActionName, ObjectShape> = {
 	here: { here: hereSchema.required() },
 	start: { plannedStartAt: number().min(0).required() },
 	next: {},
@@ -133,13 +133,13 @@ const schemas = Object.fromEntries(
 	])
 );
 
-/** Everything wrong with what is given as an event; empty: it can be used as {@link RunEvent}. */
+/** Everything wrong with what is given as an event; empty: it can be used as {@link SessionEvent}. */
 export function eventFaults(value: unknown): Fault[] {
 	const name = typeof value === 'object' && value !== null && 'do' in value ? String(value.do) : '';
 	const schema = Object.hasOwn(schemas, name) ? schemas[name] : undefined;
 	if (!schema) return [{ path: 'do', message: `an event is one of ${Object.keys(acts).join(', ')}` }];
 	const faults = schemaFaults(schema, value);
-	const event = value as RunEvent;
+	const event = value as SessionEvent;
 	if (faults.length || event.do !== 'count') return faults;
 	return checkInFaults(groupCheckInOf(event));
 }

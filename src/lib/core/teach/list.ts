@@ -1,5 +1,5 @@
 import { givenMs, isLeftOut, presentId } from './replay';
-import type { RunState, Steps } from './state';
+import type { SessionState, Steps } from './state';
 import type { ScriptStep } from './types';
 
 /** One line of the whole class: a shape on a side with its way in and all its sets, or words, a test, a round. */
@@ -15,7 +15,7 @@ export interface ListLine {
 }
 
 /** The class as a list, in the order in which it is given. */
-export function listOf(state: RunState, steps: Steps): ListLine[] {
+export function listOf(state: SessionState, steps: Steps): ListLine[] {
 	const groups: string[][] = [];
 	let last: ScriptStep | null = null;
 	for (const id of state.order) {
@@ -49,7 +49,7 @@ export function listOf(state: RunState, steps: Steps): ListLine[] {
 	});
 }
 
-function standingOf(state: RunState, ids: readonly string[]): ListLine['standing'] {
+function standingOf(state: SessionState, ids: readonly string[]): ListLine['standing'] {
 	const isOn = state.mode === 'running' || state.mode === 'paused';
 	if (isOn && ids.includes(presentId(state))) return 'now';
 	if (ids.every((id) => isLeftOut(state, id))) return 'left out';

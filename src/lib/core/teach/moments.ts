@@ -2,7 +2,7 @@ import type { EventTime } from './events';
 import type { Now } from './now';
 import type { TeachPack } from './pack';
 import { presentId } from './replay';
-import type { RunState, Steps } from './state';
+import type { SessionState, Steps } from './state';
 
 /** A class that begins further from its time than this is another lesson: it is measured from its own beginning. */
 const OTHER_LESSON_MS = 2 * 3600_000;
@@ -48,7 +48,7 @@ export function moreSeconds({ step, count }: Now): number {
 }
 
 /** Returns the steps that leaving out skips: the rest of the present movement on this side, with its way in. */
-export function restOfItem(state: RunState, steps: Steps): string[] {
+export function restOfItem(state: SessionState, steps: Steps): string[] {
 	const present = steps.get(presentId(state));
 	return state.order.filter((id, index) => {
 		const step = steps.get(id);

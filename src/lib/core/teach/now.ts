@@ -1,6 +1,6 @@
 import { otherLeg, type Leg } from '../anatomy';
 import { goalMs, isLeftOut, givenMs, nextIndex, presentId } from './replay';
-import type { RunState, Steps } from './state';
+import type { SessionState, Steps } from './state';
 import type { Count, ScriptStep } from './types';
 
 /** Work of a movement that one leg has had and the other has not. */
@@ -36,7 +36,7 @@ export interface Now {
 }
 
 /** Returns the content of the teaching screen for a state. */
-export function nowOf(state: RunState, steps: Steps): Now {
+export function nowOf(state: SessionState, steps: Steps): Now {
 	const id = presentId(state);
 	const step = steps.shown(state, id);
 	const given = givenMs(state, id);
@@ -69,7 +69,7 @@ function countNow(count: Count, goal: number, given: number): Count & { done: nu
 }
 
 /** Returns the milliseconds still to come: the rest of the present step, and all later steps that are not left out. */
-export function remainingMs(state: RunState, steps: Steps): number {
+export function remainingMs(state: SessionState, steps: Steps): number {
 	return state.order.reduce((sum, id, index) => {
 		if (index < state.at || isLeftOut(state, id)) return sum;
 		if (index > state.at && state.done.has(id)) return sum;
@@ -85,21 +85,21 @@ const ON_TIME_MS = 30_000;
 export const isOnTime = (behindMs: number): boolean => Math.abs(behindMs) < ON_TIME_MS;
 
 /** How far behind its time a class is, milliseconds; negative where it is ahead. Before it begins 0. */
-export function behindMs(state: RunState, steps: Steps): number {
+export function behindMs(state: SessionState, steps: Steps): number {
 	if (state.mode === 'ready') return 0;
 	const ends = state.startedAt + state.elapsedMs + (state.mode === 'ended' ? 0 : remainingMs(state, steps));
 	return ends - (state.plannedStartAt + steps.script.lengthSeconds * 1000);
 }
 
 /** When it ends as it looks now, milliseconds since 1970. */
-export const endsAt = (state: RunState, steps: Steps): number =>
+export const endsAt = (state: SessionState, steps: Steps): number =>
 	state.plannedStartAt + steps.script.lengthSeconds * 1000 + behindMs(state, steps);
 
 /**
  * Sides that were given while the other was not, in the order of the class. A movement that took the place of another on
  * one side is owed to the other leg too; no step of the class is there for that.
  */
-export function owedSides(state: RunState, steps: Steps): OwedSide[] {
+export function owedSides(state: SessionState, steps: Steps): OwedSide[] {
 	const work = state.order
 		.map((id) => ({ id, step: steps.shown(state, id), instead: state.swapped.get(id)?.movement ?? '' }))
 		.filter(({ step }) => step.kind === 'work' && step.leg !== null && step.itemId !== null);

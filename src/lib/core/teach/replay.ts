@@ -1,6 +1,6 @@
 import { groupCheckInOf } from './counts';
-import type { EventTime, RunAction, RunEvent } from './events';
-import { READY, Steps, type Adjustment, type RunState, type StepVisit } from './state';
+import type { EventTime, SessionAction, SessionEvent } from './events';
+import { READY, Steps, type Adjustment, type SessionState, type StepVisit } from './state';
 import type { Replacement, Script, ScriptStep } from './types';
 
 /** The number that says which repetition of a step it is: "+1" for the first one added. */
@@ -13,10 +13,10 @@ const suffixOf = (id: string): string => /\+\d+$/.exec(id)?.[0] ?? '';
  *
  * @param events in the order in which they happened on one device
  */
-export function replay(script: Script, events: readonly RunEvent[]): RunState {
+export function replay(script: Script, events: readonly SessionEvent[]): SessionState {
 	const steps = new Steps(script);
 	const state = draftOf(notBegun(script));
-	let last: RunEvent | null = null;
+	let last: SessionEvent | null = null;
 	for (const event of events) {
 		happen(state, steps, last, event);
 		last = event;
@@ -25,20 +25,25 @@ export function replay(script: Script, events: readonly RunEvent[]): RunState {
 }
 
 /** Before the first event. */
-export const notBegun = (script: Script): RunState => ({
+export const notBegun = (script: Script): SessionState => ({
 	...READY,
 	order: script.steps.map(({ id }) => id)
 });
 
 /** The state after one more event, with the time since the last one. */
-export function happened(state: RunState, steps: Steps, last: RunEvent | null, event: RunEvent): RunState {
+export function happened(
+	state: SessionState,
+	steps: Steps,
+	last: SessionEvent | null,
+	event: SessionEvent
+): SessionState {
 	const draft = draftOf(state);
 	happen(draft, steps, last, event);
 	return draft;
 }
 
 /** Returns the state `ms` milliseconds later without any action; where the clock leads, it moves on. */
-export function elapse(state: RunState, steps: Steps, ms: number): RunState {
+export function elapse(state: SessionState, steps: Steps, ms: number): SessionState {
 	if (ms <= 0 || state.mode === 'ready') return state;
 	const draft = draftOf(state);
 	pass(draft, steps, ms);
@@ -46,7 +51,7 @@ export function elapse(state: RunState, steps: Steps, ms: number): RunState {
 }
 
 /** The state with one more adjustment. */
-export function adjust(state: RunState, adjustment: Adjustment): RunState {
+export function adjust(state: SessionState, adjustment: Adjustment): SessionState {
 	const draft = draftOf(state);
 	addAdjustment(draft, adjustment);
 	return draft;
@@ -54,7 +59,7 @@ export function adjust(state: RunState, adjustment: Adjustment): RunState {
 
 /** A state that is being worked out, and that nobody else holds. */
 interface StateDraft extends Omit<
-	RunState,
+	SessionState,
 	| 'waitsAt'
 	| 'order'
 	| 'visits'
@@ -78,11 +83,11 @@ interface StateDraft extends Omit<
 	adjustments: Adjustment[];
 	adjusted: { seconds: Map<string, number>; leftOut: Set<string> };
 	more: Map<string, number>;
-	notes: RunState['notes'][number][];
-	counts: RunState['counts'][number][];
+	notes: SessionState['notes'][number][];
+	counts: SessionState['counts'][number][];
 }
 
-const draftOf = (state: RunState): StateDraft => ({
+const draftOf = (state: SessionState): StateDraft => ({
 	...state,
 	waitsAt: new Set(state.waitsAt),
 	order: [...state.order],
@@ -98,7 +103,7 @@ const draftOf = (state: RunState): StateDraft => ({
 	counts: [...state.counts]
 });
 
-function happen(state: StateDraft, steps: Steps, last: RunEvent | null, event: RunEvent): void {
+function happen(state: StateDraft, steps: Steps, last: SessionEvent | null, event: SessionEvent): void {
 	if (last && event.do === 'reopened') {
 		pass(state, steps, msBetween(last, event.alive));
 		away(state, msBetween(event.alive, event));
@@ -113,7 +118,7 @@ export function msBetween(before: EventTime, after: EventTime): number {
 }
 
 /** How long a step is to take: as long as the first side took, or as planned, adjusted and added to; milliseconds. */
-export function goalMs(state: RunState, steps: Steps, id: string): number {
+export function goalMs(state: SessionState, steps: Steps, id: string): number {
 	const step = steps.get(id);
 	const more = (state.more.get(id) ?? 0) * 1000;
 	if (step.equals !== null) {
@@ -124,14 +129,14 @@ export function goalMs(state: RunState, steps: Steps, id: string): number {
 }
 
 /** Returns the milliseconds that a step was given so far, over all its visits. */
-export const givenMs = (state: Pick<RunState, 'given'>, id: string): number => state.given.get(id) ?? 0;
+export const givenMs = (state: Pick<SessionState, 'given'>, id: string): number => state.given.get(id) ?? 0;
 
 /** Whether a step is left out, by hand or to come out on time. */
-export const isLeftOut = (state: RunState, id: string): boolean =>
+export const isLeftOut = (state: SessionState, id: string): boolean =>
 	state.leftOut.has(id) || state.adjusted.leftOut.has(id);
 
 /** Index of the step that comes after the present one; -1 where none does. */
-export function nextIndex(state: RunState): number {
+export function nextIndex(state: SessionState): number {
 	for (let index = state.at + 1; index < state.order.length; index++) {
 		const id = state.order[index]!;
 		if (!isLeftOut(state, id) && !state.done.has(id)) return index;
@@ -140,7 +145,7 @@ export function nextIndex(state: RunState): number {
 }
 
 /** The step that is given now. */
-export const presentId = (state: Pick<RunState, 'order' | 'at'>): string => state.order[state.at]!;
+export const presentId = (state: Pick<SessionState, 'order' | 'at'>): string => state.order[state.at]!;
 
 function pass(state: StateDraft, steps: Steps, ms: number): void {
 	if (ms <= 0 || state.mode === 'ready') return;
@@ -164,7 +169,7 @@ function pass(state: StateDraft, steps: Steps, ms: number): void {
 	give(state, left);
 }
 
-function goesOnByItself(state: RunState, steps: Steps): boolean {
+function goesOnByItself(state: SessionState, steps: Steps): boolean {
 	return (
 		state.lead === 'clock' &&
 		!state.waits &&
@@ -202,8 +207,8 @@ function moveTo(state: StateDraft, at: number, isDone: boolean): void {
 	visit(state, at);
 }
 
-function act(state: StateDraft, steps: Steps, event: RunEvent): void {
-	const does: RunAction = event;
+function act(state: StateDraft, steps: Steps, event: SessionEvent): void {
+	const does: SessionAction = event;
 	const isOn = state.mode === 'running' || state.mode === 'paused';
 	switch (does.do) {
 		case 'here':

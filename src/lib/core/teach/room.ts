@@ -1,20 +1,20 @@
 import type { Figure } from '../figure';
-import type { RunEvent } from './events';
+import type { SessionEvent } from './events';
 import type { Now } from './now';
-import type { RunState } from './state';
+import type { SessionState } from './state';
 import type { Script, ScriptStep } from './types';
 
 /** Content of a second screen for the people: the figure, the side and the count, and nothing about persons. */
 export interface RoomNow {
 	now: Now;
 	figures: Record<string, Figure>;
-	mode: RunState['mode'];
+	mode: SessionState['mode'];
 }
 
 /** The same moment without what is for the teacher alone: who does something else, what is said, what is owed. */
 export function roomNow(
 	now: Now,
-	mode: RunState['mode'],
+	mode: SessionState['mode'],
 	figures: Readonly<Record<string, Figure>>
 ): RoomNow {
 	const bare = <S extends ScriptStep | null>(step: S): S => step && bareStep(step);
@@ -59,7 +59,7 @@ export interface RoomNews {
 	/** Those that were not told yet. */
 	figures: Record<string, Figure> | null;
 	/** Events since the last news, in order. */
-	events: RunEvent[];
+	events: SessionEvent[];
 	/** How far the clock of the teacher's device is ahead of the server's, milliseconds. */
 	aheadMs: number;
 	/** Time of the server's clock, milliseconds since 1970. */
@@ -72,5 +72,5 @@ export interface RoomNews {
 export const LOST_AFTER_MS = 25_000;
 
 /** An event as a second device may have it: not what the teacher wrote down or counted, nor who came. */
-export const mayBeShown = ({ do: act }: RunEvent): boolean =>
+export const mayBeShown = ({ do: act }: SessionEvent): boolean =>
 	act !== 'note' && act !== 'here' && act !== 'count';

@@ -20,7 +20,7 @@ export interface Adjustment {
 }
 
 /** Where a class is. Worked out from its events and nothing else. */
-export interface RunState {
+export interface SessionState {
 	mode: 'ready' | 'running' | 'paused' | 'ended';
 	lead: Lead;
 	waitsIn: readonly StepKind[];
@@ -66,7 +66,7 @@ export interface RunState {
 }
 
 /** Before it has begun. */
-export const READY: RunState = {
+export const READY: SessionState = {
 	mode: 'ready',
 	lead: 'hand',
 	waitsIn: [],
@@ -114,7 +114,7 @@ export class Steps {
 	}
 
 	/** A step as it is given: with what stands in for its movement. */
-	shown({ swapped }: Pick<RunState, 'swapped'>, id: string): ScriptStep {
+	shown({ swapped }: Pick<SessionState, 'swapped'>, id: string): ScriptStep {
 		const step = this.get(id);
 		const given = swapped.get(id);
 		if (!given) return step;

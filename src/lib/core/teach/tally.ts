@@ -2,12 +2,12 @@ import type { Leg } from '../anatomy';
 import { countsWords } from '../measure';
 import { sizeOf, type Attendance } from '../people';
 import { itemsOf, PLAN_LIMITS, type ClassPlan } from '../plan';
-import { RUN_LIMITS, type RunNotes } from '../run';
-import type { RunEvent } from './events';
+import { RECORD_LIMITS, type ClassNotes } from '../record';
+import type { SessionEvent } from './events';
 import { listOf, type ListLine } from './list';
 import { behindMs } from './now';
 import { givenMs, isLeftOut, replay } from './replay';
-import { Steps, type RunState } from './state';
+import { Steps, type SessionState } from './state';
 import { STEP_KINDS, type Script, type StepKind } from './types';
 
 /** One line of the class as it was planned and as it was given; whole seconds. */
@@ -56,7 +56,7 @@ export interface Tally {
 const whole = (ms: number): number => Math.round(ms / 1000);
 
 /** Computes the record of a class from its events: every second is in exactly one line or pause. */
-export function tally(script: Script, events: readonly RunEvent[]): Tally {
+export function tally(script: Script, events: readonly SessionEvent[]): Tally {
 	const steps = new Steps(script);
 	const state = replay(script, events);
 	const planned = (ids: readonly string[]) => ids.reduce((sum, id) => sum + plannedOf(steps, id), 0);
@@ -95,12 +95,12 @@ const plannedOf = (steps: Steps, id: string): number => {
 	return step.id === id ? step.seconds : 0;
 };
 
-function itemIds(state: RunState, steps: Steps): string[] {
+function itemIds(state: SessionState, steps: Steps): string[] {
 	return [...new Set(state.order.flatMap((id) => steps.get(id).itemId ?? []))];
 }
 
 /** Items that were planned alike on both sides, and given on both. */
-function sidesOf(state: RunState, steps: Steps): SidesTally[] {
+function sidesOf(state: SessionState, steps: Steps): SidesTally[] {
 	return itemIds(state, steps).flatMap((item): SidesTally[] => {
 		const work = state.order.filter((id) => {
 			const step = steps.get(id);
@@ -141,7 +141,7 @@ export function sidesTogether({ sides }: Tally): { first: number; second: number
 	);
 }
 
-function leftOutItems(state: RunState, steps: Steps): string[] {
+function leftOutItems(state: SessionState, steps: Steps): string[] {
 	return itemIds(state, steps).filter((item) => {
 		const own = state.order.filter((id) => steps.get(id).itemId === item);
 		return (
@@ -163,15 +163,15 @@ export const isTaught = ({ isOver, wasHandedOver, real }: Tally): boolean =>
  * item gave it.
  * @param plan null where it is not known any more: what was left out has no names then
  */
-export function notesOfTally({ real, leftOut, here, notes }: Tally, plan: ClassPlan | null): RunNotes {
+export function notesOfTally({ real, leftOut, here, notes }: Tally, plan: ClassPlan | null): ClassNotes {
 	const items = plan ? itemsOf(plan) : [];
 	const given = new Set(items.filter(({ id }) => !leftOut.includes(id)).map(({ movement }) => movement));
 	const gone = items.map(({ movement }) => movement).filter((slug) => !given.has(slug));
 	return {
 		effort: null,
-		minutes: Math.min(RUN_LIMITS.minutes, Math.round(real / 60)),
-		attendance: here ? Math.min(RUN_LIMITS.attendance, sizeOf(here)) : null,
-		leftOut: [...new Set(gone)].slice(0, RUN_LIMITS.leftOut),
+		minutes: Math.min(RECORD_LIMITS.minutes, Math.round(real / 60)),
+		attendance: here ? Math.min(RECORD_LIMITS.attendance, sizeOf(here)) : null,
+		leftOut: [...new Set(gone)].slice(0, RECORD_LIMITS.leftOut),
 		note: notes
 			.map(({ title, words }) => (title ? `${title}: ${words}` : words))
 			.join('\n')

@@ -13,7 +13,7 @@ import {
 	type TimedBy
 } from '../pace';
 import { findItem, rangeOf, type ClassPlan, type PinnedPhase } from '../plan';
-import type { RunEvent } from './events';
+import type { SessionEvent } from './events';
 import { entriesOfSteps } from './script';
 import { givenMs, isLeftOut, replay } from './replay';
 import { Steps } from './state';
@@ -38,8 +38,8 @@ export const kindOfPlan = (plan: ClassPlan, pace: PaceModel): ClassKind =>
  * @param kind the kind of class that it was
  * @returns null where too little of it is known
  */
-export function timeOfRun(
-	{ script, events }: { script: Script; events: readonly RunEvent[] },
+export function evidenceOfSession(
+	{ script, events }: { script: Script; events: readonly SessionEvent[] },
 	plan: ClassPlan,
 	find: FindMovement,
 	kind: ClassKind
@@ -77,7 +77,7 @@ export function timeOfRun(
 }
 
 /** Returns the evidence of a class of which only the minutes are known. */
-export function timeOfMinutes(
+export function evidenceOfMinutes(
 	plan: ClassPlan,
 	find: FindMovement,
 	kind: ClassKind,

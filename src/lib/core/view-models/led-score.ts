@@ -8,8 +8,8 @@ import {
 	isLeftOut,
 	replay,
 	Steps,
-	type RunEvent,
-	type RunState,
+	type SessionEvent,
+	type SessionState,
 	type Script,
 	type ScriptStep
 } from '../teach';
@@ -38,7 +38,11 @@ const LEAST_SECONDS = 1;
  *
  * @param find what is not known any more is drawn without direction and intensity
  */
-export function plannedVsActual(script: Script, events: readonly RunEvent[], find: FindMovement): LedScores {
+export function plannedVsActual(
+	script: Script,
+	events: readonly SessionEvent[],
+	find: FindMovement
+): LedScores {
 	const steps = new Steps(script);
 	const state = replay(script, events);
 	const given = staysGiven(state, steps);
@@ -62,7 +66,7 @@ function staysPlanned({ steps }: Script): Stay[] {
 	return steps.map((step) => ({ step, from: now, to: (now += step.seconds), paused: 0 }));
 }
 
-function staysGiven(state: RunState, steps: Steps): Stay[] {
+function staysGiven(state: SessionState, steps: Steps): Stay[] {
 	return state.visits
 		.map((visit, index): Stay => {
 			const toMs = state.visits[index + 1]?.fromMs ?? state.elapsedMs;
@@ -164,7 +168,7 @@ function addSection(sections: Score['sections'], step: ScriptStep, from: number,
 }
 
 /** Work that was planned and not given. */
-function leftOutMarks(planned: readonly Stay[], state: RunState, steps: Steps): Score['marks'] {
+function leftOutMarks(planned: readonly Stay[], state: SessionState, steps: Steps): Score['marks'] {
 	return planned
 		.filter(
 			({ step: { id, kind } }) =>

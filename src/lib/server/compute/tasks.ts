@@ -1,5 +1,5 @@
 import { roomSheet, type RoomSheet } from '../../core/substitution';
-import { notesAsPlanned, type FamiliarMovements } from '../../core/run';
+import { notesAsPlanned, type FamiliarMovements } from '../../core/record';
 import type { ClassKind, PaceModel, PaceEvidence } from '../../core/pace';
 import { inside, type Fault } from '../../core/validation';
 import { CATALOGUE } from '../../catalogue';
@@ -43,10 +43,10 @@ import {
 	replay,
 	scriptFaults,
 	tally,
-	timeOfRun,
+	evidenceOfSession,
 	type PackSource,
 	type Prepared,
-	type RunEvent,
+	type SessionEvent,
 	type Script
 } from '../../core/teach';
 import { planCard, type PlanCard, type Which } from './plan-card';
@@ -225,7 +225,7 @@ const drawings = ({ keys, movements }: { keys: string[]; movements: Movements })
 /** A class that was led: its script and what happened in it. */
 interface LedClass {
 	script: Script;
-	events: readonly RunEvent[];
+	events: readonly SessionEvent[];
 }
 
 /** Returns the faults in a device's upload: of the script, and of each event by its index. */
@@ -264,7 +264,7 @@ const timeOfLed = ({
 	movements,
 	...led
 }: LedClass & { plan: ClassPlan; kind: ClassKind; movements: Movements }): PaceEvidence | null =>
-	timeOfRun(led, plan, catalogueFor(movements).find, kind);
+	evidenceOfSession(led, plan, catalogueFor(movements).find, kind);
 
 export const TASKS = {
 	sentFaults,

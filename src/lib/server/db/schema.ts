@@ -18,8 +18,8 @@ import { MOVEMENT, type KitKind, type Movement } from '../../core/movement';
 import { PACE_MODEL, TAUGHT_TIME, type PaceModel, type PaceEvidence } from '../../core/pace';
 import type { StyleChoices } from '../../core/style';
 import { PLAN, type ClassPlan } from '../../core/plan';
-import { KEPT_NOTES, type RunNotes } from '../../core/run';
-import type { RunEvent, Script } from '../../core/teach';
+import { KEPT_NOTES, type ClassNotes } from '../../core/record';
+import type { SessionEvent, Script } from '../../core/teach';
 import { SERIES_KIND, type Series } from '../../core/series';
 import { teacher } from './auth-schema';
 import { documentColumn, jsonColumn } from './document-column';
@@ -166,7 +166,7 @@ export const planMovement = mysqlTable(
 );
 
 /** Classes that were taught, from a plan or without one. */
-export const classRun = mysqlTable(
+export const classRecord = mysqlTable(
 	'class_run',
 	{
 		id: id(),
@@ -185,7 +185,7 @@ export const classRun = mysqlTable(
 		/** The moments at which it really began and ended, where they are known. */
 		startedAt: datetime('started_at', { fsp: 3 }),
 		endedAt: datetime('ended_at', { fsp: 3 }),
-		document: documentColumn<RunNotes>('document', KEPT_NOTES).notNull(),
+		document: documentColumn<ClassNotes>('document', KEPT_NOTES).notNull(),
 		/** The version that was written down by itself from what a device led; null once somebody wrote it. */
 		ledVersion: int('led_version'),
 		/** The class that it was written down from then. */
@@ -233,19 +233,19 @@ export const teachingEvent = mysqlTable(
 			.references(() => teaching.id, { onDelete: 'cascade' }),
 		eventId: exactText('event_id', { length: 40 }).notNull(),
 		place: int('place').notNull(),
-		event: jsonColumn<RunEvent>('event').notNull(),
+		event: jsonColumn<SessionEvent>('event').notNull(),
 		receivedAt: timestamp('received_at', { fsp: 3 }).notNull().defaultNow()
 	},
 	(t) => [primaryKey({ columns: [t.teachingId, t.eventId] })]
 );
 
 /** The movements that each run really gave, so that "when did they last do this" is told without reading documents. */
-export const runMovement = mysqlTable(
+export const recordMovement = mysqlTable(
 	'run_movement',
 	{
 		runId: exactText('run_id', { length: 24 })
 			.notNull()
-			.references(() => classRun.id, { onDelete: 'cascade' }),
+			.references(() => classRecord.id, { onDelete: 'cascade' }),
 		slug: exactText('slug', { length: 60 }).notNull()
 	},
 	(t) => [primaryKey({ columns: [t.runId, t.slug] })]
@@ -257,7 +257,7 @@ export const taughtTime = mysqlTable(
 	{
 		runId: exactText('run_id', { length: 24 })
 			.primaryKey()
-			.references(() => classRun.id, { onDelete: 'cascade' }),
+			.references(() => classRecord.id, { onDelete: 'cascade' }),
 		teacherId: exactText('teacher_id', { length: 36 })
 			.notNull()
 			.references(() => teacher.id, { onDelete: 'cascade' }),

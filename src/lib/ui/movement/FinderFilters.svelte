@@ -5,7 +5,7 @@
 	import { DIRECTION_NAME, DIRECTIONS, TISSUES } from '$lib/core/anatomy';
 	import { SERVES, type Counts, type Filters } from '$lib/core/substitution';
 	import { TIERS, type Group } from '$lib/core/group';
-	import type { FamiliarMovements } from '$lib/core/run';
+	import type { FamiliarMovements } from '$lib/core/record';
 	import { MODES, POSITION_NAME, POSITIONS, PURPOSES } from '$lib/core/movement';
 
 	/** The filters of the catalogue, each with how many it would leave. */

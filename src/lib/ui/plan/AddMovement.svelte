@@ -5,7 +5,7 @@
 	import { movementRing } from '$lib/core/view-models';
 	import type { Group } from '$lib/core/group';
 	import { POSITION_NAME, type Movement } from '$lib/core/movement';
-	import type { FamiliarMovements } from '$lib/core/run';
+	import type { FamiliarMovements } from '$lib/core/record';
 	import type { TypedAhead } from '$lib/client/plan/typed-ahead';
 	import Figure from '../movement/Figure.svelte';
 	import FinderFilters from '../movement/FinderFilters.svelte';

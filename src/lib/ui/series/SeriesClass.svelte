@@ -3,11 +3,11 @@
 	import TimeField from '$lib/ui/fields/TimeField.svelte';
 	import DayField from '$lib/ui/fields/DayField.svelte';
 	import type { ClassCard } from '$lib/core/view-models';
-	import type { RunNotes } from '$lib/core/run';
-	import { draftOfRun, type ClassAnalysis } from '$lib/core/series';
+	import type { ClassNotes } from '$lib/core/record';
+	import { draftOfRecord, type ClassAnalysis } from '$lib/core/series';
 	import { Button } from 'carbon-components-svelte';
 	import Ring from '../chart/Ring.svelte';
-	import RunForm from '../run/RunForm.svelte';
+	import RecordForm from '../record/RecordForm.svelte';
 
 	/** The selected class: what it gives, how it went, and where it goes. */
 	interface Props {
@@ -16,7 +16,7 @@
 		/** Movements of the class, for the list of those left out. */
 		movements: { slug: string; english: string }[];
 		busy: boolean;
-		onlog: (notes: RunNotes | null) => void;
+		onlog: (notes: ClassNotes | null) => void;
 		onmove: (on: string, startsAt: string) => void;
 		onfallout: (why: string) => void;
 		onrenew: () => void;
@@ -27,7 +27,7 @@
 	let on = $derived(card.on);
 	let startsAt = $derived(card.startsAt);
 	let why = $state('');
-	const draft = $derived(draftOfRun(read));
+	const draft = $derived(draftOfRecord(read));
 </script>
 
 <section class="sheet form-fields" aria-labelledby="class-title">
@@ -67,7 +67,7 @@
 	{/if}
 
 	{#if card.planned}
-		<RunForm {draft} {movements} isWritten={Boolean(run)} {onlog} />
+		<RecordForm {draft} {movements} isWritten={Boolean(run)} {onlog} />
 	{/if}
 
 	{#if !run}

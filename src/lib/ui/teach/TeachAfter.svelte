@@ -1,12 +1,12 @@
 <script lang="ts">
-	import type { ClassRun } from '$lib/client/teach/class-run.svelte';
+	import type { TeachingSession } from '$lib/client/teach/teaching-session.svelte';
 	import { formatDuration } from '$lib/core/clock';
 	import { lateWords, owedWords } from '$lib/core/teach';
 	import { Button } from 'carbon-components-svelte';
 
 	/** After the class: how long it really took, what was left out and owed, and whether the server has it. */
 	interface Props {
-		run: ClassRun;
+		run: TeachingSession;
 		onback: () => void;
 	}
 	let { run, onback }: Props = $props();

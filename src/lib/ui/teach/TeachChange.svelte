@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ClassRun } from '$lib/client/teach/class-run.svelte';
+	import type { TeachingSession } from '$lib/client/teach/teaching-session.svelte';
 	import { swapsHere } from '$lib/client/teach/on-device';
 	import { POSITION_NAME } from '$lib/core/movement';
 	import { EVENT_LIMITS } from '$lib/core/teach';
@@ -9,7 +9,7 @@
 
 	/** Changes of the present item: one more set, another movement in its place, a note. */
 	interface Props {
-		run: ClassRun;
+		run: TeachingSession;
 		onclose: () => void;
 	}
 	let { run, onclose }: Props = $props();

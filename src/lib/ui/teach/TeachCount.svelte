@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ClassRun } from '$lib/client/teach/class-run.svelte';
+	import type { TeachingSession } from '$lib/client/teach/teaching-session.svelte';
 	import { GRADINGS, HIP_TESTS, type GradeCounts, type Sides } from '$lib/core/measure';
 	import { momentOfTest } from '$lib/core/teach';
 	import { Modal } from 'carbon-components-svelte';
@@ -8,7 +8,7 @@
 
 	/** The group is counted in the test that is given now, while people stand in it. */
 	interface Props {
-		run: ClassRun;
+		run: TeachingSession;
 		onclose: () => void;
 	}
 	let { run, onclose }: Props = $props();

@@ -1,12 +1,12 @@
 <script lang="ts">
-	import type { ClassRun } from '$lib/client/teach/class-run.svelte';
+	import type { TeachingSession } from '$lib/client/teach/teaching-session.svelte';
 	import { isOnTime, lateWords, offersToEndOnTime, type CatchUpMethod } from '$lib/core/teach';
 	import { Button, Modal } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 
 	/** Suggestions for ending on time. Nothing changes unasked; one press takes a change back. */
 	interface Props {
-		run: ClassRun;
+		run: TeachingSession;
 		ways: readonly CatchUpMethod[];
 		onclose: () => void;
 	}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { ClassRun } from '$lib/client/teach/class-run.svelte';
+	import type { TeachingSession } from '$lib/client/teach/teaching-session.svelte';
 	import { formatDuration } from '$lib/core/clock';
 	import { listOf, type ListLine } from '$lib/core/teach';
 	import { Button, Modal } from 'carbon-components-svelte';
@@ -7,7 +7,7 @@
 
 	/** The whole class: what was given, what comes, what is left out; each can be gone to. */
 	interface Props {
-		run: ClassRun;
+		run: TeachingSession;
 		onclose: () => void;
 	}
 	let { run, onclose }: Props = $props();

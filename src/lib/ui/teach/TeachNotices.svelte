@@ -1,11 +1,11 @@
 <script lang="ts">
-	import type { ClassRun } from '$lib/client/teach/class-run.svelte';
+	import type { TeachingSession } from '$lib/client/teach/teaching-session.svelte';
 	import { formatDuration } from '$lib/core/clock';
 	import { Button } from 'carbon-components-svelte';
 
 	/** Quiet notices while a class is led, each with an action. */
 	interface Props {
-		run: ClassRun;
+		run: TeachingSession;
 	}
 	let { run }: Props = $props();
 

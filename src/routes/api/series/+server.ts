@@ -1,6 +1,6 @@
 import { once } from '$lib/server/accepted';
-import { readRuns } from '$lib/core/formats';
-import { seriesBroughtUp, withRunNotes } from '$lib/core/series';
+import { readRecords } from '$lib/core/formats';
+import { seriesBroughtUp, withClassNotes } from '$lib/core/series';
 import { db } from '$lib/server/db';
 import { getGroup } from '$lib/server/groups';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
@@ -18,7 +18,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	const body = await readJsonObject(request);
 	const up = seriesBroughtUp(body.planned);
 	if (!up.ok) return json({ faults: up.faults }, { status: 422 });
-	const runs = readRuns(body.runs ?? {});
+	const runs = readRecords(body.runs ?? {});
 	if (!runs.ok) return json({ faults: runs.faults }, { status: 422 });
 	const sent = await readSentSeries(db(), studio.id, up.value, null, body.movements ?? []);
 	if ('faults' in sent) return json(sent, { status: 422 });
@@ -30,7 +30,7 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 			ownerOfRequest(locals),
 			group.id,
 			sent.planned,
-			withRunNotes(sent.planned, runs.value).runs
+			withClassNotes(sent.planned, runs.value).runs
 		);
 	});
 	return json({ id }, { status: 201 });

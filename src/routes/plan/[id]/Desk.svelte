@@ -18,7 +18,7 @@
 	import { Button } from 'carbon-components-svelte';
 	import CheckList from '$lib/ui/plan/CheckList.svelte';
 	import Lazy from '$lib/ui/frame/Lazy.svelte';
-	import LastTime from '$lib/ui/run/LastTime.svelte';
+	import LastTime from '$lib/ui/record/LastTime.svelte';
 	import Bounded from '$lib/ui/frame/Bounded.svelte';
 	import Conflict from '$lib/ui/saving/Conflict.svelte';
 	import Gone from '$lib/ui/saving/Gone.svelte';

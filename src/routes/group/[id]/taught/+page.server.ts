@@ -1,5 +1,5 @@
 import { dayInZone, shortDay } from '$lib/core/calendar';
-import { overWeeks, weeksTable, weeksWords } from '$lib/core/run';
+import { overWeeks, weeksTable, weeksWords } from '$lib/core/record';
 import { db } from '$lib/server/db';
 import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { groupHistory, lastTaught } from '$lib/server/history';

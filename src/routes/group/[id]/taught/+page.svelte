@@ -3,7 +3,7 @@
 	import { weeksChart } from '$lib/client/weeks-chart';
 	import Chart from '$lib/ui/chart/Chart.svelte';
 	import Fold from '$lib/ui/fields/Fold.svelte';
-	import WithoutPlan from '$lib/ui/run/WithoutPlan.svelte';
+	import WithoutPlan from '$lib/ui/record/WithoutPlan.svelte';
 	import { Button, DataTable, TextInput } from 'carbon-components-svelte';
 
 	let { data } = $props();

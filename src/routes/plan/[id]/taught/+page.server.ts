@@ -1,11 +1,11 @@
 import { dayInZone, dayName } from '$lib/core/calendar';
-import { feedbackText } from '$lib/core/run';
+import { feedbackText } from '$lib/core/record';
 import { isTaught, notesOfTally } from '$lib/core/teach';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
 import { loadPlanContext, planInput, type StoredPlanContext } from '$lib/server/plan-context';
-import { runOfPlan } from '$lib/server/runs';
+import { recordOfPlan } from '$lib/server/records';
 import { mentionable, readable } from '$lib/server/students';
 import { movementsFor } from '$lib/server/studio-catalogue';
 import { ledOfPlan } from '$lib/server/teachings';
@@ -17,7 +17,7 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const setting = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
 	const { stored, groupId, group } = setting;
 	const [run, led, { asPlanned, movements }] = await Promise.all([
-		runOfPlan(db(), studio.id, stored.id),
+		recordOfPlan(db(), studio.id, stored.id),
 		shownLed(studio.id, setting, request),
 		compute('outcome', planInput(setting), request.signal)
 	]);

@@ -3,9 +3,9 @@
 	import { change } from '$lib/client/api';
 	import { writeDown } from '$lib/client/write-down';
 	import { momentWords } from '$lib/core/calendar';
-	import { draftNotes, withFeltEffort, type RunNotes } from '$lib/core/run';
-	import RunForm from '$lib/ui/run/RunForm.svelte';
-	import Tally from '$lib/ui/run/Tally.svelte';
+	import { draftNotes, withFeltEffort, type ClassNotes } from '$lib/core/record';
+	import RecordForm from '$lib/ui/record/RecordForm.svelte';
+	import Tally from '$lib/ui/record/Tally.svelte';
 	import { Button } from 'carbon-components-svelte';
 
 	let { data } = $props();
@@ -18,13 +18,13 @@
 
 	async function taughtOn(on: string) {
 		isBusy = true;
-		const answer = await change(`/api/plans/${data.id}/run`, data.run?.version ?? 0, { on });
+		const answer = await change(`/api/plans/${data.id}/record`, data.run?.version ?? 0, { on });
 		said = answer.ok ? 'Recorded' : answer.messages.join(' ');
 		if (answer.ok) await invalidateAll();
 		isBusy = false;
 	}
 
-	async function log(notes: RunNotes | null) {
+	async function log(notes: ClassNotes | null) {
 		isBusy = true;
 		said = '';
 		const written = await writeDown(data.id, data.run?.version ?? 0, notes);
@@ -79,7 +79,7 @@
 		</p>
 	{/if}
 	{#each data.sat as words, i (i)}<p>{words}</p>{/each}
-	<RunForm
+	<RecordForm
 		{draft}
 		movements={data.movements}
 		people={data.people}

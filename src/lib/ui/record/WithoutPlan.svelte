@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { create } from '$lib/client/api';
-	import { notesAsPlanned, RUN_NOTES, type RunNotes } from '$lib/core/run';
+	import { notesAsPlanned, CLASS_NOTES, type ClassNotes } from '$lib/core/record';
 	import { withVersion } from '$lib/core/validation';
 	import DayField from '$lib/ui/fields/DayField.svelte';
 	import TimeField from '$lib/ui/fields/TimeField.svelte';
 	import Words from '$lib/ui/fields/Words.svelte';
-	import RunForm from './RunForm.svelte';
+	import RecordForm from './RecordForm.svelte';
 	import { untrack } from 'svelte';
 
 	/** A class that was taught without a plan, on any day. */
@@ -22,10 +22,10 @@
 	let said = $state('');
 	const draft = notesAsPlanned(5, 60);
 
-	async function keep(document: RunNotes | null) {
+	async function keep(document: ClassNotes | null) {
 		if (!document) return;
-		const body = { title: title.trim(), on, startsAt, document: withVersion(RUN_NOTES, document) };
-		const answer = await create<{ id: string }>(`/api/groups/${groupId}/runs`, body);
+		const body = { title: title.trim(), on, startsAt, document: withVersion(CLASS_NOTES, document) };
+		const answer = await create<{ id: string }>(`/api/groups/${groupId}/records`, body);
 		said = answer.ok ? 'Recorded' : answer.messages.join(' ');
 		if (answer.ok) {
 			title = '';
@@ -40,7 +40,7 @@
 		<DayField label="Day" value={on} onpick={(picked) => (on = picked)} />
 		<TimeField label="Begins" value={startsAt} onpick={(typed) => (startsAt = typed)} />
 	</div>
-	<RunForm {draft} movements={[]} isWritten={false} onlog={keep} />
+	<RecordForm {draft} movements={[]} isWritten={false} onlog={keep} />
 	<p role="status">{said}</p>
 </div>
 

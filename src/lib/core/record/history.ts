@@ -1,10 +1,10 @@
 import { plainText } from '../movement';
-import type { ClassRun } from './run';
+import type { ClassRecord } from './record';
 
 /** A class that was taught, as a history lists it. */
 export interface HistoryRow {
 	title: string;
-	run: ClassRun;
+	run: ClassRecord;
 	/** Names of what was left out. */
 	leftOut: readonly string[];
 }

@@ -1,9 +1,9 @@
 import { daysBetween } from '../calendar';
-import type { ClassRun } from './run';
+import type { ClassRecord } from './record';
 
 /** A class that was taught, with what is known of it beside what was written down. */
 export interface TaughtBefore {
-	run: ClassRun;
+	run: ClassRecord;
 	/** Null without a plan. */
 	plannedMinutes: number | null;
 	/** Work of all movements that were planned alike on both sides, seconds; null where it was not led step by step. */

@@ -1,5 +1,5 @@
 import { canHaveBeen, dayInZone, isIsoDay } from '$lib/core/calendar';
-import { RUN_NOTES, runNotesFaults, type RunNotes } from '$lib/core/run';
+import { CLASS_NOTES, classNotesFaults, type ClassNotes } from '$lib/core/record';
 import { withMentions, type Mentionable } from '$lib/core/people';
 import { upTo } from '$lib/core/validation';
 import { workFor } from '$lib/server/compute/pool';
@@ -7,7 +7,7 @@ import { saveOnce } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import type { Db } from '$lib/server/db/open';
 import { readJsonObject, versionOf } from '$lib/server/requests';
-import { groupOfTaught, removeRunOfPlan, saveRunOfPlan, setTaughtDay } from '$lib/server/runs';
+import { groupOfTaught, removeRecordOfPlan, saveRecordOfPlan, setTaughtDay } from '$lib/server/records';
 import { mentionable, readable } from '$lib/server/students';
 import { learnFromPlan } from '$lib/server/teachers-pace';
 import { ownerOfRequest, readSave, removalAnswer, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
@@ -22,16 +22,16 @@ import type { Owner } from '$lib/server/owner';
 export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const studio = studioOfRequest(locals);
 	const owner = ownerOfRequest(locals);
-	const body = await readSave(request, upTo(RUN_NOTES));
+	const body = await readSave(request, upTo(CLASS_NOTES));
 	if ('faults' in body) return json(body, { status: 422 });
-	const faults = runNotesFaults(body.document);
+	const faults = classNotesFaults(body.document);
 	if (faults.length) return json({ faults }, { status: 422 });
 	const today = dayInZone(new Date(), studio.timeZone);
-	const sent = body.document as RunNotes;
+	const sent = body.document as ClassNotes;
 	const people = await peopleOfPlan(db(), owner, params.id);
 	const notes = { ...sent, note: withMentions(sent.note, people) };
 	const saved = await saveOnce(db(), studio.id, body.token, [params.id, body], (tx) =>
-		saveRunOfPlan(tx, owner, params.id, body.version, notes, today)
+		saveRecordOfPlan(tx, owner, params.id, body.version, notes, today)
 	);
 	if (saved.kind === 'saved') await learnFromPlan(db(), owner, params.id, workFor(request));
 	return saveAnswer(saved, body.document, ({ version, run }) => {
@@ -52,7 +52,7 @@ export const PATCH: RequestHandler = async ({ params, request, locals }) => {
 /** Takes it back, in the version that was looked at: 204, 409, 404. */
 export const DELETE: RequestHandler = async ({ params, request, locals }) => {
 	const version = versionOf((await readJsonObject(request)).version);
-	return removalAnswer(await removeRunOfPlan(db(), studioOfRequest(locals).id, params.id, version));
+	return removalAnswer(await removeRecordOfPlan(db(), studioOfRequest(locals).id, params.id, version));
 };
 
 /** Whom the teacher may mention in what is written down of a plan's class. */

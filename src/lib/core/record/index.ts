@@ -1,4 +1,4 @@
 export * from './known';
-export * from './run';
+export * from './record';
 export * from './history';
 export * from './weeks';

@@ -1,13 +1,13 @@
 import { isIsoDay } from '$lib/core/calendar';
 import { withMentions } from '$lib/core/people';
-import { RUN_NOTES, runNotesFaults, type RunNotes } from '$lib/core/run';
+import { CLASS_NOTES, classNotesFaults, type ClassNotes } from '$lib/core/record';
 import { oneLine, schemaFaults, timeOfDay, upTo } from '$lib/core/validation';
 import { once } from '$lib/server/accepted';
 import { db } from '$lib/server/db';
 import { orNotFound, ownerOfRequest } from '$lib/server/endpoint';
 import { getGroup } from '$lib/server/groups';
 import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { addRunWithoutPlan } from '$lib/server/runs';
+import { addRecordWithoutPlan } from '$lib/server/records';
 import { mentionable } from '$lib/server/students';
 import { json } from '@sveltejs/kit';
 import { object, string } from 'yup';
@@ -27,14 +27,17 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const group = orNotFound(await getGroup(db(), owner.studioId, params.id));
 	const token = tokenOf(request.headers.get('idempotency-key'));
 	const { document: sent, ...place } = await readJsonObject(request);
-	const read = upTo(RUN_NOTES)(sent);
+	const read = upTo(CLASS_NOTES)(sent);
 	const document = read.ok ? read.value : null;
-	const faults = [...schemaFaults(placeSchema, place), ...(read.ok ? runNotesFaults(document) : read.faults)];
+	const faults = [
+		...schemaFaults(placeSchema, place),
+		...(read.ok ? classNotesFaults(document) : read.faults)
+	];
 	if (faults.length) return json({ faults }, { status: 422 });
-	const notes = document as RunNotes;
+	const notes = document as ClassNotes;
 	const people = await mentionable(db(), owner, group.id);
 	const id = await once(db(), owner.studioId, token, [group.id, place, sent], (tx) =>
-		addRunWithoutPlan(tx, owner, group.id, place as { title: string; on: string; startsAt: string }, {
+		addRecordWithoutPlan(tx, owner, group.id, place as { title: string; on: string; startsAt: string }, {
 			...notes,
 			note: withMentions(notes.note, people)
 		})

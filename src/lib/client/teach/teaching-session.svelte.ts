@@ -12,15 +12,15 @@ import {
 	Steps,
 	type EventTime,
 	type Now,
-	type RunAction,
-	type RunEvent,
-	type RunState,
+	type SessionAction,
+	type SessionEvent,
+	type SessionState,
 	type SwapChoice,
 	type TeachPack
 } from '$lib/core/teach';
 import type { Attendance } from '$lib/core/people';
 import { newId } from '../ids';
-import type { DeviceStore, KeptRun } from './device-store';
+import type { DeviceStore, KeptSession } from './device-store';
 import { upload, type UploadAnswer, type Upload } from './upload';
 
 /** Source of time: tests and rehearsals pass their own. */
@@ -74,14 +74,14 @@ function whenShown(work: () => void): void {
 /**
  * A class that is led: what happened in it, and where it is now. In a rehearsal nothing is kept and nothing is sent.
  */
-export class ClassRun {
+export class TeachingSession {
 	readonly steps: Steps;
-	private last: RunEvent | null;
+	private last: SessionEvent | null;
 	private places: number;
 	/** After the last thing that happened. */
-	private after: RunState;
+	private after: SessionState;
 	/** Now. */
-	state = $state.raw<RunState>(null as never);
+	state = $state.raw<SessionState>(null as never);
 	readonly now: Now = $derived.by(() => nowOf(this.state, this.steps));
 	readonly behindMs = $derived.by(() => behindMs(this.state, this.steps));
 	readonly endsAt = $derived.by(() => endsAt(this.state, this.steps));
@@ -111,9 +111,9 @@ export class ClassRun {
 		readonly pack: TeachPack,
 		private readonly clock: TeachClock,
 		/** Where it is kept; null for a rehearsal, and where this browser keeps nothing. */
-		private readonly keeping: { store: DeviceStore; run: KeptRun } | null,
+		private readonly keeping: { store: DeviceStore; run: KeptSession } | null,
 		readonly isRehearsal: boolean,
-		events: RunEvent[] = []
+		events: SessionEvent[] = []
 	) {
 		this.steps = new Steps(pack.script);
 		this.kept = keeping !== null || isRehearsal;
@@ -125,8 +125,8 @@ export class ClassRun {
 	}
 
 	/** Something happens: it is kept on this device at once and sent as soon as it can be. */
-	does(act: RunAction): void {
-		const event = { id: newId(), ...this.clock.now(), ...act } as RunEvent;
+	does(act: SessionAction): void {
+		const event = { id: newId(), ...this.clock.now(), ...act } as SessionEvent;
 		const place = this.places++;
 		this.after = happened(this.after, this.steps, this.last, event);
 		this.last = event;
@@ -253,34 +253,34 @@ function refusedWords(received: UploadAnswer | null): string {
 }
 
 /** Begins to lead a class, on this device where it keeps something. `here`: who came, where somebody counted. */
-export async function beginRun(
+export async function beginSession(
 	store: DeviceStore | null,
 	pack: TeachPack,
 	owner: string,
 	plannedStartAt: number,
 	here: Attendance | null
-): Promise<ClassRun> {
-	const run: KeptRun = { id: newId(), owner, pack, startedAt: Date.now(), known: false, over: false };
+): Promise<TeachingSession> {
+	const run: KeptSession = { id: newId(), owner, pack, startedAt: Date.now(), known: false, over: false };
 	await store?.putRun(run);
-	const led = new ClassRun(pack, wallClock, store && { store, run }, false);
+	const led = new TeachingSession(pack, wallClock, store && { store, run }, false);
 	if (here) led.does({ do: 'here', here });
 	led.does({ do: 'start', plannedStartAt });
 	return led;
 }
 
 /** A rehearsal by the clock, at the speed that `times` returns; nothing of it is stored. */
-export function rehearseRun(pack: TeachPack, times: () => number): ClassRun {
+export function rehearseSession(pack: TeachPack, times: () => number): TeachingSession {
 	const clock = fastClock(times);
-	const led = new ClassRun(pack, clock, null, true);
+	const led = new TeachingSession(pack, clock, null, true);
 	led.does({ do: 'start', plannedStartAt: clock.now().at });
 	led.does({ do: 'lead', by: 'clock', waitsIn: [] });
 	return led;
 }
 
 /** Goes on with a class that was led when the page went away: the time without it is a pause that is known. */
-export async function reopenRun(store: DeviceStore, run: KeptRun): Promise<ClassRun> {
+export async function reopenSession(store: DeviceStore, run: KeptSession): Promise<TeachingSession> {
 	const events = await store.events(run.id);
-	const led = new ClassRun(run.pack, wallClock, { store, run }, false, events);
+	const led = new TeachingSession(run.pack, wallClock, { store, run }, false, events);
 	const last = events.at(-1);
 	if (!last) return led;
 	const alive = await store.lastAlive(run.id);

@@ -4,12 +4,12 @@
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import Fold from '$lib/ui/fields/Fold.svelte';
-	import { effortsToSay, type RunNotes } from '$lib/core/run';
+	import { effortsToSay, type ClassNotes } from '$lib/core/record';
 	import { Button } from 'carbon-components-svelte';
 
 	/** How a class went, as it is written down: filled in as it was planned, or as it was written before. */
 	interface Props {
-		draft: RunNotes;
+		draft: ClassNotes;
 		/** Movements of the class, for the list of those left out. */
 		movements: { slug: string; english: string }[];
 		/** Whom notes can mention, by name. */
@@ -17,7 +17,7 @@
 		/** Nobody knows how long it took: it has to be said. */
 		asksMinutes?: boolean;
 		isWritten: boolean;
-		onlog: (notes: RunNotes | null) => void;
+		onlog: (notes: ClassNotes | null) => void;
 	}
 	let { draft, movements, people = [], asksMinutes = false, isWritten, onlog }: Props = $props();
 

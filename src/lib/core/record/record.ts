@@ -12,7 +12,7 @@ import {
 } from '../validation';
 
 /** Notes on a class after it was taught. */
-export interface RunNotes {
+export interface ClassNotes {
 	/** How hard it was, 0-10, as the group says it; null where nobody asked. */
 	effort: number | null;
 	minutes: number;
@@ -34,7 +34,7 @@ export const SORE = ['nobody', 'few', 'some', 'most'] as const;
 export type Sore = (typeof SORE)[number];
 
 /** A class that was taught: by whom it was given and when stands beside it, where it is stored. */
-export interface ClassRun extends RunNotes {
+export interface ClassRecord extends ClassNotes {
 	/** The plan it was taught from, which is also the id of a class of a series; null where there was none. */
 	planId: string | null;
 	/** The studio's calendar day, and the time on its clock at which it began, "HH:MM". */
@@ -43,9 +43,9 @@ export interface ClassRun extends RunNotes {
 }
 
 /** Runs by the id of the plan that they were taught from. */
-export type Runs = Readonly<Record<string, ClassRun>>;
+export type ClassRecords = Readonly<Record<string, ClassRecord>>;
 
-export const RUN_LIMITS = { minutes: 600, attendance: 200, leftOut: 200 } as const;
+export const RECORD_LIMITS = { minutes: 600, attendance: 200, leftOut: 200 } as const;
 
 const slug = string().matches(SLUG, '${path} must be a slug of the catalogue').required();
 
@@ -60,13 +60,13 @@ function isThere(value: unknown): boolean {
 	);
 }
 
-export const runNotesSchema = object({
+export const classNotesSchema = object({
 	effort: number().min(0).max(10).nullable().defined(),
-	minutes: number().min(0).max(RUN_LIMITS.minutes).required(),
-	attendance: number().integer().min(0).max(RUN_LIMITS.attendance).nullable().defined(),
+	minutes: number().min(0).max(RECORD_LIMITS.minutes).required(),
+	attendance: number().integer().min(0).max(RECORD_LIMITS.attendance).nullable().defined(),
 	leftOut: array()
 		.of(slug)
-		.max(RUN_LIMITS.leftOut)
+		.max(RECORD_LIMITS.leftOut)
 		.defined()
 		.test(
 			'once',
@@ -81,7 +81,7 @@ export const runNotesSchema = object({
 const MENTION_ROOM = 20;
 
 /** The same as it is kept: a mention takes more room than it counts. */
-const keptNotesSchema = runNotesSchema.shape({
+const keptNotesSchema = classNotesSchema.shape({
 	note: textOfLines(MENTION_ROOM * PLAN_LIMITS.noteCharacters).test(
 		'length',
 		`\${path} must be at most ${PLAN_LIMITS.noteCharacters} characters`,
@@ -90,22 +90,22 @@ const keptNotesSchema = runNotesSchema.shape({
 });
 
 /** Document kind of the notes on a taught class, in requests and files. */
-export const RUN_NOTES: DocumentKind = {
+export const CLASS_NOTES: DocumentKind = {
 	name: 'notes of a taught class',
-	schema: runNotesSchema,
+	schema: classNotesSchema,
 	steps: []
 };
 
 /** The same as they are kept in the database, with references to those whom they mention. */
-export const KEPT_NOTES: DocumentKind = { ...RUN_NOTES, schema: keptNotesSchema };
+export const KEPT_NOTES: DocumentKind = { ...CLASS_NOTES, schema: keptNotesSchema };
 
-/** Everything wrong with what is written down of a class; empty: it can be used as {@link RunNotes}. */
-export function runNotesFaults(value: unknown): Fault[] {
-	return schemaFaults(runNotesSchema, value);
+/** Everything wrong with what is written down of a class; empty: it can be used as {@link ClassNotes}. */
+export function classNotesFaults(value: unknown): Fault[] {
+	return schemaFaults(classNotesSchema, value);
 }
 
 /** Returns first notes that repeat the plan, in whole figures. */
-export function notesAsPlanned(effort: number, minutes: number): RunNotes {
+export function notesAsPlanned(effort: number, minutes: number): ClassNotes {
 	return {
 		effort: Math.round(effort),
 		minutes: Math.round(minutes),
@@ -119,13 +119,13 @@ export function notesAsPlanned(effort: number, minutes: number): RunNotes {
 const HARDER = 2;
 
 /** The same, but harder or easier than it was planned. */
-export const withFeltEffort = (notes: RunNotes, how: 'harder' | 'easier'): RunNotes => ({
+export const withFeltEffort = (notes: ClassNotes, how: 'harder' | 'easier'): ClassNotes => ({
 	...notes,
 	effort: Math.max(0, Math.min(10, (notes.effort ?? 5) + (how === 'harder' ? HARDER : -HARDER)))
 });
 
 /** Returns the feedback on a class in sentences, as given before the next one; empty where there is none. */
-export function feedbackText({ sore, there }: RunNotes, nameOf: (slug: string) => string): string[] {
+export function feedbackText({ sore, there }: ClassNotes, nameOf: (slug: string) => string): string[] {
 	const of = { most: 'most of them', some: 'some of them', few: 'few of them' };
 	return [
 		...(sore ? [`The next day ${sore === 'nobody' ? 'nobody was' : `${of[sore]} were`} sore.`] : []),
@@ -134,7 +134,7 @@ export function feedbackText({ sore, there }: RunNotes, nameOf: (slug: string) =
 }
 
 /** Returns the notes that the form starts with: earlier notes where there are any, else `begin` with the effort not said. */
-export function draftNotes(run: RunNotes | null | undefined, begin: RunNotes): RunNotes {
+export function draftNotes(run: ClassNotes | null | undefined, begin: ClassNotes): ClassNotes {
 	if (!run) return { ...begin, effort: null };
 	const { minutes, attendance, leftOut, note, sore, there } = run;
 	return {
@@ -149,18 +149,18 @@ export function draftNotes(run: RunNotes | null | undefined, begin: RunNotes): R
 }
 
 /** Returns the notes of each run as requests and files hold them; place and time stand beside them. */
-export function notesOf(runs: Runs): Record<string, RunNotes & { version: number }> {
+export function notesOf(runs: ClassRecords): Record<string, ClassNotes & { version: number }> {
 	return Object.fromEntries(
 		Object.entries(runs).map(([id, { planId: _plan, on: _on, startsAt: _at, ...notes }]) => [
 			id,
 			// whom a note mentions is for their teacher's eyes alone
-			withVersion(RUN_NOTES, { ...notes, note: withNames(notes.note, []) })
+			withVersion(CLASS_NOTES, { ...notes, note: withNames(notes.note, []) })
 		])
 	);
 }
 
 /** Whether two say the same of how a class went, but for what is asked before the next one. */
-export const sameNotes = (a: RunNotes, b: RunNotes): boolean =>
+export const sameNotes = (a: ClassNotes, b: ClassNotes): boolean =>
 	a.effort === b.effort &&
 	a.minutes === b.minutes &&
 	a.attendance === b.attendance &&

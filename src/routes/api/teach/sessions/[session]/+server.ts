@@ -1,5 +1,5 @@
 import { dayInZone, momentWords } from '$lib/core/calendar';
-import { EVENT_LIMITS, type RunEvent, type Script } from '$lib/core/teach';
+import { EVENT_LIMITS, type SessionEvent, type Script } from '$lib/core/teach';
 import { schemaFaults, type Fault } from '$lib/core/validation';
 import { TOKEN } from '$lib/server/accepted';
 import { workFor } from '$lib/server/compute/pool';
@@ -59,7 +59,7 @@ export interface TeachAnswer {
 export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
 	const { timeZone } = studioOfRequest(locals);
-	if (!TOKEN.test(params.run)) error(404, 'There is nothing at this address.');
+	if (!TOKEN.test(params.session)) error(404, 'There is nothing at this address.');
 	const body = await readJsonObject(request);
 	const sent = {
 		planId: body.planId,
@@ -76,7 +76,7 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const work = workFor(request);
 	const { good, refused, script } = await sifted(sent.script, sent.events as unknown[], work);
 	if (script.length) return json({ faults: script }, { status: 422 });
-	const added = await addToTeaching(db(), owner, params.run, {
+	const added = await addToTeaching(db(), owner, params.session, {
 		planId: sent.planId as string,
 		groupId: sent.groupId as string | null,
 		startedAt: sent.startedAt as number,
@@ -87,18 +87,18 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	if (added.kind === 'no class') error(409, 'This class is not known yet: its script must come along.');
 	if (added.kind === 'too many') error(422, `A class may have ${EVENT_LIMITS.events} events.`);
 	orNotFound(added.kind === 'no plan' ? null : added);
-	await setOver(db(), owner.studioId, params.run, sent.over as boolean);
+	await setOver(db(), owner.studioId, params.session, sent.over as boolean);
 	if (good.some(({ event }) => event.do === 'count'))
-		await keepCountsOfClass(db(), owner, params.run, timeZone, work);
+		await keepCountsOfClass(db(), owner, params.session, timeZone, work);
 	const now = new Date();
 	if (sent.over) {
-		const planId = await writeDownEnded(db(), owner, params.run, dayInZone(now, timeZone), work);
+		const planId = await writeDownEnded(db(), owner, params.session, dayInZone(now, timeZone), work);
 		if (planId) await learnFromPlan(db(), owner, planId, work);
 	}
 	const others = sent.over
 		? []
-		: await othersOnClass(db(), owner.studioId, sent.planId as string, params.run, now);
-	const led = await clockOf(owner.studioId, params.run);
+		: await othersOnClass(db(), owner.studioId, sent.planId as string, params.session, now);
+	const led = await clockOf(owner.studioId, params.session);
 	const received: TeachAnswer = {
 		refused,
 		clock: led && momentWords(led, timeZone),
@@ -117,7 +117,7 @@ async function sifted(script: unknown, events: readonly unknown[], work: ReturnT
 	const wrong = events.map((_one, i) => [...placed[i]!, ...(placed[i]!.length ? [] : faults.events[i]!)]);
 	return {
 		script: faults.script,
-		good: events.filter((_one, i) => wrong[i]!.length === 0) as { place: number; event: RunEvent }[],
+		good: events.filter((_one, i) => wrong[i]!.length === 0) as { place: number; event: SessionEvent }[],
 		refused: wrong.flatMap((faults, index) => (faults.length ? { index, faults } : []))
 	};
 }
@@ -130,4 +130,4 @@ async function clockOf(studioId: string, id: string): Promise<Date | null> {
 
 /** A class that was led: its script and what happened in it, in order. 200, 404. */
 export const GET: RequestHandler = async ({ params, locals }) =>
-	json(orNotFound(await getTeaching(db(), studioOfRequest(locals).id, params.run)));
+	json(orNotFound(await getTeaching(db(), studioOfRequest(locals).id, params.session)));

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { writeDown } from '$lib/client/write-down';
-	import { HOW_MANY, SORE, type HowMany, type RunNotes, type Sore } from '$lib/core/run';
+	import { HOW_MANY, SORE, type HowMany, type ClassNotes, type Sore } from '$lib/core/record';
 	import { Button } from 'carbon-components-svelte';
 
 	/** Asks before the next class about the last one: who was sore, and whether people could do what it led to. */
@@ -10,7 +10,7 @@
 			version: number;
 			/** "Tuesday 17 November". */
 			day: string;
-			notes: RunNotes;
+			notes: ClassNotes;
 			/** Movements that the last class led to. */
 			movements: { slug: string; english: string }[];
 		};

@@ -4,12 +4,12 @@ import {
 	effortsToSay,
 	notesAsPlanned,
 	notesOf,
-	runNotesFaults,
+	classNotesFaults,
 	slugsOfKnown,
-	type RunNotes
-} from '../../src/lib/core/run';
+	type ClassNotes
+} from '../../src/lib/core/record';
 
-const notes = (change: Partial<RunNotes> = {}): RunNotes => ({ ...notesAsPlanned(4, 60), ...change });
+const notes = (change: Partial<ClassNotes> = {}): ClassNotes => ({ ...notesAsPlanned(4, 60), ...change });
 
 describe('what is written down of a class', () => {
 	it('offers efforts in half points, and one that was written down otherwise', () => {
@@ -28,12 +28,12 @@ describe('what is written down of a class', () => {
 		});
 	});
 
-	it.each<[string, Partial<RunNotes>]>([
+	it.each<[string, Partial<ClassNotes>]>([
 		['the least', { effort: 0, minutes: 0, attendance: 0 }],
 		['the most', { effort: 10, minutes: 600, attendance: 200 }],
 		['nothing asked and not counted', { effort: null, attendance: null }],
 		['two hundred left out', { leftOut: Array.from({ length: 200 }, (_, i) => `movement-${i}`) }]
-	])('may be %s', (_, change) => expect(runNotesFaults(notes(change))).toEqual([]));
+	])('may be %s', (_, change) => expect(classNotesFaults(notes(change))).toEqual([]));
 
 	it.each<[string, object, string]>([
 		['an effort below 0', { effort: -0.5 }, 'effort'],
@@ -48,7 +48,7 @@ describe('what is written down of a class', () => {
 		['too many left out', { leftOut: Array.from({ length: 201 }, (_, i) => `movement-${i}`) }, 'leftOut'],
 		['a field too many', { price: 9 }, '']
 	])('is refused with %s, and where it is', (_, change, path) => {
-		const faults = runNotesFaults({ ...notes(), ...change });
+		const faults = classNotesFaults({ ...notes(), ...change });
 		expect(faults.map((fault) => fault.path)).toEqual([path]);
 	});
 
