@@ -181,7 +181,7 @@ test('an own movement: copied, used, changed; a class keeps the one it was made 
 	// left out: not offered any more, and the class that has it keeps it
 	await open(page, '/catalogue/own-harbour-clam');
 	await page.getByRole('button', { name: 'Exclude from planning' }).click();
-	await expect(page.getByText('Left out: it is not offered')).toBeVisible();
+	await expect(page.getByText('Excluded: it is not offered')).toBeVisible();
 	await open(page, plan);
 	await expect(row).toBeVisible();
 	await page.keyboard.press('a');
@@ -258,11 +258,11 @@ test('students are written down, counted and removed', async ({ page, watch }) =
 	await page.getByRole('link', { name: 'First Tide' }).click();
 	await arrive(page, '/group/');
 	await page.getByLabel('First name and initial').fill('Oda Fenwick');
-	await page.getByRole('button', { name: 'Add' }).click();
+	await page.getByRole('button', { name: 'Add student' }).click();
 	await expect(page.getByText('a first name and an initial, as in "Oda F."')).toBeVisible();
 	await page.getByLabel('First name and initial').fill('Oda F.');
 	await page.getByLabel('Tier of the new student').selectOption('tight');
-	await page.getByRole('button', { name: 'Add' }).click();
+	await page.getByRole('button', { name: 'Add student' }).click();
 	await page.getByLabel('Add a caution to Oda F.').selectOption('poor balance');
 	await expect(page.getByRole('button', { name: 'Take poor balance from Oda F.' })).toBeVisible();
 	// one after the other, faster than the server answers

@@ -149,10 +149,10 @@ test('a worker that does not load ends the waiting with a sentence, and can be t
 	await addByKey(page, 'clam');
 	await page.route('**/core.worker*', (route) => route.abort());
 	await page.keyboard.press('f');
-	await expect(page.getByText('This could not be worked out just now')).toBeVisible();
+	await expect(page.getByText('This could not be computed')).toBeVisible();
 	await page.unroute('**/core.worker*');
 	await page.keyboard.press('f');
-	await expect(page.getByText('This could not be worked out just now')).toBeHidden();
+	await expect(page.getByText('This could not be computed')).toBeHidden();
 });
 
 test('a proposal that is taken while others are looked for leaves no word about none', async ({ page }) => {

@@ -43,7 +43,7 @@ test('taking the other window’s version keeps this one as a copy', async ({ pa
 	await addByKey(page, 'frog');
 	await page.getByRole('button', { name: 'Use the other version' }).click();
 	await expect(page.getByRole('group', { name: /^Cobra/ })).toBeVisible();
-	await expect(page.getByText('The other version is kept as a plan of its own')).toBeVisible();
+	await expect(page.getByText('The other version is kept as a separate plan')).toBeVisible();
 	await open(page, '/group');
 	await page.getByRole('link', { name: 'Lamp Room' }).click();
 	await arrive(page, '/group/');

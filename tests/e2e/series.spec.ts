@@ -86,11 +86,11 @@ test('a week is missed, a class edited, the rest proposed anew: before and after
 	await page.getByRole('button', { name: 'Propose all 4 classes' }).click();
 	await said(page, '4 classes proposed');
 
-	// the second date falls out: its class moves on, and one more date comes at the end
+	// the second date is cancelled: its class moves on, and one more date comes at the end
 	await classes(page).nth(1).click();
 	await page.getByLabel('Why', { exact: true }).fill('storm');
 	await page.getByRole('button', { name: 'Preview changes' }).click();
-	const pending = page.getByRole('region', { name: 'Tuesday 13 May falls out: before and after' });
+	const pending = page.getByRole('region', { name: 'Tuesday 13 May is cancelled: before and after' });
 	await expect(pending.getByRole('row', { name: /Class 2/ })).toContainText('Tue 13 May');
 	await expect(pending.getByRole('row', { name: /Class 2/ })).toContainText('Tue 20 May');
 	await expect(pending.getByRole('row', { name: /Class 4/ })).toContainText('Tue 3 Jun');
@@ -100,7 +100,7 @@ test('a week is missed, a class edited, the rest proposed anew: before and after
 		.getByLabel('Move later classes one date on, and add a date at the end')
 		.check({ force: true });
 	await pending.getByRole('button', { name: 'Apply' }).click();
-	await expect(page.getByText('Fell out: Tuesday 13 May (storm)')).toBeVisible();
+	await expect(page.getByText('Cancelled: Tuesday 13 May (storm)')).toBeVisible();
 	await expect(classes(page).last()).toContainText('Tue 3 Jun');
 	await expect(saved(page)).toBeVisible();
 
@@ -129,7 +129,7 @@ test('a week is missed, a class edited, the rest proposed anew: before and after
 	const after = page.getByRole('region', { name: '3 classes proposed: before and after' });
 	await expect(after).toBeVisible({ timeout: 60_000 });
 	await expect(after.getByRole('row', { name: /Class 3/ })).toHaveCount(0);
-	await after.getByRole('button', { name: 'Take them' }).click();
+	await after.getByRole('button', { name: 'Apply' }).click();
 	await expect(classes(page).nth(2)).toContainText('changed by hand');
 	await expect(saved(page)).toBeVisible();
 });
@@ -147,7 +147,7 @@ test('a class is written down, what was left out comes back, and a test is put i
 	await expect(classes(page).nth(1)).toContainText('needs a new proposal');
 	await page.getByRole('button', { name: 'Propose the open class' }).click();
 	await page.getByRole('button', { name: 'Apply' }).click({ timeout: 60_000 });
-	await expect(classes(page).nth(1)).not.toContainText('waits');
+	await expect(classes(page).nth(1)).not.toContainText('needs a new proposal');
 	await classes(page).nth(1).click();
 	await expect(saved(page)).toBeVisible();
 	await page.getByRole('link', { name: /class 2/ }).click();
@@ -263,13 +263,13 @@ test('two windows on one series: nothing is lost', async ({ page, context, watch
 	await other.getByLabel('Title').fill('Written there');
 	await expect(saved(other)).toBeVisible();
 
-	await page.getByLabel('Where it shall lead').fill('Only in this window');
+	await page.getByLabel('Goal in your own words').fill('Only in this window');
 	const conflict = page.getByRole('alert').filter({ hasText: 'changed in another window too' });
 	await expect(conflict).toContainText('Written there');
 	await conflict.getByRole('button', { name: 'Use the other version' }).click();
 	await expect(page.getByRole('heading', { name: 'Written there' })).toBeVisible();
 	await page.getByRole('button', { name: 'Switch to it' }).click();
-	await expect(page.getByLabel('Where it shall lead')).toHaveValue('Only in this window');
+	await expect(page.getByLabel('Goal in your own words')).toHaveValue('Only in this window');
 	await expect(saved(page)).toBeVisible();
 	await other.close();
 });

@@ -15,7 +15,7 @@ test('a class that nobody led is written down in two taps, found in the history,
 	const taken = page.getByRole('button', { name: 'Delete record' });
 	if (await taken.isVisible()) {
 		await taken.click();
-		await expect(page.getByText('Taken back', { exact: true })).toBeVisible();
+		await expect(page.getByText('Record deleted', { exact: true })).toBeVisible();
 	}
 	expect(await axeInBoth(page), 'taught').toEqual([]);
 	await page.getByRole('button', { name: /^(It went as planned|Record it as it was led)$/ }).click();
@@ -25,12 +25,12 @@ test('a class that nobody led is written down in two taps, found in the history,
 	await page.getByRole('button', { name: 'Save changes' }).click();
 	await expect(page.getByText('Recorded', { exact: true })).toBeVisible();
 	await page.getByRole('link', { name: /^All classes of/ }).click();
-	await page.getByRole('textbox', { name: /^Words of title/ }).fill('sea loud');
+	await page.getByRole('textbox', { name: /^Search titles/ }).fill('sea loud');
 	await page.getByRole('button', { name: 'Search' }).click();
 	await expect(page.getByText(/^1 of \d+ classes$/)).toBeVisible();
 	expect(await axeInBoth(page), 'history').toEqual([]);
 	const file = await page.request.get(
-		(await page.getByRole('link', { name: 'All as a table' }).getAttribute('href'))!
+		(await page.getByRole('link', { name: 'Export as CSV' }).getAttribute('href'))!
 	);
 	expect(file.headers()['content-type']).toContain('text/csv');
 	const lines = (await file.text()).split('\r\n');
@@ -67,5 +67,5 @@ test('a class that was led stands planned and real side by side, and is written 
 	await expect(scores.last()).toHaveAccessibleName(/^Score of the class as it went: \d+ items over /);
 	await expect(page.getByLabel('Minutes')).toHaveValue(/^\d+$/);
 	await page.getByRole('button', { name: 'Delete record' }).click();
-	await expect(page.getByText('Taken back', { exact: true })).toBeVisible();
+	await expect(page.getByText('Record deleted', { exact: true })).toBeVisible();
 });

@@ -169,7 +169,7 @@ test('a session that ran out stops nothing: the class is taught on, and goes up 
 	await page.keyboard.press('PageDown');
 	await page.getByRole('button', { name: 'How I teach' }).click();
 	await page.getByRole('button', { name: 'End the class now' }).click();
-	await expect(page.getByText('Sign in again, and it goes to the server.')).toBeVisible();
+	await expect(page.getByText('Sign in again to send it to the server.')).toBeVisible();
 	const [run] = await onDevice(page);
 	expect(run!.unsent).toBeGreaterThan(0);
 	await page.getByRole('link', { name: 'Sign in again' }).click();

@@ -178,7 +178,7 @@ test('a class is taught without a network, the page killed twice and reloaded on
 		i++
 	)
 		await press(third);
-	await expect(third.getByText('goes to the server when it can be reached')).toBeVisible();
+	await expect(third.getByText('goes to the server when it is reachable')).toBeVisible();
 	const [run] = await onDevice(third);
 	expect(run!.unsent).toBe(run!.events.length);
 	expect(run!.events.filter(({ do: act }) => act === 'reopened')).toHaveLength(3);

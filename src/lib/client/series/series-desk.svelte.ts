@@ -236,11 +236,11 @@ export class SeriesDesk {
 		this.runVersions[c.id] = notes ? version + 1 : 0;
 	}
 
-	/** Shows what a date that falls out does to what follows; both ways of ending are offered. */
+	/** Shows the effect of cancelling a date on later classes, with two ways to end the series. */
 	fallOut(why: string): void {
 		const c = this.class;
 		if (!c) return;
-		this.show(`${dayName(c.class.on)} falls out`, [
+		this.show(`${dayName(c.class.on)} is cancelled`, [
 			[
 				'Move later classes one date on, and add a date at the end',
 				cancelClass(this.planned, c.class.id, why, 'one more date')

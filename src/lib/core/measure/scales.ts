@@ -144,7 +144,7 @@ export const GRADINGS: Record<TestId, Grading> = {
 			'tall, both sit bones near the floor'
 		],
 		scale: null,
-		caution: 'Sore knees sit higher or leave it out.'
+		caution: 'People with sore knees sit higher or skip this test.'
 	},
 	'wide-stance-fold': {
 		region: 'inner',
@@ -177,7 +177,7 @@ export const GRADINGS: Record<TestId, Grading> = {
 		region: 'control',
 		grades: ['needs both hands', 'needs one hand', 'without hands one way', 'without hands both ways'],
 		scale: null,
-		caution: 'Sore knees leave it out.'
+		caution: 'People with sore knees skip this test.'
 	},
 	'turning-in-prone': { ...SHIN_ON_THE_FRONT, region: 'turning in' },
 	'turning-out-prone': { ...SHIN_ON_THE_FRONT, region: 'turning out' },
@@ -185,7 +185,7 @@ export const GRADINGS: Record<TestId, Grading> = {
 		region: 'back',
 		grades: ['under half way', 'about 60 degrees', 'nearly upright', 'upright or past it'],
 		scale: degrees('the straight leg from flat on the floor', 'the shin', 120, 2.5, 0.93),
-		caution: 'Tingling or pain down the leg: stop, and leave it out.'
+		caution: 'Tingling or pain down the leg: stop, and skip this test.'
 	},
 	'squat-heels-down': {
 		region: 'control',

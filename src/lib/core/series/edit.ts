@@ -100,7 +100,7 @@ const waitingSlots = ({ series, runs }: PlannedSeries): Slot[] =>
 	series.classes.filter(({ id }) => !runs[id]).map(({ on, startsAt }) => ({ on, startsAt }));
 
 /**
- * A date falls out: what it was to give moves on to the next one, and so on. At the end either one more date comes by
+ * Cancels a date: its rungs move on to the next one, and so on. At the end either one more date comes by
  * the rule of the series, or the last class is let go.
  */
 export function cancelClass(

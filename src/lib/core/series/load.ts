@@ -38,7 +38,7 @@ export function loadFactor(series: Series, week: number): number {
 
 /**
  * The load that a class of a week is to have: of the first ordinary week, as far as it is planned, times the factor of its
- * own week. What was cut by hand or fell out says nothing. Null where nothing is there to go by.
+ * own week. What was cut by hand or cancelled says nothing. Null where nothing is there to go by.
  */
 export function targetLoad({ planned: { series }, classes }: SeriesAnalysis, week: number): number | null {
 	const ordinary = classes.filter(

@@ -43,7 +43,7 @@ export interface SeriesClass {
 	proposedAs?: string;
 }
 
-/** A date that fell out. */
+/** A cancelled date. */
 export interface Missed {
 	on: string;
 	why: string;

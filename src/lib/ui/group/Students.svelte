@@ -212,7 +212,7 @@
 			options={TIERS}
 			onpick={(picked) => (tier = picked)}
 		/>
-		<Button kind="tertiary" size="small" type="submit">Add</Button>
+		<Button kind="tertiary" size="small" type="submit">Add student</Button>
 		<span role="status" class="quiet">{waiting ? 'Saving …' : message}</span>
 	</form>
 	{#each gone as { id, name } (id)}

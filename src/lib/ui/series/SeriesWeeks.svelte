@@ -55,7 +55,7 @@
 					>
 						<span aria-hidden="true">{day.letter}</span>
 						<span class="visually-hidden">
-							{day.name}{day.classIds.length ? ', class' : ''}{day.missed ? ', fell out' : ''}{day.skipped
+							{day.name}{day.classIds.length ? ', class' : ''}{day.missed ? ', cancelled' : ''}{day.skipped
 								? ', no class'
 								: ''}
 						</span>

@@ -205,7 +205,7 @@
 			</Bounded>
 			{#if desk.series.missed.length}
 				<p class="quiet missed">
-					Fell out: {desk.series.missed
+					Cancelled: {desk.series.missed
 						.map(({ on, why }) => (why ? `${dayName(on)} (${why})` : dayName(on)))
 						.join(', ')}
 				</p>
