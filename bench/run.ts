@@ -118,10 +118,10 @@ function problem(plan: ClassPlan, share: number): { adjustable: AdjustableDose[]
 
 /** The catalogue search against one frame of a 60 Hz screen, as a ratio: a keystroke may cost at most one. */
 function finding(): void {
-	const setting = { group, usedLately: NOTHING_KNOWN };
+	const context = { group, usedLately: NOTHING_KNOWN };
 	const frameMs = 1000 / 60;
 	const once = medianMs(
-		() => findInCatalogue(CATALOGUE, { search: 'l', cautionSafe: true, kitAtHand: true }, setting),
+		() => findInCatalogue(CATALOGUE, { search: 'l', cautionSafe: true, kitAtHand: true }, context),
 		21,
 		5
 	);

@@ -18,7 +18,7 @@ import { DEMO_GROUPS } from '../src/lib/demo/groups';
 import { DEMO_PLANS } from '../src/lib/demo/plans';
 
 const group: Group = DEMO_GROUPS.chalk;
-const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [], pace: USUAL_PACE };
+const context = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [], pace: USUAL_PACE };
 
 /** A series of the given weeks with three classes a week and two ladders, each class with a plan of its own. */
 function seriesOf(weeks: number): PlannedSeries {
@@ -40,7 +40,7 @@ function seriesOf(weeks: number): PlannedSeries {
 
 /** Everything that the page shows of a series. */
 function recompute(planned: PlannedSeries): void {
-	const analysis = analyseSeries(planned, setting);
+	const analysis = analyseSeries(planned, context);
 	seriesFindings(analysis);
 	weekCards(analysis);
 }
@@ -89,7 +89,7 @@ export function seriesProposal(line: (what: string, ratio: number, aim: string) 
 	let from = performance.now();
 	for (const { classId, plan } of proposeSeries({
 		planned,
-		setting,
+		context,
 		choices: {},
 		seed: 1
 	})) {

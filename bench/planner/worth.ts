@@ -58,14 +58,14 @@ export function readsLikeAClass(line: Line): void {
 		[15, 30, 45, 60, 75].flatMap((minutes) =>
 			Array.from({ length: 6 }, (_, i) => {
 				const base = emptyPlan('Bench', group.startsAt, 60 * minutes);
-				const setting = {
+				const context = {
 					catalogue: CATALOGUE,
 					find: findMovement,
 					targets: group.targets,
 					group,
 					pace: USUAL_PACE
 				};
-				const all = [...proposeClasses({ base, wishes: {}, setting, seed: minutes + i, count: 1 })];
+				const all = [...proposeClasses({ base, wishes: {}, context, seed: minutes + i, count: 1 })];
 				return { ...all.at(-1)!.proposal, group };
 			})
 		)
@@ -99,7 +99,7 @@ export function searchesEnough(line: Line): void {
 	const rough: number[] = [];
 	for (const group of Object.values(DEMO_GROUPS)) {
 		const base = emptyPlan('Bench', group.startsAt, 2700);
-		const setting = {
+		const context = {
 			catalogue: CATALOGUE,
 			find: findMovement,
 			targets: group.targets,
@@ -107,7 +107,7 @@ export function searchesEnough(line: Line): void {
 			pace: USUAL_PACE
 		};
 		const points = (seed: number, work: SearchBudget) => {
-			const all = [...compose(base, {}, setting, seed, 1, work)].map(({ composed }) => composed.points);
+			const all = [...compose(base, {}, context, seed, 1, work)].map(({ composed }) => composed.points);
 			return { first: all[0]!, last: all.at(-1)! };
 		};
 		// one story: the themes follow from the seed of the class, the search from the number of the attempt

@@ -73,10 +73,10 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 		{ ...settings, ...settingsFor(ladders, settings, findMovement), meetings, ladders },
 		newId
 	);
-	const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [], pace: USUAL_PACE };
-	for (const { classId, plan } of proposeSeries({ planned, setting, choices: {}, seed }))
+	const context = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [], pace: USUAL_PACE };
+	for (const { classId, plan } of proposeSeries({ planned, context, choices: {}, seed }))
 		planned = withProposed(planned, { [classId]: plan });
 	if (values.json) process.stdout.write(writeSeriesFile({ planned, group, movements: [] }));
-	else show(analyseSeries(planned, setting));
+	else show(analyseSeries(planned, context));
 	return 0;
 }

@@ -34,16 +34,16 @@ export async function proposeCommand(args: string[]): Promise<number> {
 	const lengthSeconds = minutes === null ? file.plan.lengthSeconds : Math.round(60 * minutes);
 	const base = { ...file.plan, title: file.plan.title || `Proposed for ${group.name}`, lengthSeconds };
 	const { offered, find } = catalogueView(CATALOGUE, [], [], file.movements);
-	const setting: ProposeContext = planContext({ offered, find }, group, USUAL_PACE);
+	const context: ProposeContext = planContext({ offered, find }, group, USUAL_PACE);
 	for (const slug of [
 		...(wishes.must ?? []),
 		...(wishes.never ?? []),
 		...(wishes.toward ? [wishes.toward] : [])
 	])
 		if (!find(slug)) throw new Complaint(`the catalogue has no movement "${slug}"`);
-	const conflict = conflictOf({ base, wishes, setting });
+	const conflict = conflictOf({ base, wishes, context });
 	if (conflict) throw new Complaint(conflict.message);
-	const [proposal] = [...proposeClasses({ base, wishes, setting, seed, count: 1 })]
+	const [proposal] = [...proposeClasses({ base, wishes, context, seed, count: 1 })]
 		.filter(({ done }) => done)
 		.map(({ proposal: found }) => found);
 	if (json) process.stdout.write(writePlanFile({ ...file, plan: proposal!.plan, group }));

@@ -43,9 +43,9 @@ export async function seriesCommand(args: string[]): Promise<number> {
 
 function rungsOf(
 	{ given }: SeriesAnalysis['classes'][number],
-	{ planned, setting }: SeriesAnalysis
+	{ planned, context }: SeriesAnalysis
 ): string[] {
-	return given.map((g) => rungWords(rungOf(planned.series, g), setting.find));
+	return given.map((g) => rungWords(rungOf(planned.series, g), context.find));
 }
 
 function asJson(analysis: SeriesAnalysis) {
@@ -65,7 +65,7 @@ function asJson(analysis: SeriesAnalysis) {
 			plannedLoad: c.plannedLoad,
 			targetLoad: targetLoad(analysis, c.class.week),
 			rungs: rungsOf(c, analysis),
-			progress: progressIn(classes, c, analysis.setting.find)
+			progress: progressIn(classes, c, analysis.context.find)
 		})),
 		weeks: weeks.map((week) => ({
 			number: week.number,

@@ -46,9 +46,7 @@ test('a beginners’ class is adapted to a sore knee and too few blocks', async 
 	// the sore knee: another movement is offered, in one key, ranked by likeness
 	const checks = page.getByRole('complementary');
 	await checks.getByText(/worth knowing/).click();
-	const beside = checks.getByText(
-		/sore knee \(1\): they get [^()]* beside the class[^()]*\(also [^()]*90-90 seat/
-	);
+	const beside = checks.getByText(/sore knee \(1\): they do [^()]* instead[^()]*\(also [^()]*90-90 seat/);
 	await expect(beside).toBeVisible();
 	await page.getByRole('group', { name: /^90-90 seat/ }).focus();
 	await page.keyboard.press('d');

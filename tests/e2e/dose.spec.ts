@@ -130,14 +130,14 @@ test('kit is for one side, somebody else is here today, and sheet and checks fol
 	await page.getByLabel('Somebody with').selectOption('sore knee');
 	const finding = (words: RegExp) => page.getByRole('listitem').filter({ hasText: words });
 	await page.getByText(/\d+ worth knowing/).click();
-	await expect(finding(/Fire log, sore knee \(1\): they get Lying figure four beside/)).toBeVisible();
+	await expect(finding(/Fire log, sore knee \(1\): they do Lying figure four instead/)).toBeVisible();
 	await page.getByLabel('sore knee', { exact: true }).fill('6');
 	await page.getByLabel('sore knee', { exact: true }).press('Tab');
 	await expect(finding(/Fire log, sore knee \(6\): most of the room cannot do it/)).toBeVisible();
 	await page.getByLabel('middling', { exact: true }).fill('12');
 	await page.getByLabel('middling', { exact: true }).press('Tab');
 	await expect(page.getByText('16 people today; 9 usually')).toBeVisible();
-	await expect(finding(/Fire log, sore knee \(6\): they get Lying figure four/)).toBeVisible();
+	await expect(finding(/Fire log, sore knee \(6\): they do Lying figure four/)).toBeVisible();
 	await expect(saved(page)).toBeVisible();
 
 	await open(page, `${plan}/room`);

@@ -20,7 +20,7 @@ test('a class that nobody led is written down in two taps, found in the history,
 	expect(await axeInBoth(page), 'taught').toEqual([]);
 	await page.getByRole('button', { name: /^(It went as planned|Record it as it was led)$/ }).click();
 	await expect(page.getByText('Recorded', { exact: true })).toBeVisible();
-	await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Record', exact: true })).toBeVisible();
 	await page.getByLabel('Notes').fill('The sea was loud');
 	await page.getByRole('button', { name: 'Save changes' }).click();
 	await expect(page.getByText('Recorded', { exact: true })).toBeVisible();
@@ -56,7 +56,7 @@ test('a class that was led stands planned and real side by side, and is written 
 	}
 	await expect(page.getByText('Everything is saved on the server.')).toBeVisible();
 	await page.getByRole('link', { name: 'How it went', exact: true }).click();
-	await expect(page.getByRole('heading', { name: 'Recorded' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Record', exact: true })).toBeVisible();
 	await expect(
 		page.getByRole('row', { name: new RegExp(`^${second.title} .*second \\d+ % shorter`) })
 	).toBeVisible();

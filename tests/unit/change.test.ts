@@ -6,15 +6,15 @@ import { formOf } from '../../src/lib/core/movement';
 import { applyEdit, itemsOf, planFaults, type ClassPlan } from '../../src/lib/core/plan';
 import { CHANGES, changedClass, type ChangeId } from '../../src/lib/core/propose';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
-import { ask, proposals, settingFor } from './propose-asked';
+import { ask, proposals, contextFor } from './propose-asked';
 
 describe.each(['striders', 'chalk', 'tide'] as const)('a class of %s', (key) => {
 	const group = DEMO_GROUPS[key];
-	const setting = settingFor(group);
+	const context = contextFor(group);
 	const { plan } = proposals(ask(group, 45))[0]!;
-	const read = (other: ClassPlan) => analysePlan(other, setting);
+	const read = (other: ClassPlan) => analysePlan(other, context);
 	const effort = (other: ClassPlan) => effortOfAnalysis(read(other));
-	const changed = (change: ChangeId) => changedClass(plan, change, setting);
+	const changed = (change: ChangeId) => changedClass(plan, change, context);
 	const positions = (other: ClassPlan) => itemsOf(other).map((item) => findMovement(item.movement)!.position);
 	const fetched = (other: ClassPlan) =>
 		itemsOf(other).filter(({ movement, form }) =>
@@ -65,25 +65,25 @@ describe.each(['striders', 'chalk', 'tide'] as const)('a class of %s', (key) => 
 			plan
 		);
 		for (const change of ['harder', 'easier', 'fewer props', 'no floor'] as const)
-			expect(changedClass(pinned, change, setting)).toBeNull();
+			expect(changedClass(pinned, change, context)).toBeNull();
 	});
 });
 
 it('for who is here today: what one of them may not do is given otherwise', () => {
 	const group = DEMO_GROUPS.striders;
-	const setting = settingFor(group);
+	const context = contextFor(group);
 	const { plan } = proposals(ask(group, 45))[0]!;
-	expect(changedClass(plan, 'who is here today', setting)).toBeNull();
+	expect(changedClass(plan, 'who is here today', context)).toBeNull();
 	// six of the twelve came, five of them with a sore knee
 	const here = {
 		tiers: { tight: 3, middling: 3, open: 0 },
 		cautions: [{ caution: 'sore knee' as const, people: 5 }]
 	};
 	const today = { ...plan, here };
-	const open = analysePlan(today, setting).findings.filter((f) => needsAttention(f) && f.repairable);
+	const open = analysePlan(today, context).findings.filter((f) => needsAttention(f) && f.repairable);
 	expect(open.length).toBeGreaterThan(0);
-	const after = changedClass(today, 'who is here today', setting)!;
-	const left = analysePlan(after.plan, setting).findings.filter(needsAttention);
+	const after = changedClass(today, 'who is here today', context)!;
+	const left = analysePlan(after.plan, context).findings.filter(needsAttention);
 	expect(left.length).toBeLessThan(open.length);
 	expect(after.became.length).toBeGreaterThan(0);
 });

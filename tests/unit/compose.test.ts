@@ -15,14 +15,14 @@ const LITTLE = { roughSteps: 400, starts: 1, steps: 2500, mostStarts: 6 };
 
 function proposed(group: Group, minutes: number, wishes: Wishes = {}, seed = 1, count = 1): Proposal[] {
 	const base = emptyPlan('Proposed', group.startsAt, 60 * minutes);
-	const setting = {
+	const context = {
 		catalogue: CATALOGUE,
 		find: findMovement,
 		targets: group.targets,
 		group,
 		pace: USUAL_PACE
 	};
-	return [...proposeClasses({ base, wishes, setting, seed, count, work: LITTLE })]
+	return [...proposeClasses({ base, wishes, context, seed, count, work: LITTLE })]
 		.filter(({ done }) => done)
 		.map(({ proposal }) => proposal);
 }

@@ -5,7 +5,7 @@ import { findMovement } from '../../src/lib/catalogue';
 import { Autosave } from '../../src/lib/client/autosave.svelte';
 import { deskKey } from '../../src/lib/client/plan/desk-keys';
 import { PlanDesk } from '../../src/lib/client/plan/plan-desk';
-import type { DeskSetting } from '../../src/lib/client/plan/plan-document.svelte';
+import type { DeskContext } from '../../src/lib/client/plan/plan-document.svelte';
 import type { Movement } from '../../src/lib/core/movement';
 import { sumOfOrbits } from '../../src/lib/core/orbit';
 import { emptyPlan, itemsOf, type ClassPlan, type Flow, type TestBlock } from '../../src/lib/core/plan';
@@ -14,7 +14,7 @@ import { groupOf } from './checks/case';
 
 const movement = (slug: string) => findMovement(slug) as Movement;
 
-function setting(change: Partial<DeskSetting> = {}): DeskSetting {
+function context(change: Partial<DeskContext> = {}): DeskContext {
 	return {
 		group: groupOf(),
 		own: [],
@@ -33,10 +33,10 @@ function setting(change: Partial<DeskSetting> = {}): DeskSetting {
 }
 
 /** A desk whose saves are only counted. */
-function deskWith(slugs: string[] = [], change: Partial<DeskSetting> = {}, choices: StyleChoices = {}) {
+function deskWith(slugs: string[] = [], change: Partial<DeskContext> = {}, choices: StyleChoices = {}) {
 	const autosave = { changed: vi.fn() };
 	const plan = emptyPlan('A class', '18:30', 1800, choices);
-	const desk = new PlanDesk(plan, setting(change), autosave as unknown as Autosave<ClassPlan>);
+	const desk = new PlanDesk(plan, context(change), autosave as unknown as Autosave<ClassPlan>);
 	for (const slug of slugs) desk.items.add(movement(slug));
 	return { desk, autosave };
 }

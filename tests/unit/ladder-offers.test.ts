@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Group } from '../../src/lib/core/group';
 import { analyseSeries, ladderOffers, withSettings, type PlannedSeries } from '../../src/lib/core/series';
 import { styleOf } from '../../src/lib/core/style';
-import { classWith, CLIMBERS, filled, ids, ladder, logged, run, seriesOf, settingFor } from './series-built';
+import { classWith, CLIMBERS, filled, ids, ladder, logged, run, seriesOf, contextFor } from './series-built';
 
 /** 90-90 hinged forward works on the outer hips, butterfly on the inner thighs. */
 const counted = (tight: number, middling: number, open: number): Group => ({
@@ -17,7 +17,7 @@ const TIGHT = counted(6, 4, 2);
 const withLadder = (group: Group | null, goal = '90-90-fold') =>
 	seriesOf({ weeks: 6, ladders: [ladder(goal, 'full', group)] });
 const offers = (planned: PlannedSeries, group: Group) =>
-	ladderOffers(analyseSeries(planned, settingFor(group)), styleOf());
+	ladderOffers(analyseSeries(planned, contextFor(group)), styleOf());
 const forms = (rungs: readonly { movement: string; form: string }[]) =>
 	rungs.map(({ movement, form }) => `${movement} ${form}`);
 
@@ -87,7 +87,7 @@ describe('what a check-in speaks for on a ladder', () => {
 			classWith(['90-90-sit:supported', '90-90-fold:supported'])
 		);
 		const taught = planned.series.classes.slice(0, 5).reduce((so, { id }) => logged(so, id, run), planned);
-		const given = analyseSeries(taught, settingFor(OPEN)).classes[4]!.given[0]!;
+		const given = analyseSeries(taught, contextFor(OPEN)).classes[4]!.given[0]!;
 		expect(given.rung).toBeGreaterThan(0);
 		const kept = forms(taught.series.ladders[0]!.rungs.slice(0, given.rung + 1));
 		for (const { rungs } of offers(taught, OPEN)) expect(forms(rungs).slice(0, kept.length)).toEqual(kept);
@@ -95,7 +95,7 @@ describe('what a check-in speaks for on a ladder', () => {
 		// a group that is on the full form already is not sent back
 		const open = filled(withLadder(OPEN), () => classWith(['90-90-sit:supported', '90-90-fold:full']));
 		const far = open.series.classes.slice(0, 6).reduce((so, { id }) => logged(so, id, run), open);
-		expect(analyseSeries(far, settingFor(TIGHT)).classes[5]!.given[0]!.rung).toBe(1);
+		expect(analyseSeries(far, contextFor(TIGHT)).classes[5]!.given[0]!.rung).toBe(1);
 		expect(offers(far, TIGHT)).toEqual([]);
 	});
 });

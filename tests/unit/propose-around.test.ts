@@ -8,7 +8,7 @@ import { alternativesFor, conflictOf, type ClassRequest } from '../../src/lib/co
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { groupOf } from './checks/case';
-import { ask, proposals, settingFor, slugsOf } from './propose-asked';
+import { ask, proposals, contextFor, slugsOf } from './propose-asked';
 
 describe('what cannot be', () => {
 	/** Six people, four of them with a sore knee: what they cannot do is not for this room. */
@@ -41,7 +41,7 @@ describe('what cannot be', () => {
 		],
 		[
 			'more that is new than is wanted',
-			ask(groupOf(), 45, { must: ['frog'], mostNew: 0 }, { setting: settingFor(groupOf(), ['cat-cow']) }),
+			ask(groupOf(), 45, { must: ['frog'], mostNew: 0 }, { context: contextFor(groupOf(), ['cat-cow']) }),
 			['at most 0 new', 'Frog in it']
 		]
 	])('%s is named, with no more than it takes', (_what, asked, wishes) => {
@@ -70,11 +70,11 @@ describe('what cannot be', () => {
 
 describe('something else here', () => {
 	const { plan } = proposals(ask(DEMO_GROUPS.lamp, 30))[0]!;
-	const setting = settingFor(DEMO_GROUPS.lamp);
+	const context = contextFor(DEMO_GROUPS.lamp);
 
 	it('offers three movements that the class has not, in the order of what the class is worth with them', () => {
 		for (const item of itemsOf(plan)) {
-			const others = alternativesFor(plan, item.id, setting);
+			const others = alternativesFor(plan, item.id, context);
 			expect(others.length).toBeLessThanOrEqual(3);
 			expect(others.map((other) => other.worse)).toEqual(
 				[...others.map((other) => other.worse)].sort((a, b) => a - b)
@@ -84,20 +84,20 @@ describe('something else here', () => {
 				const after = applyEdit(plan, { do: 'replace', itemId: item.id, by: other });
 				expect(planFaults(after, findMovement)).toEqual([]);
 				expect(
-					analysePlan(after, setting).findings.filter(
+					analysePlan(after, context).findings.filter(
 						(f) => f.checkId === 'caution-conflict' && f.severity === 'stop'
 					)
 				).toEqual([]);
 			}
 		}
-		expect(itemsOf(plan).some((item) => alternativesFor(plan, item.id, setting).length === 3)).toBe(true);
+		expect(itemsOf(plan).some((item) => alternativesFor(plan, item.id, context).length === 3)).toBe(true);
 	});
 
 	it('has nothing for an item whose place is not its own', () => {
 		const w = new PlanWriter();
 		w.add('warm', w.chain(w.item('low-lunge'), w.item('clam')));
-		expect(alternativesFor(w.plan('Chain', '18:30', 1800), 'b1', setting)).toEqual([]);
-		expect(alternativesFor(plan, 'nowhere', setting)).toEqual([]);
+		expect(alternativesFor(w.plan('Chain', '18:30', 1800), 'b1', context)).toEqual([]);
+		expect(alternativesFor(plan, 'nowhere', context)).toEqual([]);
 	});
 });
 

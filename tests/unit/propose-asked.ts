@@ -13,7 +13,7 @@ import {
 /** Enough for a valid class; how good it is, is the bench's business. */
 const LITTLE = { roughSteps: 300, starts: 1, steps: 2500, mostStarts: 6 };
 
-export const settingFor = (group: Group, taughtBefore: string[] | null = null): ProposeContext => ({
+export const contextFor = (group: Group, taughtBefore: string[] | null = null): ProposeContext => ({
 	pace: USUAL_PACE,
 	catalogue: CATALOGUE,
 	find: findMovement,
@@ -30,7 +30,7 @@ export const ask = (
 ): ClassRequest => ({
 	base: emptyPlan('Proposed', group.startsAt, 60 * minutes),
 	wishes,
-	setting: settingFor(group),
+	context: contextFor(group),
 	seed: 7,
 	count: 1,
 	work: LITTLE,
@@ -41,8 +41,8 @@ const made = new Map<string, Proposal[]>();
 
 /** All proposals at once; what is asked for again is not made again. */
 export function proposals(asked: ClassRequest): Proposal[] {
-	const { setting, ...rest } = asked;
-	const { catalogue, find: _find, ...of } = setting;
+	const { context, ...rest } = asked;
+	const { catalogue, find: _find, ...of } = context;
 	const key = JSON.stringify([rest, of, catalogue.length]);
 	const known = made.get(key) ?? proposedAnew(asked);
 	made.set(key, known);

@@ -31,7 +31,7 @@ it('every movement is proposed to somebody, or says why not', () => {
 		};
 		const empty = emptyPlan('', group.startsAt, 60 * [45, 60, 75][seed % 3]!);
 		const base = seed % 5 === 0 ? { ...empty, style: { holding: 'quiet' as const } } : empty;
-		const setting = {
+		const context = {
 			catalogue: CATALOGUE,
 			find: findMovement,
 			targets: group.targets,
@@ -39,7 +39,7 @@ it('every movement is proposed to somebody, or says why not', () => {
 			pace: USUAL_PACE
 		};
 		const work = { roughSteps: 1, starts: 1, steps: 350, mostStarts: 1 };
-		for (const { done, proposal } of proposeClasses({ base, wishes: {}, setting, seed, count: 1, work }))
+		for (const { done, proposal } of proposeClasses({ base, wishes: {}, context, seed, count: 1, work }))
 			if (done) for (const { movement } of itemsOf(proposal.plan)) left.delete(movement);
 	}
 	expect([...left].sort()).toEqual(expected.sort());

@@ -26,11 +26,11 @@ import {
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { groupOf } from './checks/case';
-import { ask, proposals, proposedAnew, settingFor, slugsOf } from './propose-asked';
+import { ask, proposals, proposedAnew, contextFor, slugsOf } from './propose-asked';
 
 describe('tissues that are asked for', () => {
 	const held = (plan: ClassPlan) =>
-		stillSeconds(analysePlan(plan, settingFor(DEMO_GROUPS.chalk)).context.items);
+		stillSeconds(analysePlan(plan, contextFor(DEMO_GROUPS.chalk)).context.items);
 
 	it('are held long for about a minute a leg, and the items that do it say so', () => {
 		const lengthen = ['hamstrings', 'adductors'] as const;
@@ -45,8 +45,8 @@ describe('tissues that are asked for', () => {
 
 	it('that nothing for these people holds are named in the conflict', () => {
 		const only = CATALOGUE.filter((m) => ['clam', 'cat-cow', 'savasana'].includes(m.slug));
-		const { setting, ...rest } = ask(DEMO_GROUPS.chalk, 20, { lengthen: ['hamstrings'] });
-		const conflict = conflictOf({ ...rest, setting: { ...setting, catalogue: only } });
+		const { context, ...rest } = ask(DEMO_GROUPS.chalk, 20, { lengthen: ['hamstrings'] });
+		const conflict = conflictOf({ ...rest, context: { ...context, catalogue: only } });
 		expect(conflict?.message).toBe(
 			'the hamstrings held long is not possible; without “the hamstrings held long” it works'
 		);
@@ -70,7 +70,7 @@ describe('a proposed class', () => {
 				const { plan } = proposal!;
 				expect(planFaults(plan, findMovement)).toEqual([]);
 				// read anew by the desk, which knows nothing of the planner
-				const analysis = analysePlan(plan, settingFor(group));
+				const analysis = analysePlan(plan, contextFor(group));
 				expect(analysis.timeline.totalSeconds).toBe(60 * minutes);
 				expect(analysis.findings.filter((f) => f.severity === 'stop')).toEqual([]);
 				expect(
@@ -158,9 +158,9 @@ describe('a proposed class', () => {
 		const bare = (m: Movement) =>
 			m.position === 'wall-supine' || m.forms.some(({ props }) => props.length === 0) || howWithoutKit(m);
 		const catalogue = CATALOGUE.filter((m) => !(m.modes.includes('rest') && bare(m)));
-		const setting = { ...settingFor(evening), catalogue };
+		const context = { ...contextFor(evening), catalogue };
 		// in every other part there is enough that needs no more than the room has
-		const lacking = optionsFor(base, {}, setting).filter(({ item }) => {
+		const lacking = optionsFor(base, {}, context).filter(({ item }) => {
 			const form = findMovement(item.movement)!.forms.find(({ id }) => id === item.form)!;
 			// a movement that works without its kit gets only a note
 			if (howWithoutKit(findMovement(item.movement)!)) return false;
@@ -169,7 +169,7 @@ describe('a proposed class', () => {
 		expect(lacking.length).toBeGreaterThan(0);
 		for (const { sections } of lacking) expect([...sections]).toEqual(['rest']);
 		for (const seed of [1, 2, 3]) {
-			const [one] = proposals(ask(evening, 25, {}, { seed, setting }));
+			const [one] = proposals(ask(evening, 25, {}, { seed, context }));
 			// mended by the rest that takes its place where there is no chair
 			expect(gravely(one!, 'kit-shortage')).toEqual([]);
 			expect(itemsOf(one!.plan).at(-1)).toMatchObject({ movement: 'constructive-rest' });
@@ -189,7 +189,7 @@ describe('a proposed class', () => {
 		const known = CATALOGUE.filter((_, i) => i % 2 === 0).map((movement) => movement.slug);
 		const group = groupOf();
 		const { plan } = proposals(
-			ask(group, 40, { mostNew: 1 }, { setting: settingFor(group, known), work: USUAL_WORK })
+			ask(group, 40, { mostNew: 1 }, { context: contextFor(group, known), work: USUAL_WORK })
 		)[0]!;
 		const fresh = slugsOf(plan).filter((slug) => !known.includes(slug));
 		expect(new Set(fresh).size).toBeLessThanOrEqual(1);
@@ -202,7 +202,7 @@ describe('a proposed class', () => {
 		expect(chains.length).toBeGreaterThan(0);
 		expect(clock(plan, findMovement, USUAL_PACE).totalSeconds).toBe(2400);
 		expect(
-			analysePlan(plan, settingFor(DEMO_GROUPS.striders)).findings.filter((f) => f.severity === 'stop')
+			analysePlan(plan, contextFor(DEMO_GROUPS.striders)).findings.filter((f) => f.severity === 'stop')
 		).toEqual([]);
 	});
 

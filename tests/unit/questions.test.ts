@@ -16,14 +16,14 @@ const LITTLE = { roughSteps: 300, starts: 1, steps: 2500, mostStarts: 6 };
 
 function read(group: Group, minutes: number, seed: number): Read {
 	const base = emptyPlan('Asked', group.startsAt, 60 * minutes);
-	const setting = {
+	const context = {
 		catalogue: CATALOGUE,
 		find: findMovement,
 		targets: group.targets,
 		group,
 		pace: USUAL_PACE
 	};
-	const all = [...proposeClasses({ base, wishes: {}, setting, seed, count: 1, work: LITTLE })];
+	const all = [...proposeClasses({ base, wishes: {}, context, seed, count: 1, work: LITTLE })];
 	const { plan, analysis } = all.at(-1)!.proposal;
 	return { plan, analysis, group };
 }
@@ -102,13 +102,13 @@ it('who lets one shape flow into the next gets flows', () => {
 	const group: Group = DEMO_GROUPS.skiff;
 	const base = { ...emptyPlan('Flowing', '18:30', 3600), pinnedPace: { classKind: 'flow' as const } };
 	const evening: Group = { ...group, moment: 'evening' };
-	const setting = {
+	const context = {
 		catalogue: CATALOGUE,
 		find: findMovement,
 		targets: group.targets,
 		group: evening,
 		pace: USUAL_PACE
 	};
-	const all = [...proposeClasses({ base, wishes: {}, setting, seed: 4, count: 1, work: LITTLE })];
+	const all = [...proposeClasses({ base, wishes: {}, context, seed: 4, count: 1, work: LITTLE })];
 	expect(blocksOf(all.at(-1)!.proposal.plan).some(({ block }) => block.kind === 'flow')).toBe(true);
 });

@@ -35,7 +35,7 @@ export function ladder(movement: string, form: FormId, group: Group | null = CLI
 	return ladderTo({ movement, form }, findMovement, group, styleOf())!;
 }
 
-export function settingFor(group: Group = CLIMBERS, knownBefore: string[] = []): SeriesContext {
+export function contextFor(group: Group = CLIMBERS, knownBefore: string[] = []): SeriesContext {
 	return { group, find: findMovement, catalogue: CATALOGUE, knownBefore, pace: USUAL_PACE };
 }
 

@@ -8,7 +8,7 @@ import {
 	type PlannedSeries,
 	type SeriesSettings
 } from '../../src/lib/core/series';
-import { classWith, CLIMBERS, filled, ladder, logged, run, seriesOf, settingFor } from './series-built';
+import { classWith, CLIMBERS, filled, ladder, logged, run, seriesOf, contextFor } from './series-built';
 
 const named = (slugs: string[], change: Partial<ClassPlan> = {}) => ({ ...classWith(slugs), ...change });
 
@@ -273,7 +273,7 @@ const TABLE: Record<string, Row> = {
 };
 
 const findingsOf = (planned: PlannedSeries, id: string, { known = [], group = CLIMBERS }: Row) =>
-	seriesFindings(analyseSeries(planned, settingFor(group, known)))
+	seriesFindings(analyseSeries(planned, contextFor(group, known)))
 		.filter(({ checkId }) => checkId === id)
 		.map(({ message }) => message);
 
@@ -297,7 +297,7 @@ describe('the checks of a series', () => {
 			(p, effort, i) => logged(p, idAt(p, i), { ...run, effort }),
 			sound({ easierEvery: 0 })
 		);
-		const found = seriesFindings(analyseSeries(steep, settingFor())).find((f) => f.checkId === 'too-steep');
+		const found = seriesFindings(analyseSeries(steep, contextFor())).find((f) => f.checkId === 'too-steep');
 		expect(found?.severity).toBe('note');
 	});
 
@@ -305,12 +305,12 @@ describe('the checks of a series', () => {
 	it('weekly-dose counts five minutes a week of a tissue held long, and leaves the rest for home', () => {
 		expect(WEEKLY_DOSE_SECONDS).toBe(300);
 		const planned = sound({}, () => ['butterfly']);
-		const analysis = analyseSeries(planned, settingFor());
+		const analysis = analyseSeries(planned, contextFor());
 		const seconds = Math.round(analysis.weeks[0]!.tissues.get('adductors')!);
 		const twice = sound({ meetings: [2, 5].map((weekday) => ({ weekday, startsAt: '18:30' })) }, () => [
 			'butterfly'
 		]);
-		const both = analyseSeries(twice, settingFor());
+		const both = analyseSeries(twice, contextFor());
 		expect(Math.round(both.weeks[0]!.tissues.get('adductors')!)).toBe(2 * seconds);
 	});
 });

@@ -22,7 +22,7 @@ import { findMovement } from '../../src/lib/catalogue';
 import { AIMS } from '../../src/lib/core/movement';
 import { styleOf } from '../../src/lib/core/style';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
-import { classWith, ladder, seriesOf, settingFor } from './series-built';
+import { classWith, ladder, seriesOf, contextFor } from './series-built';
 
 const factors = (planned: PlannedSeries) =>
 	Array.from({ length: planned.series.weeks }, (_, i) => loadFactor(planned.series, i + 1));
@@ -74,12 +74,12 @@ describe('a series that was planned', () => {
 		},
 		group
 	);
-	const setting = settingFor(group);
+	const context = contextFor(group);
 	const work = { roughSteps: 200, starts: 1, steps: 5000, mostStarts: 6 };
 	let planned = base;
-	for (const { classId, plan } of proposeSeries({ planned: base, setting, choices: {}, seed: 3, work }))
+	for (const { classId, plan } of proposeSeries({ planned: base, context, choices: {}, seed: 3, work }))
 		planned = withProposed(planned, { [classId]: plan });
-	const analysis = analyseSeries(planned, setting);
+	const analysis = analyseSeries(planned, context);
 
 	it('has the load that each week asks for, within a twelfth', () => {
 		for (const c of analysis.classes.slice(1)) {

@@ -17,7 +17,7 @@ import {
 	type PlannedSeries
 } from '../../src/lib/core/series';
 import { newGroup, PRESETS } from '../../src/lib/core/group';
-import { classWith, CLIMBERS, filled, ladder, logged, run, seriesOf, settingFor } from './series-built';
+import { classWith, CLIMBERS, filled, ladder, logged, run, seriesOf, contextFor } from './series-built';
 
 /** Little work: what is asked here holds whatever the search finds. */
 const work = { roughSteps: 200, starts: 1, steps: 2500, mostStarts: 6 };
@@ -25,7 +25,7 @@ const choices = {};
 
 function proposed(planned: PlannedSeries, only?: string[], seed = 5): PlannedSeries {
 	let after = planned;
-	const ask = { planned, setting: settingFor(), choices, seed, work, ...(only ? { only } : {}) };
+	const ask = { planned, context: contextFor(), choices, seed, work, ...(only ? { only } : {}) };
 	for (const { classId, plan } of proposeSeries(ask)) after = withProposed(after, { [classId]: plan });
 	return after;
 }
@@ -38,7 +38,7 @@ describe('proposing a series', () => {
 		ladders: [ladder('90-90-switch', 'full'), ladder('low-lunge-knee-lift', 'supported')]
 	});
 	const whole = proposed(base);
-	const analysis = analyseSeries(whole, settingFor());
+	const analysis = analyseSeries(whole, contextFor());
 
 	it('fills every class, exact to the second, at its own time', () => {
 		expect(waiting(analysis)).toEqual([]);
@@ -109,7 +109,7 @@ describe('proposing a series', () => {
 		expect(after.plans[first!.id]).toEqual(whole.plans[first!.id]);
 		expect(after.plans[second!.id]).toEqual(hand);
 		expect(after.plans[third!.id]).not.toEqual(whole.plans[third!.id]);
-		expect(renewable(analyseSeries(mixed, settingFor()))).toHaveLength(3);
+		expect(renewable(analyseSeries(mixed, contextFor()))).toHaveLength(3);
 	});
 
 	it('brings back what a taught class left out, and only the classes that are behind are made anew', () => {
@@ -122,7 +122,7 @@ describe('proposing a series', () => {
 					!whole.series.ladders.some(({ rungs }) => rungs.some(({ movement }) => movement === slug))
 			)!;
 		const missed = logged(whole, first!.id, { ...run, leftOut: [out] });
-		const needsAttention = waiting(analyseSeries(missed, settingFor()));
+		const needsAttention = waiting(analyseSeries(missed, contextFor()));
 		expect(needsAttention).toContain(second!.id);
 		const after = proposed(missed);
 		expect(itemsOf(after.plans[second!.id]!).map(({ movement }) => movement)).toContain(out);
@@ -132,7 +132,7 @@ describe('proposing a series', () => {
 
 	it('raises no finding that stops a class', () => {
 		for (const c of analysis.classes) {
-			const { findings } = analysePlan(c.plan!, { ...settingFor(), targets: CLIMBERS.targets });
+			const { findings } = analysePlan(c.plan!, { ...contextFor(), targets: CLIMBERS.targets });
 			expect(findings.filter(({ severity }) => severity === 'stop')).toEqual([]);
 		}
 	});
@@ -141,7 +141,7 @@ describe('proposing a series', () => {
 describe('what was neglected', () => {
 	it('is a direction that three planned weeks in a row gave too little of', () => {
 		const short = filled(seriesOf({ weeks: 3 }), () => classWith(['frog']));
-		const { weeks } = analyseSeries(short, settingFor());
+		const { weeks } = analyseSeries(short, contextFor());
 		expect(neglected(weeks)).toContain('flexion');
 		expect(neglected(weeks.slice(0, 2))).toEqual([]);
 	});
@@ -179,14 +179,14 @@ describe('the demo’s series', () => {
 				plans: {},
 				runs: {}
 			};
-			const setting = {
+			const context = {
 				group: DEMO_GROUPS[group],
 				find: findMovement,
 				catalogue: CATALOGUE,
 				knownBefore: [],
 				pace: USUAL_PACE
 			};
-			const [made] = proposeSeries({ planned: empty, setting, choices, seed: 11, only: [first.id] });
+			const [made] = proposeSeries({ planned: empty, context, choices, seed: 11, only: [first.id] });
 			expect(made!.plan).toEqual(planned.plans[first.id]);
 		}
 	});

@@ -229,9 +229,9 @@ describe('a series', () => {
 		const earlier = await createGroup(db, loft, { ...CLIMBERS, name: 'Earlier' });
 		await createPlan(db, loft, earlier, '2026-10-01', classWith(['happy-baby']));
 		const id = await createSeries(db, imke, earlier, fresh());
-		const setting = (await loadSeriesContext(db, loft, id, USUAL_PACE))!;
-		expect(setting.knownBefore).toEqual(['happy-baby']);
-		const analysis = analyseSeries(setting.stored.planned, settingOfSeries(setting));
+		const context = (await loadSeriesContext(db, loft, id, USUAL_PACE))!;
+		expect(context.knownBefore).toEqual(['happy-baby']);
+		const analysis = analyseSeries(context.stored.planned, contextOfSeries(context));
 		expect(analysis.classes).toHaveLength(3);
 	});
 });
@@ -259,12 +259,12 @@ it('a series takes in what its group has already at the day and time of one of i
 	expect(Object.keys((await getSeries(db, loft, other))!.planned.plans)).toEqual([]);
 });
 
-const calendarOf = (setting: StoredSeriesContext) =>
-	seriesCalendar(setting, 'Saltmarsh Loft', new Date(0), (input) => Promise.resolve(TASKS.dates(input)));
+const calendarOf = (context: StoredSeriesContext) =>
+	seriesCalendar(context, 'Saltmarsh Loft', new Date(0), (input) => Promise.resolve(TASKS.dates(input)));
 
 /** Returns the context that the page of a series is analysed against. */
-function settingOfSeries(setting: StoredSeriesContext) {
-	const { group, movements, knownBefore, pace } = seriesInput(setting);
+function contextOfSeries(context: StoredSeriesContext) {
+	const { group, movements, knownBefore, pace } = seriesInput(context);
 	const { find, offered } = catalogueView(CATALOGUE, movements.own, movements.leftOut, movements.kept);
 	return { group, find, catalogue: offered, knownBefore: [...knownBefore], pace };
 }
@@ -282,13 +282,13 @@ describe('the dates of a series for other calendars', () => {
 		await createPlan(db, loft, veterans, '2026-10-01', classWith(slugs));
 		const ladders = [ladder('90-90-switch', 'full'), ladder('low-lunge-knee-lift', 'full')];
 		const id = await createSeries(db, imke, veterans, withNewIds(seriesOf({ ladders }), newRowId));
-		const setting = (await loadSeriesContext(db, loft, id, USUAL_PACE))!;
-		const shown = analyseSeries(setting.stored.planned, settingOfSeries(setting));
+		const context = (await loadSeriesContext(db, loft, id, USUAL_PACE))!;
+		const shown = analyseSeries(context.stored.planned, contextOfSeries(context));
 		const words = shown.classes.map((c) =>
 			c.given.map((g) => rungWords(rungOf(shown.planned.series, g), findMovement)).join('\n')
 		);
 		expect(await notes(id)).toEqual(words);
-		const asIfNew = analyseSeries(setting.stored.planned, { ...settingOfSeries(setting), knownBefore: [] });
+		const asIfNew = analyseSeries(context.stored.planned, { ...contextOfSeries(context), knownBefore: [] });
 		expect(asIfNew.classes.map((c) => c.given)).not.toEqual(shown.classes.map((c) => c.given));
 	});
 

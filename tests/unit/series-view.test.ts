@@ -24,14 +24,14 @@ import {
 } from '../../src/lib/core/series';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { demoSeries, DEMO_MONDAY } from '../../src/lib/demo/series';
-import { classWith, filled, ladder, logged, run, seriesOf, settingFor } from './series-built';
+import { classWith, filled, ladder, logged, run, seriesOf, contextFor } from './series-built';
 
 const [chalk, lamp] = demoSeries(DEMO_MONDAY) as [
 	ReturnType<typeof demoSeries>[number],
 	ReturnType<typeof demoSeries>[number]
 ];
 const read = ({ group, planned }: typeof chalk, change: (p: PlannedSeries) => PlannedSeries = (p) => p) =>
-	analyseSeries(change(planned), settingFor(DEMO_GROUPS[group]));
+	analyseSeries(change(planned), contextFor(DEMO_GROUPS[group]));
 
 describe('the weeks as they are shown', () => {
 	const weeks = weekCards(read(lamp));
@@ -106,7 +106,7 @@ describe('a score made small', () => {
 
 	it('of an empty class is nothing', () => {
 		const empty = filled(seriesOf({ weeks: 1 }), () => classWith([]));
-		const { analysis } = analyseSeries(empty, settingFor()).classes[0]!;
+		const { analysis } = analyseSeries(empty, contextFor()).classes[0]!;
 		expect(miniScore(score(analysis!))).toEqual({ body: '', bars: [] });
 	});
 });
@@ -146,12 +146,12 @@ describe('the charts and the tables behind them', () => {
 	});
 
 	it('keep the whole names of ladders whose short ones are alike', () => {
-		const { planned, setting } = read(chalk);
+		const { planned, context } = read(chalk);
 		const rung = planned.series.ladders[0]!.rungs[0]!;
 		const ladders = ['90-90-fold', '90-90-press', 'clam'].map((movement) => ({
 			rungs: [{ ...rung, movement }]
 		}));
-		expect(ladderNames({ ...planned.series, ladders }, setting.find)).toEqual([
+		expect(ladderNames({ ...planned.series, ladders }, context.find)).toEqual([
 			'90-90, hinged forward',
 			'90-90, front leg pressing',
 			'Clam'
@@ -173,7 +173,7 @@ describe('the charts and the tables behind them', () => {
 	it('say so where every day is alike, and have no figure to draw there', () => {
 		const meetings = [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, startsAt: '07:00' }));
 		const daily = filled(seriesOf({ weeks: 1, startsOn: '2026-11-02', meetings }), () => classWith(['clam']));
-		const { monotony, strain, table } = loadLines(analyseSeries(daily, settingFor()));
+		const { monotony, strain, table } = loadLines(analyseSeries(daily, contextFor()));
 		expect([monotony, strain]).toEqual([[null], [null]]);
 		expect(table.rows[0]![4]).toBe('every day the same');
 	});
@@ -203,22 +203,22 @@ describe('before and after', () => {
 	const planned = filled(seriesOf({ weeks: 3, ladders: [ladder('clam', 'supported')] }), () =>
 		classWith(['clam:supported'])
 	);
-	const before = analyseSeries(planned, settingFor());
+	const before = analyseSeries(planned, contextFor());
 
 	it('is nothing where nothing changed', () => {
-		expect(seriesShifts(before, analyseSeries({ ...planned }, settingFor()))).toEqual([]);
+		expect(seriesShifts(before, analyseSeries({ ...planned }, contextFor()))).toEqual([]);
 	});
 
 	it('names the classes that move, come, go, or have other contents', () => {
 		const [a, b] = planned.series.classes;
 		const other = withProposed(planned, { [b!.id]: classWith(['clam:supported', 'goddess-squat']) });
-		const shifts = seriesShifts(before, analyseSeries(other, settingFor()));
+		const shifts = seriesShifts(before, analyseSeries(other, contextFor()));
 		expect(shifts.map(({ name }) => name)).toEqual(['Class 2']);
 		expect(shifts[0]!.after).toMatch(
 			/^Tue 10 Nov 17:30, load \d+ effort-min; Clam, supported, 8 repetitions$/
 		);
 		const out = cancelClass(planned, a!.id, '', 'let the last go');
-		const gone = seriesShifts(before, analyseSeries(out.ok ? out.value : planned, settingFor()));
+		const gone = seriesShifts(before, analyseSeries(out.ok ? out.value : planned, contextFor()));
 		expect(gone.map(({ after }) => after.split(',')[0])).toEqual([
 			'Tue 10 Nov 17:30',
 			'Tue 17 Nov 17:30',
@@ -275,7 +275,7 @@ describe('two series side by side', () => {
 	});
 
 	it('of which one is empty are told too', () => {
-		const empty = analyseSeries(seriesOf({ weeks: 2 }), settingFor());
+		const empty = analyseSeries(seriesOf({ weeks: 2 }), contextFor());
 		const lines = compareSeries(empty, empty);
 		expect(lines.find(({ name }) => name === 'Load a week, mean')).toMatchObject({ a: '0.0', b: '0.0' });
 		expect(lines.find(({ name }) => name === 'Steepest rise')).toMatchObject({ a: '' });

@@ -19,7 +19,7 @@ import {
 	withSettings
 } from '../../src/lib/core/series';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
-import { classWith, daysOf, filled, ids, ladder, logged, run, seriesOf, settingFor } from './series-built';
+import { classWith, daysOf, filled, ids, ladder, logged, run, seriesOf, contextFor } from './series-built';
 
 /** A change that must be possible. */
 function done(changed: ReturnType<typeof cancelClass>): PlannedSeries {
@@ -168,7 +168,7 @@ describe('a class of the series', () => {
 		const id = base.series.classes[0]!.id;
 		const plan = classWith(['clam', 'low-lunge']);
 		const proposed = withProposed(base, { [id]: plan });
-		const stateOf = (p: PlannedSeries) => analyseSeries(p, settingFor()).classes[0]!.state;
+		const stateOf = (p: PlannedSeries) => analyseSeries(p, contextFor()).classes[0]!.state;
 		expect(stateOf(base)).toBe('unplanned');
 		expect(stateOf(proposed)).toBe('proposed');
 		const titled = {
@@ -207,7 +207,7 @@ describe('the load of a week', () => {
 			(p, { id }, i) => logged(p, id, { ...run, effort: efforts[i]!, minutes: 50 }),
 			base
 		);
-		const { weeks } = analyseSeries(planned, settingFor());
+		const { weeks } = analyseSeries(planned, contextFor());
 		expect(weeks.map(({ easier }) => easier)).toEqual([false, true, false, true, false]);
 		expect(weeks.map(({ changePercent }) => changePercent && Math.round(changePercent))).toEqual([
 			null,
@@ -228,8 +228,8 @@ describe('a week in which one class was changed by hand and another was not', ()
 		const edited = whole.series.classes.find(({ week }) => week === 2)!.id;
 		const longer = classWith(['clam', 'cat-cow', 'frog', 'happy-baby', 'low-lunge']);
 		const mixed = { ...whole, plans: { ...whole.plans, [edited]: longer } };
-		const compared = (planned: typeof whole) => analyseSeries(planned, settingFor()).weeks[2]!.changePercent;
-		const { weeks } = analyseSeries(mixed, settingFor());
+		const compared = (planned: typeof whole) => analyseSeries(planned, contextFor()).weeks[2]!.changePercent;
+		const { weeks } = analyseSeries(mixed, contextFor());
 		expect(weeks.map((week) => week.mixed)).toEqual([false, true, false]);
 		// the third is compared with the first, which it equals, and not with the second
 		expect(weeks[1]!.load).not.toBe(weeks[0]!.load);

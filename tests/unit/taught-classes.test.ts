@@ -12,7 +12,7 @@ import { PRESETS } from '../../src/lib/core/group';
 
 const classes = taughtClasses().map((taught) => {
 	const { group, plan } = taught;
-	const setting = {
+	const context = {
 		catalogue: CATALOGUE,
 		find: findMovement,
 		targets: group.targets,
@@ -20,7 +20,7 @@ const classes = taughtClasses().map((taught) => {
 		known: null,
 		pace: USUAL_PACE
 	};
-	return { ...taught, analysis: analysePlan(plan, setting) };
+	return { ...taught, analysis: analysePlan(plan, context) };
 });
 
 describe('twenty classes by hand', () => {

@@ -80,14 +80,14 @@ describe('themes', () => {
 		(preset) => {
 			const group = newGroup(preset, preset);
 			const base = emptyPlan('', group.startsAt, 2700);
-			const setting = {
+			const context = {
 				catalogue: CATALOGUE,
 				find: findMovement,
 				targets: group.targets,
 				group,
 				pace: USUAL_PACE
 			};
-			const { candidates } = candidatesOf(optionsFor(base, {}, setting), {}, setting, []);
+			const { candidates } = candidatesOf(optionsFor(base, {}, context), {}, context, []);
 			const possible = possibleThemes(candidates);
 			expect(possible.length).toBeGreaterThanOrEqual(3);
 			for (const purpose of group.purposes)

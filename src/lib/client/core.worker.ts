@@ -61,7 +61,7 @@ export interface SeriesTask {
 	only?: string[];
 }
 
-function settingOf({ group, known, pace, lastFirstSide, own, leftOut, kept }: ProposeTask): ProposeContext {
+function contextOf({ group, known, pace, lastFirstSide, own, leftOut, kept }: ProposeTask): ProposeContext {
 	const { offered, find } = catalogueView(CATALOGUE, own, leftOut, kept);
 	return { catalogue: offered, find, targets: group.targets, group, known, pace, lastFirstSide };
 }
@@ -77,11 +77,11 @@ const api = {
 	},
 
 	alternatives(ask: ProposeTask, itemId: string): Alternative[] {
-		return alternativesFor(ask.base, itemId, settingOf(ask), ask.wishes);
+		return alternativesFor(ask.base, itemId, contextOf(ask), ask.wishes);
 	},
 
 	change(ask: ProposeTask, change: ChangeId): ChangedClass | null {
-		return changedClass(ask.base, change, settingOf(ask));
+		return changedClass(ask.base, change, contextOf(ask));
 	},
 
 	/** Tells each better class as it comes; why there can be none, or null. */
@@ -91,10 +91,10 @@ const api = {
 		count = 3
 	): Promise<Conflict | null> {
 		const { base, wishes, seed } = ask;
-		const setting = settingOf(ask);
-		const conflict = conflictOf({ base, wishes, setting });
+		const context = contextOf(ask);
+		const conflict = conflictOf({ base, wishes, context });
 		if (conflict) return conflict;
-		for (const { number, done, proposal } of proposeClasses({ base, wishes, setting, seed, count })) {
+		for (const { number, done, proposal } of proposeClasses({ base, wishes, context, seed, count })) {
 			const { analysis: _own, ...sent } = proposal;
 			await tell(number, done, sent);
 		}
@@ -108,8 +108,8 @@ const api = {
 	): Promise<void> {
 		const { offered, find } = catalogueView(CATALOGUE, own, leftOut, kept);
 		const { choices, pace } = style;
-		const setting = { group, find, catalogue: offered, knownBefore, pace };
-		const steps = proposeSeries({ planned, setting, choices, seed, ...(only ? { only } : {}) });
+		const context = { group, find, catalogue: offered, knownBefore, pace };
+		const steps = proposeSeries({ planned, context, choices, seed, ...(only ? { only } : {}) });
 		for (const { classId, plan, done, of } of steps) await tell(classId, plan, done, of);
 	}
 };

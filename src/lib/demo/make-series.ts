@@ -99,14 +99,14 @@ function made({ group: key, letters, settings, goals, runs, byHand }: Written): 
 	const begun = newSeries(group, settings.startsOn, 'Europe/London');
 	const whole = { ...begun, ...settingsFor(ladders, begun, findMovement), ...settings, ladders };
 	let planned = withSettings(begunSeries(whole, newId), {}, newId);
-	const setting = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [], pace: USUAL_PACE };
+	const context = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [], pace: USUAL_PACE };
 	const hand = new Map(byHand.map(({ at, title }) => [planned.series.classes[at]!.id, planOf(title)]));
 	for (const c of planned.series.classes) {
 		if (hand.has(c.id)) {
 			planned = { ...planned, plans: { ...planned.plans, [c.id]: hand.get(c.id)! } };
 			continue;
 		}
-		for (const { classId, plan } of proposeSeries({ planned, setting, choices: {}, seed: 11, only: [c.id] }))
+		for (const { classId, plan } of proposeSeries({ planned, context, choices: {}, seed: 11, only: [c.id] }))
 			planned = withProposed(planned, { [classId]: plan });
 	}
 	const notes = runs.map((run, i) => [

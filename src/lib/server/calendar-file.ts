@@ -6,19 +6,19 @@ import { seriesInput, type StoredSeriesContext } from './series-context';
  * The classes of a series as an iCalendar file, with nothing of the people. `datesOf`: works the dates out. `stamp`: now.
  */
 export async function seriesCalendar(
-	setting: StoredSeriesContext,
+	context: StoredSeriesContext,
 	studioName: string,
 	stamp: Date,
 	datesOf: (input: ReturnType<typeof seriesInput>) => Promise<ReturnType<Tasks['dates']>>
 ): Promise<string> {
-	const { planned, version } = setting.stored;
-	const dates = await datesOf(seriesInput(setting));
+	const { planned, version } = context.stored;
+	const dates = await datesOf(seriesInput(context));
 	return writeCalendar(
 		`${planned.series.title}, ${studioName}`,
 		dates.map(({ id, ...event }) => ({
 			...event,
 			uid: `${id}@humble-orbit.invalid`,
-			where: setting.group.group.room,
+			where: context.group.group.room,
 			sequence: version
 		})),
 		stamp

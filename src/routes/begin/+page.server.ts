@@ -15,7 +15,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const { style } = await getStyle(db(), teacherId);
 	return {
 		presets: PRESETS.map((id) => ({ id, label: preset(id).label, serves: preset(id).purposes.join(', ') })),
-		setting: {
+		context: {
 			today: dayInZone(new Date(), studio.timeZone),
 			kit: await getStudioKit(db(), studio.id),
 			pace: await paceOfTeacher(db(), teacherId),

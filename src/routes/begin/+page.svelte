@@ -10,7 +10,7 @@
 	import { onDestroy, tick, untrack } from 'svelte';
 
 	let { data } = $props();
-	const beginning = new Onboarding(untrack(() => data.setting));
+	const beginning = new Onboarding(untrack(() => data.context));
 	// a page that is left and come back to knows what was said
 	export const snapshot = {
 		capture: (): OnboardingAnswers => beginning.said(),

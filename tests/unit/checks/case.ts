@@ -41,7 +41,7 @@ export const ANY: Targets = {
 };
 
 export const read = (plan: ClassPlan, given: Given = {}): Analysis => {
-	const setting: PlanContext = {
+	const context: PlanContext = {
 		catalogue: CATALOGUE,
 		find: findMovement,
 		pace: USUAL_PACE,
@@ -50,7 +50,7 @@ export const read = (plan: ClassPlan, given: Given = {}): Analysis => {
 		known: given.taughtBefore ? { slugs: given.taughtBefore, from: 'taught' } : null,
 		lastFirstSide: given.lastFirstSide ?? null
 	};
-	return analysePlan(plan, setting);
+	return analysePlan(plan, context);
 };
 
 export function found(plan: ClassPlan, id: string, given: Given = {}): Finding[] {

@@ -18,7 +18,7 @@ const NOT_LOADED =
 	'This part of the page did not load. Your answers are kept. Check the connection and try again.';
 
 /** Data that the first steps need. */
-export interface BeginSetting extends Teaching {
+export interface OnboardingContext extends Teaching {
 	/** The studio's day. */
 	today: string;
 	kit: { version: number; kit: Kit };
@@ -42,7 +42,7 @@ export class Onboarding {
 	kit = $state.raw<Kit>({});
 	/** The day of the first class where one was picked. */
 	picked = $state<string | null>(null);
-	readonly day = $derived.by(() => this.picked ?? nextMeeting(this.group, this.setting.today));
+	readonly day = $derived.by(() => this.picked ?? nextMeeting(this.group, this.context.today));
 	proposal = $state.raw<ShownProposal | null>(null);
 	/** The problem that stops the step, in one sentence. */
 	trouble = $state('');
@@ -50,8 +50,8 @@ export class Onboarding {
 	keeping = $state(false);
 	private seed = 0;
 
-	constructor(private readonly setting: BeginSetting) {
-		this.kit = setting.kit.kit;
+	constructor(private readonly context: OnboardingContext) {
+		this.kit = context.kit.kit;
 	}
 
 	/** The group as it would be kept. */
@@ -90,7 +90,7 @@ export class Onboarding {
 		else {
 			this.change(whenOf(usual));
 			this.picked = null;
-			this.kit = this.setting.kit.kit;
+			this.kit = this.context.kit.kit;
 		}
 	}
 
@@ -100,7 +100,7 @@ export class Onboarding {
 		this.trouble = '';
 		const core = await this.loaded();
 		if (!core || this.step !== 2) return; // gone back meanwhile
-		const work = core.proposeFirst(this.asKept, this.day, this.setting, this.seed, (proposal) => {
+		const work = core.proposeFirst(this.asKept, this.day, this.context, this.seed, (proposal) => {
 			if (this.work === work) this.proposal = proposal;
 		});
 		this.work = work;
@@ -137,7 +137,7 @@ export class Onboarding {
 		const answer: Answer<{ id: string; planId: string | null }> = await create('/api/groups', {
 			...core.asSent(this.asKept, wanted === 'class' ? proposal : null),
 			kit: this.kit,
-			kitVersion: this.setting.kit.version,
+			kitVersion: this.context.kit.version,
 			plannedOn: this.day
 		});
 		this.keeping = false;

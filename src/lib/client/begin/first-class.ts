@@ -34,11 +34,11 @@ export function proposeFirst(
 	tell: (proposal: ShownProposal) => void
 ): WorkerTask<string | null> {
 	const base = emptyPlan(group.name, startOn(group, day), group.lengthSeconds, choices);
-	const setting = { known: NOTHING_KNOWN, lastFirstSide: null };
-	const ask: ProposeTask = { base, wishes: {}, seed, ...setting, group, pace, own, leftOut, kept: [] };
+	const context = { known: NOTHING_KNOWN, lastFirstSide: null };
+	const ask: ProposeTask = { base, wishes: {}, seed, ...context, group, pace, own, leftOut, kept: [] };
 	const catalogue = catalogueView(CATALOGUE, own, leftOut, []);
 	const shown = proxy((number: number, done: boolean, sent: SentProposal) => {
-		const read = analysePlan(sent.plan, planContext(catalogue, group, pace, setting));
+		const read = analysePlan(sent.plan, planContext(catalogue, group, pace, context));
 		tell({ number, done, sent, card: proposalCard(read, sent), own: '' });
 	});
 	return inWorker(async (core) => (await core.propose(ask, shown, 1))?.message ?? null);

@@ -10,9 +10,9 @@ export class Fitting {
 	constructor(private readonly document: PlanDocument) {}
 
 	async fit(): Promise<void> {
-		const { plan, besides, setting } = this.document;
+		const { plan, besides, context } = this.document;
 		this.busy = true;
-		const outcome = await inWorker((core) => core.fit(plan, besides, setting.pace) as Promise<FitResult>)
+		const outcome = await inWorker((core) => core.fit(plan, besides, context.pace) as Promise<FitResult>)
 			.result;
 		this.busy = false;
 		if (outcome.how === 'failed') this.document.say(outcome.sentence);

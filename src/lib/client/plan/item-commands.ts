@@ -78,7 +78,7 @@ export class ItemCommands {
 	substitutesFor(item: Item): Substitute[] {
 		const movement = this.document.catalogue.find(item.movement);
 		return movement
-			? substitutes(movement, this.document.catalogue.offered, this.document.setting.group, undefined, 3)
+			? substitutes(movement, this.document.catalogue.offered, this.document.context.group, undefined, 3)
 			: [];
 	}
 
@@ -102,7 +102,7 @@ export class ItemCommands {
 	confirm(itemId: string, caution: Caution): void {
 		const item = findItem(this.document.plan, itemId);
 		if (!item) return;
-		const confirmed = [...(item.confirmed ?? []), { caution, on: this.document.setting.today }];
+		const confirmed = [...(item.confirmed ?? []), { caution, on: this.document.context.today }];
 		this.change(item, { confirmed }, `Kept on your responsibility: ${caution}`);
 	}
 
@@ -129,7 +129,7 @@ export class ItemCommands {
 			item.dose,
 			rangeOf(item, movement, form),
 			item.mode,
-			paceFor(paceOf(this.document.setting.pace, this.document.plan.pinnedPace), movement.slug)
+			paceFor(paceOf(this.document.context.pace, this.document.plan.pinnedPace), movement.slug)
 		);
 		const edit = doseDragged(item, this.document.catalogue.find, seconds / Math.max(1, goes), each);
 		if (edit) this.document.edit(edit, 'Dose changed');

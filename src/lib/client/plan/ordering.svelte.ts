@@ -13,8 +13,8 @@ export class Ordering {
 	}
 
 	async look(): Promise<void> {
-		const { plan, besides, setting } = this.document;
-		this.work = inWorker((core) => core.calm(plan, besides, setting.pace));
+		const { plan, besides, context } = this.document;
+		this.work = inWorker((core) => core.calm(plan, besides, context.pace));
 		const outcome = await this.work.result;
 		this.work = null;
 		if (outcome.how === 'failed') this.document.say(outcome.sentence);

@@ -6,7 +6,7 @@ import { BlockCommands } from './block-commands';
 import { Fitting } from './fitting.svelte';
 import { ItemCommands } from './item-commands';
 import { Ordering } from './ordering.svelte';
-import { PlanDocument, type DeskSetting } from './plan-document.svelte';
+import { PlanDocument, type DeskContext } from './plan-document.svelte';
 import { Proposals } from './proposals.svelte';
 import { Repairs } from './repairs';
 import { Selection } from './selection.svelte';
@@ -25,9 +25,9 @@ export class PlanDesk {
 	readonly changes: WholeClassChanges;
 	readonly alternatives: Alternatives;
 
-	constructor(plan: ClassPlan, setting: DeskSetting, saving: Saving<ClassPlan>) {
+	constructor(plan: ClassPlan, context: DeskContext, saving: Saving<ClassPlan>) {
 		this.session = new DocumentSession(plan, saving);
-		this.document = new PlanDocument(this.session, setting);
+		this.document = new PlanDocument(this.session, context);
 		this.selection = new Selection(this.document);
 		this.blocks = new BlockCommands(this.document, this.selection);
 		this.items = new ItemCommands(this.document, this.selection);

@@ -23,7 +23,7 @@ import { classRing, runningOrder, score, recentBalanceText } from '$lib/core/vie
 import type { DocumentSession } from '../document-session.svelte';
 
 /** Context of the desk besides the plan. */
-export interface DeskSetting {
+export interface DeskContext {
 	group: Group;
 	own: Movement[];
 	leftOut: string[];
@@ -47,20 +47,20 @@ export class PlanDocument {
 	readonly plan = $derived.by(() => this.session.document);
 	/** Movements that are still as the plan was made with them, though the catalogue has moved on. */
 	readonly moved = $derived.by(() =>
-		this.setting.moved.filter(({ slug, now }) => this.plan.madeWith?.[slug] !== now || now === null)
+		this.context.moved.filter(({ slug, now }) => this.plan.madeWith?.[slug] !== now || now === null)
 	);
 	readonly catalogue = $derived.by(() =>
 		catalogueView(
 			CATALOGUE,
-			this.setting.own,
-			this.setting.leftOut,
+			this.context.own,
+			this.context.leftOut,
 			this.moved.map(({ kept }) => kept)
 		)
 	);
 	readonly style = $derived(styleOf(this.plan.style));
 	readonly analysis = $derived.by(() => this.read(this.plan));
 	/** Who is here: the group as it is today. */
-	readonly group = $derived.by(() => groupToday(this.setting.group, this.plan.here));
+	readonly group = $derived.by(() => groupToday(this.context.group, this.plan.here));
 	/** Consequences of each item for the people in the room. */
 	readonly room = $derived.by(() =>
 		roomSheet(this.analysis.context.items, this.group, this.catalogue.find, this.style)
@@ -70,14 +70,14 @@ export class PlanDocument {
 	readonly ring = $derived(classRing(this.analysis.orbit, this.analysis.balance));
 	/** The same on top of the group's last classes. */
 	readonly together = $derived.by(() =>
-		recentBalanceText(this.analysis.orbit, this.setting.lately, this.setting.group.targets)
+		recentBalanceText(this.analysis.orbit, this.context.lately, this.context.group.targets)
 	);
 	/** When the class is likely to end. */
 	readonly spread = $derived.by(() =>
 		spread(
 			this.analysis.timeline.totalSeconds,
 			this.plan.lengthSeconds,
-			classLogSd(this.setting.pace, this.plan.pinnedPace)
+			classLogSd(this.context.pace, this.plan.pinnedPace)
 		)
 	);
 	/** Items of the plan by their ids. */
@@ -88,14 +88,14 @@ export class PlanDocument {
 
 	constructor(
 		readonly session: DocumentSession<ClassPlan>,
-		readonly setting: DeskSetting
+		readonly context: DeskContext
 	) {
-		this.silencedChecks = setting.silencedChecks;
+		this.silencedChecks = context.silencedChecks;
 	}
 
 	/** Any plan read as this desk reads its own. */
 	read(plan: ClassPlan): Analysis {
-		const { group, known, pace, lastFirstSide } = this.setting;
+		const { group, known, pace, lastFirstSide } = this.context;
 		const silencedChecks = this.silencedChecks;
 		const more = { known, lastFirstSide, silencedChecks };
 		return analysePlan(plan, planContext(this.catalogue, group, pace, more));
@@ -139,6 +139,6 @@ export class PlanDocument {
 
 	/** Movements that the catalogue does not have, or not as this plan was made with them. */
 	get besides(): Movement[] {
-		return [...this.setting.own, ...this.moved.map(({ kept }) => kept)];
+		return [...this.context.own, ...this.moved.map(({ kept }) => kept)];
 	}
 }

@@ -20,12 +20,12 @@ export interface ShownProposal {
 
 /** Returns the task for a worker that proposes for the plan at the desk. */
 export function proposeTask(
-	{ plan, moved, setting }: PlanDocument,
+	{ plan, moved, context }: PlanDocument,
 	wishes: Wishes,
 	seed: number,
 	base: ClassPlan = plan
 ): ProposeTask {
-	const { group, known, pace, lastFirstSide, own, leftOut, lately } = setting;
+	const { group, known, pace, lastFirstSide, own, leftOut, lately } = context;
 	// the directions that the last classes gave too little of come now
 	const more = lately.classes ? shortDirections([lately.orbit], group.targets) : [];
 	const kept = moved.map((movement) => movement.kept);
@@ -49,9 +49,9 @@ export class Proposals {
 	 * is shown as it comes. Another seed gives other classes.
 	 */
 	async propose(seed: number): Promise<void> {
-		const { plan, setting } = this.document;
+		const { plan, context } = this.document;
 		const { renew } = this.wishes;
-		const wishes = wishesOf(this.wishes, setting.lastMovements);
+		const wishes = wishesOf(this.wishes, context.lastMovements);
 		this.work?.stop();
 		this.found = [];
 		this.conflict = null;

@@ -5,10 +5,10 @@ import type { SeriesDesk } from './series-desk.svelte';
 
 /** The goal that a purpose stands for with the group of a series; null for anything else. */
 export function goalFor(
-	{ catalogue, setting }: SeriesDesk,
+	{ catalogue, context }: SeriesDesk,
 	chosen: string
 ): { movement: string; form: FormId } | null {
 	const purpose = AIMS.find((one) => one === chosen);
 	if (!purpose) return null;
-	return goalForPurpose(purpose, catalogue.find, setting.group, styleOf(setting.style.choices));
+	return goalForPurpose(purpose, catalogue.find, context.group, styleOf(context.style.choices));
 }

@@ -46,7 +46,7 @@ import { newId } from '../ids';
 import { inWorker } from '../worker';
 
 /** Context of a series besides the series itself. */
-export interface SeriesDeskSetting {
+export interface SeriesDeskContext {
 	group: Group;
 	own: Movement[];
 	leftOut: string[];
@@ -88,7 +88,7 @@ export class SeriesDesk {
 	readonly ring = $derived(classRing(this.analysis.orbit, this.analysis.balance));
 	readonly ladders = $derived(ladderLines(this.analysis));
 	/** Suggestions for ladders from the check-ins of the group. */
-	readonly ladderOffers = $derived.by(() => ladderOffers(this.analysis, styleOf(this.setting.style.choices)));
+	readonly ladderOffers = $derived.by(() => ladderOffers(this.analysis, styleOf(this.context.style.choices)));
 	readonly load = $derived(loadLines(this.analysis));
 	readonly balance = $derived(balanceBars(this.analysis));
 	readonly tissues = $derived(tissueCells(this.analysis));
@@ -109,7 +109,7 @@ export class SeriesDesk {
 	constructor(
 		{ runs, ...document }: PlannedSeries,
 		runVersions: Readonly<Record<string, number>>,
-		readonly setting: SeriesDeskSetting,
+		readonly context: SeriesDeskContext,
 		saving: Saving<SeriesDocument>
 	) {
 		this.session = new DocumentSession<SeriesDocument>(document, saving);
@@ -120,14 +120,14 @@ export class SeriesDesk {
 		});
 		this.runs = runs;
 		this.runVersions = { ...runVersions };
-		this.catalogue = catalogueView(CATALOGUE, setting.own, setting.leftOut, setting.kept);
+		this.catalogue = catalogueView(CATALOGUE, context.own, context.leftOut, context.kept);
 		this.movements = [...this.catalogue.offered].sort((a, b) => a.english.localeCompare(b.english, 'en'));
 		this.within = {
-			group: setting.group,
+			group: context.group,
 			find: this.catalogue.find,
 			catalogue: this.catalogue.offered,
-			knownBefore: setting.knownBefore,
-			pace: setting.style.pace
+			knownBefore: context.knownBefore,
+			pace: context.style.pace
 		};
 	}
 
@@ -180,8 +180,8 @@ export class SeriesDesk {
 	}
 
 	addGoal(movement: string, form: FormId): void {
-		const style = styleOf(this.setting.style.choices);
-		const ladder = ladderTo({ movement, form }, this.catalogue.find, this.setting.group, style);
+		const style = styleOf(this.context.style.choices);
+		const ladder = ladderTo({ movement, form }, this.catalogue.find, this.context.group, style);
 		if (!ladder) {
 			this.say(
 				`${this.nameOf(movement)} in the ${form} form is not for this group: a caution in the room speaks against it, or it is too much for every tier.`
@@ -308,7 +308,7 @@ export class SeriesDesk {
 		const from = this.planned;
 		const replaces = only.some((id) => from.plans[id]);
 		const found: Record<string, ClassPlan> = {};
-		const { own, leftOut, kept, knownBefore, style, group } = this.setting;
+		const { own, leftOut, kept, knownBefore, style, group } = this.context;
 		const ask = $state.snapshot({
 			planned: from,
 			group,

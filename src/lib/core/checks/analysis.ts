@@ -32,17 +32,17 @@ export interface Analysis {
  * Reads a plan: clock, orbit, balance against the targets, and the findings of all checks (or those named in `only`).
  * @throws Error when the plan names a movement or form that the catalogue does not have
  */
-export function analysePlan(plan: ClassPlan, setting: PlanContext, only?: ReadonlySet<string>): Analysis {
-	const { find, targets, pace } = setting;
+export function analysePlan(plan: ClassPlan, context: PlanContext, only?: ReadonlySet<string>): Analysis {
+	const { find, targets, pace } = context;
 	const timeline = clock(plan, find, pace);
 	const items = new Map<string, Item>(
 		blocksOf(plan).flatMap(({ block }) => itemsAsDone(block).map((item) => [item.id, item] as const))
 	);
 	const found = orbit(timeline, find, (id) => items.get(id));
 	const verdicts = balance(found, targets);
-	const context: CheckContext = {
-		...setting,
-		group: setting.group && groupToday(setting.group, plan.here),
+	const within: CheckContext = {
+		...context,
+		group: context.group && groupToday(context.group, plan.here),
 		plan,
 		style: styleOf(plan.style),
 		timeline,
@@ -50,7 +50,7 @@ export function analysePlan(plan: ClassPlan, setting: PlanContext, only?: Readon
 		balance: verdicts,
 		items: timedItems(plan, find, timeline)
 	};
-	return { timeline, orbit: found, balance: verdicts, ...runChecks(context, only), context };
+	return { timeline, orbit: found, balance: verdicts, ...runChecks(within, only), context: within };
 }
 
 /** How hard a class is planned to be, 0-10. */

@@ -22,18 +22,18 @@ const LOOKED_AT = 30;
 export function alternativesFor(
 	plan: ClassPlan,
 	itemId: string,
-	setting: ProposeContext,
+	context: ProposeContext,
 	wishes: Wishes = {},
 	most = 3
 ): Alternative[] {
-	const { find, group, pace } = setting;
+	const { find, group, pace } = context;
 	const item = findItem(plan, itemId);
 	const movement = item && find(item.movement);
 	const place = blocksOf(plan).find(({ block }) => block.id === itemId);
 	if (!item || !movement || !place) return [];
 	const { kind } = place.section;
 	const there = new Set(slugsOf(plan));
-	const offer = new FormPool(plan, setting, { ...wishes, only: [kind] });
+	const offer = new FormPool(plan, context, { ...wishes, only: [kind] });
 	const worthWith = (other: Item) => {
 		const sections = plan.sections.map((section) => ({
 			...section,

@@ -13,7 +13,7 @@ export interface ClassRequest {
 	/** The class so far: it stays as it is, and the planner fills in the rest. */
 	base: ClassPlan;
 	wishes: Wishes;
-	setting: ProposeContext;
+	context: ProposeContext;
 	seed: number;
 	count?: number;
 	work?: SearchBudget;
@@ -26,28 +26,28 @@ export interface ClassRequest {
 export function* proposeClasses({
 	base,
 	wishes,
-	setting,
+	context,
 	seed,
 	count = 3,
 	work
 }: ClassRequest): Generator<{ number: number; done: boolean; proposal: Proposal }> {
-	for (const { number, done, composed } of compose(base, wishes, setting, seed, count, work))
-		yield { number, done, proposal: proposalOf(composed, base, wishes, setting) };
+	for (const { number, done, composed } of compose(base, wishes, context, seed, count, work))
+		yield { number, done, proposal: proposalOf(composed, base, wishes, context) };
 }
 
-function proposalOf(composed: Composed, base: ClassPlan, wishes: Wishes, setting: ProposeContext): Proposal {
+function proposalOf(composed: Composed, base: ClassPlan, wishes: Wishes, context: ProposeContext): Proposal {
 	const { plan, analysis } = composed;
 	return {
 		plan,
 		analysis,
-		worth: worthOf(plan, setting.find, setting.group, setting.pace),
+		worth: worthOf(plan, context.find, context.group, context.pace),
 		about: sentence(composed.story.words),
 		story: storyLines(composed),
 		reasons: analysis.context.items.map((taught, index) => ({
 			itemId: taught.item.id,
 			because: because(taught, index, analysis, wishes, base).slice(0, 3)
 		})),
-		lostSeconds: lostSeconds(plan, setting.find, setting.pace)
+		lostSeconds: lostSeconds(plan, context.find, context.pace)
 	};
 }
 

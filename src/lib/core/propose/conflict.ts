@@ -18,7 +18,7 @@ interface Wish {
 interface ProposeRequest {
 	base: ClassPlan;
 	wishes: Wishes;
-	setting: ProposeContext;
+	context: ProposeContext;
 }
 
 /** Kit for everybody, for the question whether the kit is what stands in the way. */
@@ -49,15 +49,15 @@ export function conflictOf(asked: ProposeRequest): Conflict | null {
 	return { wishes: words, message: `${together}${way}` };
 }
 
-function wishesOf({ base, wishes, setting }: ProposeRequest): Wish[] {
-	const name = (slug: string) => setting.find(slug)?.english ?? slug;
+function wishesOf({ base, wishes, context }: ProposeRequest): Wish[] {
+	const name = (slug: string) => context.find(slug)?.english ?? slug;
 	const change = (of: (w: Wishes) => Wishes) => (asked: ProposeRequest) => ({
 		...asked,
 		wishes: of(asked.wishes)
 	});
 	const group = (of: (g: ProposeContext['group']) => ProposeContext['group']) => (asked: ProposeRequest) => ({
 		...asked,
-		setting: { ...asked.setting, group: of(asked.setting.group) }
+		context: { ...asked.context, group: of(asked.context.group) }
 	});
 	const list: Wish[] = [];
 	const add = (words: string, without: Wish['without'], loosen = true) =>
@@ -70,7 +70,7 @@ function wishesOf({ base, wishes, setting }: ProposeRequest): Wish[] {
 		'everybody’s tier',
 		group((g) => ({ ...g, preset: 'general', tiers: { tight: 0, middling: 0, open: g.size } }))
 	);
-	for (const caution of new Set(setting.group.cautions.map((c) => c.caution)))
+	for (const caution of new Set(context.group.cautions.map((c) => c.caution)))
 		add(
 			`${caution} in the room`,
 			group((g) => withoutCaution(g, caution)),
@@ -125,12 +125,12 @@ const plenty = () => Object.fromEntries(KIT_KINDS.map((kit) => [kit, PLENTY]));
  * Whether nothing stands in the way as far as can be told for certain: each movement asked for has a form for these
  * people, not too many are new, and the shortest doses of all of them fit, with a closing rest.
  */
-function possible({ base, wishes, setting }: ProposeRequest): boolean {
+function possible({ base, wishes, context }: ProposeRequest): boolean {
 	const there = new Set(itemsOf(base).map((item) => item.movement));
 	const asked = [...new Set([...(wishes.must ?? []), ...(wishes.toward ? [wishes.toward] : [])])];
 	const fresh = asked.filter((slug) => !there.has(slug));
-	const catalogue = setting.catalogue.filter((movement) => fresh.includes(movement.slug));
-	const options = optionsFor(base, wishes, { ...setting, catalogue });
+	const catalogue = context.catalogue.filter((movement) => fresh.includes(movement.slug));
+	const options = optionsFor(base, wishes, { ...context, catalogue });
 	let seconds = itemsOf(base).length === 0 ? CLOSING_REST_SECONDS : 0;
 	let unknown = 0;
 	for (const slug of fresh) {
@@ -141,12 +141,12 @@ function possible({ base, wishes, setting }: ProposeRequest): boolean {
 	}
 	if (unknown > (wishes.mostNew ?? Infinity)) return false;
 	if (wishes.lengthen?.length) {
-		const all = optionsFor(base, wishes, setting);
-		const there = analysePlan(base, setting, new Set()).context.items;
+		const all = optionsFor(base, wishes, context);
+		const there = analysePlan(base, context, new Set()).context.items;
 		const held = stillSeconds(there);
 		// something must hold it, in the class already or among what may be given
 		if (wishes.lengthen.some((tissue) => !held.has(tissue) && !all.some((o) => o.load.lengthens.has(tissue))))
 			return false;
 	}
-	return seconds + clock(base, setting.find, setting.pace).totalSeconds <= base.lengthSeconds;
+	return seconds + clock(base, context.find, context.pace).totalSeconds <= base.lengthSeconds;
 }

@@ -41,13 +41,13 @@ export function onTime(plan: ClassPlan, { find, pace }: ProposeContext, base?: C
  */
 export function mended(
 	plan: ClassPlan,
-	setting: ProposeContext,
+	context: ProposeContext,
 	may: (plan: ClassPlan) => boolean = () => true,
 	base?: ClassPlan
 ): ClassPlan {
 	let now = plan;
 	for (let tries = 0; tries < REPAIRS; tries++) {
-		const better = repaired(now, setting, may, base);
+		const better = repaired(now, context, may, base);
 		if (!better) return now;
 		now = better;
 	}
@@ -57,16 +57,16 @@ export function mended(
 /** A class with the first repair that may be taken; null where there is none. */
 function repaired(
 	plan: ClassPlan,
-	setting: ProposeContext,
+	context: ProposeContext,
 	may: (plan: ClassPlan) => boolean,
 	base?: ClassPlan
 ): ClassPlan | null {
-	const { findings, context } = analysePlan(plan, setting);
+	const { findings, context: analysed } = analysePlan(plan, context);
 	for (const finding of findings) {
 		if (!needsAttention(finding) || !finding.repairable) continue;
-		const preview = previewRepair(finding, context);
+		const preview = previewRepair(finding, analysed);
 		if (!preview) continue;
-		const after = onTime(preview.repair.edits.reduce(applyEdit, plan), setting, base);
+		const after = onTime(preview.repair.edits.reduce(applyEdit, plan), context, base);
 		if (may(after)) return after;
 	}
 	return null;

@@ -21,10 +21,10 @@ export interface Offered {
 export class FormPool {
 	private readonly bySlug = new Map<string, Offered[]>();
 
-	constructor(plan: ClassPlan, setting: ProposeContext, wishes: Wishes = {}) {
-		for (const option of optionsFor(plan, wishes, setting)) {
+	constructor(plan: ClassPlan, context: ProposeContext, wishes: Wishes = {}) {
+		for (const option of optionsFor(plan, wishes, context)) {
 			const { movement: slug, form } = option.item;
-			const movement = setting.find(slug)!;
+			const movement = context.find(slug)!;
 			const offered = { option, movement, form: formOf(movement, form)! };
 			const known = this.bySlug.get(slug);
 			if (known) known.push(offered);

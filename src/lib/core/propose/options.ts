@@ -66,35 +66,35 @@ export const withAmount = (item: OptionItem, id: string, amount: number, lead: L
  * All that may be given to these people under these wishes; the desk's own checks decide what suits them. Where the kit
  * suffices for no closing rest at all, people rest with what lacks the fewest kinds: the desk says then what is missing.
  */
-export function optionsFor(base: ClassPlan, wishes: Wishes, setting: ProposeContext): BlockOption[] {
-	const options = readOptions(base, wishes, setting, ABOUT_PEOPLE);
-	const restless = endsUpright(setting.group) || (wishes.only !== undefined && !wishes.only.includes('rest'));
+export function optionsFor(base: ClassPlan, wishes: Wishes, context: ProposeContext): BlockOption[] {
+	const options = readOptions(base, wishes, context, ABOUT_PEOPLE);
+	const restless = endsUpright(context.group) || (wishes.only !== undefined && !wishes.only.includes('rest'));
 	if (restless || options.some(({ sections }) => sections.has('rest'))) return options;
 	const bare = new Set([...ABOUT_PEOPLE].filter((id) => id !== 'kit-shortage'));
 	// only to close with: other parts have enough that needs no kit
-	const rests = readOptions(base, { ...wishes, only: ['rest'] }, setting, bare);
-	const lacking = rests.map((rest) => kitLacking(rest, base, setting));
+	const rests = readOptions(base, { ...wishes, only: ['rest'] }, context, bare);
+	const lacking = rests.map((rest) => kitLacking(rest, base, context));
 	const fewest = Math.min(...lacking);
 	return [...options, ...rests.filter((_, i) => lacking[i] === fewest)];
 }
 
 /** How many kinds of kit do not suffice for an option. */
-function kitLacking({ item, amounts, usual }: BlockOption, base: ClassPlan, setting: ProposeContext): number {
+function kitLacking({ item, amounts, usual }: BlockOption, base: ClassPlan, context: ProposeContext): number {
 	const block = withAmount(item, 'a', amounts[usual]!, 'left');
-	return analysePlan(alone(base, block), setting, new Set(['kit-shortage'])).findings.length;
+	return analysePlan(alone(base, block), context, new Set(['kit-shortage'])).findings.length;
 }
 
 function readOptions(
 	base: ClassPlan,
 	wishes: Wishes,
-	setting: ProposeContext,
+	context: ProposeContext,
 	checks: ReadonlySet<string>
 ): BlockOption[] {
 	const never = new Set(wishes.never);
 	const without = new Set(wishes.without);
 	const style = styleOf(base.style);
 	const options: BlockOption[] = [];
-	for (const movement of setting.catalogue) {
+	for (const movement of context.catalogue) {
 		if (never.has(movement.slug) || without.has(movement.position)) continue;
 		for (const form of movement.forms)
 			for (const mode of modesOf(movement, form)) {
@@ -109,10 +109,10 @@ function readOptions(
 						...(movement.bothWays ? { bothWays: true as const } : {})
 					}
 				};
-				const belongs = mayStandIn({ movement, form, mode }, setting.group, style);
+				const belongs = mayStandIn({ movement, form, mode }, context.group, style);
 				const sections = asWished(belongs, movement.slug, wishes);
 				if (wishes.only && sections.size === 0) continue;
-				const option = readItem(item, movement, form, mode, base, setting, checks);
+				const option = readItem(item, movement, form, mode, base, context, checks);
 				if (option) options.push({ ...option, sections });
 			}
 	}
@@ -146,18 +146,18 @@ function readItem(
 	form: Form,
 	mode: Mode,
 	base: ClassPlan,
-	setting: ProposeContext,
+	context: ProposeContext,
 	checks: ReadonlySet<string>
 ): Omit<BlockOption, 'sections'> | null {
 	const range = rangeInStyle(styleOf(base.style), words, movement, form);
 	const item = withAmount(words, 'a', range.usual, 'left');
-	const analysis = analysePlan(alone(base, item), setting, checks);
+	const analysis = analysePlan(alone(base, item), context, checks);
 	if (analysis.findings.some((f) => f.severity !== 'note')) return null;
-	const step = stepOfItem(item, setting.find);
+	const step = stepOfItem(item, context.find);
 	const amounts: number[] = [];
 	for (let dose = range.min; dose <= range.max; dose++)
 		if (dose % step === 0 || dose === range.usual) amounts.push(dose);
-	const pace = paceFor(paceOf(setting.pace, base.pinnedPace), movement.slug);
+	const pace = paceFor(paceOf(context.pace, base.pinnedPace), movement.slug);
 	const goes = analysis.timeline.entries.filter((e) => e.phase === 'work').length;
 	return {
 		item: words,
@@ -165,13 +165,13 @@ function readItem(
 		workSeconds: amounts.map((amount) => goes * setSeconds(item.dose, range, mode, amount, pace)),
 		usual: amounts.indexOf(range.usual),
 		load: loadOf(analysis),
-		isNew: setting.known ? !setting.known.slugs.includes(movement.slug) : false
+		isNew: context.known ? !context.known.slugs.includes(movement.slug) : false
 	};
 }
 
 /** Returns the time and demand of a block of the plan. */
-export function loadOfBlock(base: ClassPlan, block: Block, setting: ProposeContext): BlockLoad {
-	return loadOf(analysePlan(alone(base, block), setting, ABOUT_PEOPLE));
+export function loadOfBlock(base: ClassPlan, block: Block, context: ProposeContext): BlockLoad {
+	return loadOf(analysePlan(alone(base, block), context, ABOUT_PEOPLE));
 }
 
 /** Read by the desk's own clock and checks. */

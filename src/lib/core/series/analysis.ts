@@ -92,7 +92,7 @@ export interface WeekAnalysis {
 /** Everything that is worked out from a series: nothing of it is stored. */
 export interface SeriesAnalysis {
 	planned: PlannedSeries;
-	setting: SeriesContext;
+	context: SeriesContext;
 	classes: readonly ClassAnalysis[];
 	weeks: readonly WeekAnalysis[];
 	/** Over the whole series. */
@@ -136,22 +136,22 @@ export const draftOfRecord = ({ run, effort, minutes }: ClassAnalysis): ClassNot
 	draftNotes(run, notesAsPlanned(effort, minutes));
 
 /** Reads a series: every class, every week, and the whole. */
-export function analyseSeries(planned: PlannedSeries, setting: SeriesContext): SeriesAnalysis {
+export function analyseSeries(planned: PlannedSeries, context: SeriesContext): SeriesAnalysis {
 	const { series } = planned;
-	const scheduled = schedule(planned, setting.knownBefore);
+	const scheduled = schedule(planned, context.knownBefore);
 	const back = carriedOver(planned);
 	const classes = series.classes.map((c, i) =>
-		readClass(c, i + 1, planned, setting, scheduled.get(c.id) ?? [], back.get(c.id) ?? [])
+		readClass(c, i + 1, planned, context, scheduled.get(c.id) ?? [], back.get(c.id) ?? [])
 	);
 	const orbit = sumOfOrbits(classes.flatMap(({ analysis }) => (analysis ? [analysis.orbit] : [])));
 	return {
 		planned,
-		setting,
+		context,
 		classes,
-		weeks: weeksOf(series, classes, setting),
+		weeks: weeksOf(series, classes, context),
 		orbit,
-		balance: balance(orbit, setting.group.targets),
-		goals: goalDates(planned, setting.knownBefore, scheduled)
+		balance: balance(orbit, context.group.targets),
+		goals: goalDates(planned, context.knownBefore, scheduled)
 	};
 }
 
@@ -159,13 +159,13 @@ function readClass(
 	c: SeriesClass,
 	number: number,
 	{ series, plans, runs }: PlannedSeries,
-	setting: SeriesContext,
+	context: SeriesContext,
 	given: readonly GivenRung[],
 	back: readonly string[]
 ): ClassAnalysis {
 	const plan = plans[c.id] ?? null;
 	const run = runs[c.id] ?? null;
-	const facts = plan && planFacts(plan, setting);
+	const facts = plan && planFacts(plan, context);
 	const minutes = run?.minutes ?? (facts ? facts.analysis.timeline.totalSeconds / 60 : 0);
 	const effort = run?.effort ?? facts?.effort ?? 0;
 	return {
@@ -230,7 +230,7 @@ export function missingIn(
 	];
 }
 
-function weeksOf(series: Series, classes: readonly ClassAnalysis[], setting: SeriesContext): WeekAnalysis[] {
+function weeksOf(series: Series, classes: readonly ClassAnalysis[], context: SeriesContext): WeekAnalysis[] {
 	const last = classes.at(-1);
 	const count = Math.max(series.weeks, last ? weekNumber(series, last.class.on) : 0);
 	const inWeek = new Map<number, ClassAnalysis[]>();
@@ -249,7 +249,7 @@ function weeksOf(series: Series, classes: readonly ClassAnalysis[], setting: Ser
 		const edited = own.filter(({ state }) => state === 'edited').length;
 		const mixed = edited > 0 && edited < own.length;
 		const week: WeekAnalysis = {
-			...readWeek(number, monday, own, easier, load, ordinary, setting),
+			...readWeek(number, monday, own, easier, load, ordinary, context),
 			whole,
 			mixed
 		};

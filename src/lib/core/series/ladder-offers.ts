@@ -25,7 +25,7 @@ const MANY_TIGHT = 1 / 3;
  */
 export function ladderOffers(analysis: SeriesAnalysis, style: TeachingStyle): LadderOffer[] {
 	return analysis.planned.series.ladders.flatMap(({ rungs }, ladder) => {
-		const { group, find } = analysis.setting;
+		const { group, find } = analysis.context;
 		const goal = rungs.at(-1)!;
 		const movement = find(goal.movement);
 		const region = movement ? limitingRegion(movement) : null;

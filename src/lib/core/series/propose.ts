@@ -35,7 +35,7 @@ import type { PlannedSeries, Rung } from './types';
 /** A request to propose the classes of a series. */
 export interface SeriesRequest {
 	planned: PlannedSeries;
-	setting: SeriesContext;
+	context: SeriesContext;
 	/** The schools of who teaches. */
 	choices: StyleChoices;
 	seed: number;
@@ -68,13 +68,13 @@ export function renewable(analysis: SeriesAnalysis): string[] {
 export function* proposeSeries(
 	ask: SeriesRequest
 ): Generator<{ classId: string; done: number; of: number; plan: ClassPlan }> {
-	const { setting, seed, work = SERIES_WORK } = ask;
+	const { context, seed, work = SERIES_WORK } = ask;
 	let planned = ask.planned;
-	const first = analyseSeries(planned, setting);
+	const first = analyseSeries(planned, context);
 	const may = new Set(renewable(first));
 	const wanted = (ask.only ?? waiting(first)).filter((id) => may.has(id));
 	for (const [done, classId] of wanted.entries()) {
-		const analysis = analyseSeries(planned, setting);
+		const analysis = analyseSeries(planned, context);
 		const at = analysis.classes.findIndex((c) => c.class.id === classId);
 		const { plan } = classFor(analysis, at, ask, seed + 104_729 * at, work);
 		planned = withProposed(planned, { [classId]: plan });
@@ -85,7 +85,7 @@ export function* proposeSeries(
 function classFor(
 	analysis: SeriesAnalysis,
 	at: number,
-	{ setting, choices }: SeriesRequest,
+	{ context, choices }: SeriesRequest,
 	seed: number,
 	work: SearchBudget
 ): Proposal {
@@ -93,7 +93,7 @@ function classFor(
 	const c = analysis.classes[at]!;
 	const before = analysis.classes.slice(0, at).filter(({ plan }) => plan && itemsOf(plan).length > 0);
 	const last = before.at(-1) ?? null;
-	const known = metBeforeEach(analysis.planned, setting.knownBefore)[at]!;
+	const known = metBeforeEach(analysis.planned, context.knownBefore)[at]!;
 	const weeksBefore = analysis.weeks.filter(({ monday }) => monday < c.class.on);
 	const theme = series.themes[c.class.week - 1];
 	const lately = before.slice(-LATELY_CLASSES).flatMap(({ analysis: own }) => (own ? [own.orbit] : []));
@@ -101,19 +101,19 @@ function classFor(
 		...new Set([
 			...neglected(weeksBefore),
 			...(theme?.more ? [theme.more] : []),
-			...shortDirections(lately, setting.group.targets)
+			...shortDirections(lately, context.group.targets)
 		])
 	];
-	const group = { ...setting.group, targets: targetsWithMore(setting.group.targets, more) };
-	const view = { offered: setting.catalogue, find: setting.find };
-	const within: ProposeContext = planContext(view, group, setting.pace, {
+	const group = { ...context.group, targets: targetsWithMore(context.group.targets, more) };
+	const view = { offered: context.catalogue, find: context.find };
+	const within: ProposeContext = planContext(view, group, context.pace, {
 		...(known.size ? { known: { slugs: [...known], from: 'planned' as const } } : {}),
 		lastFirstSide: last?.firstSide ?? null
 	});
 	const base = baseFor(c, analysis, choices, last?.firstSide ?? null);
 	const wishes = { ...wishesFor(c, analysis, base, within, last, known.size > 0), more };
 	let best: Proposal | null = null;
-	for (const { proposal } of proposeClasses({ base, wishes, setting: within, seed, count: 1, work }))
+	for (const { proposal } of proposeClasses({ base, wishes, context: within, seed, count: 1, work }))
 		best = proposal;
 	return best!;
 }
@@ -121,7 +121,7 @@ function classFor(
 /** An empty class with what it has to give in its place: the rungs of the ladders, and the test at both ends. */
 function baseFor(
 	c: ClassAnalysis,
-	{ planned: { series }, setting }: SeriesAnalysis,
+	{ planned: { series }, context }: SeriesAnalysis,
 	choices: StyleChoices,
 	lastSide: Leg | null
 ): ClassPlan {
@@ -143,11 +143,11 @@ function baseFor(
 	};
 	for (const { ladder, rung, time } of c.given) {
 		const { rungs } = series.ladders[ladder]!;
-		const step = carriedOn(rungs[rung]!, rung === rungs.length - 1 && !c.easier ? time : 1, setting, choices);
+		const step = carriedOn(rungs[rung]!, rung === rungs.length - 1 && !c.easier ? time : 1, context, choices);
 		const isGoal = rung === rungs.length - 1;
 		// a movement has its place once, also when two ladders lead through it
 		if (itemsOf(plan).some((item) => item.movement === step.movement)) continue;
-		put(partFor(step, isGoal, setting, choices), (id) => ({ ...itemOf(plan, step, setting), id }));
+		put(partFor(step, isGoal, context, choices), (id) => ({ ...itemOf(plan, step, context), id }));
 	}
 	if (c.retest) {
 		const { test } = series.retest;
@@ -193,16 +193,16 @@ function wishesFor(
 	c: ClassAnalysis,
 	analysis: SeriesAnalysis,
 	base: ClassPlan,
-	setting: ProposeContext,
+	context: ProposeContext,
 	last: ClassAnalysis | null,
 	groupIsKnown: boolean
 ): Wishes {
 	const { series } = analysis.planned;
 	const there = new Set(slugsOf(base));
-	const offered = new Set(optionsFor(base, {}, setting).map(({ item }) => item.movement));
+	const offered = new Set(optionsFor(base, {}, context).map(({ item }) => item.movement));
 	const back = c.comesBack.filter((slug) => offered.has(slug) && !there.has(slug));
 	const toward = series.themes[c.class.week - 1]?.toward;
-	const known = new Set(setting.known?.slugs);
+	const known = new Set(context.known?.slugs);
 	const fresh = c.given.filter(({ isNew }) => isNew).length;
 	const { purpose } = series.themes[c.class.week - 1] ?? {};
 	const wishes: Wishes = {
@@ -263,11 +263,11 @@ function likeShare(
 /** Describes the next class; null where there is nothing to say. */
 function nextTime(
 	c: ClassAnalysis,
-	{ classes, planned: { series }, setting }: SeriesAnalysis
+	{ classes, planned: { series }, context }: SeriesAnalysis
 ): string | null {
 	const next = classes[c.number];
 	if (!next) return null;
 	const rungs = next.given.map((given) => rungOf(series, given).movement);
-	const names = rungs.map((slug) => setting.find(slug)?.english ?? slug);
+	const names = rungs.map((slug) => context.find(slug)?.english ?? slug);
 	return names.join(' and ') || series.themes[next.class.week - 1]?.words.trim() || null;
 }

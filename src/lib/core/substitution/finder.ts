@@ -88,7 +88,7 @@ function servesDirection(
 	);
 }
 
-function passes(movement: Movement, facet: Facet, f: Filters, setting: FinderContext): boolean {
+function passes(movement: Movement, facet: Facet, f: Filters, context: FinderContext): boolean {
 	switch (facet) {
 		case 'direction':
 			return !f.direction || servesDirection(movement, f.direction, f.serves);
@@ -103,13 +103,13 @@ function passes(movement: Movement, facet: Facet, f: Filters, setting: FinderCon
 		case 'mode':
 			return !f.mode || movement.modes.includes(f.mode);
 		case 'tier':
-			return !f.tier || suitsTier(movement, f.tier, setting.group);
+			return !f.tier || suitsTier(movement, f.tier, context.group);
 		case 'kitAtHand':
-			return !f.kitAtHand || kitSuffices(movement, setting.group);
+			return !f.kitAtHand || kitSuffices(movement, context.group);
 		case 'cautionSafe':
-			return !f.cautionSafe || safe(movement, setting.group);
+			return !f.cautionSafe || safe(movement, context.group);
 		case 'rested':
-			return !f.rested || !slugsOfKnown(setting.usedLately).has(movement.slug);
+			return !f.rested || !slugsOfKnown(context.usedLately).has(movement.slug);
 	}
 }
 
@@ -129,7 +129,7 @@ function kitSuffices(movement: Movement, group: Group | null): boolean {
 }
 
 /** The values of a facet that a movement has, given the other filters. */
-function count(counts: Counts, movement: Movement, facet: Facet, f: Filters, setting: FinderContext): void {
+function count(counts: Counts, movement: Movement, facet: Facet, f: Filters, context: FinderContext): void {
 	switch (facet) {
 		case 'direction':
 			for (const d of DIRECTIONS) if (servesDirection(movement, d, f.serves)) counts.direction[d] += 1;
@@ -150,16 +150,16 @@ function count(counts: Counts, movement: Movement, facet: Facet, f: Filters, set
 			for (const m of movement.modes) counts.mode[m] += 1;
 			return;
 		case 'tier':
-			for (const t of TIERS) if (suitsTier(movement, t, setting.group)) counts.tier[t] += 1;
+			for (const t of TIERS) if (suitsTier(movement, t, context.group)) counts.tier[t] += 1;
 			return;
 		case 'kitAtHand':
-			if (kitSuffices(movement, setting.group)) counts.kitAtHand += 1;
+			if (kitSuffices(movement, context.group)) counts.kitAtHand += 1;
 			return;
 		case 'cautionSafe':
-			if (safe(movement, setting.group)) counts.cautionSafe += 1;
+			if (safe(movement, context.group)) counts.cautionSafe += 1;
 			return;
 		case 'rested':
-			if (!slugsOfKnown(setting.usedLately).has(movement.slug)) counts.rested += 1;
+			if (!slugsOfKnown(context.usedLately).has(movement.slug)) counts.rested += 1;
 	}
 }
 
@@ -170,7 +170,7 @@ const zeros = <K extends string>(keys: readonly K[]) =>
 export function findInCatalogue(
 	movements: readonly Movement[],
 	f: Filters,
-	setting: FinderContext
+	context: FinderContext
 ): SearchResult {
 	const counts: Counts = {
 		direction: zeros(DIRECTIONS),
@@ -186,14 +186,14 @@ export function findInCatalogue(
 	};
 	const found: Movement[] = [];
 	for (const movement of searchMovements(movements, f.search ?? '')) {
-		const failed = FACETS.filter((facet) => !passes(movement, facet, f, setting));
+		const failed = FACETS.filter((facet) => !passes(movement, facet, f, context));
 		if (failed.length === 0) {
 			found.push(movement);
-			for (const facet of FACETS) count(counts, movement, facet, f, setting);
-		} else if (failed.length === 1) count(counts, movement, failed[0] as Facet, f, setting);
+			for (const facet of FACETS) count(counts, movement, facet, f, context);
+		} else if (failed.length === 1) count(counts, movement, failed[0] as Facet, f, context);
 		// the direction and what it is asked for as hang together: changing one may satisfy both
 		else if (failed.length === 2 && failed.includes('direction') && failed.includes('serves'))
-			for (const facet of failed) count(counts, movement, facet, f, setting);
+			for (const facet of failed) count(counts, movement, facet, f, context);
 	}
 	return { movements: found, counts };
 }

@@ -42,17 +42,17 @@ export function ladderNames({ ladders }: Series, find: FindMovement): string[] {
 }
 
 /** Ladders climbing through the classes: for each the rung (from 1) of every class. */
-export function ladderLines({ classes, planned, setting, goals }: SeriesAnalysis): LadderLines {
-	const names = ladderNames(planned.series, setting.find);
+export function ladderLines({ classes, planned, context, goals }: SeriesAnalysis): LadderLines {
+	const names = ladderNames(planned.series, context.find);
 	const lines = planned.series.ladders.map(({ rungs }, ladder) => {
 		const goal = rungs.at(-1)!;
 		const reached = goals[ladder];
 		return {
-			name: setting.find(goal.movement)?.english ?? goal.movement,
+			name: context.find(goal.movement)?.english ?? goal.movement,
 			goal: reached
 				? `${reached.within ? 'reached' : 'earliest'} ${shortDay(reached.on)}`
 				: 'not reached at this pace',
-			rungs: rungs.map((rung) => rungWords(rung, setting.find)),
+			rungs: rungs.map((rung) => rungWords(rung, context.find)),
 			short: names[ladder]!,
 			at: classes.map((c) => {
 				const given = c.given.find((g) => g.ladder === ladder);
@@ -63,7 +63,7 @@ export function ladderLines({ classes, planned, setting, goals }: SeriesAnalysis
 				from,
 				to,
 				days: [...new Set([from, to])].map((at) => shortDay(classes[at]!.class.on)).join(' to '),
-				words: stepWords(rungs, rung, setting.find)
+				words: stepWords(rungs, rung, context.find)
 			}))
 		};
 	});

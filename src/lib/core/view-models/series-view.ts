@@ -90,9 +90,9 @@ function changeWords(change: number | null): string {
 	return `, ${Math.abs(percent)} % ${percent > 0 ? 'up' : 'down'}`;
 }
 
-function classCard(c: ClassAnalysis, { planned, setting }: SeriesAnalysis): ClassCard {
+function classCard(c: ClassAnalysis, { planned, context }: SeriesAnalysis): ClassCard {
 	const { series } = planned;
-	const names = ladderNames(series, setting.find);
+	const names = ladderNames(series, context.find);
 	const goesOn = c.given.filter(({ time }) => time > 1).map(({ ladder }) => names[ladder]!);
 	return {
 		id: c.class.id,
@@ -110,16 +110,16 @@ function classCard(c: ClassAnalysis, { planned, setting }: SeriesAnalysis): Clas
 			const { time, isNew } = given;
 			const step = rungOf(series, given);
 			return {
-				words: rungWords(step, setting.find),
+				words: rungWords(step, context.find),
 				again: time > 1 ? `${ordinal(time)} time` : '',
 				isNew,
-				tiers: tierForms(step, setting.group, setting.find)
+				tiers: tierForms(step, context.group, context.find)
 					.map(({ tier, form }) => `${tier}: ${form}`)
 					.join(', ')
 			};
 		}),
 		goesOn: goesOn.join(', '),
-		comesBack: c.comesBack.map((slug) => setting.find(slug)?.english ?? slug),
+		comesBack: c.comesBack.map((slug) => context.find(slug)?.english ?? slug),
 		figures: c.plan ? `effort ${c.effort.toFixed(1)}, ${loadWords(c.load)}` : '',
 		toFix: c.analysis?.findings.filter(needsAttention).length ?? 0,
 		easier: c.easier,
@@ -185,9 +185,9 @@ export function seriesShifts(before: SeriesAnalysis, after: SeriesAnalysis): Ser
 		);
 }
 
-function contentWords(c: ClassAnalysis, { planned, setting }: SeriesAnalysis): string {
+function contentWords(c: ClassAnalysis, { planned, context }: SeriesAnalysis): string {
 	if (!c.plan) return 'not planned';
-	const rungs = c.given.map((given) => rungWords(rungOf(planned.series, given), setting.find));
+	const rungs = c.given.map((given) => rungWords(rungOf(planned.series, given), context.find));
 	return [loadWords(c.load), ...rungs].join('; ');
 }
 

@@ -92,8 +92,8 @@ function analysis({ plan, group, movements, known, pace, silencedChecks, lastFir
 	catalogue: CatalogueView;
 } {
 	const catalogue = catalogueFor(movements);
-	const setting = planContext(catalogue, group, pace, { known, silencedChecks, lastFirstSide });
-	return { analysis: analysePlan(plan, setting), catalogue };
+	const context = planContext(catalogue, group, pace, { known, silencedChecks, lastFirstSide });
+	return { analysis: analysePlan(plan, context), catalogue };
 }
 
 function analysisOfSeries({ planned, group, movements, knownBefore, pace }: SeriesInput): SeriesAnalysis {

@@ -11,7 +11,7 @@
 	}
 	let { doc }: Props = $props();
 
-	const usual = $derived(usuallyHere(doc.setting.group));
+	const usual = $derived(usuallyHere(doc.context.group));
 	const here = $derived(doc.plan.here ?? usual);
 	const set = (next: Attendance | undefined, said: string) => doc.edit({ do: 'setHere', here: next }, said);
 </script>

@@ -59,11 +59,11 @@
 	const total = $derived(doc.analysis.timeline.totalSeconds);
 	const found = $derived(doc.analysis.findings.filter(needsAttention));
 	const room = $derived(
-		doc.setting.group.changeover &&
+		doc.context.group.changeover &&
 			roomTime({
 				startsAt: doc.plan.startsAt,
 				lengthSeconds: doc.plan.lengthSeconds,
-				changeover: doc.setting.group.changeover
+				changeover: doc.context.group.changeover
 			})
 	);
 	const off = $derived(total - doc.plan.lengthSeconds);

@@ -38,7 +38,7 @@
 		bind:fields={proposals.wishes}
 		{movements}
 		filled={kept ? doc.plan.sections.filter((section) => section.blocks.length) : []}
-		hasLast={doc.setting.lastMovements.length > 0}
+		hasLast={doc.context.lastMovements.length > 0}
 	/>
 	<div class="act">
 		<Button size="small" disabled={proposals.work !== null} on:click={() => ask(seed)}>Propose three</Button>

@@ -13,8 +13,8 @@ export const GET: RequestHandler = async ({ params, request }) => {
 		await seriesOfLink(db(), params.secret.replace(/\.ics$/, ''))
 	);
 	// dates and rungs do not depend on the pace
-	const setting = orNotFound(await loadSeriesContext(db(), studioId, id, USUAL_PACE));
-	const text = await seriesCalendar(setting, studioName, new Date(), (input) =>
+	const context = orNotFound(await loadSeriesContext(db(), studioId, id, USUAL_PACE));
+	const text = await seriesCalendar(context, studioName, new Date(), (input) =>
 		compute('dates', input, request.signal)
 	);
 	return new Response(text, { headers: { ...CALENDAR_HEADERS, 'cache-control': 'no-store' } });

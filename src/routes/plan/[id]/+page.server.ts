@@ -32,7 +32,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		stored,
 		groupId,
 		series: stored.seriesId ? await seriesTitle(db(), studio.id, stored.seriesId) : null,
-		setting: {
+		context: {
 			group,
 			own: today.own.map((o) => o.movement),
 			leftOut: today.leftOut,

@@ -36,15 +36,15 @@
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
 	// one desk for the life of the page: what comes from the server later goes through its history
-	const { stored, groupId, setting, owner } = untrack(() => data);
-	const usedLately = setting.usedLately;
+	const { stored, groupId, context, owner } = untrack(() => data);
+	const usedLately = context.usedLately;
 	const autosave: Autosave<ClassPlan> = new Autosave(
 		`/api/plans/${stored.id}`,
 		{ version: stored.version },
 		owner,
 		planForm((slug) => doc.catalogue.find(slug))
 	);
-	const desk = new PlanDesk(stored.plan, setting, autosave);
+	const desk = new PlanDesk(stored.plan, context, autosave);
 	const {
 		document: doc,
 		session,
@@ -219,7 +219,7 @@
 		{fitting}
 		{autosave}
 		{groupId}
-		groupName={setting.group.name}
+		groupName={context.group.name}
 		series={data.series}
 		planId={stored.id}
 		day={stored.plannedOn ? dayName(stored.plannedOn) : ''}
@@ -324,7 +324,7 @@
 					load={finder}
 					props={{
 						movements: doc.catalogue.offered,
-						group: setting.group,
+						group: context.group,
 						usedLately,
 						typedAhead,
 						onadd: (movement: Movement) => {
@@ -384,7 +384,7 @@
 </Fold>
 
 <Fold title="Style and pace of this class">
-	<Lazy load={PLAN_PANELS.pace} props={{ desk, usual: data.usual.choices, pace: setting.pace }} />
+	<Lazy load={PLAN_PANELS.pace} props={{ desk, usual: data.usual.choices, pace: context.pace }} />
 </Fold>
 
 <form class="remove" method="POST" action="?/delete">

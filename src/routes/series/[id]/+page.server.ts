@@ -48,7 +48,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		others: (await seriesTitles(db(), studio.id))
 			.filter(({ id }) => id !== params.id)
 			.map(({ id, title }) => ({ id, title })),
-		setting: {
+		context: {
 			group: group.group,
 			own: today.own.map(({ movement }) => movement),
 			leftOut: today.leftOut,

@@ -24,14 +24,14 @@
 	let { data, form }: { data: PageData; form: ActionData } = $props();
 
 	// one desk for the life of the page: what comes from the server later goes through its history
-	const { stored, setting, group, owner } = untrack(() => data);
+	const { stored, context, group, owner } = untrack(() => data);
 	const autosave: Autosave<SeriesDocument> = new Autosave(
 		`/api/series/${stored.id}`,
 		{ version: stored.version, planVersions: stored.planVersions },
 		owner,
 		seriesForm((slug) => desk.find(slug))
 	);
-	const desk = new SeriesDesk(stored.planned, stored.runVersions, setting, autosave);
+	const desk = new SeriesDesk(stored.planned, stored.runVersions, context, autosave);
 
 	onMount(() => prefetchAfterLoad(SERIES_PANELS));
 

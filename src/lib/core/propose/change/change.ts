@@ -18,7 +18,7 @@ import { mended, onTime } from '../keeping';
 import { demandOf } from '../model';
 import { byDemand, inPlaceOf, type Offered } from '../offer';
 import type { ProposeContext } from '../types';
-import { ChangeContext, withItem } from './context';
+import { ChangeTask, withItem } from './task';
 
 /** Changes that a teacher may ask of an existing class, each one edit. */
 export const CHANGES = [
@@ -70,18 +70,18 @@ const SHORTEST_SECONDS = 900;
 export function changedClass(
 	plan: ClassPlan,
 	change: ChangeId,
-	setting: ProposeContext
+	context: ProposeContext
 ): ChangedClass | null {
-	const after = CHANGED_BY[change](new ChangeContext(plan, setting));
+	const after = CHANGED_BY[change](new ChangeTask(plan, context));
 	if (!after) return null;
-	const settled = mended(onTime(after, setting), setting);
-	const became = becameOf(plan, settled, setting);
+	const settled = mended(onTime(after, context), context);
+	const became = becameOf(plan, settled, context);
 	return became.length || settled.lengthSeconds !== plan.lengthSeconds ? { plan: settled, became } : null;
 }
 
-const CHANGED_BY: Record<ChangeId, (context: ChangeContext) => ClassPlan | null> = {
-	harder: (context) => byEffort(context, HARDER),
-	easier: (context) => byEffort(context, EASIER),
+const CHANGED_BY: Record<ChangeId, (task: ChangeTask) => ClassPlan | null> = {
+	harder: (task) => byEffort(task, HARDER),
+	easier: (task) => byEffort(task, EASIER),
 	quieter,
 	'more standing': moreStanding,
 	'fewer props': fewerProps,
@@ -95,17 +95,17 @@ const CHANGED_BY: Record<ChangeId, (context: ChangeContext) => ClassPlan | null>
 const FROM_PEAK: readonly SectionKind[] = ['peak', 'build', 'warm'];
 
 /** A form further or less far, sets more or fewer, item by item from the peak on, until the mean effort is there. */
-function byEffort(context: ChangeContext, factor: number): ClassPlan | null {
-	const { plan } = context;
+function byEffort(task: ChangeTask, factor: number): ClassPlan | null {
+	const { plan } = task;
 	const harder = factor > 1;
-	const wanted = factor * context.effort(plan);
-	const rank = (item: Item) => FROM_PEAK.indexOf(context.sectionOf(item));
+	const wanted = factor * task.effort(plan);
+	const rank = (item: Item) => FROM_PEAK.indexOf(task.sectionOf(item));
 	let now = plan;
-	for (const item of context.touchable().sort((a, b) => rank(a) - rank(b))) {
-		const changed = harder ? harderOf(item, context) : easierOf(item, context);
+	for (const item of task.touchable().sort((a, b) => rank(a) - rank(b))) {
+		const changed = harder ? harderOf(item, task) : easierOf(item, task);
 		if (!changed) continue;
 		now = withItem(now, item.id, changed);
-		if (harder ? context.effort(now) >= wanted : context.effort(now) <= wanted) break;
+		if (harder ? task.effort(now) >= wanted : task.effort(now) <= wanted) break;
 	}
 	return now === plan ? null : now;
 }
@@ -113,63 +113,55 @@ function byEffort(context: ChangeContext, factor: number): ClassPlan | null {
 const rankOf = ({ form }: Pick<Item, 'form'>) => FORM_IDS.indexOf(form);
 
 /** The next form of an item, or one set more; null where there is neither. */
-function harderOf(item: Item, context: ChangeContext): Item | null {
-	const next = context.offer
+function harderOf(item: Item, task: ChangeTask): Item | null {
+	const next = task.offer
 		.of(item.movement, item.mode)
 		.find(({ option }) => rankOf(option.item) > rankOf(item));
-	if (next) return context.given(item, next);
-	const { sets } = context.movementOf(item);
-	if (setsOf(item.dose) >= (sets?.usual ?? 1) || context.sectionOf(item) === 'warm') return null;
-	const restSeconds = item.dose.restSeconds ?? setRestOf(context.movementOf(item));
+	if (next) return task.given(item, next);
+	const { sets } = task.movementOf(item);
+	if (setsOf(item.dose) >= (sets?.usual ?? 1) || task.sectionOf(item) === 'warm') return null;
+	const restSeconds = item.dose.restSeconds ?? setRestOf(task.movementOf(item));
 	return { ...item, dose: { ...item.dose, sets: setsOf(item.dose) + 1, restSeconds } };
 }
 
 /** One set fewer of an item, or the form before; null where there is neither. */
-function easierOf(item: Item, context: ChangeContext): Item | null {
+function easierOf(item: Item, task: ChangeTask): Item | null {
 	if (setsOf(item.dose) > 1) return { ...item, dose: { ...item.dose, sets: setsOf(item.dose) - 1 } };
-	const before = context.offer
+	const before = task.offer
 		.of(item.movement, item.mode)
 		.findLast(({ option }) => rankOf(option.item) < rankOf(item));
-	return before ? context.given(item, before) : null;
+	return before ? task.given(item, before) : null;
 }
 
 /** Less to do, held longer: sets become one, what works in repetitions is held, and the rest has time. */
-function quieter(context: ChangeContext): ClassPlan {
-	const { plan, setting, offer } = context;
-	const wanted = QUIETER * context.effort(plan);
+function quieter(task: ChangeTask): ClassPlan {
+	const { plan, context, offer } = task;
+	const wanted = QUIETER * task.effort(plan);
 	let calmer = plan;
-	for (const item of context.touchable()) {
+	for (const item of task.touchable()) {
 		const { sets: _sets, restSeconds: _rest, ...once } = item.dose;
 		const [held] = offer.of(item.movement, 'active', 'passive').sort((a, b) => demand(a) - demand(b));
-		if (held && item.mode !== 'passive' && context.sectionOf(item) === 'build')
-			calmer = withItem(
-				calmer,
-				item.id,
-				inPlaceOf(item, held, context.secondsOfSet(item) * setsOf(item.dose))
-			);
+		if (held && item.mode !== 'passive' && task.sectionOf(item) === 'build')
+			calmer = withItem(calmer, item.id, inPlaceOf(item, held, task.secondsOfSet(item) * setsOf(item.dose)));
 		else if (setsOf(item.dose) > 1) calmer = withItem(calmer, item.id, { ...item, dose: once });
-		if (context.effort(calmer) <= wanted) break;
+		if (task.effort(calmer) <= wanted) break;
 	}
 	const count = itemsOf(calmer).length;
-	const fewer = thinned(calmer, context, (now) => itemsOf(now).length > FEWER * count);
-	const left = context.effort(fewer);
-	return left > wanted ? (byEffort(new ChangeContext(fewer, setting), wanted / left) ?? fewer) : fewer;
+	const fewer = thinned(calmer, task, (now) => itemsOf(now).length > FEWER * count);
+	const left = task.effort(fewer);
+	return left > wanted ? (byEffort(new ChangeTask(fewer, context), wanted / left) ?? fewer) : fewer;
 }
 
 const demand = ({ form, option }: Offered) => demandOf(form, option.item.mode);
 
 /** Single items that the class loses least by are left out, one after another, while it is still too much. */
-function thinned(
-	plan: ClassPlan,
-	context: ChangeContext,
-	isTooMuch: (plan: ClassPlan) => boolean
-): ClassPlan {
+function thinned(plan: ClassPlan, task: ChangeTask, isTooMuch: (plan: ClassPlan) => boolean): ClassPlan {
 	let now = plan;
 	while (isTooMuch(now)) {
 		const [best] = blocksOf(now)
 			.filter(({ block, section }) => mayGo(block, section))
 			.map(({ block }) => withItem(now, block.id, null))
-			.map((less) => ({ less, worth: context.worth(less) }))
+			.map((less) => ({ less, worth: task.worth(less) }))
 			.sort((a, b) => b.worth - a.worth);
 		if (!best) break;
 		now = best.less;
@@ -184,7 +176,7 @@ function mayGo(block: Block, { kind, blocks }: Section): boolean {
 }
 
 /** The share of the work that is on the feet. */
-function standingShare({ plan, setting: { find, pace } }: Pick<ChangeContext, 'plan' | 'setting'>): number {
+function standingShare({ plan, context: { find, pace } }: Pick<ChangeTask, 'plan' | 'context'>): number {
 	const seconds = workSecondsOf(plan, find, pace);
 	let [standing, all] = [0, 0];
 	for (const { id, movement } of itemsOf(plan)) {
@@ -194,73 +186,73 @@ function standingShare({ plan, setting: { find, pace } }: Pick<ChangeContext, 'p
 	return all ? standing / all : 0;
 }
 
-function moreStanding(context: ChangeContext): ClassPlan | null {
-	const { plan, setting } = context;
-	const wanted = standingShare(context) + MORE_STANDING;
+function moreStanding(task: ChangeTask): ClassPlan | null {
+	const { plan, context } = task;
+	const wanted = standingShare(task) + MORE_STANDING;
 	let now = plan;
-	for (const item of context.touchable()) {
-		if (context.sectionOf(item) === 'warm' || context.movementOf(item).position === 'standing') continue;
-		if (standingShare({ plan: now, setting }) >= wanted) break;
+	for (const item of task.touchable()) {
+		if (task.sectionOf(item) === 'warm' || task.movementOf(item).position === 'standing') continue;
+		if (standingShare({ plan: now, context }) >= wanted) break;
 		const stands = (other: Offered) =>
 			other.movement.position === 'standing' && isOffFloor(other) && other.option.item.mode !== 'rest';
-		now = context.replaced(now, item, stands) ?? now;
+		now = task.replaced(now, item, stands) ?? now;
 	}
 	return now === plan ? null : now;
 }
 
 /** Every item without what has to be fetched: in another form, else another movement. Wall space is always there. */
-function fewerProps(context: ChangeContext): ClassPlan | null {
-	const { plan, offer } = context;
+function fewerProps(task: ChangeTask): ClassPlan | null {
+	const { plan, offer } = task;
 	const fetches = (form: Form) => form.props.some(({ kit }) => kit !== 'wall space');
 	let now = plan;
 	for (const item of itemsOf(plan)) {
-		const movement = context.movementOf(item);
+		const movement = task.movementOf(item);
 		if (item.pinned || !fetches(formOf(movement, item.form)!)) continue;
 		const bare = offer.of(item.movement, item.mode).filter(({ form }) => !fetches(form));
 		const [best] = byDemand(bare, item, movement);
 		now = best
-			? withItem(now, item.id, context.given(item, best))
-			: (context.replaced(
+			? withItem(now, item.id, task.given(item, best))
+			: (task.replaced(
 					now,
 					item,
-					({ form, option }) => !fetches(form) && option.sections.has(context.sectionOf(item))
+					({ form, option }) => !fetches(form) && option.sections.has(task.sectionOf(item))
 				) ?? now);
 	}
 	return now === plan ? null : now;
 }
 
-function shorter(context: ChangeContext): ClassPlan | null {
-	const { plan, setting } = context;
+function shorter(task: ChangeTask): ClassPlan | null {
+	const { plan, context } = task;
 	const lengthSeconds = plan.lengthSeconds - SHORTER_SECONDS;
 	if (lengthSeconds < SHORTEST_SECONDS) return null;
-	return thinned({ ...plan, lengthSeconds }, context, (now) => {
-		const fitted = fit(now, setting.find, setting.pace);
-		return !fitted.ok && clock(now, setting.find, setting.pace).totalSeconds > lengthSeconds;
+	return thinned({ ...plan, lengthSeconds }, task, (now) => {
+		const fitted = fit(now, context.find, context.pace);
+		return !fitted.ok && clock(now, context.find, context.pace).totalSeconds > lengthSeconds;
 	});
 }
 
 /** Standing, on a chair and at the wall: what has no likeness there is left out. */
-function noFloor(context: ChangeContext): ClassPlan | null {
-	const { plan } = context;
+function noFloor(task: ChangeTask): ClassPlan | null {
+	const { plan } = task;
 	let now = plan;
 	for (const item of itemsOf(plan)) {
-		const movement = context.movementOf(item);
+		const movement = task.movementOf(item);
 		if (item.pinned || isOffFloor({ movement, form: formOf(movement, item.form)! })) continue;
-		const may = (other: Offered) => isOffFloor(other) && suitsPart(other, item, context);
-		now = context.replaced(now, item, may) ?? withItem(now, item.id, null);
+		const may = (other: Offered) => isOffFloor(other) && suitsPart(other, item, task);
+		now = task.replaced(now, item, may) ?? withItem(now, item.id, null);
 	}
 	return now === plan ? null : now;
 }
 
 /** Whether something may stand in the part of an item: one arrives, lets go and ends in something easy. */
-function suitsPart({ movement, form, option }: Offered, item: Item, context: ChangeContext): boolean {
-	const kind = context.sectionOf(item);
+function suitsPart({ movement, form, option }: Offered, item: Item, task: ChangeTask): boolean {
+	const kind = task.sectionOf(item);
 	const { mode } = option.item;
 	const isCalmTo = (intensity: number) => form.intensity <= intensity && form.effort < STRENGTH_FROM_EFFORT;
 	if (kind === 'release') return isCalmTo(2);
 	if (kind === 'settle' || kind === 'rest')
 		return isCalmTo(1) && isSymmetrical(movement.action) && mode !== 'dynamic';
-	return mode !== 'rest' || isReset(context.movementOf(item));
+	return mode !== 'rest' || isReset(task.movementOf(item));
 }
 
 /** Standing, or on a chair, and not on the way down. */

@@ -32,11 +32,11 @@ export interface Candidate {
 export function candidatesOf(
 	options: readonly BlockOption[],
 	wishes: Wishes,
-	setting: ProposeContext,
+	context: ProposeContext,
 	/** Slugs of what is in the class already. */
 	there: readonly string[]
 ): { candidates: Candidate[]; kinds: Kinds } {
-	const { group, find } = setting;
+	const { group, find } = context;
 	const kinds = new Kinds([...there, ...options.map(({ item }) => item.movement)].map((slug) => find(slug)!));
 	const candidates = options.flatMap((option): Candidate[] => {
 		const { item } = option;

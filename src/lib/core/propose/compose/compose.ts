@@ -46,7 +46,7 @@ const NEARLY_ALL = 0.9;
 export function* compose(
 	base: ClassPlan,
 	wishes: Wishes,
-	setting: ProposeContext,
+	context: ProposeContext,
 	seed: number,
 	count: number,
 	work: SearchBudget = USUAL_WORK
@@ -55,12 +55,12 @@ export function* compose(
 	const there = slugsOf(base);
 	const { candidates, kinds } = candidatesOf(
 		// parts that are closed are not put into, but what lets go between is wanted everywhere
-		optionsFor(base, { ...wishes, only: undefined }, setting),
+		optionsFor(base, { ...wishes, only: undefined }, context),
 		wishes,
-		setting,
+		context,
 		there
 	);
-	const known = setting.known ? new Set(setting.known.slugs) : null;
+	const known = context.known ? new Set(context.known.slugs) : null;
 	const possible = possibleThemes(candidates);
 	const asked = new Set([...there, ...mustOf(wishes)]);
 	/**
@@ -76,14 +76,14 @@ export function* compose(
 	const taken = new Set<Theme>();
 	for (let number = 0; number < count; number++) {
 		const random = seededRandom(seed + 7919 * number);
-		const { group } = setting;
+		const { group } = context;
 		const request = {
 			group,
 			number: seed + number,
 			themes: possible,
 			withinReach,
 			style,
-			flowing: paceOf(setting.pace, base.pinnedPace).classKind === 'flow',
+			flowing: paceOf(context.pace, base.pinnedPace).classKind === 'flow',
 			lengthSeconds: base.lengthSeconds,
 			taken,
 			more: wishes.more ?? [],
@@ -100,14 +100,14 @@ export function* compose(
 			known: wishes.mostNew === undefined ? null : known,
 			closingSeconds: closingSecondsOf(group, style, base.lengthSeconds)
 		});
-		const keep = keepOf(base, wishes.only, setting, kinds, story);
+		const keep = keepOf(base, wishes.only, context, kinds, story);
 		const strong = shelves.peak.flatMap(({ parts }) => parts.flat()).filter(({ traits }) => traits.strong);
 		const task: Task = {
 			group,
 			style,
 			story,
 			keep,
-			targets: setting.targets,
+			targets: context.targets,
 			purposes: new Set(group.purposes),
 			kinds,
 			mostDemand: Math.max(0, ...strong.map(({ traits }) => traits.demand)),
@@ -118,7 +118,7 @@ export function* compose(
 			before: highestOf(wishes.before),
 			others
 		};
-		const lead = base.firstSide ?? (setting.lastFirstSide === 'left' ? 'right' : 'left');
+		const lead = base.firstSide ?? (context.lastFirstSide === 'left' ? 'right' : 'left');
 		/** Effort of a plan over the estimate for its draft (a ratio), learned from each class that is begun. */
 		let bias = 1;
 		const attempt = (steps: number): Composed => {
@@ -128,12 +128,12 @@ export function* compose(
 			const { scheme, value } = anneal(constructInitial(own, shelves, random), own, shelves, random, steps);
 			const draft = draftOfScheme(scheme, shelves, keep.closed);
 			const raw = toPlan(base, draft, story, { lead, keep, wishes });
-			const timed = onTime(raw, setting, base);
-			const most = unmet(timed, wishes, setting);
+			const timed = onTime(raw, context, base);
+			const most = unmet(timed, wishes, context);
 			const may = (after: ClassPlan) =>
-				keepsAll(base, after) && inTheirParts(timed, after) && unmet(after, wishes, setting) <= most;
-			const plan = mended(timed, setting, may, base);
-			const analysis = analysePlan(plan, setting);
+				keepsAll(base, after) && inTheirParts(timed, after) && unmet(after, wishes, context) <= most;
+			const plan = mended(timed, context, may, base);
+			const analysis = analysePlan(plan, context);
 			if (wishes.effort) bias = effortOfAnalysis(analysis) / draftFeatures(draft, kinds, own.purposes).effort;
 			return {
 				plan,
@@ -141,7 +141,7 @@ export function* compose(
 				story,
 				points:
 					value -
-					GRAVE * (grave(analysis) + unmet(plan, wishes, setting)) -
+					GRAVE * (grave(analysis) + unmet(plan, wishes, context)) -
 					EFFORT * offRange(effortOfAnalysis(analysis), wishes.effort)
 			};
 		};

@@ -24,7 +24,7 @@ export interface Keep {
 export function keepOf(
 	base: ClassPlan,
 	only: readonly SectionKind[] | undefined,
-	setting: ProposeContext,
+	context: ProposeContext,
 	kinds: Kinds,
 	story: Story
 ): Keep {
@@ -37,7 +37,7 @@ export function keepOf(
 		for (const block of blocks) {
 			if (block.kind === 'talk' || block.kind === 'test')
 				fixed.push({ kind, before: units[kind].length, block });
-			else units[kind].push(unitOf(block, base, setting, kinds));
+			else units[kind].push(unitOf(block, base, context, kinds));
 		}
 	// one episode for all of the build that is there, so that its order stays
 	const theme = nearestTheme(units.build, story);
@@ -52,7 +52,7 @@ export function keepOf(
 	return {
 		units,
 		fixed,
-		fixedSeconds: fixed.length ? clock(bare, setting.find, setting.pace).totalSeconds : 0,
+		fixedSeconds: fixed.length ? clock(bare, context.find, context.pace).totalSeconds : 0,
 		closed: new Set(only ? SECTION_KINDS.filter((kind) => !only.includes(kind)) : [])
 	};
 }
@@ -66,12 +66,12 @@ function nearestTheme(units: readonly Unit[], { themes }: Story): number {
 	return Math.max(0, shared.indexOf(Math.max(...shared)));
 }
 
-function unitOf(block: Block, base: ClassPlan, setting: ProposeContext, kinds: Kinds): Unit {
-	const load = loadOfBlock(base, block, setting);
+function unitOf(block: Block, base: ClassPlan, context: ProposeContext, kinds: Kinds): Unit {
+	const load = loadOfBlock(base, block, context);
 	const items = itemsAsDone(block);
 	const each = 1 / Math.max(1, items.length);
 	const parts = items.map((item): DraftItem => {
-		const movement = setting.find(item.movement)!;
+		const movement = context.find(item.movement)!;
 		const candidate: Candidate = {
 			option: null,
 			traits: traitsOf(movement, formOf(movement, item.form)!, item.mode, kinds),

@@ -10,11 +10,11 @@ export const goalOutOfReach: SeriesCheck = {
 		why: 'The rungs do not lead to the goal in time. Use fewer rungs, more classes or a nearer goal.',
 		source: 'common practice'
 	},
-	check({ goals, planned, setting }) {
+	check({ goals, planned, context }) {
 		return planned.series.ladders.flatMap(({ rungs }, ladder) => {
 			const reached = goals[ladder] ?? null;
 			if (reached?.within) return [];
-			const goal = rungWords(rungs.at(-1)!, setting.find);
+			const goal = rungWords(rungs.at(-1)!, context.find);
 			return [
 				{
 					message: reached

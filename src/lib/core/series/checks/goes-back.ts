@@ -9,13 +9,13 @@ export const goesBack: SeriesCheck = {
 		why: 'Continue from the form, sets or dose that the group has had, except in easier weeks or for your own reasons.',
 		source: 'common practice'
 	},
-	check: ({ classes, setting }) =>
+	check: ({ classes, context }) =>
 		classes.flatMap((c) => {
 			if (c.run) return [];
-			const down = progressIn(classes, c, setting.find).filter(({ way }) => way === 'down');
+			const down = progressIn(classes, c, context.find).filter(({ way }) => way === 'down');
 			if (down.length === 0) return [];
 			const words = down.map(
-				({ movement, what }) => `${setting.find(movement)?.english ?? movement} (${what})`
+				({ movement, what }) => `${context.find(movement)?.english ?? movement} (${what})`
 			);
 			return [
 				{

@@ -9,7 +9,7 @@ export const leftOutForgotten: SeriesCheck = {
 		why: 'A movement that a class had no time for is easily lost; it comes first the next time.',
 		source: 'common practice'
 	},
-	check({ classes, setting }) {
+	check({ classes, context }) {
 		return classes.flatMap((c) => {
 			if (!c.plan || c.comesBack.length === 0) return [];
 			const there = new Set(itemsOf(c.plan).map((item) => item.movement));
@@ -17,7 +17,7 @@ export const leftOutForgotten: SeriesCheck = {
 			if (lost.length === 0) return [];
 			return [
 				{
-					message: `class ${c.number} should bring back: ${lost.map((slug) => setting.find(slug)?.english ?? slug).join(', ')}`,
+					message: `class ${c.number} should bring back: ${lost.map((slug) => context.find(slug)?.english ?? slug).join(', ')}`,
 					classId: c.class.id,
 					data: { movements: lost.join(', ') }
 				}

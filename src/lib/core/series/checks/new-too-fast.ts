@@ -10,8 +10,8 @@ export const newTooFast: SeriesCheck = {
 		why: 'One new movement per class, the easier one first; the group knows the rest.',
 		source: 'common practice'
 	},
-	check({ classes, planned, setting }) {
-		const met = metBeforeEach(planned, setting.knownBefore);
+	check({ classes, planned, context }) {
+		const met = metBeforeEach(planned, context.knownBefore);
 		return classes.flatMap((c): SeriesReport[] => {
 			const known = met[c.number - 1]!;
 			const slugs = new Set(c.plan ? itemsOf(c.plan).map((item) => item.movement) : []);
@@ -20,7 +20,7 @@ export const newTooFast: SeriesCheck = {
 			if (fresh.length <= planned.series.mostNew) return [];
 			return [
 				{
-					message: `class ${c.number} has ${fresh.length} new movements: ${fresh.map((slug) => setting.find(slug)?.english ?? slug).join(', ')}`,
+					message: `class ${c.number} has ${fresh.length} new movements: ${fresh.map((slug) => context.find(slug)?.english ?? slug).join(', ')}`,
 					classId: c.class.id,
 					data: { count: fresh.length }
 				}

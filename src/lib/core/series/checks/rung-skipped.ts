@@ -12,13 +12,13 @@ export const rungSkipped: SeriesCheck = {
 		why: 'Each form builds on the one before; a rung needs to come at least twice.',
 		source: 'common practice'
 	},
-	check({ classes, planned, setting }) {
+	check({ classes, planned, context }) {
 		const { series } = planned;
 		// classes before the last taught one can no longer change
 		const over = classes.findLastIndex(({ run }) => run) + 1;
 		return classes.slice(over).flatMap((c): SeriesReport[] => {
 			if (!c.plan) return [];
-			const name = (slug: string) => setting.find(slug)?.english ?? slug;
+			const name = (slug: string) => context.find(slug)?.english ?? slug;
 			const ahead = c.given.flatMap((given) => {
 				const now = rungOf(series, given);
 				const item = itemsOf(c.plan!).find(

@@ -16,13 +16,13 @@ export const tierLeftBehind: SeriesCheck = {
 		why: 'A tier that stays two forms below the goal needs a goal of its own.',
 		source: 'common practice'
 	},
-	check({ planned, setting }) {
+	check({ planned, context }) {
 		return planned.series.ladders.flatMap(({ rungs }, ladder) => {
 			const goal = rungs.at(-1)!;
-			const movement = setting.find(goal.movement);
-			const people = peopleByTier(setting.group, movement ? limitingRegion(movement) : null);
+			const movement = context.find(goal.movement);
+			const people = peopleByTier(context.group, movement ? limitingRegion(movement) : null);
 			const all = sizeOf({ tiers: people });
-			const behind = tierForms(goal, setting.group, setting.find).filter(
+			const behind = tierForms(goal, context.group, context.find).filter(
 				({ form }) => FORM_IDS.indexOf(goal.form) - FORM_IDS.indexOf(form) >= 2
 			);
 			const count = behind.reduce((sum, { tier }) => sum + people[tier], 0);

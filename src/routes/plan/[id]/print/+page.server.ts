@@ -9,13 +9,13 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const day = dayInZone(new Date(), studio.timeZone);
-	const setting = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
-	const { stored, group } = setting;
+	const context = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, day));
+	const { stored, group } = context;
 	return {
 		id: stored.id,
 		plan: stored.plan,
 		group: groupToday(group, stored.plan.here),
 		day: stored.plannedOn ? dayName(stored.plannedOn) : '',
-		...(await compute('classCard', planInput(setting), request.signal))
+		...(await compute('classCard', planInput(context), request.signal))
 	};
 };

@@ -9,13 +9,13 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const today = dayInZone(new Date(), studio.timeZone);
-	const setting = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
-	const { stored, group } = setting;
+	const context = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
+	const { stored, group } = context;
 	return {
 		id: stored.id,
 		title: stored.plan.title,
 		group: groupToday(group, stored.plan.here),
 		day: stored.plannedOn ? dayName(stored.plannedOn) : '',
-		sheet: await compute('room', planInput(setting), request.signal)
+		sheet: await compute('room', planInput(context), request.signal)
 	};
 };

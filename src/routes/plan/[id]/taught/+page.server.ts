@@ -14,12 +14,12 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const today = dayInZone(new Date(), studio.timeZone);
-	const setting = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
-	const { stored, groupId, group } = setting;
+	const context = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
+	const { stored, groupId, group } = context;
 	const [run, led, { asPlanned, movements }] = await Promise.all([
 		recordOfPlan(db(), studio.id, stored.id),
-		shownLed(studio.id, setting, request),
-		compute('outcome', planInput(setting), request.signal)
+		shownLed(studio.id, context, request),
+		compute('outcome', planInput(context), request.signal)
 	]);
 	const last = led.findLast(({ tally }) => isTaught(tally));
 	const people = await mentionable(db(), ownerOfRequest(locals), groupId);
@@ -61,8 +61,8 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 };
 
 /** The classes that were led from the plan, planned and real, the oldest first. */
-async function shownLed(studioId: string, setting: StoredPlanContext, request: Request) {
-	const { stored, today, moved } = setting;
+async function shownLed(studioId: string, context: StoredPlanContext, request: Request) {
+	const { stored, today, moved } = context;
 	const movements = movementsFor(today, moved);
 	const all = await ledOfPlan(db(), studioId, stored.id);
 	return Promise.all(

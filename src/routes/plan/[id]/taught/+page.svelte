@@ -44,7 +44,7 @@
 <p class="quiet">{[data.group, data.day, data.startsAt].filter(Boolean).join(', ')}</p>
 
 <section class="sheet form-fields" aria-labelledby="written-title">
-	<h2 id="written-title">{data.run ? 'Recorded' : 'Not recorded yet'}</h2>
+	<h2 id="written-title">{data.run ? 'Record' : 'Not recorded yet'}</h2>
 	{#if data.otherDay}
 		{@const { on, ledOn, words, ledWords } = data.otherDay}
 		<div role="group" aria-label="On which day was it?">

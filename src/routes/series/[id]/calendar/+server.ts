@@ -10,8 +10,8 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	// dates and rungs do not depend on the pace
-	const setting = orNotFound(await loadSeriesContext(db(), studio.id, params.id, USUAL_PACE));
-	const text = await seriesCalendar(setting, studio.name, new Date(), (input) =>
+	const context = orNotFound(await loadSeriesContext(db(), studio.id, params.id, USUAL_PACE));
+	const text = await seriesCalendar(context, studio.name, new Date(), (input) =>
 		compute('dates', input, request.signal)
 	);
 	return new Response(text, {

@@ -10,15 +10,15 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const pace = await paceOfTeacher(db(), ownerOfRequest(locals).teacherId);
-	const setting = orNotFound(await loadSeriesContext(db(), studio.id, params.id, pace));
-	const { series } = setting.stored.planned;
+	const context = orNotFound(await loadSeriesContext(db(), studio.id, params.id, pace));
+	const { series } = context.stored.planned;
 	return {
-		id: setting.stored.id,
+		id: context.stored.id,
 		title: series.title,
 		goal: series.goal,
-		group: setting.group.group.name,
-		room: setting.group.group.room,
+		group: context.group.group.name,
+		room: context.group.group.room,
 		test: HIP_TESTS[series.retest.test].name,
-		...(await compute('wall', seriesInput(setting), request.signal))
+		...(await compute('wall', seriesInput(context), request.signal))
 	};
 };

@@ -12,8 +12,8 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ params, locals, request }) => {
 	const studio = studioOfRequest(locals);
 	const today = dayInZone(new Date(), studio.timeZone);
-	const setting = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.plan, today));
-	const { stored, group } = setting;
+	const context = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.plan, today));
+	const { stored, group } = context;
 	const slot = stored.plannedOn ? { on: stored.plannedOn, startsAt: stored.plan.startsAt } : null;
 	const pack: TeachPack = {
 		planId: stored.id,
@@ -22,7 +22,7 @@ export const GET: RequestHandler = async ({ params, locals, request }) => {
 		room: group.room ?? '',
 		day: stored.plannedOn ? dayName(stored.plannedOn) : '',
 		plannedStartAt: slot && momentOf(slot, studio.timeZone).getTime(),
-		...(await compute('script', planInput(setting), request.signal))
+		...(await compute('script', planInput(context), request.signal))
 	};
 	return json(pack);
 };

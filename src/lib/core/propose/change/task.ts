@@ -48,17 +48,17 @@ export const withItem = (plan: ClassPlan, itemId: string, item: Item | null): Cl
 	withChanged(plan, new Map([[itemId, item]]));
 
 /** A class that is to be changed, and what may be given in it. */
-export class ChangeContext {
+export class ChangeTask {
 	readonly offer: FormPool;
 	private readonly seconds: ReadonlyMap<string, number>;
 	private readonly kinds: ReadonlyMap<string, SectionKind>;
 
 	constructor(
 		readonly plan: ClassPlan,
-		readonly setting: ProposeContext
+		readonly context: ProposeContext
 	) {
-		this.offer = new FormPool(plan, setting);
-		this.seconds = workSecondsOf(plan, setting.find, setting.pace);
+		this.offer = new FormPool(plan, context);
+		this.seconds = workSecondsOf(plan, context.find, context.pace);
 		this.kinds = new Map(
 			blocksOf(plan).flatMap(({ block, section }) =>
 				itemsIn(block).map(({ id }) => [id, section.kind] as const)
@@ -67,7 +67,7 @@ export class ChangeContext {
 	}
 
 	movementOf({ movement }: Item): Movement {
-		return this.setting.find(movement)!;
+		return this.context.find(movement)!;
 	}
 
 	sectionOf({ id }: Item): SectionKind {
@@ -88,13 +88,13 @@ export class ChangeContext {
 	}
 
 	worth(plan: ClassPlan): number {
-		const { find, group, pace } = this.setting;
+		const { find, group, pace } = this.context;
 		return worthOf(plan, find, group, pace).total;
 	}
 
 	/** Mean effort (0-10) of a class, once it is at its length. */
 	effort(plan: ClassPlan): number {
-		return effortOfAnalysis(analysePlan(onTime(plan, this.setting), this.setting, new Set()));
+		return effortOfAnalysis(analysePlan(onTime(plan, this.context), this.context, new Set()));
 	}
 
 	/** An offer in the place of an item, in its sets. */
