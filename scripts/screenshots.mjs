@@ -21,12 +21,12 @@ const VIEWS = {
 		await page.waitForURL(/group\/./);
 	},
 	taught: async (page) => {
-		await page.getByRole('link', { name: 'What was taught, and how it went' }).click();
+		await page.getByRole('link', { name: 'History: classes taught' }).click();
 		await page.waitForURL(/taught$/);
 		await page.waitForSelector('.chart[data-ready]');
 	},
 	'check-in': async (page) => {
-		await page.getByRole('link', { name: 'To the group' }).click();
+		await page.getByRole('link', { name: 'Back to the group' }).click();
 		await page.getByRole('link', { name: /^Check-ins/ }).click();
 		await page.waitForURL(/check-in$/);
 		await page.waitForSelector('.chart[data-ready]');
@@ -36,7 +36,7 @@ const VIEWS = {
 	'how-it-went': async (page, origin) => {
 		await page.goto(`${origin}/group`);
 		await page.getByRole('link', { name: 'Breakwater Striders' }).click();
-		await page.getByRole('link', { name: 'What was taught, and how it went' }).click();
+		await page.getByRole('link', { name: 'History: classes taught' }).click();
 		await page.locator('a[href^="/plan/"][href$="/taught"]').nth(1).click();
 		await page.waitForURL(/plan\/.*taught$/);
 		await page.getByRole('heading', { name: 'As planned' }).waitFor();
@@ -84,14 +84,14 @@ const VIEWS = {
 		await page.waitForURL(/room/);
 	},
 	'class-card': async (page) => {
-		await page.getByRole('link', { name: 'Back to the desk' }).click();
+		await page.getByRole('link', { name: 'Back to the class' }).click();
 		await page.waitForURL(/plan\/[^/]*$/);
 		await page.getByRole('link', { name: 'Class card' }).click();
 		await page.waitForURL(/print/);
 	},
 	'plan-phone': async (page) => {
 		await page.setViewportSize({ width: 390, height: 844 });
-		await page.getByRole('link', { name: 'Back to the desk' }).click();
+		await page.getByRole('link', { name: 'Back to the class' }).click();
 		await page.waitForURL(/plan\/[^/]*$/);
 	},
 	'teach-phone': async (page) => {

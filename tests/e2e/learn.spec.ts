@@ -97,7 +97,7 @@ test('a group is counted in a test by taps, and what it speaks for is taken over
 	await expect(page.getByText('Kept: Figure four, how low the knee is, the whole group')).toBeVisible();
 	await expect(page.getByText(/The left side is behind by 1\.8 grades/)).toBeVisible();
 	expect(await axeInBoth(page), 'check-in').toEqual([]);
-	const offer = page.getByRole('listitem').filter({ hasText: 'the left side is behind. Have the desk' });
+	const offer = page.getByRole('listitem').filter({ hasText: 'the left side is behind. Let the planner' });
 	await offer.getByRole('button', { name: 'Apply' }).click();
 	await expect(page.getByText('Applied to the group')).toBeVisible();
 	await expect(offer).toBeHidden();

@@ -135,7 +135,7 @@ test('rows flow in rounds, a leg steps through, a test is taken twice, and sever
 	await expect(total(page)).not.toHaveText(flowing ?? '');
 	const owed = page
 		.getByRole('listitem')
-		.filter({ hasText: /is still owed 0:05 at the end, since the rounds/ });
+		.filter({ hasText: /is still owed 0:05 at the end, because its flow/ });
 	await expect(owed.first()).toBeVisible();
 	await page.getByLabel('Breaths to each movement').fill('2');
 	await page.getByLabel('Breaths to each movement').press('Tab');

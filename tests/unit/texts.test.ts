@@ -25,6 +25,7 @@ const TERMS = [
 		'there is',
 		'there are',
 		'number of',
+		'a number of',
 		'previous',
 		'remain',
 		'request',
@@ -40,6 +41,14 @@ const prose = unified()
 	.use(retextIndefiniteArticle)
 	.use(retextSimplify, { ignore: TERMS })
 	.use(retextStringify);
+
+/** Words that begin like what usually stands there, no two alike side by side. */
+const NOUNS = ['thing', 'name', 'part'];
+/** A text with a noun for each value that is put in. */
+function withNouns(words: string): string {
+	let at = 0;
+	return words.replaceAll('{...}', () => NOUNS[at++ % NOUNS.length]!);
+}
 
 async function complaints(text: string): Promise<string[]> {
 	const { messages } = await prose.process(text);
@@ -86,8 +95,9 @@ describe('texts that a teacher can read', () => {
 
 	it('pass the prose linter', async () => {
 		const found: string[] = [];
-		for (const { file, line, words } of texts)
-			for (const reason of await complaints(words.replaceAll('{...}', 'thing')))
+		// the usage of the command line is a table
+		for (const { file, line, words } of texts.filter((text) => !text.words.startsWith('usage:')))
+			for (const reason of await complaints(withNouns(words)))
 				found.push(`${file}:${line} ${words}: ${reason}`);
 		expect(found).toEqual([]);
 	});
