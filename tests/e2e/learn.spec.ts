@@ -67,7 +67,7 @@ test.describe('a teacher of whom nothing is known', () => {
 		await open(page, '/style');
 		const learned = page.getByTestId('learned');
 		await expect(learned).toContainText('Learned from 3 classes, of which only the minutes are known');
-		await expect(learned).toContainText(/yours take 1\d % longer than usual/);
+		await expect(learned).toContainText(/your classes take 1\d % longer than usual/);
 		await expect(page.getByText('with your pace as a whole; usual 7', { exact: true })).toBeVisible();
 		expect(await axeInBoth(page), 'style, pace learned').toEqual([]);
 		// a figure is put back by typing it, and the whole by a tick
@@ -107,7 +107,7 @@ test('a group is counted in a test by taps, and what it speaks for is taken over
 	await page.getByRole('combobox', { name: 'Find a movement' }).fill('lying figure four');
 	await page.keyboard.press('Enter');
 	await expect(
-		page.getByText(/outer hips: the left side is behind, and nothing here/).first()
+		page.getByText(/outer hips: the left side is behind, and nothing in this class/).first()
 	).toBeAttached();
 });
 

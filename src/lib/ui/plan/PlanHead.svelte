@@ -129,7 +129,7 @@
 						{ label: '80 % end between this', seconds: doc.spread.likelyFromSeconds },
 						{ label: 'and this', seconds: doc.spread.likelyToSeconds }
 					]}
-					>80 % end {clockTime(doc.plan.startsAt, doc.spread.likelyFromSeconds)} to {clockTime(
+					>80 % end between {clockTime(doc.plan.startsAt, doc.spread.likelyFromSeconds)} and {clockTime(
 						doc.plan.startsAt,
 						doc.spread.likelyToSeconds
 					)}. {chancePercent(doc.spread.onTime)} % chance of ending on time</Why

@@ -33,10 +33,10 @@
 	);
 </script>
 
-<svelte:head><title>Taught: {data.group} · Humble Orbit</title></svelte:head>
+<svelte:head><title>History: {data.group} · Humble Orbit</title></svelte:head>
 
 <p><a href="/group/{data.id}">Back to the group</a></p>
-<h1>Taught: {data.group}</h1>
+<h1>History: {data.group}</h1>
 {#if data.words.length}
 	<section class="sheet" aria-labelledby="weeks-title">
 		<h2 id="weeks-title">Over the weeks</h2>
