@@ -1,3 +1,4 @@
+import { errorFunction } from 'simple-statistics';
 import { CHANCE_SECONDS, EIGHT_OF_TEN } from '../pace';
 
 /** When a class is likely to end: log-normal about what is planned. */
@@ -36,18 +37,8 @@ export function spread(plannedSeconds: number, lengthSeconds: number, classLogSd
 	};
 }
 
-/**
- * Chance that a standard normal value is at most z.
- * Abramowitz & Stegun, Handbook of Mathematical Functions (1964), 7.1.26: error under 1.5e-7 (from memory).
- */
-export function normalProbability(z: number): number {
-	const x = Math.abs(z) / Math.SQRT2;
-	const t = 1 / (1 + 0.3275911 * x);
-	const poly =
-		t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
-	const erf = 1 - poly * Math.exp(-x * x);
-	return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
-}
+/** Returns the probability that a standard normal value is at most z. */
+export const normalProbability = (z: number): number => (1 + errorFunction(z / Math.SQRT2)) / 2;
 
 /** Returns a chance in percent, in tens from 10 to 90: the model is not certain enough for 0 or 100. */
 export function chancePercent(chance: number): number {

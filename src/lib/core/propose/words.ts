@@ -1,6 +1,7 @@
-/** Words one after another, as they are said: "a, b and c". */
-export const listed = (words: readonly string[]): string =>
-	words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+const LIST = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+
+/** Returns words as a list: "a, b and c". */
+export const listed = (words: readonly string[]): string => LIST.format(words);
 
 /** Words as they begin a line. */
 export const sentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
