@@ -132,8 +132,9 @@
 					>80 % end between {clockTime(doc.plan.startsAt, doc.spread.likelyFromSeconds)} and {clockTime(
 						doc.plan.startsAt,
 						doc.spread.likelyToSeconds
-					)}. {chancePercent(doc.spread.onTime)} % chance of ending on time</Why
-				>
+					)}</Why
+				><br />
+				{chancePercent(doc.spread.onTime)} % chance of ending on time
 			</p>
 		{/if}
 	</div>
