@@ -123,7 +123,8 @@ export function pathOf(route: string, ids: Attacked['ids']): string {
 		'/api/left-out/[slug]': ids.own,
 		'/api/silenced/[check]': 'calm-open',
 		'/api/teach/packs/[plan]': ids.plan,
-		'/api/teach/sessions/[session]': ids.led
+		'/api/teach/sessions/[session]': ids.led,
+		'/api/teach/runs/[session]': ids.led
 	};
 	const bracket = /\/\[\w+\]/.exec(route);
 	if (!bracket) return route;

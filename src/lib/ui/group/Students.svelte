@@ -186,9 +186,7 @@
 			</TableBody>
 		</Table>
 		<p>
-			<Button kind="tertiary" size="small" on:click={take}
-				>Use the tiers and cautions of this list for the group</Button
-			>
+			<Button kind="tertiary" size="small" on:click={take}>Use this list for the group</Button>
 		</p>
 	{/if}
 	<form
@@ -245,6 +243,8 @@
 	section {
 		margin-top: 1.25rem;
 		display: grid;
+		/* a wide table scrolls in itself and does not widen the page */
+		grid-template-columns: minmax(0, 1fr);
 		gap: 0.6rem;
 	}
 	form,

@@ -1,5 +1,5 @@
-import { redirect } from '@sveltejs/kit';
-import type { RequestHandler } from './$types';
+import * as sessions from '../../sessions/[session]/+server';
 
-/** A device that still has a page of an earlier version sends its class here: 308 to where it is taken now. */
-export const POST: RequestHandler = ({ params }) => redirect(308, `/api/teach/sessions/${params.session}`);
+// a device that still has a page of an earlier version sends its class here
+export const GET = sessions.GET;
+export const POST = sessions.POST;
