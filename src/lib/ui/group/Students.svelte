@@ -247,6 +247,9 @@
 		grid-template-columns: minmax(0, 1fr);
 		gap: 0.6rem;
 	}
+	section :global(.bx--data-table-content) {
+		overflow-x: auto;
+	}
 	form,
 	.gone {
 		display: flex;
