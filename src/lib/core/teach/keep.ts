@@ -1,13 +1,6 @@
 import type { ResolvedItem } from '../clock';
 import { formOf, type FindMovement } from '../movement';
-import {
-	blocksOf,
-	itemsIn,
-	type Block,
-	type BlockInPlace,
-	type ClassPlan,
-	type SectionKind
-} from '../plan';
+import { blocksOf, itemsIn, type Block, type BlockInPlace, type ClassPlan, type SectionKind } from '../plan';
 import { isDeep, isReset } from '../rules';
 import { HIP_TESTS } from '../measure';
 import type { KeptFor, ScriptBlock } from './types';
