@@ -133,4 +133,31 @@ describe('a page that is ended', () => {
 		await store.drop(kept.id);
 		store.close();
 	});
+
+	it('sends nothing and breaks nothing when the page goes during a delivery', async () => {
+		const unhandled = vi.fn();
+		process.once('unhandledRejection', unhandled);
+		const store = await DeviceStore.open();
+		const run = await beginSession(store, pack, 'imke', START, null);
+		const kept = (await store.runs()).at(-1)!;
+		await vi.waitFor(async () => expect(await store.events(kept.id)).toHaveLength(1));
+		const answers: (() => void)[] = [];
+		const server = vi.fn(() => new Promise<Response>((_, no) => answers.push(() => no(new Error('gone')))));
+		vi.stubGlobal('fetch', server);
+		const delivery = run.send();
+		await vi.waitFor(() => expect(server).toHaveBeenCalledTimes(1));
+		run.close();
+		store.close();
+		answers.forEach((answer) => answer());
+		await expect(delivery).resolves.toBeUndefined();
+		await run.send();
+		await new Promise((soon) => setTimeout(soon, 50));
+		expect(server).toHaveBeenCalledTimes(1);
+		expect(unhandled).not.toHaveBeenCalled();
+		process.off('unhandledRejection', unhandled);
+		vi.unstubAllGlobals();
+		const opened = await DeviceStore.open();
+		await opened.drop(kept.id);
+		opened.close();
+	});
 });

@@ -103,6 +103,8 @@ export class TeachingSession {
 	private lastAlive = 0;
 	private lastSent = 0;
 	private sending = false;
+	/** The page has gone: nothing is sent from here any more. */
+	private isClosed = false;
 	/** Events that are not written down here yet. */
 	private writing = 0;
 	private again: ReturnType<typeof setTimeout> | undefined;
@@ -209,12 +211,12 @@ export class TeachingSession {
 
 	private sendSoon(ms: number): void {
 		clearTimeout(this.again);
-		this.again = setTimeout(() => void this.send(), ms);
+		if (!this.isClosed) this.again = setTimeout(() => void this.send(), ms);
 	}
 
 	/** Sends what waits, and tries again later where it could not. */
 	async send(isSign = false): Promise<void> {
-		if (!this.keeping || this.sending) return;
+		if (!this.keeping || this.sending || this.isClosed) return;
 		this.sending = true;
 		this.lastSent = this.clock.now().monoMs;
 		clearTimeout(this.again);
@@ -230,16 +232,20 @@ export class TeachingSession {
 		}));
 		if (received) this.received = received;
 		this.refused = became === 'refused' ? why || 'without a reason' : refusedWords(received);
-		// something may have happened meanwhile
-		const unsent = await store.unsent(run.id);
-		const isMore = unsent.length > 0 || this.writing > 0;
+		// something may have happened meanwhile; where this device cannot be read, there may be more
+		const isMore = await store.unsent(run.id).then(
+			(unsent) => unsent.length > 0 || this.writing > 0,
+			() => true
+		);
 		this.sending = false;
+		if (this.isClosed) return;
 		this.upload = became === 'all sent' && isMore ? 'waits' : became;
 		if (became === 'waits' || became === 'signed out') this.sendSoon(SEND_AGAIN_MS);
 		else if (became === 'all sent' && isMore) this.sendSoon(SEND_SOON_MS);
 	}
 
 	close(): void {
+		this.isClosed = true;
 		clearTimeout(this.again);
 	}
 }
