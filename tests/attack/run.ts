@@ -1,5 +1,5 @@
 // `npm run attack`: attacks a server of its own, on this machine only, and says what held. `--short`: the form that is part
-// of `npm test`. Needs the build.
+// of `npm test`. scripts/attack.mjs builds before it.
 import { startMariadb } from '../../scripts/mariadb.mjs';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb } from '../../src/lib/server/db/open';
