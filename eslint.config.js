@@ -1,4 +1,4 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
 import svelte from 'eslint-plugin-svelte';
@@ -10,38 +10,12 @@ import { keyedEach } from './scripts/eslint-keyed-each.js';
 import { plainComments } from './scripts/eslint-plain-comments.js';
 import svelteConfig from './svelte.config.js';
 
-/** The folders of the core in their order: each imports only from those before it. docs/architecture.md says what they hold. */
-const CORE_ORDER = [
-	'validation',
-	'anatomy',
-	'movement',
-	'rules',
-	'people',
-	'calendar',
-	'measure',
-	'pace',
-	'style',
-	'plan',
-	'clock',
-	'orbit',
-	'training-load',
-	'icalendar',
-	'group',
-	'record',
-	'substitution',
-	'fit',
-	'checks',
-	'ordering',
-	'propose',
-	'series',
-	'figure',
-	'teach',
-	'view-models',
-	'formats'
-];
+/** The folders of the core in their order: each imports only from those before it. */
+const CORE_ORDER = JSON.parse(readFileSync('src/lib/core/rooms.json', 'utf8')).map(({ name }) => name);
 const listed = new Set(CORE_ORDER);
-for (const folder of readdirSync('src/lib/core'))
-	if (!listed.has(folder)) throw new Error(`src/lib/core/${folder} has no place in CORE_ORDER`);
+for (const entry of readdirSync('src/lib/core', { withFileTypes: true }))
+	if (entry.isDirectory() && !listed.has(entry.name))
+		throw new Error(`src/lib/core/${entry.name} has no place in rooms.json`);
 
 /** A folder of the core shows its index and nothing else. */
 const pastAnIndex = (before) => ({
@@ -75,7 +49,7 @@ const floors = [
 					? [
 							{
 								regex: `^(\\.\\./)+(${CORE_ORDER.slice(i + 1).join('|')})$`,
-								message: `core/${folder} stands before this folder in CORE_ORDER`
+								message: `core/${folder} stands before this folder in rooms.json`
 							}
 						]
 					: [])

@@ -2,7 +2,7 @@
 import { NOTHING_KNOWN } from '../src/lib/core/record';
 import loadHighs from 'highs';
 import { CATALOGUE, findMovement } from '../src/lib/catalogue';
-import { analysePlan } from '../src/lib/core/checks';
+import { analysePlan } from '../src/lib/core/analysis';
 import { findInCatalogue } from '../src/lib/core/substitution';
 import { clock } from '../src/lib/core/clock';
 import { chooseAmounts, adjustableDoses, type AdjustableDose } from '../src/lib/core/fit';

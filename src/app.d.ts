@@ -1,4 +1,4 @@
-import type { Studio } from '$lib/server/studios';
+import type { Studio } from '$lib/server/studio/studios';
 
 declare global {
 	namespace App {

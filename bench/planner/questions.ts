@@ -1,6 +1,7 @@
 // Answers those of a reader's twenty questions that a program can answer from a plan, strictly: half a yes is a no.
 import { isSymmetrical, type Direction } from '../../src/lib/core/anatomy';
-import { needsAttention, type Analysis } from '../../src/lib/core/checks';
+import { needsAttention } from '../../src/lib/core/checks';
+import { type Analysis } from '../../src/lib/core/analysis';
 import type { TimedItem } from '../../src/lib/core/clock';
 import type { Group } from '../../src/lib/core/group';
 import { actionOf } from '../../src/lib/core/movement';

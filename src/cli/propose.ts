@@ -6,7 +6,7 @@ import { writePlanFile, type PlanFile } from '../lib/core/formats';
 import { newGroup } from '../lib/core/group';
 import { POSITIONS, catalogueView, type Position } from '../lib/core/movement';
 import { doseInWords, emptyPlan } from '../lib/core/plan';
-import { planContext } from '../lib/core/checks';
+import { planContext } from '../lib/core/analysis';
 import {
 	conflictOf,
 	proposeClasses,

@@ -10,18 +10,24 @@ import {
 } from '$lib/core/calendar';
 import { meetingsOf, startOn } from '$lib/core/group';
 import { copyOf, emptyPlan, fromTemplate, itemsOf, planFaults, startSides } from '$lib/core/plan';
-import { once } from '$lib/server/accepted';
+import { once } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { getGroup, listGroups } from '$lib/server/groups';
-import { createPlan, groupsWithPlans, lastPlanOfGroup, plansBetween, restorePlan } from '$lib/server/plans';
-import { TRASH_DAYS, removedTitle } from '$lib/server/removed';
-import { readForm, tokenOf } from '$lib/server/requests';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { seriesDue } from '$lib/server/series';
-import { studioCatalogue, withStates } from '$lib/server/studio-catalogue';
-import { getStyle } from '$lib/server/styles';
-import { getTemplate, listTemplates } from '$lib/server/templates';
-import { planCards, teacherPreferences } from '$lib/server/plan-cards';
+import { getGroup, listGroups } from '$lib/server/group/groups';
+import {
+	createPlan,
+	groupsWithPlans,
+	lastPlanOfGroup,
+	plansBetween,
+	restorePlan
+} from '$lib/server/plan/plans';
+import { TRASH_DAYS, removedTitle } from '$lib/server/studio/trash';
+import { readForm, tokenOf } from '$lib/server/http/requests';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { seriesDue } from '$lib/server/series/series';
+import { studioCatalogue, withStates } from '$lib/server/studio/studio-catalogue';
+import { getStyle } from '$lib/server/studio/styles';
+import { getTemplate, listTemplates } from '$lib/server/plan/templates';
+import { planCards, teacherPreferences } from '$lib/server/plan/plan-cards';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 

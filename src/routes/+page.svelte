@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { prefetchAfterLoad } from '$lib/client/at-rest';
+	import { prefetchAfterLoad } from '$lib/client/page/prefetch';
 	import { onMount } from 'svelte';
 	import { Button } from 'carbon-components-svelte';
 	import { formatDuration } from '$lib/core/clock';

@@ -4,7 +4,7 @@ import { freePort, startMariadb } from '../../scripts/mariadb.mjs';
 import { serve } from '../../scripts/serve.mjs';
 import { findMovement } from '../../src/lib/catalogue';
 import type { Script } from '../../src/lib/core/teach';
-import type { GroupCheckIn } from '../../src/lib/core/measure';
+import type { GroupCheckIn } from '../../src/lib/core/hip-tests';
 import type { Movement } from '../../src/lib/core/movement';
 import { newGroup } from '../../src/lib/core/group';
 import { Client, token } from './client';

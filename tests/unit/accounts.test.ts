@@ -2,8 +2,8 @@
 import { count, eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { newGroup } from '../../src/lib/core/group';
-import { signUpSchema } from '../../src/lib/server/account-schema';
-import { once, saveOnce } from '../../src/lib/server/accepted';
+import { signUpSchema } from '../../src/lib/server/account/account-schema';
+import { once, saveOnce } from '../../src/lib/server/http/accepted';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import {
@@ -15,12 +15,12 @@ import {
 	teacher
 } from '../../src/lib/server/db/schema';
 import { formErrors } from '../../src/lib/core/validation';
-import { createGroup, getGroup, saveGroup } from '../../src/lib/server/groups';
-import { nextPath } from '../../src/lib/server/next-path';
-import { holdQuota, QUOTAS } from '../../src/lib/server/quotas';
-import { claimTry, clearTries, forgetPlaces, waitSeconds } from '../../src/lib/server/sign-in-guard';
-import { studioFor, studioNameOf } from '../../src/lib/server/studios';
-import { tidy } from '../../src/lib/server/upkeep';
+import { createGroup, getGroup, saveGroup } from '../../src/lib/server/group/groups';
+import { nextPath } from '../../src/lib/server/account/next-path';
+import { holdQuota, QUOTAS } from '../../src/lib/server/http/quotas';
+import { claimTry, clearTries, forgetPlaces, waitSeconds } from '../../src/lib/server/account/sign-in-guard';
+import { studioFor, studioNameOf } from '../../src/lib/server/studio/studios';
+import { tidy } from '../../src/lib/server/start/cleanup';
 import { freshDatabase } from './database';
 
 let server: Awaited<ReturnType<typeof freshDatabase>>;

@@ -1,7 +1,7 @@
 /** Whatever is worked out of a class is worked out at the pace of who teaches it, and at no other. */
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { analysePlan, planContext } from '../../src/lib/core/checks';
+import { analysePlan, planContext } from '../../src/lib/core/analysis';
 import { clock, workSecondsOf } from '../../src/lib/core/clock';
 import { fit } from '../../src/lib/core/fit';
 import { calmOrder, lostSeconds } from '../../src/lib/core/ordering';

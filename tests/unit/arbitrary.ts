@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { isSymmetrical } from '../../src/lib/core/anatomy';
 import { doseRange, formOf, type Mode, type Movement } from '../../src/lib/core/movement';
-import { TEST_IDS } from '../../src/lib/core/measure';
+import { TEST_IDS } from '../../src/lib/core/hip-tests';
 import {
 	breathsJoined,
 	FLOW_SIDES,

@@ -1,9 +1,9 @@
 /** Saving a document: what a teacher typed reaches the server once, whatever happens between. */
-import { type DocumentForm } from '../../src/lib/client/documents';
+import { type DocumentForm } from '../../src/lib/client/saving/documents';
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { Autosave, type AutosaveOptions } from '../../src/lib/client/autosave.svelte';
-import { openOutbox, type OutboxEntry, type Outbox } from '../../src/lib/client/outbox';
+import { Autosave, type AutosaveOptions } from '../../src/lib/client/saving/autosave.svelte';
+import { openOutbox, type OutboxEntry, type Outbox } from '../../src/lib/client/saving/outbox';
 
 interface Doc {
 	text: string;

@@ -1,7 +1,8 @@
 /** A class that is there, changed as a teacher asks for: before and after, for three groups. */
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
-import { analysePlan, effortOfAnalysis, needsAttention } from '../../src/lib/core/checks';
+import { needsAttention } from '../../src/lib/core/checks';
+import { analysePlan, effortOfAnalysis } from '../../src/lib/core/analysis';
 import { formOf } from '../../src/lib/core/movement';
 import { applyEdit, itemsOf, planFaults, type ClassPlan } from '../../src/lib/core/plan';
 import { CHANGES, changedClass, type ChangeId } from '../../src/lib/core/propose';

@@ -8,7 +8,8 @@ import { describe, expect, it, vi } from 'vitest';
 import { main } from '../../src/cli/orbit';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { roomSheet } from '../../src/lib/core/substitution';
-import { CHECKS, analysePlan } from '../../src/lib/core/checks';
+import { CHECKS } from '../../src/lib/core/checks';
+import { analysePlan } from '../../src/lib/core/analysis';
 import { styleOf } from '../../src/lib/core/style';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 

@@ -2,7 +2,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { USUAL_PACE } from '../../src/lib/core/pace';
 import { NOTHING_KNOWN } from '../../src/lib/core/record';
 import { findMovement } from '../../src/lib/catalogue';
-import { Autosave } from '../../src/lib/client/autosave.svelte';
+import { Autosave } from '../../src/lib/client/saving/autosave.svelte';
 import { deskKey } from '../../src/lib/client/plan/desk-keys';
 import { PlanDesk } from '../../src/lib/client/plan/plan-desk';
 import type { DeskContext } from '../../src/lib/client/plan/plan-document.svelte';

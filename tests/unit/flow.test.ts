@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
 import { clock, owedAt, phaseSeconds, type TimelineEntry } from '../../src/lib/core/clock';
 import { fit } from '../../src/lib/core/fit';
-import { HIP_TESTS, TEST_IDS } from '../../src/lib/core/measure';
+import { HIP_TESTS, TEST_IDS } from '../../src/lib/core/hip-tests';
 import { type PaceChanges, USUAL_PACE } from '../../src/lib/core/pace';
 import {
 	applyEdit,

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import ICAL from 'ical.js';
 import { describe, expect, it } from 'vitest';
-import { writeCalendar, type CalendarEvent } from '../../src/lib/core/icalendar';
+import { writeCalendar, type CalendarEvent } from '../../src/lib/core/formats';
 
 const STAMP = new Date('2026-11-25T08:00:00Z');
 

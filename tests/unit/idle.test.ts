@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { onIdle } from '../../src/lib/client/idle';
+import { onIdle } from '../../src/lib/client/page/idle';
 
 const moment = (ms = 60) => new Promise((done) => setTimeout(done, ms));
 

@@ -4,13 +4,8 @@ import { eq } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort } from '../../scripts/mariadb.mjs';
 import { addDays } from '../../src/lib/core/calendar';
-import {
-	groupResults,
-	readInclinometerLine,
-	studentResults,
-	type GroupCheckIn,
-	type Tilt
-} from '../../src/lib/core/measure';
+import { groupResults, studentResults } from '../../src/lib/core/measure';
+import { readInclinometerLine, type GroupCheckIn, type Tilt } from '../../src/lib/core/hip-tests';
 import { learnedWords } from '../../src/lib/core/pace';
 import {
 	notesAsPlanned,
@@ -32,22 +27,22 @@ import {
 	removeCheckIn,
 	setKeepYears,
 	studentCheckIns
-} from '../../src/lib/server/check-ins';
-import { readConfig } from '../../src/lib/server/config';
+} from '../../src/lib/server/group/check-ins';
+import { readConfig } from '../../src/lib/server/start/config';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import { checkIn, membership, teacher, teaching } from '../../src/lib/server/db/schema';
-import { listGroups } from '../../src/lib/server/groups';
-import { groupHistory, lastTaught } from '../../src/lib/server/history';
-import { inclinometer } from '../../src/lib/server/inclinometer';
-import { createPlan, getPlan, plansOfGroup } from '../../src/lib/server/plans';
+import { listGroups } from '../../src/lib/server/group/groups';
+import { groupHistory, lastTaught } from '../../src/lib/server/record/history';
+import { inclinometer } from '../../src/lib/server/record/inclinometer';
+import { createPlan, getPlan, plansOfGroup } from '../../src/lib/server/plan/plans';
 import {
 	addRecordWithoutPlan,
 	lastRecordWithoutFeedback,
 	recordOfPlan,
 	saveRecordOfPlan
-} from '../../src/lib/server/records';
-import { seedDemo } from '../../src/lib/server/seed';
+} from '../../src/lib/server/record/records';
+import { seedDemo } from '../../src/lib/server/start/seed';
 import { workHere } from '../../src/lib/server/compute/tasks';
 import {
 	createStudent,
@@ -59,9 +54,9 @@ import {
 	removeStudent,
 	restoreStudent,
 	takeNameOut
-} from '../../src/lib/server/students';
-import { studioOf } from '../../src/lib/server/studios';
-import { learnedSince, learnFromPlan, paceOfTeacher } from '../../src/lib/server/teachers-pace';
+} from '../../src/lib/server/group/students';
+import { studioOf } from '../../src/lib/server/studio/studios';
+import { learnedSince, learnFromPlan, paceOfTeacher } from '../../src/lib/server/record/teachers-pace';
 import { freshDatabase } from './database';
 
 const NOW = new Date('2026-12-01T12:00:00Z');

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { LetterKeys } from '../../src/lib/client/letter-keys.svelte';
+import { LetterKeys } from '../../src/lib/client/page/letter-keys.svelte';
 
 const key = (name: string, held = {}) => ({
 	key: name,

@@ -3,34 +3,36 @@ import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { preset } from '../../src/lib/core/group';
 import {
+	groupResults,
+	offersOf,
+	regionOf,
+	studentResults,
+	testToRepeat,
+	withOffer,
+	type Dated
+} from '../../src/lib/core/measure';
+import {
 	checkInFaults,
 	countsWords,
 	errorOfMean,
 	GRADINGS,
-	groupResults,
 	judgeCounts,
 	judgeReadings,
 	limbSymmetryPercent,
 	meanGrade,
 	minimalDetectableChange,
-	offersOf,
 	readInclinometerLine,
-	regionOf,
 	Stillness,
 	STILL_MS,
-	studentResults,
 	TEST_IDS,
-	testToRepeat,
 	tiltBetween,
 	trend,
 	upOf,
-	withOffer,
 	withOneMore,
-	type Dated,
 	type GradeCounts,
 	type GroupCheckIn,
 	type StudentCheckIn
-} from '../../src/lib/core/measure';
+} from '../../src/lib/core/hip-tests';
 
 const counts = (
 	on: string,

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { DIRECTIONS, LEGS, mainDirection, type Direction } from '../../src/lib/core/anatomy';
-import { analysePlan } from '../../src/lib/core/checks';
+import { analysePlan } from '../../src/lib/core/analysis';
 import {
 	classRing,
 	directionParts,

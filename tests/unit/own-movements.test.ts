@@ -15,8 +15,8 @@ import {
 	type Movement
 } from '../../src/lib/core/movement';
 import { applyEdit, emptyPlan, newItem } from '../../src/lib/core/plan';
-import { contentHash } from '../../src/lib/server/content-hash';
-import { ownSlug } from '../../src/lib/server/own-movements';
+import { contentHash } from '../../src/lib/server/studio/content-hash';
+import { ownSlug } from '../../src/lib/server/studio/own-movements';
 
 const clam = findMovement('clam') as Movement;
 const own: Movement = { ...clam, slug: 'own-harbour-clam', english: 'Harbour clam', kin: ['clam'] };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
-import { analysePlan } from '../../src/lib/core/checks';
+import { analysePlan } from '../../src/lib/core/analysis';
 import { formatDuration } from '../../src/lib/core/clock';
 import { proposalCard } from '../../src/lib/core/view-models';
 import { applyEdit, itemsOf, planFaults } from '../../src/lib/core/plan';

@@ -3,7 +3,8 @@ import type { Movement } from '../../src/lib/core/movement';
 import { howWithoutKit } from '../../src/lib/core/substitution';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { analysePlan, stillSeconds } from '../../src/lib/core/checks';
+import { stillSeconds } from '../../src/lib/core/orbit';
+import { analysePlan } from '../../src/lib/core/analysis';
 import { clock } from '../../src/lib/core/clock';
 import {
 	blocksOf,

@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { DIRECTIONS, otherLeg } from '../../src/lib/core/anatomy';
-import { analysePlan, type Analysis } from '../../src/lib/core/checks';
+import { analysePlan, type Analysis } from '../../src/lib/core/analysis';
 import { clock, phaseSeconds, spread } from '../../src/lib/core/clock';
 import { preset } from '../../src/lib/core/group';
 import { CLASS_KINDS, KINDS, type PaceChanges, USUAL_PACE } from '../../src/lib/core/pace';

@@ -3,10 +3,10 @@ import { DrizzleQueryError } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
 import { emptyPlan, planFaults } from '../../src/lib/core/plan';
 import { hasMoreParts } from '../../src/lib/core/validation';
-import { readConfig } from '../../src/lib/server/config';
+import { readConfig } from '../../src/lib/server/start/config';
 import { isConnectionError } from '../../src/lib/server/db/errors';
-import { withoutValues } from '../../src/lib/server/log';
-import { readForm, readJson, readJsonObject, tokenOf, versionOf } from '../../src/lib/server/requests';
+import { withoutValues } from '../../src/lib/server/start/log';
+import { readForm, readJson, readJsonObject, tokenOf, versionOf } from '../../src/lib/server/http/requests';
 
 const sent = (body: BodyInit) => new Request('http://127.0.0.1/', { method: 'POST', body });
 

@@ -2,7 +2,7 @@ import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { DIRECTIONS } from '../../src/lib/core/anatomy';
-import { analysePlan } from '../../src/lib/core/checks';
+import { analysePlan } from '../../src/lib/core/analysis';
 import { blocksOf, firstSideOf, itemsOf } from '../../src/lib/core/plan';
 import { seededRandom } from '../../src/lib/core/propose';
 import {

@@ -16,15 +16,15 @@ import {
 	withNewIds,
 	withProposed
 } from '../../src/lib/core/series';
-import { seriesCalendar } from '../../src/lib/server/calendar-file';
+import { seriesCalendar } from '../../src/lib/server/http/calendar-file';
 import { TASKS } from '../../src/lib/server/compute/tasks';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import { newRowId } from '../../src/lib/server/db/ids';
 import { teacher } from '../../src/lib/server/db/schema';
-import { createGroup } from '../../src/lib/server/groups';
-import { createPlan, removePlan, getPlan, plansOfGroup, savePlan } from '../../src/lib/server/plans';
-import { readSentSeries } from '../../src/lib/server/sent-series';
+import { createGroup } from '../../src/lib/server/group/groups';
+import { createPlan, removePlan, getPlan, plansOfGroup, savePlan } from '../../src/lib/server/plan/plans';
+import { readSentSeries } from '../../src/lib/server/series/series-upload';
 import {
 	createSeries,
 	removeSeries,
@@ -35,14 +35,14 @@ import {
 	revokeLink,
 	saveSeries,
 	seriesOfLink
-} from '../../src/lib/server/series';
+} from '../../src/lib/server/series/series';
 import {
 	loadSeriesContext,
 	seriesInput,
 	type StoredSeriesContext
-} from '../../src/lib/server/series-context';
-import { recordCatalogue } from '../../src/lib/server/studio-catalogue';
-import { createStudio } from '../../src/lib/server/studios';
+} from '../../src/lib/server/series/series-context';
+import { recordCatalogue } from '../../src/lib/server/studio/studio-catalogue';
+import { createStudio } from '../../src/lib/server/studio/studios';
 import { classWith, CLIMBERS, filled, ladder, seriesOf } from './series-built';
 import { freshDatabase } from './database';
 

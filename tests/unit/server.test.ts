@@ -8,17 +8,16 @@ import {
 	saveRecordOfPlan,
 	recordOfPlan,
 	removeRecordOfPlan
-} from '../../src/lib/server/records';
+} from '../../src/lib/server/record/records';
 import { USUAL_PACE, withPaceSaid } from '../../src/lib/core/pace';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { newGroup, USUAL_KIT, type Group } from '../../src/lib/core/group';
+import { newGroup, USUAL_KIT, type Group, type Student } from '../../src/lib/core/group';
 import type { Movement } from '../../src/lib/core/movement';
-import type { Student } from '../../src/lib/core/group';
 import { applyEdit, type ClassPlan, emptyPlan, itemsOf, newItem, PLAN } from '../../src/lib/core/plan';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import { classGroup, teacher } from '../../src/lib/server/db/schema';
-import { contentHash, sameContent } from '../../src/lib/server/content-hash';
+import { contentHash, sameContent } from '../../src/lib/server/studio/content-hash';
 import { isConnectionError, mayBeTriedAgain } from '../../src/lib/server/db/errors';
 import {
 	createGroup,
@@ -29,11 +28,11 @@ import {
 	removeGroup,
 	restoreGroup,
 	saveGroup
-} from '../../src/lib/server/groups';
-import { addCheckIn, groupCheckIns } from '../../src/lib/server/check-ins';
-import type { GroupCheckIn } from '../../src/lib/core/measure';
-import { ownFaults } from '../../src/lib/server/own-movements';
-import { loadPlanContext, planInput } from '../../src/lib/server/plan-context';
+} from '../../src/lib/server/group/groups';
+import { addCheckIn, groupCheckIns } from '../../src/lib/server/group/check-ins';
+import type { GroupCheckIn } from '../../src/lib/core/hip-tests';
+import { ownFaults } from '../../src/lib/server/studio/own-movements';
+import { loadPlanContext, planInput } from '../../src/lib/server/plan/plan-context';
 import {
 	createPlan,
 	removedPlan,
@@ -44,8 +43,8 @@ import {
 	plansBetween,
 	plansOfGroup,
 	savePlan
-} from '../../src/lib/server/plans';
-import { readSave, saveAnswer } from '../../src/lib/server/endpoint';
+} from '../../src/lib/server/plan/plans';
+import { readSave, saveAnswer } from '../../src/lib/server/http/endpoint';
 import {
 	createOwn,
 	getOwn,
@@ -58,8 +57,8 @@ import {
 	catalogueWith,
 	studioCatalogue,
 	withStates
-} from '../../src/lib/server/studio-catalogue';
-import { readSentPlan } from '../../src/lib/server/sent-plan';
+} from '../../src/lib/server/studio/studio-catalogue';
+import { readSentPlan } from '../../src/lib/server/plan/plan-upload';
 import {
 	createTemplate,
 	removeTemplate,
@@ -67,13 +66,13 @@ import {
 	getTemplate,
 	listTemplates,
 	saveTemplate
-} from '../../src/lib/server/templates';
-import { createStudent, removeStudent, listStudents, saveStudent } from '../../src/lib/server/students';
+} from '../../src/lib/server/plan/templates';
+import { createStudent, removeStudent, listStudents, saveStudent } from '../../src/lib/server/group/students';
 import { silenceable, silenceFaults } from '../../src/lib/core/checks';
-import { askAgain, storeSilencedCheck, silencedChecks } from '../../src/lib/server/silenced-checks';
-import { getStudioKit, saveStudioKit } from '../../src/lib/server/studio-kit';
-import { createStudio, studioOf } from '../../src/lib/server/studios';
-import { getStyle, saveStyle } from '../../src/lib/server/styles';
+import { askAgain, storeSilencedCheck, silencedChecks } from '../../src/lib/server/studio/silenced-checks';
+import { getStudioKit, saveStudioKit } from '../../src/lib/server/studio/studio-kit';
+import { createStudio, studioOf } from '../../src/lib/server/studio/studios';
+import { getStyle, saveStyle } from '../../src/lib/server/studio/styles';
 import { freshDatabase } from './database';
 
 const per: Student = { name: 'Per L.', tier: 'open', cautions: ['low back'], tighterSide: 'left' };

@@ -18,8 +18,18 @@ import {
 	type Filters
 } from '../../src/lib/core/substitution';
 import { DIRECTIONS, TISSUES } from '../../src/lib/core/anatomy';
-import { analysePlan } from '../../src/lib/core/checks';
-import { newGroup, peopleByTier, PRESETS, preset, TIERS, type Group } from '../../src/lib/core/group';
+import { analysePlan } from '../../src/lib/core/analysis';
+import {
+	newGroup,
+	peopleByTier,
+	PRESETS,
+	preset,
+	TIERS,
+	type Group,
+	countStudents,
+	studentFaults,
+	type Student
+} from '../../src/lib/core/group';
 import {
 	CAUTIONS,
 	CLINICIAN_DECIDES,
@@ -28,7 +38,6 @@ import {
 	POSITIONS,
 	type Movement
 } from '../../src/lib/core/movement';
-import { countStudents, studentFaults, type Student } from '../../src/lib/core/group';
 import { styleOf } from '../../src/lib/core/style';
 import { PlanWriter } from '../../src/lib/demo/build';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';

@@ -6,7 +6,8 @@ import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { readTaught, taughtClasses } from '../../bench/planner/taught/read';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { analysePlan, CHECKS } from '../../src/lib/core/checks';
+import { CHECKS } from '../../src/lib/core/checks';
+import { analysePlan } from '../../src/lib/core/analysis';
 import { readPlanFile, writePlanFile } from '../../src/lib/core/formats';
 import { PRESETS } from '../../src/lib/core/group';
 

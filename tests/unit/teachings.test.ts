@@ -8,15 +8,15 @@ import { DEMO_PLANS } from '../../src/lib/demo/plans';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
 import { teacher } from '../../src/lib/server/db/schema';
-import { createGroup } from '../../src/lib/server/groups';
-import { createPlan, getPlan, removePlan } from '../../src/lib/server/plans';
+import { createGroup } from '../../src/lib/server/group/groups';
+import { createPlan, getPlan, removePlan } from '../../src/lib/server/plan/plans';
 import { slugsOf } from '../../src/lib/core/plan';
-import { createStudio } from '../../src/lib/server/studios';
-import { newListener, RoomFeed } from '../../src/lib/server/room-feed';
-import { groupHistory } from '../../src/lib/server/history';
-import { forgetMeasured, groupCheckIns } from '../../src/lib/server/check-ins';
-import { keepCountsOfClass } from '../../src/lib/server/counts-of-class';
-import { metBefore, recordOfPlan, saveRecordOfPlan } from '../../src/lib/server/records';
+import { createStudio } from '../../src/lib/server/studio/studios';
+import { newListener, RoomFeed } from '../../src/lib/server/record/room-feed';
+import { groupHistory } from '../../src/lib/server/record/history';
+import { forgetMeasured, groupCheckIns } from '../../src/lib/server/group/check-ins';
+import { keepCountsOfClass } from '../../src/lib/server/plan/counts-of-class';
+import { metBefore, recordOfPlan, saveRecordOfPlan } from '../../src/lib/server/record/records';
 import { workHere } from '../../src/lib/server/compute/tasks';
 import {
 	addToTeaching,
@@ -27,7 +27,7 @@ import {
 	teachingsOfPlan,
 	ledFromPlan,
 	writeDownEnded
-} from '../../src/lib/server/teachings';
+} from '../../src/lib/server/record/teachings';
 import { freshDatabase } from './database';
 
 let server: Awaited<ReturnType<typeof freshDatabase>>;

@@ -140,4 +140,32 @@ describe('the documents', () => {
 		expect(features).toContain(`${CHECKS.length} checks`);
 		expect(features).toContain(`${SERIES_CHECKS.length}\nchecks`);
 	});
+
+	it('name files that exist, and the rooms of the core in their order', () => {
+		const all = ['src', 'scripts', 'tests', 'bench'].flatMap((folder) => filesIn(folder));
+		const missing = documents.flatMap((file) =>
+			[...readFileSync(file, 'utf8').matchAll(/`([a-z./-]+\.(?:ts|mjs|svelte))`/g)]
+				.map((match) => match[1]!)
+				.filter((named) => !all.some((one) => one === named || one.endsWith(`/${named}`)))
+				.map((named) => `${file}: ${named}`)
+		);
+		expect(missing).toEqual([]);
+		const table = [
+			...readFileSync('docs/architecture.md', 'utf8').matchAll(/^\| `([a-z-]+)` +\| (.+?) +\|$/gm)
+		];
+		const rooms = JSON.parse(readFileSync('src/lib/core/rooms.json', 'utf8')) as {
+			name: string;
+			holds: string;
+		}[];
+		expect(table.map(([, name, holds]) => ({ name, holds }))).toEqual(rooms);
+	});
 });
+
+/** Returns the paths of all files in a folder of this project, without packages. */
+function filesIn(folder: string): string[] {
+	return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+		const path = `${folder}/${entry.name}`;
+		if (entry.name === 'node_modules') return [];
+		return entry.isDirectory() ? filesIn(path) : [path];
+	});
+}

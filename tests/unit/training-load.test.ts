@@ -16,7 +16,7 @@ import {
 } from '../../src/lib/core/training-load';
 import { emptyPlan } from '../../src/lib/core/plan';
 import { DEMO_PLANS } from '../../src/lib/demo/plans';
-import { analysePlan, effortOfAnalysis } from '../../src/lib/core/checks';
+import { analysePlan, effortOfAnalysis } from '../../src/lib/core/analysis';
 import { preset } from '../../src/lib/core/group';
 
 const days = fc.array(fc.integer({ min: 0, max: 900 }), { minLength: 7, maxLength: 7 });

@@ -2,7 +2,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { DeviceStore, type KeptSession } from '../../src/lib/client/teach/device-store';
-import { uploadUnsentSessions } from '../../src/lib/client/teach/left';
+import { uploadUnsentSessions } from '../../src/lib/client/teach/upload-unsent';
 import { upload } from '../../src/lib/client/teach/upload';
 import type { SessionEvent, TeachPack } from '../../src/lib/core/teach';
 

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { DIRECTIONS } from '../../src/lib/core/anatomy';
-import { previewRepair, analysePlan, type Analysis } from '../../src/lib/core/checks';
+import { previewRepair, analysePlan, type Analysis } from '../../src/lib/core/analysis';
 import { phaseSeconds } from '../../src/lib/core/clock';
 import {
 	beforeAfter,

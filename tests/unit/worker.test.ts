@@ -1,6 +1,6 @@
 /** Work in a worker: it ends the busy state whatever becomes of the worker. */
 import { expect, it } from 'vitest';
-import { inWorker } from '../../src/lib/client/worker';
+import { inWorker } from '../../src/lib/client/worker/worker';
 
 /** A worker that says nothing by itself. */
 function silent() {

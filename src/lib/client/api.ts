@@ -1,6 +1,6 @@
 import type { TeachPack } from '$lib/core/teach';
 import { faultLines, type Fault } from '$lib/core/validation';
-import { newId } from './ids';
+import { newId } from './page/ids';
 
 /** Result of a request: the server's answer, or a sentence for each problem. */
 export type Answer<T> = { ok: true; value: T } | { ok: false; status: number; messages: string[] };

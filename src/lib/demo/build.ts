@@ -1,5 +1,5 @@
 import { findMovement } from '../catalogue';
-import { HIP_TESTS, type TestId } from '../core/measure';
+import { HIP_TESTS, type TestId } from '../core/hip-tests';
 import { modesOf, usualForm, type Caution, type FormId, type Mode } from '../core/movement';
 import {
 	breathsJoined,

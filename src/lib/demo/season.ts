@@ -1,4 +1,4 @@
-import type { GradeCounts, GroupCheckIn, StudentCheckIn } from '../core/measure';
+import type { GradeCounts, GroupCheckIn, StudentCheckIn } from '../core/hip-tests';
 import type { SessionEvent, Script, StepKind } from '../core/teach';
 import type { DemoGroupKey } from './groups';
 

@@ -1,11 +1,11 @@
 import { dayInZone } from '$lib/core/calendar';
 import { PRESETS, preset } from '$lib/core/group';
 import { db } from '$lib/server/db';
-import { ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { studioCatalogue } from '$lib/server/studio-catalogue';
-import { getStudioKit } from '$lib/server/studio-kit';
-import { getStyle } from '$lib/server/styles';
-import { paceOfTeacher } from '$lib/server/teachers-pace';
+import { ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { studioCatalogue } from '$lib/server/studio/studio-catalogue';
+import { getStudioKit } from '$lib/server/studio/studio-kit';
+import { getStyle } from '$lib/server/studio/styles';
+import { paceOfTeacher } from '$lib/server/record/teachers-pace';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { Onboarding, ONBOARDING_STEPS, type OnboardingAnswers } from '$lib/client/begin/beginning.svelte';
+	import { Onboarding, ONBOARDING_STEPS, type OnboardingAnswers } from '$lib/client/begin/onboarding.svelte';
 	import { meetingWords } from '$lib/core/group';
 	import { minutesOfLength } from '$lib/core/plan';
 	import FirstClass from '$lib/ui/begin/FirstClass.svelte';

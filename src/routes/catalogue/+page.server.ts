@@ -1,10 +1,10 @@
 import { addDays, dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
-import { getGroup, groupNames } from '$lib/server/groups';
-import { latelyFrom } from '$lib/server/plan-context';
-import { usedBetween } from '$lib/server/records';
-import { studioOfRequest } from '$lib/server/endpoint';
-import { studioCatalogue } from '$lib/server/studio-catalogue';
+import { getGroup, groupNames } from '$lib/server/group/groups';
+import { latelyFrom } from '$lib/server/plan/plan-context';
+import { usedBetween } from '$lib/server/record/records';
+import { studioOfRequest } from '$lib/server/http/endpoint';
+import { studioCatalogue } from '$lib/server/studio/studio-catalogue';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {

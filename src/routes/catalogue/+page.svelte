@@ -9,7 +9,7 @@
 	import Figure from '$lib/ui/movement/Figure.svelte';
 	import FinderFilters from '$lib/ui/movement/FinderFilters.svelte';
 	import Ring from '$lib/ui/chart/Ring.svelte';
-	import { onVisible } from '$lib/client/when-seen';
+	import { onVisible } from '$lib/client/page/when-visible';
 	import { onMount } from 'svelte';
 
 	let { data } = $props();

@@ -1,12 +1,12 @@
 import { newGroup, newGroupSchema, PRESETS, preset, type PresetId } from '$lib/core/group';
-import { once } from '$lib/server/accepted';
+import { once } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { createGroup, listGroups, removedGroups, restoreGroup } from '$lib/server/groups';
-import { TRASH_DAYS } from '$lib/server/removed';
+import { createGroup, listGroups, removedGroups, restoreGroup } from '$lib/server/group/groups';
+import { TRASH_DAYS } from '$lib/server/studio/trash';
 import { formErrors } from '$lib/core/validation';
-import { readForm, tokenOf } from '$lib/server/requests';
-import { studioOfRequest } from '$lib/server/endpoint';
-import { getStudioKit } from '$lib/server/studio-kit';
+import { readForm, tokenOf } from '$lib/server/http/requests';
+import { studioOfRequest } from '$lib/server/http/endpoint';
+import { getStudioKit } from '$lib/server/studio/studio-kit';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 

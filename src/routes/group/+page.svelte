@@ -2,7 +2,7 @@
 	import OnceToken from '$lib/ui/saving/OnceToken.svelte';
 	import BringBack from '$lib/ui/saving/BringBack.svelte';
 	import { enhance } from '$app/forms';
-	import { CheckedForm } from '$lib/client/checked-form.svelte';
+	import { CheckedForm } from '$lib/client/page/checked-form.svelte';
 	import { meetingWords, newGroupSchema } from '$lib/core/group';
 	import StudioKit from '$lib/ui/group/StudioKit.svelte';
 	import { formatDuration } from '$lib/core/clock';

@@ -1,17 +1,17 @@
 import { dayInZone } from '$lib/core/calendar';
-import { taughtPlans } from '$lib/server/records';
+import { taughtPlans } from '$lib/server/record/records';
 import { seriesInShort } from '$lib/core/view-models';
 import { begunSeries, newSeries, newSeriesSchema } from '$lib/core/series';
-import { once } from '$lib/server/accepted';
+import { once } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
 import { newRowId } from '$lib/server/db/ids';
 import { formErrors } from '$lib/core/validation';
-import { getGroup, groupNames } from '$lib/server/groups';
-import { TRASH_DAYS, removedTitle } from '$lib/server/removed';
-import { readForm, tokenOf } from '$lib/server/requests';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { createSeries, listSeries, restoreSeries } from '$lib/server/series';
-import { studioCatalogue } from '$lib/server/studio-catalogue';
+import { getGroup, groupNames } from '$lib/server/group/groups';
+import { TRASH_DAYS, removedTitle } from '$lib/server/studio/trash';
+import { readForm, tokenOf } from '$lib/server/http/requests';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { createSeries, listSeries, restoreSeries } from '$lib/server/series/series';
+import { studioCatalogue } from '$lib/server/studio/studio-catalogue';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -6,7 +6,7 @@
 	import OnceToken from '$lib/ui/saving/OnceToken.svelte';
 	import OpenFileButton from '$lib/ui/saving/OpenFileButton.svelte';
 	import { enhance } from '$app/forms';
-	import { CheckedForm } from '$lib/client/checked-form.svelte';
+	import { CheckedForm } from '$lib/client/page/checked-form.svelte';
 	import { newSeriesSchema, SERIES_LIMITS } from '$lib/core/series';
 	import { Button } from 'carbon-components-svelte';
 

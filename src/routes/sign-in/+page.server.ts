@@ -1,14 +1,14 @@
 import { env } from '$env/dynamic/private';
 import { signInSchema } from '$lib/core/people';
-import { TOKEN } from '$lib/server/accepted';
-import { postAuth } from '$lib/server/auth';
+import { TOKEN } from '$lib/server/http/accepted';
+import { postAuth } from '$lib/server/account/auth';
 import { db } from '$lib/server/db';
 import { newRowId } from '$lib/server/db/ids';
 import { formErrors } from '$lib/core/validation';
-import { nextPath } from '$lib/server/next-path';
-import { readForm } from '$lib/server/requests';
-import { DEMO_SIGN_IN } from '$lib/server/seed';
-import { claimTry, clearTries, type SignInOrigin } from '$lib/server/sign-in-guard';
+import { nextPath } from '$lib/server/account/next-path';
+import { readForm } from '$lib/server/http/requests';
+import { DEMO_SIGN_IN } from '$lib/server/start/seed';
+import { claimTry, clearTries, type SignInOrigin } from '$lib/server/account/sign-in-guard';
 import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -1,4 +1,4 @@
-import { postAuth } from '$lib/server/auth';
+import { postAuth } from '$lib/server/account/auth';
 import { redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -1,7 +1,7 @@
-import { signUpSchema } from '$lib/server/account-schema';
-import { postAuth } from '$lib/server/auth';
+import { signUpSchema } from '$lib/server/account/account-schema';
+import { postAuth } from '$lib/server/account/auth';
 import { formErrors } from '$lib/core/validation';
-import { readForm } from '$lib/server/requests';
+import { readForm } from '$lib/server/http/requests';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { CheckedForm } from '$lib/client/checked-form.svelte';
+	import { CheckedForm } from '$lib/client/page/checked-form.svelte';
 	import { accountSchema } from '$lib/core/people';
 	import { Button, TextInput } from 'carbon-components-svelte';
 	import Credentials from '$lib/ui/frame/Credentials.svelte';

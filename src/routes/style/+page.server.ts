@@ -1,10 +1,10 @@
 import { ownMovements } from '$lib/core/pace';
 import { db } from '$lib/server/db';
-import { ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { silencedChecks } from '$lib/server/silenced-checks';
-import { studioCatalogue } from '$lib/server/studio-catalogue';
-import { getStyle } from '$lib/server/styles';
-import { learnedPace } from '$lib/server/teachers-pace';
+import { ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { silencedChecks } from '$lib/server/studio/silenced-checks';
+import { studioCatalogue } from '$lib/server/studio/studio-catalogue';
+import { getStyle } from '$lib/server/studio/styles';
+import { learnedPace } from '$lib/server/record/teachers-pace';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

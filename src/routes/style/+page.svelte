@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { Autosave } from '$lib/client/autosave.svelte';
-	import { styleForm } from '$lib/client/documents';
+	import { Autosave } from '$lib/client/saving/autosave.svelte';
+	import { styleForm } from '$lib/client/saving/documents';
 	import {
 		learnedWords,
 		paceChangesOf,

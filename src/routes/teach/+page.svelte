@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { getPack } from '$lib/client/api';
-	import { WakeLock } from '$lib/client/teach/awake.svelte';
+	import { WakeLock } from '$lib/client/teach/wake-lock.svelte';
 	import {
 		beginSession,
 		rehearseSession,
@@ -10,7 +10,7 @@
 		type TeachingSession
 	} from '$lib/client/teach/teaching-session.svelte';
 	import { DeviceStore, type KeptPack } from '$lib/client/teach/device-store';
-	import { goesOn, uploadUnsentSessions } from '$lib/client/teach/left';
+	import { goesOn, uploadUnsentSessions } from '$lib/client/teach/upload-unsent';
 	import { RoomSender } from '$lib/client/teach/room-channel';
 	import { keepPages } from '$lib/client/teach/kept-pages';
 	import { DeviceSettings, LOOKS } from '$lib/client/teach/settings.svelte';
@@ -22,7 +22,7 @@
 	import TeachControls from '$lib/ui/teach/TeachControls.svelte';
 	import Lazy from '$lib/ui/frame/Lazy.svelte';
 	import { TEACH_PANELS } from '$lib/ui/teach/panels';
-	import { prefetchAfterLoad } from '$lib/client/at-rest';
+	import { prefetchAfterLoad } from '$lib/client/page/prefetch';
 	import TeachNotices from '$lib/ui/teach/TeachNotices.svelte';
 	import TeachStage from '$lib/ui/teach/TeachStage.svelte';
 	import TeachTop from '$lib/ui/teach/TeachTop.svelte';

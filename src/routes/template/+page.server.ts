@@ -1,17 +1,17 @@
 import { newGroup } from '$lib/core/group';
 import { db } from '$lib/server/db';
 import { formErrors } from '$lib/core/validation';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { readForm, versionOf } from '$lib/server/requests';
-import { studioCatalogue } from '$lib/server/studio-catalogue';
-import { planCards, teacherPreferences } from '$lib/server/plan-cards';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { readForm, versionOf } from '$lib/server/http/requests';
+import { studioCatalogue } from '$lib/server/studio/studio-catalogue';
+import { planCards, teacherPreferences } from '$lib/server/plan/plan-cards';
 import {
 	removeTemplate,
 	restoreTemplate,
 	getTemplate,
 	listTemplates,
 	saveTemplate
-} from '$lib/server/templates';
+} from '$lib/server/plan/templates';
 import { fail } from '@sveltejs/kit';
 import { number, object, string } from 'yup';
 import type { Actions, PageServerLoad } from './$types';

@@ -1,6 +1,7 @@
 import { USUAL_PACE } from '../../../src/lib/core/pace';
 import { CATALOGUE, findMovement } from '../../../src/lib/catalogue';
-import { analysePlan, type Finding, type Analysis, type PlanContext } from '../../../src/lib/core/checks';
+import { type Finding, type PlanContext } from '../../../src/lib/core/checks';
+import { analysePlan, type Analysis } from '../../../src/lib/core/analysis';
 import type { Leg } from '../../../src/lib/core/anatomy';
 import { newGroup, preset, type Group } from '../../../src/lib/core/group';
 import type { Caution } from '../../../src/lib/core/movement';

@@ -1,5 +1,5 @@
 import { CATALOGUE } from '$lib/catalogue';
-import { analysePlan, planContext } from '$lib/core/checks';
+import { analysePlan, planContext } from '$lib/core/analysis';
 import { startOn, type Group } from '$lib/core/group';
 import { catalogueView, type Movement } from '$lib/core/movement';
 import type { PaceModel } from '$lib/core/pace';
@@ -9,10 +9,10 @@ import type { StyleChoices } from '$lib/core/style';
 import { withVersion } from '$lib/core/validation';
 import { proposalCard } from '$lib/core/view-models';
 import { proxy } from 'comlink';
-import type { ProposeTask, SentProposal } from '../core.worker';
+import type { ProposeTask, SentProposal } from '../worker/core.worker';
 import type { ShownProposal } from '../plan/proposals.svelte';
-import { groupForm } from '../documents';
-import { inWorker, type WorkerTask } from '../worker';
+import { groupForm } from '../saving/documents';
+import { inWorker, type WorkerTask } from '../worker/worker';
 
 /** Context of the first proposal, besides its group. */
 export interface Teaching {

@@ -1,6 +1,6 @@
 import type { TestResult } from '$lib/core/measure';
 import type { EChartsCoreOption } from 'echarts/core';
-import { axis, valueAxis, grid, legend, baseOptions } from '../chart-parts';
+import { axis, valueAxis, grid, legend, baseOptions } from '../charts/chart-parts';
 
 /** Both sides of a test over time. */
 export function sidesChart({ points, unit }: TestResult, dayOf: (on: string) => string): EChartsCoreOption {

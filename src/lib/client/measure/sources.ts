@@ -1,4 +1,11 @@
-import { readInclinometerLine, tiltBetween, upOf, type Tilt, type TestId, type Up } from '$lib/core/measure';
+import {
+	readInclinometerLine,
+	tiltBetween,
+	upOf,
+	type Tilt,
+	type TestId,
+	type Up
+} from '$lib/core/hip-tests';
 import type { Leg } from '$lib/core/anatomy';
 
 /** Listener to an instrument. */

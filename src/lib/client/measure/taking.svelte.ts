@@ -1,5 +1,5 @@
 import { LEGS, type Leg } from '$lib/core/anatomy';
-import { HIP_TESTS, MOST_READINGS, STILL_MS, Stillness, type Sides, type TestId } from '$lib/core/measure';
+import { HIP_TESTS, MOST_READINGS, STILL_MS, Stillness, type Sides, type TestId } from '$lib/core/hip-tests';
 import type { TiltSource } from './sources';
 
 /** Takes readings of both legs from an instrument, one leg after the other, each when the limb is held still. */

@@ -1,7 +1,7 @@
 import { applyEdit, type Item } from '$lib/core/plan';
 import type { Alternative } from '$lib/core/propose';
 import { shiftsBetween, type Shift } from '$lib/core/view-models';
-import { inWorker } from '../worker';
+import { inWorker } from '../worker/worker';
 import type { PlanDocument } from './plan-document.svelte';
 import { proposeTask } from './proposals.svelte';
 

@@ -1,7 +1,7 @@
 import { CATALOGUE } from '$lib/catalogue';
 import { blockSpans } from '$lib/core/clock';
 import { readBlocks, writeBlocks } from '$lib/core/formats';
-import { HIP_TESTS, TEST_IDS } from '$lib/core/measure';
+import { HIP_TESTS, TEST_IDS } from '$lib/core/hip-tests';
 import { KINDS, type ClassKind } from '$lib/core/pace';
 import {
 	applyEdit,

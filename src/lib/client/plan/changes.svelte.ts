@@ -1,7 +1,7 @@
 import type { PlanEdit } from '$lib/core/plan';
 import { CHANGE_WORDS, type ChangedClass, type ChangeId } from '$lib/core/propose';
 import { shiftsBetween, type Shift } from '$lib/core/view-models';
-import { inWorker, type WorkerTask } from '../worker';
+import { inWorker, type WorkerTask } from '../worker/worker';
 import type { PlanDocument } from './plan-document.svelte';
 import { proposeTask } from './proposals.svelte';
 

@@ -1,4 +1,4 @@
-import { letterKeys } from '../letter-keys.svelte';
+import { letterKeys } from '../page/letter-keys.svelte';
 import type { PlanDesk } from './plan-desk';
 
 interface Actions {

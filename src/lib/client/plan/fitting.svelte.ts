@@ -1,6 +1,6 @@
 import { formatDuration } from '$lib/core/clock';
 import type { FitResult } from '$lib/core/fit';
-import { inWorker } from '../worker';
+import { inWorker } from '../worker/worker';
 import type { PlanDocument } from './plan-document.svelte';
 
 /** Brings the class to exactly its length, off the main thread. */

@@ -1,6 +1,6 @@
 import { formatDuration } from '$lib/core/clock';
 import type { Calmed } from '$lib/core/ordering';
-import { inWorker, type WorkerTask } from '../worker';
+import { inWorker, type WorkerTask } from '../worker/worker';
 import type { PlanDocument } from './plan-document.svelte';
 
 /** The calmest order of the same blocks: looked for off the main thread, and shown before it is taken. */

@@ -1,5 +1,5 @@
 import type { ClassPlan } from '$lib/core/plan';
-import { DocumentSession, type Saving } from '../document-session.svelte';
+import { DocumentSession, type Saving } from '../saving/document-session.svelte';
 import { Alternatives } from './alternatives.svelte';
 import { WholeClassChanges } from './changes.svelte';
 import { BlockCommands } from './block-commands';

@@ -1,9 +1,10 @@
 import { CATALOGUE } from '$lib/catalogue';
 import type { Leg } from '$lib/core/anatomy';
-import { analysePlan, planContext, type Analysis, type SilencedCheck } from '$lib/core/checks';
+import { type SilencedCheck } from '$lib/core/checks';
+import { analysePlan, planContext, type Analysis } from '$lib/core/analysis';
 import { spread } from '$lib/core/clock';
 import { groupToday, type Group } from '$lib/core/group';
-import { HIP_TESTS } from '$lib/core/measure';
+import { HIP_TESTS } from '$lib/core/hip-tests';
 import { catalogueView, type Movement, type OutdatedMovement } from '$lib/core/movement';
 import { classLogSd, type PaceModel } from '$lib/core/pace';
 import {
@@ -20,7 +21,7 @@ import { styleOf, type StyleChoices } from '$lib/core/style';
 import type { Lately } from '$lib/core/orbit';
 import { roomSheet, type RoomRow } from '$lib/core/substitution';
 import { classRing, runningOrder, score, recentBalanceText } from '$lib/core/view-models';
-import type { DocumentSession } from '../document-session.svelte';
+import type { DocumentSession } from '../saving/document-session.svelte';
 
 /** Context of the desk besides the plan. */
 export interface DeskContext {

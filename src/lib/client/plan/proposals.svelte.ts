@@ -3,8 +3,8 @@ import { renewed, type ClassPlan, type PlanEdit } from '$lib/core/plan';
 import { ownShares, type Conflict, type Wishes } from '$lib/core/propose';
 import { percentOf, proposalCard, type ProposalCard } from '$lib/core/view-models';
 import { proxy } from 'comlink';
-import type { ProposeTask, SentProposal } from '../core.worker';
-import { inWorker, type WorkerTask } from '../worker';
+import type { ProposeTask, SentProposal } from '../worker/core.worker';
+import { inWorker, type WorkerTask } from '../worker/worker';
 import type { PlanDocument } from './plan-document.svelte';
 import { noWishes, wishesOf, type WishFields } from './wishes';
 

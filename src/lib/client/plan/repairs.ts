@@ -1,4 +1,5 @@
-import { previewRepair, type Finding, type Preview } from '$lib/core/checks';
+import { type Finding } from '$lib/core/checks';
+import { previewRepair, type Preview } from '$lib/core/analysis';
 import { askCheckAgain, silenceCheck } from '../api';
 import type { PlanEdit } from '$lib/core/plan';
 import type { PlanDocument } from './plan-document.svelte';

@@ -1,4 +1,4 @@
-import { axis, valueAxis, legend, baseOptions } from '../chart-parts';
+import { axis, valueAxis, legend, baseOptions } from '../charts/chart-parts';
 import { DIRECTION_SIGN } from '$lib/core/anatomy';
 import type { BalanceBars, TissueCells, WeekLines } from '$lib/core/view-models';
 import type { EChartsCoreOption } from 'echarts/core';

@@ -40,10 +40,10 @@ import {
 } from '$lib/core/series';
 import { styleOf, type TeacherStyle } from '$lib/core/style';
 import { proxy } from 'comlink';
-import { writeDown } from '../write-down';
-import { DocumentSession, type Saving } from '../document-session.svelte';
-import { newId } from '../ids';
-import { inWorker } from '../worker';
+import { writeDown } from '../saving/write-down';
+import { DocumentSession, type Saving } from '../saving/document-session.svelte';
+import { newId } from '../page/ids';
+import { inWorker } from '../worker/worker';
 
 /** Context of a series besides the series itself. */
 export interface SeriesDeskContext {

@@ -1,7 +1,7 @@
 import { getPack } from '../api';
 import { DeviceStore } from './device-store';
 import { keepPages } from './kept-pages';
-import { goesOn, uploadUnsentSessions } from './left';
+import { goesOn, uploadUnsentSessions } from './upload-unsent';
 
 /**
  * Sends the classes that are still unsent, fetches the packs of these plans so that they can be taught without a network,

@@ -19,7 +19,7 @@ import {
 	type TeachPack
 } from '$lib/core/teach';
 import type { Attendance } from '$lib/core/people';
-import { newId } from '../ids';
+import { newId } from '../page/ids';
 import type { DeviceStore, KeptSession } from './device-store';
 import { upload, type UploadAnswer, type Upload } from './upload';
 

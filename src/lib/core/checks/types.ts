@@ -2,7 +2,7 @@ import type { Leg } from '../anatomy';
 import { type FamiliarMovements } from '../record';
 import type { Balance, Orbit, Targets } from '../orbit';
 import type { TimedItem, Timeline } from '../clock';
-import type { CatalogueView, FindMovement, Movement } from '../movement';
+import type { FindMovement, Movement } from '../movement';
 import type { Group } from '../group';
 import type { PaceModel } from '../pace';
 import type { TeachingStyle } from '../style';
@@ -31,33 +31,6 @@ export interface PlanContext {
 	lastFirstSide?: Leg | null;
 	/** Checks that who teaches does not want to hear of in any class, and why. */
 	silencedChecks?: readonly SilencedCheck[];
-}
-
-/**
- * Returns the context for analysing a plan. Every analysis takes its context from here.
- * @param catalogue what may be added, and what is looked up
- * @param group null where nobody knows who comes: then `more` names the targets
- */
-export function planContext(
-	{ offered, find }: Pick<CatalogueView, 'offered' | 'find'>,
-	group: Group,
-	pace: PaceModel,
-	more?: Omit<Partial<PlanContext>, 'group' | 'pace' | 'find' | 'catalogue'>
-): PlanContext & { group: Group };
-export function planContext(
-	{ offered, find }: Pick<CatalogueView, 'offered' | 'find'>,
-	group: Group | null,
-	pace: PaceModel,
-	more: Omit<Partial<PlanContext>, 'group' | 'pace' | 'find' | 'catalogue'> & Pick<PlanContext, 'targets'>
-): PlanContext;
-export function planContext(
-	{ offered, find }: Pick<CatalogueView, 'offered' | 'find'>,
-	group: Group | null,
-	pace: PaceModel,
-	more: Partial<PlanContext> = {}
-): PlanContext {
-	const targets = more.targets ?? group!.targets;
-	return { ...more, catalogue: offered, find, targets, group, pace };
 }
 
 /** All that a check may look at: the plan and what was worked out from it. */

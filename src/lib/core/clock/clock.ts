@@ -20,7 +20,7 @@ import {
 	type Familiarity,
 	type Whereabouts
 } from '../pace';
-import { HIP_TESTS } from '../measure';
+import { HIP_TESTS } from '../hip-tests';
 import {
 	amountOn,
 	goesByTurns,

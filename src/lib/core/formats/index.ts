@@ -10,3 +10,4 @@ export {
 	type SeriesFile
 } from './series-file';
 export * from './history-csv';
+export * from './icalendar';

@@ -1,11 +1,10 @@
 import { array, boolean, number, object, string } from 'yup';
 import { DIRECTIONS, LEGS } from '../anatomy';
 import { MOST_CHANGEOVER_MINUTES } from '../calendar';
-import { REGIONS } from '../measure';
+import { REGIONS } from '../hip-tests';
 import { CAUTIONS, KIT_KINDS, purposesSchema, rising } from '../movement';
 import { PLAN_LIMITS } from '../plan';
-import { schemaFaults, type Fault } from '../validation';
-import { eachOnce, oneLine, textOfLines, timeOfDay } from '../validation';
+import { schemaFaults, type Fault, eachOnce, oneLine, textOfLines, timeOfDay } from '../validation';
 import { MOST_PIECES, MOST_PIECES_EACH } from './kit';
 import { MOMENTS, PRESETS, TIERS, type Group } from './types';
 

@@ -1,6 +1,6 @@
 import { memoize } from '../movement';
 import { sizeOf, type Attendance, type Tier } from '../people';
-import type { Region } from '../measure';
+import type { Region } from '../hip-tests';
 import type { Group } from './types';
 
 /**

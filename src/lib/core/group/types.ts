@@ -1,5 +1,6 @@
 import type { Changeover, Meeting } from '../calendar';
-import type { MoreOn, Region } from '../measure';
+import type { MoreOn } from '../measure';
+import type { Region } from '../hip-tests';
 import type { Purpose } from '../movement';
 import type { Targets } from '../orbit';
 import type { Kit } from './kit';

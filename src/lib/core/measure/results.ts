@@ -1,7 +1,11 @@
 import { mean } from 'simple-statistics';
 import { dayName, daysBetween } from '../calendar';
-import type { CheckIn, GroupCheckIn, MomentOfTest, Sides, StudentCheckIn } from './check-in';
 import {
+	type CheckIn,
+	type GroupCheckIn,
+	type MomentOfTest,
+	type Sides,
+	type StudentCheckIn,
 	judgeCounts,
 	judgeGrades,
 	judgeReadings,
@@ -10,10 +14,13 @@ import {
 	peopleIn,
 	trend,
 	type GradeCounts,
-	type Judgement
-} from './error';
-import { GRADINGS, REGION_NAMES } from './scales';
-import { HIP_TESTS, TEST_IDS, type TestId } from './tests';
+	type Judgement,
+	GRADINGS,
+	REGION_NAMES,
+	HIP_TESTS,
+	TEST_IDS,
+	type TestId
+} from '../hip-tests';
 
 /** A check-in with its day. */
 export interface Dated<T extends CheckIn = CheckIn> {

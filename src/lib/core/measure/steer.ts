@@ -1,8 +1,13 @@
-import type { Direction, Tissue } from '../anatomy';
-import { isSymmetrical, mainDirection, type ActionProfile, type Leg } from '../anatomy';
+import {
+	type Direction,
+	type Tissue,
+	isSymmetrical,
+	mainDirection,
+	type ActionProfile,
+	type Leg
+} from '../anatomy';
 import { TIERS, tierWords, type Tier } from '../people';
-import { peopleIn, type GradeCounts } from './error';
-import { GRADINGS, REGIONS, REGION_NAMES, type Region } from './scales';
+import { peopleIn, type GradeCounts, GRADINGS, REGIONS, REGION_NAMES, type Region } from '../hip-tests';
 import type { TestResult } from './results';
 
 /** The region that a short tissue limits. Common practice, no source. */

@@ -1,2 +1,3 @@
 export * from './orbit';
 export * from './targets';
+export * from './tissues';

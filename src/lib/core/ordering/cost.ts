@@ -7,7 +7,7 @@ import {
 	type Movement,
 	type Position
 } from '../movement';
-import { HIP_TESTS } from '../measure';
+import { HIP_TESTS } from '../hip-tests';
 import { moveSeconds, type Pace, type Whereabouts } from '../pace';
 import { goesByTurns, itemsIn, type Block, type Item } from '../plan';
 

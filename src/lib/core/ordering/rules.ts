@@ -1,9 +1,8 @@
 import { type PaceModel } from '../pace';
 import { formOf, type FindMovement, type Form, type Mode, type Movement } from '../movement';
-import { itemsIn, type Block } from '../plan';
+import { itemsIn, type Block, type ClassPlan } from '../plan';
 import { clock } from '../clock';
 import { isDeep, isHeavy, isStrong, isWarming, WARM_AFTER_SECONDS } from '../rules';
-import type { ClassPlan } from '../plan';
 
 /** The hard rules of order for the blocks of one section. */
 export interface Rules {

@@ -24,7 +24,7 @@ import {
 	type Fault,
 	timeOfDay
 } from '../validation';
-import { TEST_IDS } from '../measure';
+import { TEST_IDS } from '../hip-tests';
 import {
 	FLOW_SIDES,
 	KIT_FOR,

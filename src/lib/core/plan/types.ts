@@ -1,5 +1,5 @@
 import type { Leg } from '../anatomy';
-import type { TestId } from '../measure';
+import type { TestId } from '../hip-tests';
 import type { ClassKind, PaceChanges } from '../pace';
 import type { Caution, FormId, KitKind, Mode } from '../movement';
 import type { Attendance } from '../people';

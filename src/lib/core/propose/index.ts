@@ -1,5 +1,5 @@
-export { alternativesFor, type Alternative } from './alternatives';
-export { proposeClasses, type ClassRequest } from './classes';
+export { alternativesFor, type Alternative } from './choose/alternatives';
+export { proposeClasses, type ClassRequest } from './choose/classes';
 export {
 	ANY_LET_GO,
 	ANY_WAKE,
@@ -16,15 +16,14 @@ export {
 	type Theme,
 	type SearchBudget
 } from './compose';
-export { CHANGES, CHANGE_WORDS, changedClass, type ChangedClass, type ChangeId } from './change';
-export { conflictOf } from './conflict';
-export { ownShares } from './difference';
-export { listed, sentence } from './words';
-export { nearest } from './nearest';
-export { optionsFor, withAmount, type BlockOption } from './options';
-export { seededRandom } from './random';
-export { mayStandIn } from './roles';
-export * from './types';
+export { CHANGES, CHANGE_WORDS, changedClass, type ChangedClass, type ChangeId } from './choose/change';
+export { conflictOf } from './choose/conflict';
+export { ownShares } from './choose/difference';
+export { nearest } from './pool/nearest';
+export { optionsFor, withAmount, type BlockOption } from './pool/options';
+export { seededRandom } from './pool/random';
+export { mayStandIn } from './pool/roles';
+export * from './pool/types';
 
 export {
 	movementSimilarity,

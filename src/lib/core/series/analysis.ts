@@ -1,11 +1,11 @@
-import { analysePlan, planContext, effortOfAnalysis, stillSeconds, type Analysis } from '../checks';
+import { stillSeconds, balance, sumOfOrbits, type Balance, type Orbit } from '../orbit';
+import { analysePlan, planContext, effortOfAnalysis, type Analysis } from '../analysis';
 import { type ClassRecord, draftNotes, notesAsPlanned, type ClassNotes } from '../record';
 import type { Leg, Tissue } from '../anatomy';
 import type { Group } from '../group';
 import { changePercent, monotony, sessionLoad, strain, weeklyLoad } from '../training-load';
 import type { FindMovement, Movement } from '../movement';
 import type { PaceModel } from '../pace';
-import { balance, sumOfOrbits, type Balance, type Orbit } from '../orbit';
 import { blocksOf, firstSideOf, itemsOf, type ClassPlan } from '../plan';
 import { addDays } from '../calendar';
 import { mondayOfWeek, weekNumber } from './dates';

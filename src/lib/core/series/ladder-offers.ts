@@ -1,7 +1,8 @@
 import { peopleByTier } from '../group';
-import { limitingRegion, REGION_NAMES } from '../measure';
+import { limitingRegion } from '../measure';
+import { REGION_NAMES } from '../hip-tests';
 import { sizeOf, tierWords } from '../people';
-import { sentence } from '../propose';
+import { sentence } from '../text';
 import type { TeachingStyle } from '../style';
 import type { SeriesAnalysis } from './analysis';
 import { ladderTo, rungWords, sameRung } from './ladder';

@@ -15,8 +15,8 @@ import {
 	type ClassPlan,
 	type SectionKind
 } from '../plan';
-import { HIP_TESTS } from '../measure';
-import { planContext } from '../checks';
+import { HIP_TESTS } from '../hip-tests';
+import { planContext } from '../analysis';
 import {
 	mayStandIn,
 	optionsFor,

@@ -1,7 +1,7 @@
 import { array, number, object, string } from 'yup';
 import { DIRECTIONS } from '../anatomy';
 import { isIsoDay } from '../calendar';
-import { TEST_IDS } from '../measure';
+import { TEST_IDS } from '../hip-tests';
 import {
 	doseRange,
 	FORM_IDS,
@@ -13,8 +13,17 @@ import {
 	type FindMovement
 } from '../movement';
 import { PLAN_LIMITS, planFaults } from '../plan';
-import { hasMoreParts, inside, schemaFaults, type Fault } from '../validation';
-import { eachOnce, isPropertyOfAll, oneLine, textOfLines, timeOfDay } from '../validation';
+import {
+	hasMoreParts,
+	inside,
+	schemaFaults,
+	type Fault,
+	eachOnce,
+	isPropertyOfAll,
+	oneLine,
+	textOfLines,
+	timeOfDay
+} from '../validation';
 import { slotKey } from './dates';
 import { SERIES_LIMITS, type Ladder, type PlannedSeries, type Series } from './types';
 

@@ -1,8 +1,8 @@
 import { DIRECTION_NAME, type Direction } from '../anatomy';
 import { meetingsOf, nextMeeting, type Group } from '../group';
-import type { TestId } from '../measure';
+import type { TestId } from '../hip-tests';
 import type { FindMovement, Movement, Purpose } from '../movement';
-import { sentence } from '../propose';
+import { sentence } from '../text';
 import type { SeriesSettings } from './edit';
 import type { Ladder, WeekTheme } from './types';
 

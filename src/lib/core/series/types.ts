@@ -1,6 +1,6 @@
 import type { Direction } from '../anatomy';
 import type { Meeting } from '../calendar';
-import type { TestId } from '../measure';
+import type { TestId } from '../hip-tests';
 import type { FormId, Mode, Purpose } from '../movement';
 import type { ClassPlan } from '../plan';
 import type { ClassRecords } from '../record';

@@ -1,4 +1,4 @@
-import type { GroupCheckIn, MomentOfTest } from '../measure';
+import type { GroupCheckIn, MomentOfTest } from '../hip-tests';
 import type { Script } from './types';
 
 /** A test in the first half of a class finds people as they come, one in the second as the class leaves them. */

@@ -1,6 +1,6 @@
 import { array, boolean, number, object, string, type ObjectShape } from 'yup';
 import { FORM_IDS, DOSE_UNITS, POSITIONS } from '../movement';
-import { checkInFaults, groupCheckInFields, type GroupCheckIn } from '../measure';
+import { checkInFaults, groupCheckInFields, type GroupCheckIn } from '../hip-tests';
 import { hereSchema, type Attendance } from '../people';
 import { schemaFaults, type Fault } from '../validation';
 import { groupCheckInOf } from './counts';

@@ -2,7 +2,7 @@ import type { ResolvedItem } from '../clock';
 import { formOf, type FindMovement } from '../movement';
 import { blocksOf, itemsIn, type Block, type BlockInPlace, type ClassPlan, type SectionKind } from '../plan';
 import { isDeep, isReset } from '../rules';
-import { HIP_TESTS } from '../measure';
+import { HIP_TESTS } from '../hip-tests';
 import type { KeptFor, ScriptBlock } from './types';
 
 /**

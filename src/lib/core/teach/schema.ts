@@ -1,6 +1,6 @@
 import { array, number, object, string } from 'yup';
 import { LEGS } from '../anatomy';
-import { TEST_IDS } from '../measure';
+import { TEST_IDS } from '../hip-tests';
 import { DOSE_UNITS, POSITIONS } from '../movement';
 import { SECTION_KINDS } from '../plan';
 import { schemaFaults, type Fault } from '../validation';

@@ -9,7 +9,7 @@ import {
 } from '../clock';
 import { CLOSING_WEIGHT, PEAK_WEIGHT } from '../fit';
 import type { Group } from '../group';
-import { HIP_TESTS } from '../measure';
+import { HIP_TESTS } from '../hip-tests';
 import type { FindMovement } from '../movement';
 import { paceFor, paceOf, type Pace, type PaceModel } from '../pace';
 import {

@@ -1,5 +1,5 @@
 import type { Leg } from '../anatomy';
-import type { GroupCheckIn } from '../measure';
+import type { GroupCheckIn } from '../hip-tests';
 import type { Attendance } from '../people';
 import type { Lead, Replacement, Script, ScriptStep, StepKind } from './types';
 

@@ -1,5 +1,5 @@
 import type { Leg } from '../anatomy';
-import { countsWords } from '../measure';
+import { countsWords } from '../hip-tests';
 import { sizeOf, type Attendance } from '../people';
 import { itemsOf, PLAN_LIMITS, type ClassPlan } from '../plan';
 import { RECORD_LIMITS, type ClassNotes } from '../record';

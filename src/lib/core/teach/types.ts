@@ -1,5 +1,5 @@
 import type { Leg } from '../anatomy';
-import type { TestId } from '../measure';
+import type { TestId } from '../hip-tests';
 import type { DoseUnit, Position } from '../movement';
 import type { SectionKind } from '../plan';
 

@@ -1,5 +1,6 @@
 import { DIRECTION_NAME, DIRECTION_SIGN, DIRECTIONS } from '../anatomy';
-import type { Finding, Preview, Analysis } from '../checks';
+import type { Finding } from '../checks';
+import type { Preview, Analysis } from '../analysis';
 import { formatDuration } from '../clock';
 import { doseInWords, type ComparedItem } from '../plan';
 

@@ -1,6 +1,6 @@
 import { mainDirection } from '../anatomy';
 import { formatDuration } from '../clock';
-import { HIP_TESTS } from '../measure';
+import { HIP_TESTS } from '../hip-tests';
 import type { FindMovement, Form, Movement } from '../movement';
 import { SECTION_NAME } from '../plan';
 import {

@@ -1,4 +1,5 @@
-import { needsAttention, type Analysis } from '../checks';
+import { needsAttention } from '../checks';
+import { type Analysis } from '../analysis';
 import { formatDuration, positionChanges } from '../clock';
 import type { Proposal, Worth } from '../propose';
 import { SECTION_NAME } from '../plan';

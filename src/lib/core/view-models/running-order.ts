@@ -1,7 +1,14 @@
 import { isSymmetrical, type Direction } from '../anatomy';
-import type { TimedItem } from '../clock';
-import type { Analysis } from '../checks';
-import { blockSpans, itemSpans, PHASE_NAME, PHASES, phaseSeconds, type Timeline } from '../clock';
+import {
+	type TimedItem,
+	blockSpans,
+	itemSpans,
+	PHASE_NAME,
+	PHASES,
+	phaseSeconds,
+	type Timeline
+} from '../clock';
+import type { Analysis } from '../analysis';
 import type { DoseRange, Form, Movement } from '../movement';
 import type { ClassKind } from '../pace';
 import { styleOf } from '../style';

@@ -1,8 +1,9 @@
 import { mainDirection, type Direction } from '../anatomy';
-import type { Analysis, Severity } from '../checks';
+import type { Severity } from '../checks';
+import type { Analysis } from '../analysis';
 import { peakOf, type Peak, type TimelineEntry } from '../clock';
 import { POSITIONS, type Position } from '../movement';
-import { HIP_TESTS } from '../measure';
+import { HIP_TESTS } from '../hip-tests';
 import { findBlock, SECTION_NAME, type SectionKind } from '../plan';
 
 /** The lines of the score from the top: standing first, lying last. */

@@ -1,6 +1,6 @@
 import { DIRECTION_NAME, type Direction } from '../anatomy';
 import { togetherWith, type Lately, type Orbit, type Targets } from '../orbit';
-import { listed } from '../propose';
+import { listed } from '../text';
 
 const names = (directions: readonly Direction[]) =>
 	listed(directions.map((direction) => DIRECTION_NAME[direction]));

@@ -1,4 +1,5 @@
-import { analysePlan, planContext, needsAttention, type SilencedCheck } from '../../core/checks';
+import { needsAttention, type SilencedCheck } from '../../core/checks';
+import { analysePlan, planContext } from '../../core/analysis';
 import { type PaceModel } from '../../core/pace';
 import { classRing, type RingSector } from '../../core/view-models';
 import type { Group } from '../../core/group';

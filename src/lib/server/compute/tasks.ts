@@ -3,13 +3,8 @@ import { notesAsPlanned, type FamiliarMovements } from '../../core/record';
 import type { ClassKind, PaceModel, PaceEvidence } from '../../core/pace';
 import { inside, type Fault } from '../../core/validation';
 import { CATALOGUE } from '../../catalogue';
-import {
-	analysePlan,
-	effortOfAnalysis,
-	planContext,
-	type Analysis,
-	type SilencedCheck
-} from '../../core/checks';
+import { type SilencedCheck } from '../../core/checks';
+import { analysePlan, effortOfAnalysis, planContext, type Analysis } from '../../core/analysis';
 import {
 	changesInWords,
 	ladderLines,

@@ -13,7 +13,7 @@ import {
 	varchar
 } from 'drizzle-orm/mysql-core';
 import { GROUP, groupSchema, STUDENT, type Group, type Student } from '../../core/group';
-import { CHECK_IN, type CheckIn } from '../../core/measure';
+import { CHECK_IN, type CheckIn } from '../../core/hip-tests';
 import { MOVEMENT, type KitKind, type Movement } from '../../core/movement';
 import { PACE_MODEL, TAUGHT_TIME, type PaceModel, type PaceEvidence } from '../../core/pace';
 import type { StyleChoices } from '../../core/style';

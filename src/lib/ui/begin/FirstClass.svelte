@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Onboarding } from '$lib/client/begin/beginning.svelte';
+	import type { Onboarding } from '$lib/client/begin/onboarding.svelte';
 	import { dayName } from '$lib/core/calendar';
 	import { startOn } from '$lib/core/group';
 	import ProposalCards from '$lib/ui/plan/ProposalCards.svelte';

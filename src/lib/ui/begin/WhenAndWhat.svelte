@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Onboarding } from '$lib/client/begin/beginning.svelte';
+	import type { Onboarding } from '$lib/client/begin/onboarding.svelte';
 	import { meetingsOf, MOMENTS, MOST_PIECES, withMeetings } from '$lib/core/group';
 	import { LENGTH_MINUTES, lengthOfMinutes, minutesOfLength } from '$lib/core/plan';
 	import Choice from '$lib/ui/fields/Choice.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Onboarding } from '$lib/client/begin/beginning.svelte';
+	import type { Onboarding } from '$lib/client/begin/onboarding.svelte';
 	import type { PresetId } from '$lib/core/group';
 	import Fold from '$lib/ui/fields/Fold.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';

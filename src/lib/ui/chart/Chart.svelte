@@ -31,7 +31,7 @@
 		let gone = false;
 		let instance = $state.raw<import('echarts/core').ECharts>();
 		const watch = new ResizeObserver(() => instance?.resize());
-		void import('$lib/client/echarts').then(({ init }) => {
+		void import('$lib/client/charts/echarts').then(({ init }) => {
 			if (gone) return;
 			instance = init(node, undefined, { renderer: 'svg' });
 			watch.observe(node);

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { letterKeys } from '$lib/client/letter-keys.svelte';
+	import { letterKeys } from '$lib/client/page/letter-keys.svelte';
 	import { Toggle } from 'carbon-components-svelte';
 
 	/** Switches keys without Ctrl or Alt off and on, for this browser. */

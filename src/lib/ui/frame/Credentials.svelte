@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { CheckedForm } from '$lib/client/checked-form.svelte';
+	import type { CheckedForm } from '$lib/client/page/checked-form.svelte';
 	import { LEAST_PASSWORD_CHARACTERS } from '$lib/core/people';
 	import { InlineNotification, PasswordInput, TextInput } from 'carbon-components-svelte';
 

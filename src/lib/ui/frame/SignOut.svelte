@@ -8,13 +8,13 @@
 
 	async function leave(event: SubmitEvent) {
 		event.preventDefault();
-		const { unsentEvents } = await import('$lib/client/forget');
+		const { unsentEvents } = await import('$lib/client/saving/forget');
 		unsent = await unsentEvents();
 		if (unsent === 0) await go();
 	}
 
 	async function go() {
-		const { forgetDevice } = await import('$lib/client/forget');
+		const { forgetDevice } = await import('$lib/client/saving/forget');
 		await forgetDevice();
 		// past the handler above
 		form?.submit();

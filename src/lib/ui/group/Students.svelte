@@ -13,9 +13,8 @@
 		TableRow
 	} from 'carbon-components-svelte';
 	import { LEGS, type Leg } from '$lib/core/anatomy';
-	import { TIERS, type Group, type Tier } from '$lib/core/group';
+	import { TIERS, type Group, type Tier, countStudents, type Student } from '$lib/core/group';
 	import { CAUTIONS, type Caution } from '$lib/core/movement';
-	import { countStudents, type Student } from '$lib/core/group';
 
 	interface ListedStudent {
 		id: string;

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { Autosave } from '$lib/client/autosave.svelte';
-	import { kitForm } from '$lib/client/documents';
+	import { Autosave } from '$lib/client/saving/autosave.svelte';
+	import { kitForm } from '$lib/client/saving/documents';
 	import { kitWords, MOST_PIECES, type Kit } from '$lib/core/group';
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';

@@ -10,7 +10,7 @@
 		type GradeCounts,
 		type Sides,
 		type TestId
-	} from '$lib/core/measure';
+	} from '$lib/core/hip-tests';
 	import { Button } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
 

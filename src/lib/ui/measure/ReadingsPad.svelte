@@ -7,7 +7,7 @@
 		type ReadingSource,
 		type Sides,
 		type TestId
-	} from '$lib/core/measure';
+	} from '$lib/core/hip-tests';
 	import { listenToInclinometer, phone } from '$lib/client/measure/sources';
 	import { Taking } from '$lib/client/measure/taking.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';

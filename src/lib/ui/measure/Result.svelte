@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { sidesChart } from '$lib/client/measure/measure-charts';
 	import { shortDay } from '$lib/core/calendar';
-	import { GRADINGS, minimalDetectableChange, type TestResult } from '$lib/core/measure';
+	import { type TestResult } from '$lib/core/measure';
+	import { GRADINGS, minimalDetectableChange } from '$lib/core/hip-tests';
 	import Chart from '$lib/ui/chart/Chart.svelte';
 	import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from 'carbon-components-svelte';
 	import Fold from '$lib/ui/fields/Fold.svelte';

@@ -10,7 +10,7 @@
 		type MomentOfTest,
 		type ReadingSource,
 		type TestId
-	} from '$lib/core/measure';
+	} from '$lib/core/hip-tests';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { untrack } from 'svelte';
 	import CountsPad from './CountsPad.svelte';

@@ -2,8 +2,8 @@
 	import type { Leg } from '$lib/core/anatomy';
 	import { bestView, figure, type Figure as Drawn, type View } from '$lib/core/figure';
 	import Drawing from './Drawing.svelte';
-	import { onIdle } from '$lib/client/idle';
-	import { onVisible } from '$lib/client/when-seen';
+	import { onIdle } from '$lib/client/page/idle';
+	import { onVisible } from '$lib/client/page/when-visible';
 	import { untrack } from 'svelte';
 	import type { Attachment } from 'svelte/attachments';
 	import { usualForm, type Form, type Movement } from '$lib/core/movement';

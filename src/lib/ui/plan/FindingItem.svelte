@@ -3,7 +3,8 @@
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Repairs } from '$lib/client/plan/repairs';
 	import type { ItemCommands } from '$lib/client/plan/item-commands';
-	import { CHECKS, type Finding, type Preview } from '$lib/core/checks';
+	import { CHECKS, type Finding } from '$lib/core/checks';
+	import { type Preview } from '$lib/core/analysis';
 	import { formatDuration } from '$lib/core/clock';
 	import { beforeAfter } from '$lib/core/view-models';
 	import type { Caution } from '$lib/core/movement';

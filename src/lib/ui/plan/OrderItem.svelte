@@ -19,7 +19,7 @@
 	import NumberField from '../fields/NumberField.svelte';
 	import Choice from '../fields/Choice.svelte';
 	import Why from '../chart/Why.svelte';
-	import { onIdle } from '$lib/client/idle';
+	import { onIdle } from '$lib/client/page/idle';
 	import { onMount, untrack } from 'svelte';
 
 	/** One item of the running order, edited in place. */

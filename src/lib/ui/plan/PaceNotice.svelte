@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { markNoticeShown, wasNoticeShown } from '$lib/client/pace-said';
+	import { markNoticeShown, wasNoticeShown } from '$lib/client/plan/pace-notice';
 	import { formatDuration } from '$lib/core/clock';
 	import { onMount } from 'svelte';
 	import { Button, InlineNotification } from 'carbon-components-svelte';

@@ -4,7 +4,7 @@
 	import type { Selection } from '$lib/client/plan/selection.svelte';
 	import type { BlockCommands } from '$lib/client/plan/block-commands';
 	import { clockTime, formatDuration } from '$lib/core/clock';
-	import { HIP_TESTS, TEST_IDS } from '$lib/core/measure';
+	import { HIP_TESTS, TEST_IDS } from '$lib/core/hip-tests';
 	import { PLAN_LIMITS, type Talk, type TestBlock } from '$lib/core/plan';
 	import { TextInput } from 'carbon-components-svelte';
 	import TrashCan from 'carbon-icons-svelte/lib/TrashCan.svelte';

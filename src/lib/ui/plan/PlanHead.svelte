@@ -5,7 +5,7 @@
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import { roomTime } from '$lib/core/calendar';
 	import { needsAttention } from '$lib/core/checks';
-	import type { Autosave } from '$lib/client/autosave.svelte';
+	import type { Autosave } from '$lib/client/saving/autosave.svelte';
 	import type { PlanDocument } from '$lib/client/plan/plan-document.svelte';
 	import type { Fitting } from '$lib/client/plan/fitting.svelte';
 	import { clockTime, formatDuration, chancePercent } from '$lib/core/clock';

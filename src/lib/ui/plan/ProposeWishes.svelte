@@ -1,6 +1,5 @@
 <script lang="ts">
-	import type { WishFields } from '$lib/client/plan/wishes';
-	import { furtherWishes } from '$lib/client/plan/wishes';
+	import { type WishFields, furtherWishes } from '$lib/client/plan/wishes';
 	import { TISSUES } from '$lib/core/anatomy';
 	import { POSITION_NAME, POSITIONS, type Movement } from '$lib/core/movement';
 	import { SECTION_NAME, type Section } from '$lib/core/plan';

@@ -9,7 +9,7 @@
 	import type { BlockCommands } from '$lib/client/plan/block-commands';
 	import type { Alternatives } from '$lib/client/plan/alternatives.svelte';
 	import Draggable from 'carbon-icons-svelte/lib/Draggable.svelte';
-	import { dragHandle, dragZone, INTO_ANOTHER, type DndEvent } from '$lib/client/drag';
+	import { dragHandle, dragZone, INTO_ANOTHER, type DndEvent } from '$lib/client/page/drag';
 	import { onMount } from 'svelte';
 	import LinkedHead from './LinkedHead.svelte';
 	import OrderItem from './OrderItem.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { writeDown } from '$lib/client/write-down';
+	import { writeDown } from '$lib/client/saving/write-down';
 	import { HOW_MANY, SORE, type HowMany, type ClassNotes, type Sore } from '$lib/core/record';
 	import { Button } from 'carbon-components-svelte';
 

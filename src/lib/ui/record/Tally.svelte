@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { formatDuration } from '$lib/core/clock';
 	import { hereWords } from '$lib/core/people';
-	import { driftChart } from '$lib/client/weeks-chart';
+	import { driftChart } from '$lib/client/charts/weeks-chart';
 	import { driftOf, driftWords, KIND_WORDS, lateWords, type Tally } from '$lib/core/teach';
 	import type { LedScores } from '$lib/core/view-models';
 	import ScoreView from '../plan/ScoreView.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts" generics="T">
 	import { Button } from 'carbon-components-svelte';
 	import { beforeNavigate } from '$app/navigation';
-	import type { Autosave } from '$lib/client/autosave.svelte';
+	import type { Autosave } from '$lib/client/saving/autosave.svelte';
 	import { onMount } from 'svelte';
 	import Conflict from './Conflict.svelte';
 	import Gone from './Gone.svelte';

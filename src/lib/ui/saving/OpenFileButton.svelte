@@ -2,7 +2,7 @@
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { goto } from '$app/navigation';
 	import { create } from '$lib/client/api';
-	import { FILE_READERS, readFile, type FileKind } from '$lib/client/open-file';
+	import { FILE_READERS, readFile, type FileKind } from '$lib/client/saving/open-file';
 	import { Button, FileUploaderButton, Modal } from 'carbon-components-svelte';
 
 	interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SaveState } from '$lib/client/autosave.svelte';
+	import type { SaveState } from '$lib/client/saving/autosave.svelte';
 	import type { Fault } from '$lib/core/validation';
 
 	/** Says whether what is on the screen is kept, in words and by shape. */

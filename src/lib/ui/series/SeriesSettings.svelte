@@ -4,7 +4,7 @@
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import type { SeriesDesk } from '$lib/client/series/series-desk.svelte';
-	import { HIP_TESTS, TEST_IDS } from '$lib/core/measure';
+	import { HIP_TESTS, TEST_IDS } from '$lib/core/hip-tests';
 	import SeriesDays from './SeriesDays.svelte';
 	import SeriesGoals from './SeriesGoals.svelte';
 	import Fold from '$lib/ui/fields/Fold.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { TeachingSession } from '$lib/client/teach/teaching-session.svelte';
-	import { GRADINGS, HIP_TESTS, type GradeCounts, type Sides } from '$lib/core/measure';
+	import { GRADINGS, HIP_TESTS, type GradeCounts, type Sides } from '$lib/core/hip-tests';
 	import { momentOfTest } from '$lib/core/teach';
 	import { Modal } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';

@@ -1,13 +1,13 @@
 import { isIsoDay } from '$lib/core/calendar';
 import { GROUP, groupFaults, kitFaults, type Group, type Kit } from '$lib/core/group';
 import { readWith, type Fault } from '$lib/core/validation';
-import { once } from '$lib/server/accepted';
+import { once } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { studioOfRequest } from '$lib/server/endpoint';
-import { createGroup } from '$lib/server/groups';
-import { readJsonObject, tokenOf, versionOf } from '$lib/server/requests';
-import { createSentPlan, readSentPlan } from '$lib/server/sent-plan';
-import { saveStudioKit } from '$lib/server/studio-kit';
+import { studioOfRequest } from '$lib/server/http/endpoint';
+import { createGroup } from '$lib/server/group/groups';
+import { readJsonObject, tokenOf, versionOf } from '$lib/server/http/requests';
+import { createSentPlan, readSentPlan } from '$lib/server/plan/plan-upload';
+import { saveStudioKit } from '$lib/server/studio/studio-kit';
 import { error, json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

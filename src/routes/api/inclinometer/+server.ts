@@ -1,7 +1,7 @@
-import { TEST_IDS } from '$lib/core/measure';
+import { TEST_IDS } from '$lib/core/hip-tests';
 import { LEGS } from '$lib/core/anatomy';
-import { studioOfRequest } from '$lib/server/endpoint';
-import { inclinometer } from '$lib/server/inclinometer';
+import { studioOfRequest } from '$lib/server/http/endpoint';
+import { inclinometer } from '$lib/server/record/inclinometer';
 import { error } from '@sveltejs/kit';
 import { string } from 'yup';
 import type { RequestHandler } from './$types';

@@ -1,11 +1,11 @@
 import { MOVEMENT, type Movement } from '$lib/core/movement';
 import { broughtUp } from '$lib/core/validation';
-import { once } from '$lib/server/accepted';
+import { once } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { ownFaults, ownSlug } from '$lib/server/own-movements';
-import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { studioOfRequest } from '$lib/server/endpoint';
-import { createOwn, studioCatalogue } from '$lib/server/studio-catalogue';
+import { ownFaults, ownSlug } from '$lib/server/studio/own-movements';
+import { readJsonObject, tokenOf } from '$lib/server/http/requests';
+import { studioOfRequest } from '$lib/server/http/endpoint';
+import { createOwn, studioCatalogue } from '$lib/server/studio/studio-catalogue';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,10 +1,10 @@
 import { isIsoDay } from '$lib/core/calendar';
-import { once } from '$lib/server/accepted';
+import { once } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { getGroup } from '$lib/server/groups';
-import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { orNotFound, studioOfRequest } from '$lib/server/endpoint';
-import { createSentPlan, readSentPlan } from '$lib/server/sent-plan';
+import { getGroup } from '$lib/server/group/groups';
+import { readJsonObject, tokenOf } from '$lib/server/http/requests';
+import { orNotFound, studioOfRequest } from '$lib/server/http/endpoint';
+import { createSentPlan, readSentPlan } from '$lib/server/plan/plan-upload';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

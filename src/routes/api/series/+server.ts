@@ -1,13 +1,13 @@
-import { once } from '$lib/server/accepted';
+import { once } from '$lib/server/http/accepted';
 import { readRecords } from '$lib/core/formats';
 import { seriesBroughtUp, withClassNotes } from '$lib/core/series';
 import { db } from '$lib/server/db';
-import { getGroup } from '$lib/server/groups';
-import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { readSentSeries } from '$lib/server/sent-series';
-import { createSeries } from '$lib/server/series';
-import { keepMovements } from '$lib/server/studio-catalogue';
+import { getGroup } from '$lib/server/group/groups';
+import { readJsonObject, tokenOf } from '$lib/server/http/requests';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { readSentSeries } from '$lib/server/series/series-upload';
+import { createSeries } from '$lib/server/series/series';
+import { keepMovements } from '$lib/server/studio/studio-catalogue';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

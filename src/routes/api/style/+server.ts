@@ -1,9 +1,9 @@
 import { TEACHER_STYLE, type TeacherStyle, teacherStyleFaults } from '$lib/core/style';
 import { upTo } from '$lib/core/validation';
-import { saveOnce } from '$lib/server/accepted';
+import { saveOnce } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { ownerOfRequest, readSave, saveAnswer } from '$lib/server/endpoint';
-import { saveStyle } from '$lib/server/styles';
+import { ownerOfRequest, readSave, saveAnswer } from '$lib/server/http/endpoint';
+import { saveStyle } from '$lib/server/studio/styles';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,10 +1,10 @@
-import { once } from '$lib/server/accepted';
+import { once } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { studioOfRequest } from '$lib/server/endpoint';
-import { readSentPlan } from '$lib/server/sent-plan';
-import { keepMovements } from '$lib/server/studio-catalogue';
-import { createTemplate } from '$lib/server/templates';
+import { readJsonObject, tokenOf } from '$lib/server/http/requests';
+import { studioOfRequest } from '$lib/server/http/endpoint';
+import { readSentPlan } from '$lib/server/plan/plan-upload';
+import { keepMovements } from '$lib/server/studio/studio-catalogue';
+import { createTemplate } from '$lib/server/plan/templates';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

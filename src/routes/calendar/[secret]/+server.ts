@@ -1,10 +1,10 @@
 import { USUAL_PACE } from '$lib/core/pace';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/calendar-file';
-import { orNotFound } from '$lib/server/endpoint';
-import { seriesOfLink } from '$lib/server/series';
-import { loadSeriesContext } from '$lib/server/series-context';
+import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/http/calendar-file';
+import { orNotFound } from '$lib/server/http/endpoint';
+import { seriesOfLink } from '$lib/server/series/series';
+import { loadSeriesContext } from '$lib/server/series/series-context';
 import type { RequestHandler } from './$types';
 
 /** Returns the calendar for subscribers, who have only the secret: dates, titles and rungs, and nothing about the people. */

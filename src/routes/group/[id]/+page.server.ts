@@ -1,17 +1,17 @@
 import { dayInZone, dayName } from '$lib/core/calendar';
 import { nextMeeting } from '$lib/core/group';
 import { db } from '$lib/server/db';
-import { getGroup, removeGroup } from '$lib/server/groups';
-import { plansOfGroup } from '$lib/server/plans';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { listSeries } from '$lib/server/series';
-import { studioCatalogue } from '$lib/server/studio-catalogue';
-import { KEPT_STUDENT_DAYS, listStudents, removedStudents } from '$lib/server/students';
-import { planCards, teacherPreferences } from '$lib/server/plan-cards';
-import { QUOTAS } from '$lib/server/quotas';
-import { readForm, versionOf } from '$lib/server/requests';
-import { getStudioKit } from '$lib/server/studio-kit';
-import { listTemplates } from '$lib/server/templates';
+import { getGroup, removeGroup } from '$lib/server/group/groups';
+import { plansOfGroup } from '$lib/server/plan/plans';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { listSeries } from '$lib/server/series/series';
+import { studioCatalogue } from '$lib/server/studio/studio-catalogue';
+import { KEPT_STUDENT_DAYS, listStudents, removedStudents } from '$lib/server/group/students';
+import { planCards, teacherPreferences } from '$lib/server/plan/plan-cards';
+import { QUOTAS } from '$lib/server/http/quotas';
+import { readForm, versionOf } from '$lib/server/http/requests';
+import { getStudioKit } from '$lib/server/studio/studio-kit';
+import { listTemplates } from '$lib/server/plan/templates';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { Autosave } from '$lib/client/autosave.svelte';
-	import { groupForm } from '$lib/client/documents';
+	import { Autosave } from '$lib/client/saving/autosave.svelte';
+	import { groupForm } from '$lib/client/saving/documents';
 	import type { Group } from '$lib/core/group';
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import GroupForm from '$lib/ui/group/GroupForm.svelte';

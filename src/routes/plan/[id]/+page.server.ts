@@ -1,13 +1,13 @@
 import { dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
-import { pendingFeedback } from '$lib/server/last-time';
-import { loadPlanContext } from '$lib/server/plan-context';
-import { removePlan } from '$lib/server/plans';
-import { readForm, versionOf } from '$lib/server/requests';
-import { seriesTitle } from '$lib/server/series';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { learnedSince } from '$lib/server/teachers-pace';
-import { getStyle } from '$lib/server/styles';
+import { pendingFeedback } from '$lib/server/record/last-time';
+import { loadPlanContext } from '$lib/server/plan/plan-context';
+import { removePlan } from '$lib/server/plan/plans';
+import { readForm, versionOf } from '$lib/server/http/requests';
+import { seriesTitle } from '$lib/server/series/series';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { learnedSince } from '$lib/server/record/teachers-pace';
+import { getStyle } from '$lib/server/studio/styles';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 

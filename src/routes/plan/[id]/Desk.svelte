@@ -3,9 +3,9 @@
 	import Fold from '$lib/ui/fields/Fold.svelte';
 	import { beforeNavigate } from '$app/navigation';
 	import { create } from '$lib/client/api';
-	import { Autosave } from '$lib/client/autosave.svelte';
-	import { planForm } from '$lib/client/documents';
-	import { prefetchAfterLoad } from '$lib/client/at-rest';
+	import { Autosave } from '$lib/client/saving/autosave.svelte';
+	import { planForm } from '$lib/client/saving/documents';
+	import { prefetchAfterLoad } from '$lib/client/page/prefetch';
 	import { deskKey } from '$lib/client/plan/desk-keys';
 	import { PlanDesk } from '$lib/client/plan/plan-desk';
 	import { TypedAhead } from '$lib/client/plan/typed-ahead';

@@ -1,11 +1,11 @@
 import { dayInZone, isIsoDay } from '$lib/core/calendar';
-import { copiedTo } from '$lib/core/series';
+import { copiedTo, seriesSummary } from '$lib/core/series';
 import { db } from '$lib/server/db';
 import { newRowId } from '$lib/server/db/ids';
-import { getGroup, groupNames } from '$lib/server/groups';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { once } from '$lib/server/accepted';
-import { readForm, tokenOf, versionOf } from '$lib/server/requests';
+import { getGroup, groupNames } from '$lib/server/group/groups';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { once } from '$lib/server/http/accepted';
+import { readForm, tokenOf, versionOf } from '$lib/server/http/requests';
 import {
 	createSeries,
 	removeSeries,
@@ -13,14 +13,13 @@ import {
 	makeLink,
 	revokeLink,
 	seriesTitles
-} from '$lib/server/series';
-import { loadSeriesContext } from '$lib/server/series-context';
-import { studioCatalogue } from '$lib/server/studio-catalogue';
-import { getStyle } from '$lib/server/styles';
+} from '$lib/server/series/series';
+import { loadSeriesContext } from '$lib/server/series/series-context';
+import { studioCatalogue } from '$lib/server/studio/studio-catalogue';
+import { getStyle } from '$lib/server/studio/styles';
 import { groupResults } from '$lib/core/measure';
-import { seriesSummary } from '$lib/core/series';
-import { groupCheckIns } from '$lib/server/check-ins';
-import { paceOfTeacher } from '$lib/server/teachers-pace';
+import { groupCheckIns } from '$lib/server/group/check-ins';
+import { paceOfTeacher } from '$lib/server/record/teachers-pace';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
 

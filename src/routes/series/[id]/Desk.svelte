@@ -1,18 +1,18 @@
 <script lang="ts">
 	import { create } from '$lib/client/api';
-	import { Autosave } from '$lib/client/autosave.svelte';
-	import { letterKeys } from '$lib/client/letter-keys.svelte';
-	import { newId } from '$lib/client/ids';
+	import { Autosave } from '$lib/client/saving/autosave.svelte';
+	import { letterKeys } from '$lib/client/page/letter-keys.svelte';
+	import { newId } from '$lib/client/page/ids';
 	import { SeriesDesk } from '$lib/client/series/series-desk.svelte';
 	import { dayName } from '$lib/core/calendar';
-	import { seriesForm } from '$lib/client/documents';
+	import { seriesForm } from '$lib/client/saving/documents';
 	import { seriesAsSent, withNewIds, type LadderOffer, type SeriesDocument } from '$lib/core/series';
 	import KeepSaved from '$lib/ui/saving/KeepSaved.svelte';
 	import Ring from '$lib/ui/chart/Ring.svelte';
 	import SaveMark from '$lib/ui/saving/SaveMark.svelte';
 	import Bounded from '$lib/ui/frame/Bounded.svelte';
-	import { onVisible } from '$lib/client/when-seen';
-	import { prefetchAfterLoad } from '$lib/client/at-rest';
+	import { onVisible } from '$lib/client/page/when-visible';
+	import { prefetchAfterLoad } from '$lib/client/page/prefetch';
 	import Lazy from '$lib/ui/frame/Lazy.svelte';
 	import { SERIES_PANELS } from '$lib/ui/series/panels';
 	import SeriesFindings from '$lib/ui/series/SeriesFindings.svelte';

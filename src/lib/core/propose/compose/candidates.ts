@@ -4,9 +4,9 @@ import type { SectionKind } from '../../plan';
 import { isPassiveStretch } from '../../rules';
 import { suits } from '../../substitution';
 import { Kinds, traitsOf, type Traits } from '../model';
-import { nearest } from '../nearest';
-import type { BlockLoad, BlockOption } from '../options';
-import type { ProposeContext, Wishes } from '../types';
+import { nearest } from '../pool/nearest';
+import type { BlockLoad, BlockOption } from '../pool/options';
+import type { ProposeContext, Wishes } from '../pool/types';
 
 /** Something that may be put into a class, or stands there already, with what the search asks of it. */
 export interface Candidate {

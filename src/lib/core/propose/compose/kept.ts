@@ -1,10 +1,10 @@
 import { clock } from '../../clock';
 import { formOf } from '../../movement';
 import { itemsAsDone, SECTION_KINDS, setsOf, type Block, type ClassPlan, type SectionKind } from '../../plan';
-import { loadOfBlock } from '../options';
+import { loadOfBlock } from '../pool/options';
 import type { Candidate } from './candidates';
 import { traitsOf, type Kinds } from '../model';
-import type { ProposeContext } from '../types';
+import type { ProposeContext } from '../pool/types';
 import type { DraftItem, Unit } from './draft';
 import type { Story } from './story';
 

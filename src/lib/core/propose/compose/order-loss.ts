@@ -3,7 +3,7 @@ import type { Group } from '../../group';
 import { isDeep, isWarming, WARM_AFTER_SECONDS } from '../../rules';
 import type { Kinds, ScoredItem } from '../model';
 import type { Draft, DraftStep } from './draft';
-import { endsUpright } from '../roles';
+import { endsUpright } from '../pool/roles';
 import { WISH_POINTS, BUILD, isStrongItem, draftItems, PEAK, RELEASE, WARM, type Task } from './task';
 
 /** Number of items that lead up to a peak, and the share of the class within which the last one comes. Common practice, no source. */

@@ -2,7 +2,7 @@ import type { Position } from '../../movement';
 import type { SectionKind } from '../../plan';
 import type { Draft, DraftItem, Unit } from './draft';
 import type { Candidate } from './candidates';
-import type { CandidatePools } from './shelves';
+import type { CandidatePools } from './pools';
 
 /**
  * A class as its search changes it: what wakes, an episode of the build for each theme, the peak, and what lets go. What

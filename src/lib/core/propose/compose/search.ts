@@ -1,11 +1,11 @@
 import type { SectionKind } from '../../plan';
-import type { Random } from '../random';
+import type { Random } from '../pool/random';
 import { FLOW_ROUNDS, secondsOfUnit, type DraftItem, type Unit } from './draft';
 import { valueOf } from './value';
 import { mustOf, type Task } from './task';
 import type { Candidate } from './candidates';
 import { singleItemUnit, draftOfScheme, type Scheme } from './scheme';
-import type { ThemeLine, CandidatePools } from './shelves';
+import type { ThemeLine, CandidatePools } from './pools';
 import { sharesOf } from './story';
 
 /** The last part of the steps in which nothing worse is taken. */

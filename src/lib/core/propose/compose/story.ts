@@ -3,8 +3,8 @@ import type { Group } from '../../group';
 import type { Purpose } from '../../movement';
 import { SECTION_KINDS, type SectionKind } from '../../plan';
 import type { TeachingStyle } from '../../style';
-import type { Random } from '../random';
-import { endsUpright } from '../roles';
+import type { Random } from '../pool/random';
+import { endsUpright } from '../pool/roles';
 import { readThemeLine, type Theme } from './themes';
 
 /** The story of a class: one to three themes, most important first. */

@@ -4,7 +4,7 @@ import type { Targets } from '../../orbit';
 import { SECTION_KINDS } from '../../plan';
 import type { TeachingStyle } from '../../style';
 import type { Kinds } from '../model';
-import type { Weights, Wishes } from '../types';
+import type { Weights, Wishes } from '../pool/types';
 import type { Draft, DraftItem } from './draft';
 import type { Keep } from './kept';
 import type { Story } from './story';

@@ -3,7 +3,7 @@ import { SECTION_KINDS } from '../../plan';
 import { purposesWanted } from '../../rules';
 import { TERMS, worth } from '../model';
 import { draftFeatures, secondsOfUnit, type Draft } from './draft';
-import { endsUpright } from '../roles';
+import { endsUpright } from '../pool/roles';
 import { orderLoss } from './order-loss';
 import { sharesOf, standingOf } from './story';
 import { BUILD, WISH_POINTS, PEAK, RELEASE, WARM, type Task } from './task';

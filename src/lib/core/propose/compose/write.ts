@@ -9,10 +9,10 @@ import {
 	type Item,
 	type SectionKind
 } from '../../plan';
-import { nearest } from '../nearest';
-import { withAmount } from '../options';
-import type { Wishes } from '../types';
-import { sentence } from '../words';
+import { nearest } from '../pool/nearest';
+import { withAmount } from '../pool/options';
+import type { Wishes } from '../pool/types';
+import { sentence } from '../../text';
 import type { Candidate } from './candidates';
 import { NOTICE_SECONDS, type Draft, type DraftItem, type Unit } from './draft';
 import type { Keep } from './kept';

@@ -1,7 +1,7 @@
 import { DIRECTIONS, directionShares, isSymmetrical, MUSCLE_GROUPS, TISSUES } from '../../anatomy';
 import { actionOf, WORKING_MODES, type Form, type Mode, type Movement } from '../../movement';
 import { countsAsStrength, isReset } from '../../rules';
-import { movementSimilarity, canLink, levelOf } from './alike';
+import { movementSimilarity, canLink, levelOf } from './similarity';
 import { SIMILARITY } from './amounts';
 
 /** Movements by number, with how alike each two are and whether they can be linked: looked up millions of times. */

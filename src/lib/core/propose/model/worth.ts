@@ -20,7 +20,7 @@ import {
 	type GuardId,
 	type TermId
 } from './amounts';
-import { scoredItems, type ClassFeatures, type ScoredItem } from './steps';
+import { scoredItems, type ClassFeatures, type ScoredItem } from './features';
 import { Kinds, PARTS } from './traits';
 
 /** The score of a class: points in all, and points of each part. */

@@ -1,7 +1,7 @@
-import { removeCheckIn } from '$lib/server/check-ins';
+import { removeCheckIn } from '$lib/server/group/check-ins';
 import { db } from '$lib/server/db';
-import { ownerOfRequest, removalAnswer } from '$lib/server/endpoint';
-import { readJsonObject, versionOf } from '$lib/server/requests';
+import { ownerOfRequest, removalAnswer } from '$lib/server/http/endpoint';
+import { readJsonObject, versionOf } from '$lib/server/http/requests';
 import type { RequestHandler } from './$types';
 
 /** Takes a check-in back, in the version that was looked at: 204, 409, 404. */

@@ -1,9 +1,9 @@
 import { GROUP, type Group, groupFaults } from '$lib/core/group';
 import { upTo } from '$lib/core/validation';
-import { saveOnce } from '$lib/server/accepted';
+import { saveOnce } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { saveGroup } from '$lib/server/groups';
-import { readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
+import { saveGroup } from '$lib/server/group/groups';
+import { readSave, saveAnswer, studioOfRequest } from '$lib/server/http/endpoint';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,6 +1,6 @@
 import { db } from '$lib/server/db';
-import { orNotFound, studioOfRequest } from '$lib/server/endpoint';
-import { setLeftOut, studioCatalogue } from '$lib/server/studio-catalogue';
+import { orNotFound, studioOfRequest } from '$lib/server/http/endpoint';
+import { setLeftOut, studioCatalogue } from '$lib/server/studio/studio-catalogue';
 import type { RequestHandler } from './$types';
 
 const set =

@@ -1,10 +1,10 @@
 import { type Movement, MOVEMENT } from '$lib/core/movement';
 import { upTo } from '$lib/core/validation';
-import { saveOnce } from '$lib/server/accepted';
+import { saveOnce } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { ownFaults } from '$lib/server/own-movements';
-import { orNotFound, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
-import { getOwn, saveOwn, studioCatalogue } from '$lib/server/studio-catalogue';
+import { ownFaults } from '$lib/server/studio/own-movements';
+import { orNotFound, readSave, saveAnswer, studioOfRequest } from '$lib/server/http/endpoint';
+import { getOwn, saveOwn, studioCatalogue } from '$lib/server/studio/studio-catalogue';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,10 +1,15 @@
 import { type ClassPlan, PLAN, planFaults } from '$lib/core/plan';
 import { upTo } from '$lib/core/validation';
-import { saveOnce } from '$lib/server/accepted';
+import { saveOnce } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { getPlan, savePlan } from '$lib/server/plans';
-import { orNotFound, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
-import { outdatedMovements, catalogueWith, studioCatalogue, withStates } from '$lib/server/studio-catalogue';
+import { getPlan, savePlan } from '$lib/server/plan/plans';
+import { orNotFound, readSave, saveAnswer, studioOfRequest } from '$lib/server/http/endpoint';
+import {
+	outdatedMovements,
+	catalogueWith,
+	studioCatalogue,
+	withStates
+} from '$lib/server/studio/studio-catalogue';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

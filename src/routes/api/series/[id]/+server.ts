@@ -1,9 +1,9 @@
-import { saveOnce } from '$lib/server/accepted';
+import { saveOnce } from '$lib/server/http/accepted';
 import { seriesBroughtUp } from '$lib/core/series';
 import { db } from '$lib/server/db';
-import { orNotFound, readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
-import { readSentSeries } from '$lib/server/sent-series';
-import { getSeries, saveSeries } from '$lib/server/series';
+import { orNotFound, readSave, saveAnswer, studioOfRequest } from '$lib/server/http/endpoint';
+import { readSentSeries } from '$lib/server/series/series-upload';
+import { getSeries, saveSeries } from '$lib/server/series/series';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

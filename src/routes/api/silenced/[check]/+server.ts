@@ -1,8 +1,8 @@
 import { silenceable, silenceFaults } from '$lib/core/checks';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest } from '$lib/server/endpoint';
-import { readJson } from '$lib/server/requests';
-import { askAgain, storeSilencedCheck } from '$lib/server/silenced-checks';
+import { orNotFound, ownerOfRequest } from '$lib/server/http/endpoint';
+import { readJson } from '$lib/server/http/requests';
+import { askAgain, storeSilencedCheck } from '$lib/server/studio/silenced-checks';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,10 +1,10 @@
 import { STUDENT, type Student, studentFaults } from '$lib/core/group';
 import { upTo } from '$lib/core/validation';
-import { saveOnce } from '$lib/server/accepted';
+import { saveOnce } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/endpoint';
-import { readJsonObject, versionOf } from '$lib/server/requests';
-import { dataOfStudent, removeStudent, restoreStudent, saveStudent } from '$lib/server/students';
+import { orNotFound, ownerOfRequest, readSave, removalAnswer, saveAnswer } from '$lib/server/http/endpoint';
+import { readJsonObject, versionOf } from '$lib/server/http/requests';
+import { dataOfStudent, removeStudent, restoreStudent, saveStudent } from '$lib/server/group/students';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

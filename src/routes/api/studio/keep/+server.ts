@@ -1,8 +1,8 @@
-import { keepYearsSchema } from '$lib/core/measure';
+import { keepYearsSchema } from '$lib/core/hip-tests';
 import { schemaFaults } from '$lib/core/validation';
-import { keepsFor, setKeepYears } from '$lib/server/check-ins';
+import { keepsFor, setKeepYears } from '$lib/server/group/check-ins';
 import { db } from '$lib/server/db';
-import { readSave, studioOfRequest } from '$lib/server/endpoint';
+import { readSave, studioOfRequest } from '$lib/server/http/endpoint';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,8 +1,8 @@
 import { kitFaults, type Kit } from '$lib/core/group';
-import { saveOnce } from '$lib/server/accepted';
+import { saveOnce } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
-import { readSave, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
-import { saveStudioKit } from '$lib/server/studio-kit';
+import { readSave, saveAnswer, studioOfRequest } from '$lib/server/http/endpoint';
+import { saveStudioKit } from '$lib/server/studio/studio-kit';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

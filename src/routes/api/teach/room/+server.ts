@@ -1,10 +1,10 @@
-import { TOKEN } from '$lib/server/accepted';
+import { TOKEN } from '$lib/server/http/accepted';
 import { compute } from '$lib/server/compute/pool';
 import { db, isClosing } from '$lib/server/db';
-import { studioOfRequest } from '$lib/server/endpoint';
-import { newListener, RoomFeed } from '$lib/server/room-feed';
-import { logError } from '$lib/server/log';
-import { movementsFor, studioCatalogue } from '$lib/server/studio-catalogue';
+import { studioOfRequest } from '$lib/server/http/endpoint';
+import { newListener, RoomFeed } from '$lib/server/record/room-feed';
+import { logError } from '$lib/server/start/log';
+import { movementsFor, studioCatalogue } from '$lib/server/studio/studio-catalogue';
 import { error } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,6 +1,6 @@
 import { db } from '$lib/server/db';
-import { orNotFound, studioOfRequest } from '$lib/server/endpoint';
-import { getOwn, studioCatalogue } from '$lib/server/studio-catalogue';
+import { orNotFound, studioOfRequest } from '$lib/server/http/endpoint';
+import { getOwn, studioCatalogue } from '$lib/server/studio/studio-catalogue';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals }) => {

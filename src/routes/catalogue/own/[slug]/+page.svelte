@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { CATALOGUE } from '$lib/catalogue';
-	import { Autosave } from '$lib/client/autosave.svelte';
-	import { movementForm } from '$lib/client/documents';
+	import { Autosave } from '$lib/client/saving/autosave.svelte';
+	import { movementForm } from '$lib/client/saving/documents';
 	import {
 		movementDraftOf,
 		readMovementDraft,

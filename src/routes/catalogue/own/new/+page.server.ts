@@ -1,6 +1,6 @@
 import { db } from '$lib/server/db';
-import { studioOfRequest } from '$lib/server/endpoint';
-import { studioCatalogue } from '$lib/server/studio-catalogue';
+import { studioOfRequest } from '$lib/server/http/endpoint';
+import { studioCatalogue } from '$lib/server/studio/studio-catalogue';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {

@@ -1,10 +1,11 @@
 import { dayInZone } from '$lib/core/calendar';
-import { groupResults, offersOf, studentResults, TEST_IDS, testToRepeat } from '$lib/core/measure';
-import { groupCheckIns, keepsFor, lastKept, studentCheckIns } from '$lib/server/check-ins';
+import { groupResults, offersOf, studentResults, testToRepeat } from '$lib/core/measure';
+import { TEST_IDS } from '$lib/core/hip-tests';
+import { groupCheckIns, keepsFor, lastKept, studentCheckIns } from '$lib/server/group/check-ins';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { getGroup } from '$lib/server/groups';
-import { listStudents } from '$lib/server/students';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { getGroup } from '$lib/server/group/groups';
+import { listStudents } from '$lib/server/group/students';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, url }) => {

@@ -3,7 +3,8 @@
 	import { remove, save } from '$lib/client/api';
 	import { withVersion } from '$lib/core/validation';
 	import { GROUP } from '$lib/core/group';
-	import { KEEP_YEARS, withOffer, type MeasureSuggestion } from '$lib/core/measure';
+	import { withOffer, type MeasureSuggestion } from '$lib/core/measure';
+	import { KEEP_YEARS } from '$lib/core/hip-tests';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import Result from '$lib/ui/measure/Result.svelte';
 	import TakeCheckIn from '$lib/ui/measure/TakeCheckIn.svelte';

@@ -1,9 +1,9 @@
 import { dayInZone, shortDay } from '$lib/core/calendar';
 import { overWeeks, weeksTable, weeksWords } from '$lib/core/record';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { groupHistory, lastTaught } from '$lib/server/history';
-import { QUOTAS } from '$lib/server/quotas';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { groupHistory, lastTaught } from '$lib/server/record/history';
+import { QUOTAS } from '$lib/server/http/quotas';
 import type { PageServerLoad } from './$types';
 
 /** As many classes as a season has. */

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { weeksChart } from '$lib/client/weeks-chart';
+	import { weeksChart } from '$lib/client/charts/weeks-chart';
 	import Chart from '$lib/ui/chart/Chart.svelte';
 	import Fold from '$lib/ui/fields/Fold.svelte';
 	import WithoutPlan from '$lib/ui/record/WithoutPlan.svelte';

@@ -1,9 +1,9 @@
 import { dayInZone, dayName } from '$lib/core/calendar';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { loadPlanContext, planInput } from '$lib/server/plan-context';
-import { planTitlesOfGroup } from '$lib/server/plans';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { loadPlanContext, planInput } from '$lib/server/plan/plan-context';
+import { planTitlesOfGroup } from '$lib/server/plan/plans';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
 import type { PageServerLoad } from './$types';
 
 /** Two classes of a group side by side: the one at this address, and an earlier or other one (`?with=`). */

@@ -3,9 +3,9 @@ import { writePlanFile } from '$lib/core/formats';
 import { slugsOf } from '$lib/core/plan';
 import { dayInZone } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
-import { fileName } from '$lib/server/file-name';
-import { loadPlanContext } from '$lib/server/plan-context';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { fileName } from '$lib/server/http/file-name';
+import { loadPlanContext } from '$lib/server/plan/plan-context';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
 import type { RequestHandler } from './$types';
 
 /** The plan in the open format, with the group it was made for and the movements that do not ship with the app. */

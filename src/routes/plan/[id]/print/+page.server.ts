@@ -2,8 +2,8 @@ import { dayInZone, dayName } from '$lib/core/calendar';
 import { groupToday } from '$lib/core/group';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { loadPlanContext, planInput } from '$lib/server/plan-context';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
+import { loadPlanContext, planInput } from '$lib/server/plan/plan-context';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, request }) => {

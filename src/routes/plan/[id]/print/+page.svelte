@@ -6,7 +6,7 @@
 	import { kitName } from '$lib/core/group';
 	import { cautionInWords, kitInWords } from '$lib/core/substitution';
 	import { linkedInWords } from '$lib/core/view-models';
-	import { HIP_TESTS } from '$lib/core/measure';
+	import { HIP_TESTS } from '$lib/core/hip-tests';
 	import { isLinked } from '$lib/core/plan';
 
 	let { data } = $props();

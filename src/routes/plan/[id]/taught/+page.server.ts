@@ -3,12 +3,12 @@ import { feedbackText } from '$lib/core/record';
 import { isTaught, notesOfTally } from '$lib/core/teach';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { loadPlanContext, planInput, type StoredPlanContext } from '$lib/server/plan-context';
-import { recordOfPlan } from '$lib/server/records';
-import { mentionable, readable } from '$lib/server/students';
-import { movementsFor } from '$lib/server/studio-catalogue';
-import { ledOfPlan } from '$lib/server/teachings';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { loadPlanContext, planInput, type StoredPlanContext } from '$lib/server/plan/plan-context';
+import { recordOfPlan } from '$lib/server/record/records';
+import { mentionable, readable } from '$lib/server/group/students';
+import { movementsFor } from '$lib/server/studio/studio-catalogue';
+import { ledOfPlan } from '$lib/server/record/teachings';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, request }) => {

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { change } from '$lib/client/api';
-	import { writeDown } from '$lib/client/write-down';
+	import { writeDown } from '$lib/client/saving/write-down';
 	import { momentWords } from '$lib/core/calendar';
 	import { draftNotes, withFeltEffort, type ClassNotes } from '$lib/core/record';
 	import RecordForm from '$lib/ui/record/RecordForm.svelte';

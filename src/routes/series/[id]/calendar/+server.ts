@@ -1,9 +1,9 @@
 import { USUAL_PACE } from '$lib/core/pace';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/calendar-file';
-import { orNotFound, studioOfRequest } from '$lib/server/endpoint';
-import { loadSeriesContext } from '$lib/server/series-context';
+import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/http/calendar-file';
+import { orNotFound, studioOfRequest } from '$lib/server/http/endpoint';
+import { loadSeriesContext } from '$lib/server/series/series-context';
 import type { RequestHandler } from './$types';
 
 /** The dates of a series as an iCalendar file to take away. */

@@ -1,9 +1,9 @@
 import { compute } from '$lib/server/compute/pool';
-import { paceOfTeacher } from '$lib/server/teachers-pace';
+import { paceOfTeacher } from '$lib/server/record/teachers-pace';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { seriesTitles } from '$lib/server/series';
-import { loadSeriesContext, seriesInput } from '$lib/server/series-context';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { seriesTitles } from '$lib/server/series/series';
+import { loadSeriesContext, seriesInput } from '$lib/server/series/series-context';
 import type { PageServerLoad } from './$types';
 
 /** Two series side by side: the one at this address, and another one (`?with=`). */

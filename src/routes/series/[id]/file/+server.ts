@@ -3,10 +3,10 @@ import { findMovement } from '$lib/catalogue';
 import { writeSeriesFile } from '$lib/core/formats';
 import { slugsOfSeries } from '$lib/core/series';
 import { db } from '$lib/server/db';
-import { fileName } from '$lib/server/file-name';
-import { orNotFound, studioOfRequest } from '$lib/server/endpoint';
-import { loadSeriesContext } from '$lib/server/series-context';
-import { catalogueWith } from '$lib/server/studio-catalogue';
+import { fileName } from '$lib/server/http/file-name';
+import { orNotFound, studioOfRequest } from '$lib/server/http/endpoint';
+import { loadSeriesContext } from '$lib/server/series/series-context';
+import { catalogueWith } from '$lib/server/studio/studio-catalogue';
 import type { RequestHandler } from './$types';
 
 /** The series in the open format, with its plans, the group, and the movements that do not ship with the app. */

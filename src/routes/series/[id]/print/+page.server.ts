@@ -1,9 +1,9 @@
-import { HIP_TESTS } from '$lib/core/measure';
-import { paceOfTeacher } from '$lib/server/teachers-pace';
+import { HIP_TESTS } from '$lib/core/hip-tests';
+import { paceOfTeacher } from '$lib/server/record/teachers-pace';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { loadSeriesContext, seriesInput } from '$lib/server/series-context';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { loadSeriesContext, seriesInput } from '$lib/server/series/series-context';
 import type { PageServerLoad } from './$types';
 
 /** One page for the studio wall: dates, themes and ladders, and nothing of the people. */

@@ -1,12 +1,13 @@
 import { dayName } from '$lib/core/calendar';
-import { groupResults, studentResults, HIP_TESTS, type Dated } from '$lib/core/measure';
+import { groupResults, studentResults, type Dated } from '$lib/core/measure';
+import { HIP_TESTS } from '$lib/core/hip-tests';
 import { seriesSummary } from '$lib/core/series';
-import { groupCheckIns, studentCheckIns } from '$lib/server/check-ins';
+import { groupCheckIns, studentCheckIns } from '$lib/server/group/check-ins';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { getGroup } from '$lib/server/groups';
-import { getSeries } from '$lib/server/series';
-import { listStudents } from '$lib/server/students';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { getGroup } from '$lib/server/group/groups';
+import { getSeries } from '$lib/server/series/series';
+import { listStudents } from '$lib/server/group/students';
 import type { PageServerLoad } from './$types';
 
 /** Loads the results of a series for the group to read; names only where the teacher asks for them (`?names`). */

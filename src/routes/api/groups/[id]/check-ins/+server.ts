@@ -1,12 +1,12 @@
 import { canHaveBeen, dayInZone, isIsoDay } from '$lib/core/calendar';
-import { checkInFaults, type CheckIn } from '$lib/core/measure';
-import { once } from '$lib/server/accepted';
-import { addCheckIn } from '$lib/server/check-ins';
+import { checkInFaults, type CheckIn } from '$lib/core/hip-tests';
+import { once } from '$lib/server/http/accepted';
+import { addCheckIn } from '$lib/server/group/check-ins';
 import { db } from '$lib/server/db';
 import { newRowId } from '$lib/server/db/ids';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { getGroup } from '$lib/server/groups';
-import { readJsonObject, tokenOf } from '$lib/server/requests';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { getGroup } from '$lib/server/group/groups';
+import { readJsonObject, tokenOf } from '$lib/server/http/requests';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

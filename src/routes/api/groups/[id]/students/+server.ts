@@ -1,10 +1,10 @@
 import { studentFaults, type Student } from '$lib/core/group';
 import { db } from '$lib/server/db';
-import { getGroup } from '$lib/server/groups';
-import { once } from '$lib/server/accepted';
-import { readJsonObject, tokenOf } from '$lib/server/requests';
-import { orNotFound, ownerOfRequest } from '$lib/server/endpoint';
-import { createStudent } from '$lib/server/students';
+import { getGroup } from '$lib/server/group/groups';
+import { once } from '$lib/server/http/accepted';
+import { readJsonObject, tokenOf } from '$lib/server/http/requests';
+import { orNotFound, ownerOfRequest } from '$lib/server/http/endpoint';
+import { createStudent } from '$lib/server/group/students';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -3,17 +3,28 @@ import { CLASS_NOTES, classNotesFaults, type ClassNotes } from '$lib/core/record
 import { withMentions, type Mentionable } from '$lib/core/people';
 import { upTo } from '$lib/core/validation';
 import { workFor } from '$lib/server/compute/pool';
-import { saveOnce } from '$lib/server/accepted';
+import { saveOnce } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
 import type { Db } from '$lib/server/db/open';
-import { readJsonObject, versionOf } from '$lib/server/requests';
-import { groupOfTaught, removeRecordOfPlan, saveRecordOfPlan, setTaughtDay } from '$lib/server/records';
-import { mentionable, readable } from '$lib/server/students';
-import { learnFromPlan } from '$lib/server/teachers-pace';
-import { ownerOfRequest, readSave, removalAnswer, saveAnswer, studioOfRequest } from '$lib/server/endpoint';
+import { readJsonObject, versionOf } from '$lib/server/http/requests';
+import {
+	groupOfTaught,
+	removeRecordOfPlan,
+	saveRecordOfPlan,
+	setTaughtDay
+} from '$lib/server/record/records';
+import { mentionable, readable } from '$lib/server/group/students';
+import { learnFromPlan } from '$lib/server/record/teachers-pace';
+import {
+	ownerOfRequest,
+	readSave,
+	removalAnswer,
+	saveAnswer,
+	studioOfRequest
+} from '$lib/server/http/endpoint';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
-import type { Owner } from '$lib/server/owner';
+import type { Owner } from '$lib/server/http/owner';
 
 /**
  * Writes down how the class of a plan went, for the first time from version 0: 200 with the version, 409 with what is

@@ -1,8 +1,8 @@
 import { shortDay } from '$lib/core/calendar';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest, removalAnswer } from '$lib/server/endpoint';
-import { readJsonObject, versionOf } from '$lib/server/requests';
-import { mentionable, notesThatName, readable, takeNameOut } from '$lib/server/students';
+import { orNotFound, ownerOfRequest, removalAnswer } from '$lib/server/http/endpoint';
+import { readJsonObject, versionOf } from '$lib/server/http/requests';
+import { mentionable, notesThatName, readable, takeNameOut } from '$lib/server/group/students';
 import { error, json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -3,8 +3,8 @@ import { momentOf } from '$lib/core/series';
 import type { TeachPack } from '$lib/core/teach';
 import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { loadPlanContext, planInput } from '$lib/server/plan-context';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { loadPlanContext, planInput } from '$lib/server/plan/plan-context';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

@@ -1,13 +1,13 @@
 import { dayInZone, momentWords } from '$lib/core/calendar';
 import { EVENT_LIMITS, type SessionEvent, type Script } from '$lib/core/teach';
 import { schemaFaults, type Fault } from '$lib/core/validation';
-import { TOKEN } from '$lib/server/accepted';
+import { TOKEN } from '$lib/server/http/accepted';
 import { workFor } from '$lib/server/compute/pool';
-import { keepCountsOfClass } from '$lib/server/counts-of-class';
+import { keepCountsOfClass } from '$lib/server/plan/counts-of-class';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/endpoint';
-import { readJsonObject } from '$lib/server/requests';
-import { learnFromPlan } from '$lib/server/teachers-pace';
+import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { readJsonObject } from '$lib/server/http/requests';
+import { learnFromPlan } from '$lib/server/record/teachers-pace';
 import {
 	addToTeaching,
 	beganOf,
@@ -16,7 +16,7 @@ import {
 	setOver,
 	writeDownEnded,
 	type PlacedEvent
-} from '$lib/server/teachings';
+} from '$lib/server/record/teachings';
 import { error, json } from '@sveltejs/kit';
 import { array, boolean, mixed, number, object, string } from 'yup';
 import type { RequestHandler } from './$types';

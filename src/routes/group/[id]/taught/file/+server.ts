@@ -1,8 +1,8 @@
 import { historyCsv } from '$lib/core/formats';
 import { db } from '$lib/server/db';
-import { orNotFound, ownerOfRequest } from '$lib/server/endpoint';
-import { fileName } from '$lib/server/file-name';
-import { groupHistory } from '$lib/server/history';
+import { orNotFound, ownerOfRequest } from '$lib/server/http/endpoint';
+import { fileName } from '$lib/server/http/file-name';
+import { groupHistory } from '$lib/server/record/history';
 import type { RequestHandler } from './$types';
 
 /** Every class of a group that was written down, as CSV (RFC 4180): 200, 404. */

@@ -1,0 +1,2 @@
+export * from './analysis';
+export { planContext } from './context';

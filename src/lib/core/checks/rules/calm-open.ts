@@ -1,0 +1,44 @@
+import { findBlock, type PlanEdit } from '../../plan';
+import { findingLocation } from '../helpers';
+import { isCalm, OPENING_ITEMS } from '../../rules';
+import type { Check } from '../types';
+
+export const calmOpen: Check = {
+	meta: {
+		id: 'calm-open',
+		summary: 'The class opens calmly',
+		severity: 'fix',
+		why: 'People arrive stressed or stiff; easy shapes let them settle first.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ items }) {
+		return items
+			.slice(0, OPENING_ITEMS)
+			.filter(({ form }) => !isCalm(form))
+			.slice(0, 1)
+			.map((taught) => ({
+				message: `the class opens with ${taught.movement.english} at intensity ${taught.form.intensity} of 5`,
+				where: findingLocation(taught),
+				data: { movement: taught.movement.slug, intensity: taught.form.intensity },
+				repairable: items.some(({ form }) => isCalm(form))
+			}));
+	},
+	/** Brings calm blocks from later to the front of it, as many as the opening wants. */
+	repair(finding, { items, plan }) {
+		const from = items.findIndex(({ item }) => item.id === finding.where.itemId);
+		const place = finding.where.blockId && findBlock(plan, finding.where.blockId);
+		const calm = items
+			.slice(from + 1)
+			.filter(({ form, blockId }) => isCalm(form) && blockId !== finding.where.blockId);
+		const blocks = [...new Set(calm.map(({ blockId }) => blockId))].slice(0, OPENING_ITEMS - from);
+		const [first] = calm;
+		if (!first || !place || blocks.length < OPENING_ITEMS - from) return null;
+		const edits = blocks.map((blockId, i): PlanEdit => ({
+			do: 'move',
+			blockId,
+			to: { sectionId: place.sectionId, index: place.index + i }
+		}));
+		return { label: `Open with ${first.movement.english}`, edits };
+	}
+};

@@ -1,0 +1,36 @@
+import { formatDuration } from '../../clock';
+import { fit } from '../../fit';
+import type { Check } from '../types';
+
+export const timeOverOrUnder: Check = {
+	meta: {
+		id: 'time-over-or-under',
+		summary: 'The class ends on time',
+		severity: 'stop',
+		why: 'A plan that counts only the holds runs over by half; the closing rest is then cut short.',
+		source: 'common practice',
+		canRepair: true
+	},
+	check({ plan, timeline, items }) {
+		const off = timeline.totalSeconds - plan.lengthSeconds;
+		if (off === 0 || items.length === 0) return [];
+		const amount = formatDuration(Math.abs(off));
+		return [
+			{
+				message: off > 0 ? `the class runs ${amount} over` : `the class ends ${amount} early`,
+				// a few seconds are nothing that anybody in the room would feel
+				severity: Math.abs(off) <= 30 ? ('note' as const) : ('stop' as const),
+				where: { atSeconds: Math.min(plan.lengthSeconds, timeline.totalSeconds) },
+				data: { offSeconds: off, totalSeconds: timeline.totalSeconds, lengthSeconds: plan.lengthSeconds }
+			}
+		];
+	},
+	repair(_finding, { plan, find, pace }) {
+		const result = fit(plan, find, pace);
+		if (!result.ok) return null;
+		return {
+			label: `Fit to ${formatDuration(plan.lengthSeconds)}`,
+			edits: [{ do: 'setDoses', doses: result.doses }]
+		};
+	}
+};

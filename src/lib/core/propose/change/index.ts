@@ -1,1 +1,0 @@
-export { CHANGES, CHANGE_WORDS, changedClass, type ChangedClass, type ChangeId } from './change';

@@ -1,0 +1,2 @@
+export * from './lists';
+export * from './plural';
