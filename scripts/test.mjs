@@ -1,4 +1,4 @@
-// `npm test`: format, lint, types, unit tests, build, attacks and browser tests, as many side by side as there are cores;
+// `npm test`: format, lint, order of rooms, types, unit tests, build, attacks and browser tests, as many side by side as there are cores;
 // installs what is missing first. `npm test -- PART ...` runs only the parts whose names begin so.
 import { spawn } from 'node:child_process';
 import { availableParallelism } from 'node:os';
@@ -51,6 +51,12 @@ const STEPS = [
 		command: bin('eslint'),
 		// no cache: its configuration holds functions, by which ESLint cannot know it again
 		args: ['.'],
+		after: ['sync']
+	},
+	{
+		name: 'rooms',
+		command: bin('depcruise'),
+		args: ['--config', '.dependency-cruiser.mjs', 'src', 'tests', 'bench', 'scripts'],
 		after: ['sync']
 	},
 	{

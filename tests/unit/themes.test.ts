@@ -7,8 +7,8 @@ import { newGroup, PRESETS } from '../../src/lib/core/group';
 import { modesOf, PURPOSES } from '../../src/lib/core/movement';
 import { emptyPlan } from '../../src/lib/core/plan';
 import {
-	ANY_LET_GO,
-	ANY_WAKE,
+	ANY_RELEASE,
+	ANY_WARM,
 	canLink,
 	candidatesOf,
 	optionsFor,
@@ -23,9 +23,9 @@ import { styleOf } from '../../src/lib/core/style';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 
 const linesOf = () => [
-	...THEMES.flatMap((theme) => [...theme.wake, ...theme.build, ...theme.peak, ...theme.letGo]),
-	...ANY_WAKE,
-	...ANY_LET_GO
+	...THEMES.flatMap((theme) => [...theme.warm, ...theme.build, ...theme.peak, ...theme.release]),
+	...ANY_WARM,
+	...ANY_RELEASE
 ];
 const partsOf = (line: string) =>
 	readThemeLine(line).parts.map((part) => ({ ...part, movement: findMovement(part.slug) }));
@@ -54,8 +54,8 @@ describe('every line of a theme', () => {
 	});
 
 	it('stands once in its list', () => {
-		for (const { about, wake, build, peak, letGo } of THEMES)
-			for (const list of [wake, build, peak, letGo]) expect(new Set(list).size, about).toBe(list.length);
+		for (const { about, warm, build, peak, release } of THEMES)
+			for (const list of [warm, build, peak, release]) expect(new Set(list).size, about).toBe(list.length);
 	});
 });
 
@@ -64,7 +64,7 @@ describe('themes', () => {
 		for (const { purposes, about, quiet, steep, ...lists } of THEMES) {
 			expect(about).toBeTruthy();
 			for (const purpose of purposes) expect(PURPOSES).toContain(purpose);
-			expect(Object.keys(lists).sort()).toEqual(['build', 'letGo', 'peak', 'wake']);
+			expect(Object.keys(lists).sort()).toEqual(['build', 'peak', 'release', 'warm']);
 			for (const list of Object.values(lists)) expect(list.length).toBeGreaterThan(2);
 			for (const flag of [quiet, steep]) expect([undefined, true]).toContain(flag);
 		}

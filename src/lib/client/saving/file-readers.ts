@@ -4,12 +4,12 @@ import { PLAN } from '$lib/core/plan';
 import { notesOf } from '$lib/core/record';
 import { seriesAsSent, withNewIds } from '$lib/core/series';
 import { faultLines, withVersion, type Fault } from '$lib/core/validation';
-import type { FileKind, FileResult } from './open-file';
+import type { FileKind, FileResult } from './file-kinds';
 import { newId } from '../page/ids';
 
 const refused = (faults: readonly Fault[]): FileResult => ({ ok: false, lines: faultLines(faults) });
 
-/** How each kind of file is read, and what of it is sent. Loaded when a file is chosen: it holds the whole catalogue. */
+/** Reads each kind of file into what is sent to the server. Loaded when a file is chosen: it holds the whole catalogue. */
 export const READERS: Record<FileKind, (text: string) => FileResult> = {
 	plan(text) {
 		const read = readPlanFile(text, findMovement);

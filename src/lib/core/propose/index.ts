@@ -1,8 +1,8 @@
 export { alternativesFor, type Alternative } from './choose/alternatives';
 export { proposeClasses, type ClassRequest } from './choose/classes';
 export {
-	ANY_LET_GO,
-	ANY_WAKE,
+	ANY_RELEASE,
+	ANY_WARM,
 	candidatesOf,
 	compose,
 	shapesFor,

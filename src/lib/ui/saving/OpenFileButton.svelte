@@ -2,7 +2,8 @@
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { goto } from '$app/navigation';
 	import { create } from '$lib/client/api';
-	import { FILE_READERS, readFile, type FileKind } from '$lib/client/saving/open-file';
+	import { OPENABLE_FILES, type FileKind } from '$lib/client/saving/file-kinds';
+	import { readFile } from '$lib/client/saving/open-file';
 	import { Button, FileUploaderButton, Modal } from 'carbon-components-svelte';
 
 	interface Props {
@@ -10,7 +11,7 @@
 		groups: { id: string; name: string }[];
 	}
 	let { kind, groups }: Props = $props();
-	const file = $derived(FILE_READERS[kind]);
+	const file = $derived(OPENABLE_FILES[kind]);
 
 	const id = $props.id();
 	let open = $state(false);

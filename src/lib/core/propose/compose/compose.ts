@@ -13,7 +13,8 @@ import { draftFeatures } from './draft';
 import { keepOf } from './kept';
 import { candidatesOf } from './candidates';
 import { draftOfScheme } from './scheme';
-import { constructInitial, anneal } from './search';
+import { constructInitial } from './initial';
+import { anneal } from './search';
 import { possibleThemes, buildPools } from './pools';
 import { closingSecondsOf, storyOf, type Story } from './story';
 import type { Theme } from './themes';
@@ -97,12 +98,12 @@ export function* compose(
 		};
 		const story = storyOf(request, random);
 		if (story.themes[0]) taken.add(story.themes[0]);
-		const shelves = buildPools(story.themes, candidates, {
+		const pools = buildPools(story.themes, candidates, {
 			known: wishes.mostNew === undefined ? null : known,
 			closingSeconds: closingSecondsOf(group, style, base.lengthSeconds)
 		});
 		const keep = keepOf(base, wishes.only, context, kinds, story);
-		const strong = shelves.peak.flatMap(({ parts }) => parts.flat()).filter(({ traits }) => traits.strong);
+		const strong = pools.peak.flatMap(({ parts }) => parts.flat()).filter(({ traits }) => traits.strong);
 		const task: Task = {
 			group,
 			style,
@@ -126,8 +127,8 @@ export function* compose(
 			const own: Task = wishes.effort
 				? { ...task, wishes: { ...task.wishes, effort: scaled(wishes.effort, 1 / bias) } }
 				: task;
-			const { scheme, value } = anneal(constructInitial(own, shelves, random), own, shelves, random, steps);
-			const draft = draftOfScheme(scheme, shelves, keep.closed);
+			const { scheme, value } = anneal(constructInitial(own, pools, random), own, pools, random, steps);
+			const draft = draftOfScheme(scheme, pools, keep.closed);
 			const raw = toPlan(base, draft, story, { lead, keep, wishes });
 			const timed = onTime(raw, context, base);
 			const most = unmet(timed, wishes, context);

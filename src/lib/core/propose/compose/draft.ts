@@ -120,7 +120,7 @@ export function draftFeatures(
 		kinds,
 		steps,
 		wordsBefore: [],
-		way: lost / Math.max(1, totalSeconds),
+		transitionShare: lost / Math.max(1, totalSeconds),
 		purposes,
 		totalSeconds,
 		shares,

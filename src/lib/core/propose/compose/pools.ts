@@ -1,7 +1,7 @@
 import type { Mode, Position } from '../../movement';
 import type { SectionKind } from '../../plan';
 import { closing, type Candidate } from './candidates';
-import { ANY_LET_GO, ANY_WAKE, readThemeLine, THEMES, type Theme } from './themes';
+import { ANY_RELEASE, ANY_WARM, readThemeLine, THEMES, type Theme } from './themes';
 
 /** A line of a theme with what may be given for each of its parts, the easier form first. */
 export interface ThemeLine {
@@ -13,11 +13,11 @@ export interface ThemeLine {
 
 /** Candidates for each section of a class, by the themes of a story, and those that suit any theme. */
 export interface CandidatePools {
-	wake: readonly ThemeLine[];
+	warm: readonly ThemeLine[];
 	/** One list for each theme. */
 	build: readonly (readonly ThemeLine[])[];
 	peak: readonly ThemeLine[];
-	letGo: readonly ThemeLine[];
+	release: readonly ThemeLine[];
 	/** By part of the class: everything that may stand there. */
 	any: Record<SectionKind, readonly Candidate[]>;
 	/** Resets between demanding blocks, by position. */
@@ -109,13 +109,13 @@ export function buildPools(
 		traits.form.intensity <= BUILD_INTENSITY && (many || !traits.rest || traits.reset);
 	const peaks = ({ traits, sections }: Candidate, many: boolean) =>
 		sections.has('peak') || many || traits.strong;
-	const each = (key: 'wake' | 'peak' | 'letGo', may: (candidate: Candidate, many: boolean) => boolean) =>
+	const each = (key: 'warm' | 'peak' | 'release', may: (candidate: Candidate, many: boolean) => boolean) =>
 		themes.flatMap((theme, t) => lines(theme[key], t, may));
 	return {
-		wake: metLines([...each('wake', into('warm')), ...lines(ANY_WAKE, null, into('warm'))]),
+		warm: metLines([...each('warm', into('warm')), ...lines(ANY_WARM, null, into('warm'))]),
 		build: themes.map((theme, t) => lines(theme.build, t, builds)),
 		peak: each('peak', peaks),
-		letGo: metLines([...each('letGo', into('release')), ...lines(ANY_LET_GO, null, into('release'))]),
+		release: metLines([...each('release', into('release')), ...lines(ANY_RELEASE, null, into('release'))]),
 		any: {
 			settle: metFirst(candidates.filter(into('settle'))),
 			warm: metFirst(candidates.filter(into('warm'))),

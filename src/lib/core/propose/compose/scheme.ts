@@ -5,15 +5,15 @@ import type { Candidate } from './candidates';
 import type { CandidatePools } from './pools';
 
 /**
- * A class as its search changes it: what wakes, an episode of the build for each theme, the peak, and what lets go. What
- * lets go between is put in afterwards, where a heavy block or an episode ends.
+ * A class as the search changes it: section by section, the build as one episode for each theme. Resets are added
+ * afterwards, where a heavy block or an episode ends.
  */
 export interface Scheme {
 	settle: readonly Unit[];
-	wake: readonly Unit[];
+	warm: readonly Unit[];
 	episodes: readonly { theme: number; units: readonly Unit[] }[];
 	peak: readonly Unit[];
-	letGo: readonly Unit[];
+	release: readonly Unit[];
 	rest: readonly Unit[];
 }
 
@@ -39,7 +39,7 @@ const letsGo = ({ parts }: Unit) =>
 
 /** The class that a scheme becomes: with what lets go between, and pauses after it. */
 export function draftOfScheme(
-	{ settle, wake, episodes, peak, letGo, rest }: Scheme,
+	{ settle, warm, episodes, peak, release, rest }: Scheme,
 	{ resets }: CandidatePools,
 	closed: ReadonlySet<SectionKind>
 ): Draft {
@@ -75,8 +75,8 @@ export function draftOfScheme(
 	const build = episodes.flatMap(({ units }, i) =>
 		closed.has('build') ? units : eased(units, episodes[i + 1]?.units[0] ?? peak[0])
 	);
-	const ends = letGo.map((unit, i): Unit =>
-		i === letGo.length - 1 && i > 0 && !unit.kept ? { ...unit, notice: true } : unit
+	const ends = release.map((unit, i): Unit =>
+		i === release.length - 1 && i > 0 && !unit.kept ? { ...unit, notice: true } : unit
 	);
-	return [settle, wake, build, closed.has('peak') ? peak : eased(peak, undefined), ends, rest];
+	return [settle, warm, build, closed.has('peak') ? peak : eased(peak, undefined), ends, rest];
 }

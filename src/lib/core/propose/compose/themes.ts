@@ -12,10 +12,10 @@ export interface Theme {
 	purposes: readonly Purpose[];
 	/** Subject of a class with this theme: "standing strength". */
 	about: string;
-	wake: readonly string[];
+	warm: readonly string[];
 	build: readonly string[];
 	peak: readonly string[];
-	letGo: readonly string[];
+	release: readonly string[];
 	/** Only for teachers who hold long and do little. */
 	quiet?: true;
 	/** Not for beginners, nor between two halves of a day at a desk. */
@@ -25,8 +25,8 @@ export interface Theme {
 /** A test holds the data to their type and to the catalogue. */
 export const THEMES = data.themes as readonly Theme[];
 /** Openers that suit any class, and what lets go at the end of any. */
-export const ANY_WAKE: readonly string[] = data.anyWake;
-export const ANY_LET_GO: readonly string[] = data.anyLetGo;
+export const ANY_WARM: readonly string[] = data.anyWarm;
+export const ANY_RELEASE: readonly string[] = data.anyRelease;
 
 /** Reads a line: its movements with their modes, and whether they flow with the breath. */
 export function readThemeLine(line: string): { parts: { slug: string; mode?: Mode }[]; flow: boolean } {

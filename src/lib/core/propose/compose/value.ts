@@ -28,7 +28,7 @@ export function valueOf(draft: Draft, task: Task): number {
 	const { flow } = task.wishes.weights;
 	return (
 		worth(reading).total -
-		(flow - 1) * TERMS.way.points * reading.way -
+		(flow - 1) * TERMS.transitionShare.points * reading.transitionShare -
 		shapeLoss(draft, reading, task) -
 		storyLoss(draft, task) -
 		peopleLoss(reading, task) -

@@ -21,25 +21,25 @@ export const TERMS = {
 	/** Moved before it is held. */
 	movedFirst: { points: 1.9, cap: 0.89 },
 	/** From the floor to the feet and back, per change from item to item. */
-	noFarTravel: { points: 6, cap: 0 },
+	levelChanges: { points: 6, cap: 0 },
 	/** The theme goes on where the position changes. */
 	carriedOver: { points: 2.3, cap: 0.05 },
 	/** No neighbour does the same again. */
 	noCopy: { points: 9, cap: 0 },
 	/** The first item has no sides. */
-	opensEven: { points: 0.7, cap: 1 },
+	opensSymmetrical: { points: 0.7, cap: 1 },
 	/** The time goes to few tissues and muscles. */
-	fewTissues: { points: 3.5, cap: 0.55 },
+	tissueFocus: { points: 3.5, cap: 0.55 },
 	/** Seconds of changing position and fetching kit, as a share of the class. */
-	way: { points: 12, cap: -0.02 },
+	transitionShare: { points: 12, cap: -0.02 },
 	/** The most demanding item is own strength or a shape of the group’s purposes, never a resting shape. */
 	peak: { points: 1.2, cap: 1 },
 	/** Strength comes in sets. */
 	sets: { points: 0.8, cap: 0.4 },
 	/** After each heavy side something lets go. */
-	letsGo: { points: 1, cap: 1 },
+	released: { points: 1, cap: 1 },
 	/** Words at the beginning, before what is new and at the end; pauses to notice. */
-	spoken: { points: 0.8, cap: 1 }
+	cueCoverage: { points: 0.8, cap: 1 }
 } as const satisfies Record<string, { points: number; cap: number }>;
 export type TermId = keyof typeof TERMS;
 
@@ -56,9 +56,9 @@ export const GUARDS = {
 	/** Rests in a row, and too many before the last. */
 	rests: { points: 0.4, most: 2 },
 	/** Resets after nothing that was heavy. */
-	aimless: { points: 0.4, most: 2 },
+	pointlessResets: { points: 0.4, most: 2 },
 	/** Away and back within three items. */
-	hops: { points: 0.3, most: 2 },
+	backAndForth: { points: 0.3, most: 2 },
 	/** Changes of position in more than half of the joints between items. */
 	travel: { points: 0.2, most: 2 },
 	/** Direction time in few directions: per tenth of entropy. */

@@ -27,7 +27,7 @@ export interface ClassFeatures {
 	/** Blocks of words, by the number of steps before each. */
 	wordsBefore: readonly number[];
 	/** Seconds of changing position and fetching, as a share of the class. */
-	way: number;
+	transitionShare: number;
 	purposes: ReadonlySet<Purpose>;
 }
 

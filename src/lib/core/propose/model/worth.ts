@@ -43,7 +43,7 @@ export function readingOf(
 		kinds,
 		steps: scoredItems(plan, items, timeline.totalSeconds, kinds),
 		wordsBefore: wordsBefore(plan),
-		way: wayShare(timeline),
+		transitionShare: shareOfTransitions(timeline),
 		purposes: new Set(group?.purposes ?? [])
 	};
 }
@@ -58,7 +58,7 @@ export function worthOf(
 	return worth(readingOf(plan, find, group, pace));
 }
 
-function wayShare({ entries, totalSeconds }: Timeline): number {
+function shareOfTransitions({ entries, totalSeconds }: Timeline): number {
 	const lost = entries.filter(({ phase }) => phase === 'move' || phase === 'fetch');
 	return lost.reduce((sum, e) => sum + e.toSeconds - e.fromSeconds, 0) / Math.max(1, totalSeconds);
 }
@@ -98,7 +98,13 @@ const mean = (values: readonly number[]) => {
 };
 
 /** The terms, each as the number that is weighted; what each means stands beside its points. */
-function termsOf({ steps, kinds, wordsBefore, way, purposes }: ClassFeatures): Record<TermId, number> {
+function termsOf({
+	steps,
+	kinds,
+	wordsBefore,
+	transitionShare,
+	purposes
+}: ClassFeatures): Record<TermId, number> {
 	const n = steps.length;
 	const joints = Math.max(1, n - 1);
 	const { overall, near } = similarities(steps, kinds);
@@ -110,16 +116,16 @@ function termsOf({ steps, kinds, wordsBefore, way, purposes }: ClassFeatures): R
 		returns: -new Set(steps.map((s) => s.traits.kind)).size / n,
 		further: further(steps, kinds),
 		movedFirst: movedFirst(steps, kinds),
-		noFarTravel: -joined(steps, (a, b) => Math.abs(a.traits.level - b.traits.level) >= 2) / joints,
+		levelChanges: -joined(steps, (a, b) => Math.abs(a.traits.level - b.traits.level) >= 2) / joints,
 		carriedOver: carriedOver(steps, kinds, overall),
 		noCopy: -joined(steps, (a, b) => isCopy(a, b, kinds)) / joints,
-		opensEven: Number(!steps[0]!.traits.sided),
-		fewTissues: fewTissues(steps),
-		way: -way,
+		opensSymmetrical: Number(!steps[0]!.traits.sided),
+		tissueFocus: tissueFocus(steps),
+		transitionShare: -transitionShare,
 		peak: peakOf(steps, purposes),
 		sets: mean(steps.filter((s) => s.traits.strong && s.section !== 'warm').map((s) => Number(s.sets > 1))),
-		letsGo: letsGo(steps),
-		spoken: cuedShare(steps, wordsBefore)
+		released: released(steps),
+		cueCoverage: cuedShare(steps, wordsBefore)
 	};
 }
 
@@ -237,7 +243,7 @@ function isCopy(a: ScoredItem, b: ScoredItem, kinds: Kinds): boolean {
 	);
 }
 
-function fewTissues(steps: readonly ScoredItem[]): number {
+function tissueFocus(steps: readonly ScoredItem[]): number {
 	const seconds = new Array<number>(PARTS).fill(0);
 	let all = 0;
 	for (const { traits, seconds: own } of steps)
@@ -261,7 +267,7 @@ function peakOf(steps: readonly ScoredItem[], purposes: ReadonlySet<string>): nu
 }
 
 /** The share of heavy ends of blocks after which something easier or a pause comes at once. */
-function letsGo(steps: readonly ScoredItem[]): number {
+function released(steps: readonly ScoredItem[]): number {
 	let [ends, eased] = [0, 0];
 	for (let i = 0; i + 1 < steps.length; i++) {
 		const s = steps[i]!;
@@ -289,7 +295,7 @@ function guardsOf({ steps, kinds }: ClassFeatures): Record<GuardId, number> {
 	const inUnit = new Map<number, number>();
 	const visits = new Map<number, number>();
 	const kit = new Set<string>();
-	let [restsBefore, aimless, hops] = [0, 0, 0];
+	let [restsBefore, pointlessResets, backAndForth] = [0, 0, 0];
 	for (let i = 0; i < n; i++) {
 		const { unit, traits, noticed } = steps[i]!;
 		inUnit.set(unit, (inUnit.get(unit) ?? 0) + 1);
@@ -306,12 +312,12 @@ function guardsOf({ steps, kinds }: ClassFeatures): Record<GuardId, number> {
 			steps[i]!.section !== 'warm'
 		) {
 			const before = steps[i - 1]!.traits;
-			if (before.reset || before.demand < INTENSE) aimless += 1;
+			if (before.reset || before.demand < INTENSE) pointlessResets += 1;
 		}
 		const [a, b] = [traits.movement.position, steps[i + 1]?.traits.movement.position];
 		if (b && a !== b && i + 2 < n)
 			if (steps[i + 2]!.traits.movement.position === a || steps[i + 3]?.traits.movement.position === a)
-				hops += 1;
+				backAndForth += 1;
 	}
 	let [tooLong, tooOften] = [0, 0];
 	for (const count of inUnit.values()) tooLong += Math.max(0, count - LONGEST_CHAIN);
@@ -330,8 +336,8 @@ function guardsOf({ steps, kinds }: ClassFeatures): Record<GuardId, number> {
 		tooOften,
 		rests:
 			joined(steps, (a, b) => a.traits.rest && b.traits.rest) + Math.max(0, restsBefore - Math.max(2, n / 5)),
-		aimless: aimless - n / 10,
-		hops: hops - n / 10,
+		pointlessResets: pointlessResets - n / 10,
+		backAndForth: backAndForth - n / 10,
 		travel: changes - (n - 1) / 2,
 		oneSided: 10 * (LEAST_ENTROPY - directionEntropy(steps)),
 		kit: kit.size - MOST_KIT_KINDS
