@@ -116,7 +116,7 @@ async function ownersData({ query }: Attacked): Promise<string> {
 		'left_out',
 		'student',
 		'check_in',
-		'class_run',
+		'class_record',
 		'removed'
 	];
 	const rows = await Promise.all(

@@ -31,7 +31,7 @@ import {
 import { readConfig } from '../../src/lib/server/start/config';
 import { migrateDb } from '../../src/lib/server/db/migrate';
 import { openDb, type Db } from '../../src/lib/server/db/open';
-import { checkIn, membership, teacher, teaching } from '../../src/lib/server/db/schema';
+import { checkIn, membership, teacher, teachingSession } from '../../src/lib/server/db/schema';
 import { listGroups } from '../../src/lib/server/group/groups';
 import { groupHistory, lastTaught } from '../../src/lib/server/record/history';
 import { inclinometer } from '../../src/lib/server/record/inclinometer';
@@ -263,9 +263,9 @@ describe('what was measured', () => {
 		const { notes: named } = (await notesThatName(db, imke, id))!;
 		expect(named.map(({ title }) => title)).toEqual(['Of all']);
 		const [first] = named;
-		expect(await takeNameOut(db, tamsin, id, first!.runId, first!.version)).toBe('missing');
-		expect(await takeNameOut(db, imke, id, first!.runId, first!.version + 1)).toBe('stale');
-		expect(await takeNameOut(db, imke, id, first!.runId, first!.version)).toBe('removed');
+		expect(await takeNameOut(db, tamsin, id, first!.recordId, first!.version)).toBe('missing');
+		expect(await takeNameOut(db, imke, id, first!.recordId, first!.version + 1)).toBe('stale');
+		expect(await takeNameOut(db, imke, id, first!.recordId, first!.version)).toBe('removed');
 		expect((await notes())['Of all']!.startsWith('… sat. @somebody stood.\n@Ana and')).toBe(true);
 		expect((await notes())['Of others']).toBe(others);
 		expect((await notesThatName(db, imke, id))!.notes).toEqual([]);
@@ -277,7 +277,7 @@ describe('what was measured', () => {
 		expect(await setKeepYears(db, imke.studioId, version, 1)).toBe(true);
 		expect(await setKeepYears(db, imke.studioId, version, 3)).toBe(false);
 		await addCheckIn(db, imke, groupOf('First Tide'), null, '2025-11-20', counts([5, 1, 1, 1]));
-		const led = async () => (await db.select().from(teaching)).length;
+		const led = async () => (await db.select().from(teachingSession)).length;
 		const before = await led();
 		await forgetMeasured(db, NOW);
 		const days = (await groupCheckIns(db, imke, groupOf('First Tide'))).map(({ on }) => on);

@@ -8,6 +8,13 @@ type Connection = mysql.Connection;
  * (two of them), and what cannot be dropped since it is not there (three).
  */
 const DONE_ALREADY = new Set([1050, 1060, 1061, 1068, 1005, 1826, 1091, 1051, 1054]);
+/** MariaDB's errors for a table or an index that is not there: for a renaming, whose work is done then. */
+const RENAMED_ALREADY = new Set([1146, 1176]);
+
+/** Whether an error of a statement says that its work is done already. */
+function isDone(statement: string, errno: number): boolean {
+	return DONE_ALREADY.has(errno) || (/ RENAME (TO|INDEX) /.test(statement) && RENAMED_ALREADY.has(errno));
+}
 
 /** The name of the lock of a database: servers hold it for all of their databases. */
 const lockOf = (url: string) => `humble-orbit-start${new URL(url).pathname}`.slice(0, 64);
@@ -61,7 +68,7 @@ async function takeStep(
 		await connection.query(statement);
 	} catch (error) {
 		await connection.rollback();
-		if (mark !== 'begun' || !DONE_ALREADY.has((error as { errno?: number }).errno ?? 0)) throw error;
+		if (mark !== 'begun' || !isDone(statement, (error as { errno?: number }).errno ?? 0)) throw error;
 	}
 	await setMark(connection, migration, step, 'done');
 	await connection.commit();

@@ -167,7 +167,7 @@ export const planMovement = mysqlTable(
 
 /** Classes that were taught, from a plan or without one. */
 export const classRecord = mysqlTable(
-	'class_run',
+	'class_record',
 	{
 		id: id(),
 		studioId: studioId(),
@@ -193,14 +193,14 @@ export const classRecord = mysqlTable(
 		...changes
 	},
 	(t) => [
-		index('class_run_group').on(t.studioId, t.groupId, t.taughtOn),
-		index('class_run_plan').on(t.studioId, t.planId)
+		index('class_record_group').on(t.studioId, t.groupId, t.taughtOn),
+		index('class_record_plan').on(t.studioId, t.planId)
 	]
 );
 
 /** A class that was led with a device: its script as it was when it began. What happened in it are its events. */
-export const teaching = mysqlTable(
-	'teaching',
+export const teachingSession = mysqlTable(
+	'teaching_session',
 	{
 		/** Chosen by the device, which may have had no network then. */
 		id: id(),
@@ -221,41 +221,44 @@ export const teaching = mysqlTable(
 		/** The last state that the device sent. */
 		isOver: boolean('is_over').notNull().default(false)
 	},
-	(t) => [index('teaching_plan').on(t.studioId, t.planId), index('teaching_heard').on(t.studioId, t.heardAt)]
+	(t) => [
+		index('teaching_session_plan').on(t.studioId, t.planId),
+		index('teaching_session_heard').on(t.studioId, t.heardAt)
+	]
 );
 
 /** Events of a class, one row each, append-only; `place` is the index in the log of the device. */
 export const teachingEvent = mysqlTable(
 	'teaching_event',
 	{
-		teachingId: exactText('teaching_id', { length: 24 })
+		sessionId: exactText('session_id', { length: 24 })
 			.notNull()
-			.references(() => teaching.id, { onDelete: 'cascade' }),
+			.references(() => teachingSession.id, { onDelete: 'cascade' }),
 		eventId: exactText('event_id', { length: 40 }).notNull(),
 		place: int('place').notNull(),
 		event: jsonColumn<SessionEvent>('event').notNull(),
 		receivedAt: timestamp('received_at', { fsp: 3 }).notNull().defaultNow()
 	},
-	(t) => [primaryKey({ columns: [t.teachingId, t.eventId] })]
+	(t) => [primaryKey({ columns: [t.sessionId, t.eventId] })]
 );
 
-/** The movements that each run really gave, so that "when did they last do this" is told without reading documents. */
+/** The movements that each class really gave, so that "when did they last do this" is told without reading documents. */
 export const recordMovement = mysqlTable(
-	'run_movement',
+	'record_movement',
 	{
-		runId: exactText('run_id', { length: 24 })
+		recordId: exactText('record_id', { length: 24 })
 			.notNull()
 			.references(() => classRecord.id, { onDelete: 'cascade' }),
 		slug: exactText('slug', { length: 60 }).notNull()
 	},
-	(t) => [primaryKey({ columns: [t.runId, t.slug] })]
+	(t) => [primaryKey({ columns: [t.recordId, t.slug] })]
 );
 
 /** Evidence of each taught class on the pace of its teacher; derived from the class and deleted with it. */
 export const taughtTime = mysqlTable(
 	'taught_time',
 	{
-		runId: exactText('run_id', { length: 24 })
+		recordId: exactText('record_id', { length: 24 })
 			.primaryKey()
 			.references(() => classRecord.id, { onDelete: 'cascade' }),
 		teacherId: exactText('teacher_id', { length: 36 })

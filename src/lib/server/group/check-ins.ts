@@ -3,7 +3,7 @@ import { type Dated } from '../../core/measure';
 import { peopleIn, type CheckIn, type GroupCheckIn, type StudentCheckIn } from '../../core/hip-tests';
 import type { Db } from '../db/open';
 import { newRowId } from '../db/ids';
-import { checkIn, studio, student, teaching } from '../db/schema';
+import { checkIn, studio, student, teachingSession } from '../db/schema';
 import { clearRows, deleteFrom, updateFrom } from '../db/versioned';
 import { holdQuota } from '../http/quotas';
 import type { Removal } from '../http/save-result';
@@ -138,7 +138,11 @@ export async function forgetMeasured(db: Db, now: Date): Promise<void> {
 	for (const { id, keepYears } of studios) {
 		const before = new Date(now.getTime() - keepYears * YEAR_DAYS * 24 * 3600_000);
 		await clearRows(db, checkIn, and(eq(checkIn.studioId, id), lt(checkIn.receivedAt, before))!);
-		await clearRows(db, teaching, and(eq(teaching.studioId, id), lt(teaching.receivedAt, before))!);
+		await clearRows(
+			db,
+			teachingSession,
+			and(eq(teachingSession.studioId, id), lt(teachingSession.receivedAt, before))!
+		);
 	}
 }
 

@@ -122,7 +122,7 @@ export const forgetStudents = (db: Db, now: Date): Promise<number> =>
 
 /** A note that this teacher wrote down of a class of the group, in which a name stands as a word. */
 export interface NoteWithName {
-	runId: string;
+	recordId: string;
 	version: number;
 	on: string;
 	title: string;
@@ -156,8 +156,8 @@ export async function notesThatName(
 		.orderBy(desc(classRecord.taughtOn));
 	const notes = runs
 		.filter(({ document }) => namesAsWord(document.note, known.document.name))
-		.map(({ id: runId, version, taughtOn, title, document }) => ({
-			runId,
+		.map(({ id: recordId, version, taughtOn, title, document }) => ({
+			recordId,
 			version,
 			on: taughtOn,
 			title,
@@ -172,13 +172,13 @@ export function takeNameOut(
 	db: Db,
 	owner: Owner,
 	id: string,
-	runId: string,
+	recordId: string,
 	fromVersion: number
 ): Promise<Removal> {
 	return db.transaction(async (tx): Promise<Removal> => {
-		const note = (await notesThatName(tx, owner, id))?.notes.find((one) => one.runId === runId);
+		const note = (await notesThatName(tx, owner, id))?.notes.find((one) => one.recordId === recordId);
 		if (!note) return 'missing';
-		const one = and(eq(classRecord.studioId, owner.studioId), eq(classRecord.id, runId))!;
+		const one = and(eq(classRecord.studioId, owner.studioId), eq(classRecord.id, recordId))!;
 		const [row] = await tx.select().from(classRecord).where(one);
 		const [known] = await tx
 			.select()

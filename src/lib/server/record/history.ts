@@ -118,17 +118,17 @@ async function besideOf(
 					.where(and(eq(planMovement.studioId, studioId), inArray(planMovement.planId, planIds)))
 			: [],
 		db
-			.select({ runId: taughtTime.runId, document: taughtTime.document })
+			.select({ recordId: taughtTime.recordId, document: taughtTime.document })
 			.from(taughtTime)
 			.where(
 				inArray(
-					taughtTime.runId,
+					taughtTime.recordId,
 					classes.map(({ id }) => id)
 				)
 			)
 	]);
 	const lengthOf = new Map(lengths.map(({ id, lengthSeconds }) => [id, lengthSeconds]));
-	const sidesOf = new Map(times.map(({ runId, document }) => [runId, document.sides ?? null]));
+	const sidesOf = new Map(times.map(({ recordId, document }) => [recordId, document.sides ?? null]));
 	const slugsOf = new Map<string, string[]>();
 	for (const { planId, slug } of movements) slugsOf.set(planId, [...(slugsOf.get(planId) ?? []), slug]);
 	return ({ id, planId }) => {

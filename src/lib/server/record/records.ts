@@ -42,8 +42,8 @@ export async function addRecord(
 	return id;
 }
 
-async function indexMovements(tx: Db, runId: string, { leftOut }: ClassNotes, slugs: readonly string[]) {
-	const rows = slugs.filter((slug) => !leftOut.includes(slug)).map((slug) => ({ runId, slug }));
+async function indexMovements(tx: Db, recordId: string, { leftOut }: ClassNotes, slugs: readonly string[]) {
+	const rows = slugs.filter((slug) => !leftOut.includes(slug)).map((slug) => ({ recordId, slug }));
 	if (rows.length) await tx.insert(recordMovement).values(rows);
 }
 
@@ -82,7 +82,7 @@ export function saveRecordOfPlan(
 		if (!changed) return { kind: 'stale', current: before };
 		// of a plan that is gone, what was given stays as it was written down
 		if (plan) {
-			await clearRows(tx, recordMovement, eq(recordMovement.runId, before.id));
+			await clearRows(tx, recordMovement, eq(recordMovement.recordId, before.id));
 			await indexMovements(tx, before.id, notes, slugs);
 		}
 		return { kind: 'saved', version: fromVersion + 1 };
@@ -114,7 +114,7 @@ export function writeLedRecord(
 		}
 		const changes = { document: notes, ledBy, ledVersion: fromVersion + 1 };
 		if (!(await updateFrom(tx, classRecord, one(studioId, before.id), fromVersion, changes))) return false;
-		await clearRows(tx, recordMovement, eq(recordMovement.runId, before.id));
+		await clearRows(tx, recordMovement, eq(recordMovement.recordId, before.id));
 		await indexMovements(tx, before.id, notes, slugs);
 		return true;
 	});
@@ -289,7 +289,7 @@ export async function metBefore(
 	const taught = await db
 		.select({ slug: recordMovement.slug, last: max(classRecord.taughtOn) })
 		.from(classRecord)
-		.innerJoin(recordMovement, eq(recordMovement.runId, classRecord.id))
+		.innerJoin(recordMovement, eq(recordMovement.recordId, classRecord.id))
 		.where(
 			and(eq(classRecord.studioId, studioId), eq(classRecord.groupId, groupId), lt(classRecord.taughtOn, day))
 		)
@@ -335,7 +335,7 @@ async function slugsIn(db: Db, runs: SQL): Promise<string[]> {
 	const rows = await db
 		.selectDistinct({ slug: recordMovement.slug })
 		.from(classRecord)
-		.innerJoin(recordMovement, eq(recordMovement.runId, classRecord.id))
+		.innerJoin(recordMovement, eq(recordMovement.recordId, classRecord.id))
 		.where(runs);
 	return rows.map((row) => row.slug);
 }

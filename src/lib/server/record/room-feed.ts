@@ -13,7 +13,7 @@ import {
 	type Script
 } from '../../core/teach';
 import type { Db } from '../db/open';
-import { classGroup, teaching, teachingEvent } from '../db/schema';
+import { classGroup, teachingSession, teachingEvent } from '../db/schema';
 
 /** A class whose device was not heard for so long does not go on any more. */
 const GONE_AFTER_MS = 10 * 60_000;
@@ -158,23 +158,28 @@ async function readOnce(
 async function goingOn(db: Db, studioId: string, now: number): Promise<StudioReader['going']> {
 	const heard = await db
 		.select({
-			id: teaching.id,
-			startedAt: teaching.startedAt,
-			heardAt: teaching.heardAt,
-			aheadMs: teaching.aheadMs,
+			id: teachingSession.id,
+			startedAt: teachingSession.startedAt,
+			heardAt: teachingSession.heardAt,
+			aheadMs: teachingSession.aheadMs,
 			group: classGroup.name
 		})
-		.from(teaching)
-		.innerJoin(classGroup, eq(classGroup.id, teaching.groupId))
-		.where(and(eq(teaching.studioId, studioId), gt(teaching.heardAt, new Date(now - GONE_AFTER_MS))))
-		.orderBy(desc(teaching.startedAt))
+		.from(teachingSession)
+		.innerJoin(classGroup, eq(classGroup.id, teachingSession.groupId))
+		.where(
+			and(eq(teachingSession.studioId, studioId), gt(teachingSession.heardAt, new Date(now - GONE_AFTER_MS)))
+		)
+		.orderBy(desc(teachingSession.startedAt))
 		.limit(MOST_SESSIONS);
 	// late events of a class that was never ended do not make it a running class
 	return heard.filter(({ startedAt }) => !isAbandoned(startedAt.getTime(), now));
 }
 
 async function scriptOf(db: Db, id: string): Promise<Script> {
-	const [row] = await db.select({ script: teaching.script }).from(teaching).where(eq(teaching.id, id));
+	const [row] = await db
+		.select({ script: teachingSession.script })
+		.from(teachingSession)
+		.where(eq(teachingSession.id, id));
 	return row!.script;
 }
 
@@ -185,7 +190,7 @@ async function readOn(db: Db, id: string, run: SessionReader): Promise<void> {
 		.select({ place: teachingEvent.place, event: teachingEvent.event, receivedAt: teachingEvent.receivedAt })
 		.from(teachingEvent)
 		.where(
-			and(eq(teachingEvent.teachingId, id), run.had.size ? gt(teachingEvent.receivedAt, since) : undefined)
+			and(eq(teachingEvent.sessionId, id), run.had.size ? gt(teachingEvent.receivedAt, since) : undefined)
 		)
 		.orderBy(asc(teachingEvent.place));
 	for (const { place, event, receivedAt } of rows) {

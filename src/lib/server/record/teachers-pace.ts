@@ -9,7 +9,7 @@ import { getPlan } from '../plan/plans';
 import { recordOfPlan } from './records';
 import { catalogueWith, movementsFor, outdatedMovements, studioCatalogue } from '../studio/studio-catalogue';
 import { getStyle } from '../studio/styles';
-import { ledFromPlan, type StoredTeaching } from './teachings';
+import { ledFromPlan, type StoredSession } from './sessions';
 import type { Owner } from '../http/owner';
 
 /** Learned pace fades: classes before this many would add almost nothing. */
@@ -79,9 +79,9 @@ export async function learnFromPlan(
 		evidenceOfMinutes(taught, find, kind, minutes, leftOut);
 	const sides = led && sidesTogether(led.tally);
 	const document = told && (sides ? { ...told, sides } : told);
-	await clearRows(db, taughtTime, eq(taughtTime.runId, run.id));
+	await clearRows(db, taughtTime, eq(taughtTime.recordId, run.id));
 	if (document)
-		await db.insert(taughtTime).values({ runId: run.id, teacherId, taughtOn: run.run.on, document });
+		await db.insert(taughtTime).values({ recordId: run.id, teacherId, taughtOn: run.run.on, document });
 }
 
-const stepsOf = ({ script, events }: StoredTeaching) => ({ script, events });
+const stepsOf = ({ script, events }: StoredSession) => ({ script, events });

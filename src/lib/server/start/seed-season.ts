@@ -15,7 +15,7 @@ import { createPlan } from '../plan/plans';
 import { recordOfPlan, saveRecordOfPlan } from '../record/records';
 import { createStudent } from '../group/students';
 import { learnFromPlan } from '../record/teachers-pace';
-import { addToTeaching, writeDownEnded } from '../record/teachings';
+import { addToSession, writeDownEnded } from '../record/sessions';
 import type { Owner } from '../http/owner';
 
 const DAYS_PER_WEEK = 7;
@@ -38,7 +38,7 @@ export async function seedSeason(
 		const startedAt = Date.parse(`${day}T${plan.startsAt}:00Z`);
 		const events = ledEvents(script, startedAt, i);
 		const id = newRowId();
-		await addToTeaching(db, owner, id, {
+		await addToSession(db, owner, id, {
 			planId,
 			groupId: ids.striders,
 			startedAt,

@@ -15,7 +15,7 @@
 	let { id, name, keptDays, onremove, onclose }: Props = $props();
 
 	interface Named {
-		runId: string;
+		recordId: string;
 		version: number;
 		day: string;
 		title: string;
@@ -31,8 +31,8 @@
 		else said = answer.messages.join(' ');
 	}
 
-	async function takeOut({ runId, version }: Named) {
-		const answer = await removeAt(`/api/students/${id}/notes`, version, { run: runId });
+	async function takeOut({ recordId, version }: Named) {
+		const answer = await removeAt(`/api/students/${id}/notes`, version, { record: recordId });
 		said = answer.ok ? 'The name is taken out of the note' : answer.messages.join(' ');
 		await look();
 	}

@@ -8,7 +8,7 @@ import { loadPlanContext, planInput, type StoredPlanContext } from '$lib/server/
 import { recordOfPlan } from '$lib/server/record/records';
 import { mentionable, readable } from '$lib/server/group/students';
 import { movementsFor } from '$lib/server/studio/studio-catalogue';
-import { ledOfPlan } from '$lib/server/record/teachings';
+import { ledOfPlan } from '$lib/server/record/sessions';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, request }) => {

@@ -21,7 +21,7 @@ export const GET: RequestHandler = async ({ params, locals }) => {
 export const DELETE: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
 	orNotFound(await notesThatName(db(), owner, params.id));
-	const { run, version } = await readJsonObject(request);
-	if (typeof run !== 'string') error(400, 'The request names no class.');
-	return removalAnswer(await takeNameOut(db(), owner, params.id, run, versionOf(version)));
+	const { record, version } = await readJsonObject(request);
+	if (typeof record !== 'string') error(400, 'The request names no class.');
+	return removalAnswer(await takeNameOut(db(), owner, params.id, record, versionOf(version)));
 };

@@ -9,14 +9,14 @@ import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/en
 import { readJsonObject } from '$lib/server/http/requests';
 import { learnFromPlan } from '$lib/server/record/teachers-pace';
 import {
-	addToTeaching,
+	addToSession,
 	beganOf,
-	getTeaching,
+	getTeachingSession,
 	othersOnClass,
 	setOver,
 	writeDownEnded,
 	type PlacedEvent
-} from '$lib/server/record/teachings';
+} from '$lib/server/record/sessions';
 import { error, json } from '@sveltejs/kit';
 import { array, boolean, mixed, number, object, string } from 'yup';
 import type { RequestHandler } from './$types';
@@ -76,7 +76,7 @@ export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const work = workFor(request);
 	const { good, refused, script } = await sifted(sent.script, sent.events as unknown[], work);
 	if (script.length) return json({ faults: script }, { status: 422 });
-	const added = await addToTeaching(db(), owner, params.session, {
+	const added = await addToSession(db(), owner, params.session, {
 		planId: sent.planId as string,
 		groupId: sent.groupId as string | null,
 		startedAt: sent.startedAt as number,
@@ -130,4 +130,4 @@ async function clockOf(studioId: string, id: string): Promise<Date | null> {
 
 /** A class that was led: its script and what happened in it, in order. 200, 404. */
 export const GET: RequestHandler = async ({ params, locals }) =>
-	json(orNotFound(await getTeaching(db(), studioOfRequest(locals).id, params.session)));
+	json(orNotFound(await getTeachingSession(db(), studioOfRequest(locals).id, params.session)));

@@ -19,15 +19,15 @@ import { keepCountsOfClass } from '../../src/lib/server/plan/counts-of-class';
 import { metBefore, recordOfPlan, saveRecordOfPlan } from '../../src/lib/server/record/records';
 import { workHere } from '../../src/lib/server/compute/tasks';
 import {
-	addToTeaching,
+	addToSession,
 	beganOf,
-	getTeaching,
+	getTeachingSession,
 	othersOnClass,
 	setOver,
-	teachingsOfPlan,
+	sessionsOfPlan,
 	ledFromPlan,
 	writeDownEnded
-} from '../../src/lib/server/record/teachings';
+} from '../../src/lib/server/record/sessions';
 import { freshDatabase } from './database';
 
 let server: Awaited<ReturnType<typeof freshDatabase>>;
@@ -84,10 +84,10 @@ describe('a class that a device led', () => {
 	it('is stored with its script, and its events come back in the order of the device, each once', async () => {
 		const id = 'run-in-order-0001';
 		const events = [START_EVENT, ...[1, 2, 3, 4].map((place) => event(place, { do: 'next' }))];
-		expect(await addToTeaching(db, owner, id, sent([events[3]!, START_EVENT]))).toEqual({ kind: 'added' });
+		expect(await addToSession(db, owner, id, sent([events[3]!, START_EVENT]))).toEqual({ kind: 'added' });
 		// the answer was lost, and all of it is sent again, in another order
-		expect(await addToTeaching(db, owner, id, sent([...events].reverse(), false))).toEqual({ kind: 'added' });
-		const stored = await getTeaching(db, owner.studioId, id);
+		expect(await addToSession(db, owner, id, sent([...events].reverse(), false))).toEqual({ kind: 'added' });
+		const stored = await getTeachingSession(db, owner.studioId, id);
 		expect(stored!.events).toEqual(events.map((placed) => placed.event));
 		expect(stored!.script).toEqual(script);
 		expect(replay(stored!.script, stored!.events).at).toBe(4);
@@ -96,33 +96,33 @@ describe('a class that a device led', () => {
 
 	it('keeps what happened first where the same event comes with something else', async () => {
 		const id = 'run-said-twice-01';
-		await addToTeaching(db, owner, id, sent([START_EVENT, event(1, { do: 'note', words: 'first' })]));
-		await addToTeaching(db, owner, id, sent([event(1, { do: 'note', words: 'second' })]));
-		const stored = await getTeaching(db, owner.studioId, id);
+		await addToSession(db, owner, id, sent([START_EVENT, event(1, { do: 'note', words: 'first' })]));
+		await addToSession(db, owner, id, sent([event(1, { do: 'note', words: 'second' })]));
+		const stored = await getTeachingSession(db, owner.studioId, id);
 		expect(stored!.events.at(-1)).toMatchObject({ words: 'first' });
 	});
 
 	it('is asked for its script where it is not known', async () =>
-		expect(await addToTeaching(db, owner, 'run-unknown-00001', sent([START_EVENT], false))).toEqual({
+		expect(await addToSession(db, owner, 'run-unknown-00001', sent([START_EVENT], false))).toEqual({
 			kind: 'no class'
 		}));
 
 	it('of two devices is kept twice', async () => {
 		for (const id of ['run-on-phone-0001', 'run-on-tablet-001'])
-			await addToTeaching(db, owner, id, sent([START_EVENT]));
-		const ids = (await teachingsOfPlan(db, owner.studioId, planId)).map(({ id }) => id);
+			await addToSession(db, owner, id, sent([START_EVENT]));
+		const ids = (await sessionsOfPlan(db, owner.studioId, planId)).map(({ id }) => id);
 		expect(ids).toEqual(expect.arrayContaining(['run-on-phone-0001', 'run-on-tablet-001']));
 	});
 
 	it('is neither read nor added to by another studio', async () => {
 		const id = 'run-of-imke-00001';
-		await addToTeaching(db, owner, id, sent([START_EVENT]));
-		expect(await getTeaching(db, other.studioId, id)).toBeNull();
-		expect(await addToTeaching(db, other, id, sent([event(1, { do: 'end' })]))).toEqual({ kind: 'no plan' });
-		expect(await addToTeaching(db, other, 'run-of-nobody-001', sent([START_EVENT]))).toEqual({
+		await addToSession(db, owner, id, sent([START_EVENT]));
+		expect(await getTeachingSession(db, other.studioId, id)).toBeNull();
+		expect(await addToSession(db, other, id, sent([event(1, { do: 'end' })]))).toEqual({ kind: 'no plan' });
+		expect(await addToSession(db, other, 'run-of-nobody-001', sent([START_EVENT]))).toEqual({
 			kind: 'no plan'
 		});
-		expect((await getTeaching(db, owner.studioId, id))!.events).toHaveLength(1);
+		expect((await getTeachingSession(db, owner.studioId, id))!.events).toHaveLength(1);
 	});
 });
 
@@ -134,13 +134,13 @@ describe('a group that was counted while its class was led', () => {
 		counts: { left: [n, 6, 2, 0], right: [0, 0, 0, 0] }
 	});
 	const kept = async () => {
-		const { groupId } = (await getTeaching(db, owner.studioId, 'run-counted-00001'))!;
+		const { groupId } = (await getTeachingSession(db, owner.studioId, 'run-counted-00001'))!;
 		return groupCheckIns(db, owner, groupId);
 	};
 
 	it('is a check-in of the day of the class; counted anew, it takes the place of that', async () => {
 		const id = 'run-counted-00001';
-		await addToTeaching(db, owner, id, sent([START_EVENT, event(1, count(3))]));
+		await addToSession(db, owner, id, sent([START_EVENT, event(1, count(3))]));
 		for (let times = 0; times < 2; times++) await keepCountsOfClass(db, owner, id, 'Europe/London', workHere);
 		const [first, ...others] = await kept();
 		expect(others).toEqual([]);
@@ -156,9 +156,9 @@ describe('a group that was counted while its class was led', () => {
 			}
 		});
 		// the earlier counts arrive later, as from a device that was long without a network
-		await addToTeaching(db, owner, id, sent([event(3, count(1))], false));
+		await addToSession(db, owner, id, sent([event(3, count(1))], false));
 		await keepCountsOfClass(db, owner, id, 'Europe/London', workHere);
-		await addToTeaching(db, owner, id, sent([event(2, count(9))], false));
+		await addToSession(db, owner, id, sent([event(2, count(9))], false));
 		await keepCountsOfClass(db, owner, id, 'Europe/London', workHere);
 		const [again, ...more] = await kept();
 		expect(more).toEqual([]);
@@ -171,7 +171,7 @@ describe('a group that was counted while its class was led', () => {
 
 	it('is none of another studio', async () => {
 		await keepCountsOfClass(db, other, 'run-counted-00001', 'Europe/London', workHere);
-		const { groupId } = (await getTeaching(db, owner.studioId, 'run-counted-00001'))!;
+		const { groupId } = (await getTeachingSession(db, owner.studioId, 'run-counted-00001'))!;
 		expect(await groupCheckIns(db, other, groupId)).toEqual([]);
 	});
 });
@@ -209,7 +209,7 @@ describe('the room on another device of the studio', () => {
 
 	it('is read once for all who listen at a moment, and of it only what came since', async () => {
 		const id = 'run-for-many-room-1';
-		await addToTeaching(db, owner, id, { ...sent([START_EVENT]), startedAt: Date.now() - 3600_000 });
+		await addToSession(db, owner, id, { ...sent([START_EVENT]), startedAt: Date.now() - 3600_000 });
 		const log: string[] = [];
 		const counting = openDb(server.url, 4);
 		counting.pool.pool.on('acquire', () => log.push('query'));
@@ -227,7 +227,7 @@ describe('the room on another device of the studio', () => {
 	it('is told of the class that began last, once with its script, and then only what is new', async () => {
 		const id = 'run-for-the-room-1';
 		const later = { ...sent([START_EVENT]), startedAt: Date.now() - 60_000 };
-		await addToTeaching(db, owner, id, later);
+		await addToSession(db, owner, id, later);
 		const listener = newListener(null);
 		const first = await freshNews(owner.studioId, listener, draw);
 		expect(first.following).toBe(id);
@@ -235,7 +235,7 @@ describe('the room on another device of the studio', () => {
 		expect(first.events.map(({ do: act }) => act)).toEqual(['start']);
 		// the clock of the device is seven seconds ahead
 		expect(Math.abs(first.aheadMs - 7000)).toBeLessThan(1000);
-		await addToTeaching(db, owner, id, { ...later, events: [event(1, { do: 'next' })] });
+		await addToSession(db, owner, id, { ...later, events: [event(1, { do: 'next' })] });
 		const second = await freshNews(owner.studioId, listener, draw);
 		expect(second.script).toBeNull();
 		expect(second.events.map(({ do: act }) => act)).toEqual(['next']);
@@ -247,7 +247,7 @@ describe('the room on another device of the studio', () => {
 			tiers: { tight: 3, middling: 1, open: 0 },
 			cautions: [{ caution: 'sore knee', people: 2 }]
 		};
-		await addToTeaching(db, owner, id, {
+		await addToSession(db, owner, id, {
 			...sent([START_EVENT, event(1, { do: 'here', here }), event(2, { do: 'note', words: 'her knee' })]),
 			startedAt: Date.now() - 30_000
 		});
@@ -261,7 +261,7 @@ describe('the room on another device of the studio', () => {
 
 	it('is not told of a class that nobody ended days ago, whenever the device sends it', async () => {
 		const id = 'run-left-for-good-1';
-		await addToTeaching(db, owner, id, { ...sent([START_EVENT]), startedAt: Date.now() - 7 * 3600_000 });
+		await addToSession(db, owner, id, { ...sent([START_EVENT]), startedAt: Date.now() - 7 * 3600_000 });
 		const news = await freshNews(owner.studioId, newListener(id), draw);
 		expect(news.following).not.toBe(id);
 		expect(news.classes.map((c) => c.id)).not.toContain(id);
@@ -281,7 +281,7 @@ describe('a class whose device or plan is not what it was', () => {
 		const removedFirst = await createPlan(db, owner.studioId, await groupOf(), '2026-11-26', plan);
 		await removePlan(db, owner.studioId, removedFirst, 1);
 		const id = 'run-plan-removed-1';
-		expect(await addToTeaching(db, owner, id, { ...sent(ended), planId: removedFirst })).toEqual({
+		expect(await addToSession(db, owner, id, { ...sent(ended), planId: removedFirst })).toEqual({
 			kind: 'added'
 		});
 		expect(await writeDownEnded(db, owner, id, '2026-11-26', workHere)).toBe(removedFirst);
@@ -291,10 +291,10 @@ describe('a class whose device or plan is not what it was', () => {
 		expect(known.known.slugs).toEqual(expect.arrayContaining(slugsOf(plan)));
 		// its plan was never here: the device says of which group it is
 		const unknown = { ...sent(ended), planId: 'a-plan-of-nobody' };
-		expect(await addToTeaching(db, owner, 'run-plan-unknown-1', unknown)).toEqual({ kind: 'no plan' });
+		expect(await addToSession(db, owner, 'run-plan-unknown-1', unknown)).toEqual({ kind: 'no plan' });
 		const named = { ...unknown, groupId: await groupOf() };
-		expect(await addToTeaching(db, other, 'run-plan-unknown-1', named)).toEqual({ kind: 'no plan' });
-		expect(await addToTeaching(db, owner, 'run-plan-unknown-1', named)).toEqual({ kind: 'added' });
+		expect(await addToSession(db, other, 'run-plan-unknown-1', named)).toEqual({ kind: 'no plan' });
+		expect(await addToSession(db, owner, 'run-plan-unknown-1', named)).toEqual({ kind: 'added' });
 		expect(await writeDownEnded(db, owner, 'run-plan-unknown-1', '2026-11-27', workHere)).toBe(
 			'a-plan-of-nobody'
 		);
@@ -304,7 +304,7 @@ describe('a class whose device or plan is not what it was', () => {
 	it('whose clock stands in another year is put right, and its own time is kept beside', async () => {
 		const now = Date.now();
 		const led = async (id: string, startedAt: number, at: number) => {
-			await addToTeaching(db, owner, id, { ...sent(ended), startedAt, at });
+			await addToSession(db, owner, id, { ...sent(ended), startedAt, at });
 			return (await beganOf(db, owner.studioId, id))!;
 		};
 		const right = await led('run-clock-right-01', now - 3600_000, now);
@@ -329,10 +329,10 @@ describe('a class whose device or plan is not what it was', () => {
 	it('is one class when its first message comes many times at once', async () => {
 		const id = 'run-many-at-once-1';
 		const added = await Promise.all(
-			Array.from({ length: 8 }, () => addToTeaching(db, owner, id, sent(ended)))
+			Array.from({ length: 8 }, () => addToSession(db, owner, id, sent(ended)))
 		);
 		expect(added).toEqual(added.map(() => ({ kind: 'added' })));
-		expect((await getTeaching(db, owner.studioId, id))!.events).toHaveLength(2);
+		expect((await getTeachingSession(db, owner.studioId, id))!.events).toHaveLength(2);
 	});
 
 	it('has its events in the order of the device, whatever their ids', async () => {
@@ -342,10 +342,10 @@ describe('a class whose device or plan is not what it was', () => {
 			event: { ...event(place, act).event, id: `${name}-of-chance` }
 		});
 		const events = [named(2, 'a-last', { do: 'end' }), named(0, 'z-first', START_EVENT.event)];
-		await addToTeaching(db, owner, id, {
+		await addToSession(db, owner, id, {
 			...sent([...events, named(1, 'm-second', { do: 'next' })])
 		});
-		const stored = (await getTeaching(db, owner.studioId, id))!;
+		const stored = (await getTeachingSession(db, owner.studioId, id))!;
 		expect(stored.events.map(({ monoMs }) => monoMs)).toEqual([0, 1000, 2000]);
 	});
 
@@ -353,12 +353,12 @@ describe('a class whose device or plan is not what it was', () => {
 		const id = 'run-three-hours-01';
 		const many = (from: number, count: number) =>
 			Array.from({ length: count }, (_, i) => event(from + i, { do: 'next' }));
-		await addToTeaching(db, owner, id, sent([START_EVENT]));
+		await addToSession(db, owner, id, sent([START_EVENT]));
 		for (let from = 1; from < 12_000; from += 4000)
-			expect(await addToTeaching(db, owner, id, sent(many(from, 4000), false))).toEqual({ kind: 'added' });
+			expect(await addToSession(db, owner, id, sent(many(from, 4000), false))).toEqual({ kind: 'added' });
 		for (let from = 12_001; from < 24_000; from += 4000)
-			await addToTeaching(db, owner, id, sent(many(from, 4000), false));
-		expect(await addToTeaching(db, owner, id, sent(many(24_001, 4000), false))).toEqual({
+			await addToSession(db, owner, id, sent(many(from, 4000), false));
+		expect(await addToSession(db, owner, id, sent(many(24_001, 4000), false))).toEqual({
 			kind: 'too many'
 		});
 	});
@@ -366,7 +366,7 @@ describe('a class whose device or plan is not what it was', () => {
 	it('is told of other devices that lead it now, and not of those that are done', async () => {
 		const made = await createPlan(db, owner.studioId, await groupOf(), '2026-12-01', plan);
 		const led = (id: string) =>
-			addToTeaching(db, owner, id, { ...sent([START_EVENT]), planId: made, startedAt: Date.now() });
+			addToSession(db, owner, id, { ...sent([START_EVENT]), planId: made, startedAt: Date.now() });
 		for (const id of ['run-device-one-001', 'run-device-two-001', 'run-device-three-1']) await led(id);
 		await setOver(db, owner.studioId, 'run-device-three-1', true);
 		const others = (studio: string, at = Date.now()) =>
@@ -380,7 +380,7 @@ describe('a class whose device or plan is not what it was', () => {
 		const made = await createPlan(db, owner.studioId, await groupOf(), '2026-12-02', plan);
 		const id = 'run-handed-over-01';
 		const handed = [START_EVENT, event(1500, { do: 'hand over' })];
-		await addToTeaching(db, owner, id, { ...sent(handed), planId: made });
+		await addToSession(db, owner, id, { ...sent(handed), planId: made });
 		expect(await writeDownEnded(db, owner, id, '2026-12-02', workHere)).toBeNull();
 	});
 });
@@ -390,14 +390,14 @@ describe('a class that was led to its end', () => {
 
 	it('is written down as taught by itself, once, and not where it was a false start', async () => {
 		const today = '2026-11-30';
-		await addToTeaching(db, owner, 'run-false-start-1', sent([START_EVENT, endedAfter(20)]));
+		await addToSession(db, owner, 'run-false-start-1', sent([START_EVENT, endedAfter(20)]));
 		await writeDownEnded(db, owner, 'run-false-start-1', today, workHere);
 		expect(await recordOfPlan(db, owner.studioId, planId)).toBeNull();
-		await addToTeaching(db, owner, 'run-to-the-end-01', sent([START_EVENT, endedAfter(2640)]));
+		await addToSession(db, owner, 'run-to-the-end-01', sent([START_EVENT, endedAfter(2640)]));
 		await writeDownEnded(db, owner, 'run-to-the-end-01', today, workHere);
 		const run = await recordOfPlan(db, owner.studioId, planId);
 		expect(run).toMatchObject({ version: 1, run: { minutes: 44, effort: null, on: '2026-11-24' } });
-		await addToTeaching(db, owner, 'run-to-the-end-02', sent([START_EVENT, endedAfter(3000)]));
+		await addToSession(db, owner, 'run-to-the-end-02', sent([START_EVENT, endedAfter(3000)]));
 		await writeDownEnded(db, owner, 'run-to-the-end-02', today, workHere);
 		expect((await recordOfPlan(db, owner.studioId, planId))!.run.minutes).toBe(44);
 		const led = await ledFromPlan(db, owner.studioId, planId, workHere);
@@ -410,12 +410,12 @@ describe('a class that was led to its end', () => {
 
 	it('follows the class when its end was taken back and it went on, but not over what somebody wrote', async () => {
 		const today = '2026-11-30';
-		const { groupId } = (await getTeaching(db, owner.studioId, 'run-to-the-end-01'))!;
+		const { groupId } = (await getTeachingSession(db, owner.studioId, 'run-to-the-end-01'))!;
 		const plans = [];
 		for (const id of ['run-ended-twice-1', 'run-ended-twice-2']) {
 			const made = await createPlan(db, owner.studioId, groupId, '2026-12-01', plan);
 			plans.push(made);
-			await addToTeaching(db, owner, id, { ...sent([START_EVENT, endedAfter(2640)]), planId: made });
+			await addToSession(db, owner, id, { ...sent([START_EVENT, endedAfter(2640)]), planId: made });
 			expect(await writeDownEnded(db, owner, id, today, workHere)).toBe(made);
 			expect(await writeDownEnded(db, owner, id, today, workHere)).toBeNull();
 		}
@@ -428,7 +428,7 @@ describe('a class that was led to its end', () => {
 			['run-ended-twice-1', first!],
 			['run-ended-twice-2', second!]
 		] as const)
-			await addToTeaching(db, owner, id, { ...sent(goesOn, false), planId: made });
+			await addToSession(db, owner, id, { ...sent(goesOn, false), planId: made });
 		expect(await writeDownEnded(db, owner, 'run-ended-twice-1', today, workHere)).toBe(first);
 		expect(await writeDownEnded(db, owner, 'run-ended-twice-2', today, workHere)).toBeNull();
 		expect((await recordOfPlan(db, owner.studioId, first!))!.run.minutes).toBe(50);

@@ -4,7 +4,7 @@ import { sameNotes } from '../../core/record';
 import { EVENT_LIMITS, putRight, type SessionEvent, type Script, type Tally } from '../../core/teach';
 import type { RunTask } from '../compute/tasks';
 import type { Db } from '../db/open';
-import { classGroup, teaching, teachingEvent } from '../db/schema';
+import { classGroup, teachingSession, teachingEvent } from '../db/schema';
 import { recordOfPlan, writeLedRecord } from './records';
 import { updateUnversioned } from '../db/versioned';
 import { getPlan, removedPlan } from '../plan/plans';
@@ -13,7 +13,7 @@ import { mentionable } from '../group/students';
 import type { Owner } from '../http/owner';
 
 /** A class that was led, as it is stored. */
-export interface StoredTeaching {
+export interface StoredSession {
 	id: string;
 	planId: string;
 	groupId: string;
@@ -57,7 +57,7 @@ export type Added =
  * Adds what a device sends of a class that it led: the class itself the first time, and its events, in any order, each
  * once. The class of a plan that was removed meanwhile is taken like any other.
  */
-export async function addToTeaching(db: Db, owner: Owner, id: string, sent: SentTeaching): Promise<Added> {
+export async function addToSession(db: Db, owner: Owner, id: string, sent: SentTeaching): Promise<Added> {
 	return db.transaction(async (tx): Promise<Added> => {
 		const isKnown = await held(tx, owner, id);
 		if (isKnown === 'not ours') return { kind: 'no plan' };
@@ -69,18 +69,18 @@ export async function addToTeaching(db: Db, owner: Owner, id: string, sent: Sent
 				return { kind: 'no plan' };
 		}
 		const now = Date.now();
-		await updateUnversioned(tx, teaching, eq(teaching.id, id), {
+		await updateUnversioned(tx, teachingSession, eq(teachingSession.id, id), {
 			heardAt: new Date(now),
 			aheadMs: sent.at - now
 		});
 		const [had] = await tx
 			.select({ events: count() })
 			.from(teachingEvent)
-			.where(eq(teachingEvent.teachingId, id));
+			.where(eq(teachingEvent.sessionId, id));
 		if ((had?.events ?? 0) + sent.events.length > EVENT_LIMITS.events + EVENT_LIMITS.eventsAtOnce)
 			return { kind: 'too many' };
 		// one that is there already stays as it is
-		const rows = sent.events.map(({ place, event }) => ({ teachingId: id, eventId: event.id, place, event }));
+		const rows = sent.events.map(({ place, event }) => ({ sessionId: id, eventId: event.id, place, event }));
 		if (rows.length) await tx.insert(teachingEvent).ignore().values(rows);
 		return { kind: 'added' };
 	});
@@ -89,9 +89,9 @@ export async function addToTeaching(db: Db, owner: Owner, id: string, sent: Sent
 /** Holds a class that was led until the end of the transaction; false where it is not known. */
 async function held(tx: Db, { studioId }: Owner, id: string): Promise<boolean | 'not ours'> {
 	const [known] = await tx
-		.select({ studioId: teaching.studioId })
-		.from(teaching)
-		.where(eq(teaching.id, id))
+		.select({ studioId: teachingSession.studioId })
+		.from(teachingSession)
+		.where(eq(teachingSession.id, id))
 		.for('update');
 	return known !== undefined && (known.studioId === studioId || 'not ours');
 }
@@ -118,11 +118,11 @@ async function begin(
 	groupId: string,
 	{ planId, startedAt, at, script, events }: SentTeaching & { script: Script }
 ): Promise<boolean> {
-	await holdQuota(tx, 'classes led', teaching, eq(teaching.studioId, studioId));
+	await holdQuota(tx, 'classes led', teachingSession, eq(teachingSession.studioId, studioId));
 	const began = putRight(startedAt, at, Date.now(), lastedMs(events));
 	// the same first message may come twice at once: then one waits here for the other
 	await tx
-		.insert(teaching)
+		.insert(teachingSession)
 		.values({
 			id,
 			studioId,
@@ -144,16 +144,20 @@ function lastedMs(events: readonly PlacedEvent[]): number {
 }
 
 /** A class that was led, with what happened in it in the order of its device; null for another studio's. */
-export async function getTeaching(db: Db, studioId: string, id: string): Promise<StoredTeaching | null> {
+export async function getTeachingSession(
+	db: Db,
+	studioId: string,
+	id: string
+): Promise<StoredSession | null> {
 	const [row] = await db
 		.select()
-		.from(teaching)
-		.where(and(eq(teaching.id, id), eq(teaching.studioId, studioId)));
+		.from(teachingSession)
+		.where(and(eq(teachingSession.id, id), eq(teachingSession.studioId, studioId)));
 	if (!row) return null;
 	const events = await db
 		.select({ event: teachingEvent.event })
 		.from(teachingEvent)
-		.where(eq(teachingEvent.teachingId, id))
+		.where(eq(teachingEvent.sessionId, id))
 		.orderBy(asc(teachingEvent.place), asc(teachingEvent.eventId));
 	const { planId, groupId, startedAt, deviceStartedAt, script } = row;
 	return {
@@ -172,24 +176,24 @@ export async function beganOf(
 	db: Db,
 	studioId: string,
 	id: string
-): Promise<Pick<StoredTeaching, 'startedAt' | 'deviceStartedAt'> | null> {
+): Promise<Pick<StoredSession, 'startedAt' | 'deviceStartedAt'> | null> {
 	const [row] = await db
-		.select({ startedAt: teaching.startedAt, deviceStartedAt: teaching.deviceStartedAt })
-		.from(teaching)
-		.where(and(eq(teaching.id, id), eq(teaching.studioId, studioId)));
+		.select({ startedAt: teachingSession.startedAt, deviceStartedAt: teachingSession.deviceStartedAt })
+		.from(teachingSession)
+		.where(and(eq(teachingSession.id, id), eq(teachingSession.studioId, studioId)));
 	return row ?? null;
 }
 
 /** The classes that were led from a plan, the oldest first; two devices on one class are two of them. */
-export async function ledOfPlan(db: Db, studioId: string, planId: string): Promise<StoredTeaching[]> {
+export async function ledOfPlan(db: Db, studioId: string, planId: string): Promise<StoredSession[]> {
 	const rows = await db
-		.select({ id: teaching.id })
-		.from(teaching)
-		.where(and(eq(teaching.studioId, studioId), eq(teaching.planId, planId)))
-		.orderBy(asc(teaching.startedAt));
+		.select({ id: teachingSession.id })
+		.from(teachingSession)
+		.where(and(eq(teachingSession.studioId, studioId), eq(teachingSession.planId, planId)))
+		.orderBy(asc(teachingSession.startedAt));
 	const led = [];
 	for (const { id } of rows) {
-		const stored = await getTeaching(db, studioId, id);
+		const stored = await getTeachingSession(db, studioId, id);
 		if (stored) led.push(stored);
 	}
 	return led;
@@ -201,7 +205,7 @@ export async function ledFromPlan(
 	studioId: string,
 	planId: string,
 	work: RunTask
-): Promise<{ stored: StoredTeaching; tally: Tally }[]> {
+): Promise<{ stored: StoredSession; tally: Tally }[]> {
 	const all = await ledOfPlan(db, studioId, planId);
 	return Promise.all(
 		all.map(async (stored) => ({
@@ -223,24 +227,29 @@ export async function othersOnClass(
 	now: Date
 ): Promise<Date[]> {
 	const rows = await db
-		.select({ startedAt: teaching.startedAt, id: teaching.id })
-		.from(teaching)
+		.select({ startedAt: teachingSession.startedAt, id: teachingSession.id })
+		.from(teachingSession)
 		.where(
 			and(
-				eq(teaching.studioId, studioId),
-				eq(teaching.planId, planId),
-				ne(teaching.id, id),
-				eq(teaching.isOver, false),
-				gt(teaching.heardAt, new Date(now.getTime() - GONE_AFTER_MS))
+				eq(teachingSession.studioId, studioId),
+				eq(teachingSession.planId, planId),
+				ne(teachingSession.id, id),
+				eq(teachingSession.isOver, false),
+				gt(teachingSession.heardAt, new Date(now.getTime() - GONE_AFTER_MS))
 			)
 		)
-		.orderBy(asc(teaching.startedAt));
+		.orderBy(asc(teachingSession.startedAt));
 	return rows.map(({ startedAt }) => startedAt);
 }
 
 /** Keeps what the device last said: whether the class is over. */
 export const setOver = (db: Db, studioId: string, id: string, isOver: boolean): Promise<boolean> =>
-	updateUnversioned(db, teaching, and(eq(teaching.id, id), eq(teaching.studioId, studioId))!, { isOver });
+	updateUnversioned(
+		db,
+		teachingSession,
+		and(eq(teachingSession.id, id), eq(teachingSession.studioId, studioId))!,
+		{ isOver }
+	);
 
 /**
  * Writes down as taught what was led to its end, whatever became of its plan: where nothing is written down of that class
@@ -255,7 +264,7 @@ export async function writeDownEnded(
 	today: string,
 	work: RunTask
 ): Promise<string | null> {
-	const led = await getTeaching(db, owner.studioId, id);
+	const led = await getTeachingSession(db, owner.studioId, id);
 	if (!led) return null;
 	const { script, events, planId, groupId } = led;
 	const plan = (await getPlan(db, owner.studioId, planId)) ?? (await removedPlan(db, owner.studioId, planId));
@@ -288,12 +297,16 @@ export async function writeDownEnded(
 }
 
 /** The classes that were led from a plan, the oldest first, with how many events each has. */
-export function teachingsOfPlan(db: Db, studioId: string, planId: string) {
+export function sessionsOfPlan(db: Db, studioId: string, planId: string) {
 	return db
-		.select({ id: teaching.id, startedAt: teaching.startedAt, events: count(teachingEvent.eventId) })
-		.from(teaching)
-		.leftJoin(teachingEvent, eq(teachingEvent.teachingId, teaching.id))
-		.where(and(eq(teaching.studioId, studioId), eq(teaching.planId, planId)))
-		.groupBy(teaching.id, teaching.startedAt)
-		.orderBy(asc(teaching.startedAt));
+		.select({
+			id: teachingSession.id,
+			startedAt: teachingSession.startedAt,
+			events: count(teachingEvent.eventId)
+		})
+		.from(teachingSession)
+		.leftJoin(teachingEvent, eq(teachingEvent.sessionId, teachingSession.id))
+		.where(and(eq(teachingSession.studioId, studioId), eq(teachingSession.planId, planId)))
+		.groupBy(teachingSession.id, teachingSession.startedAt)
+		.orderBy(asc(teachingSession.startedAt));
 }
