@@ -25,4 +25,5 @@ ALTER TABLE `teaching_session` ADD CONSTRAINT `teaching_session_group_id_class_g
 ALTER TABLE `teaching_session` DROP FOREIGN KEY `teaching_teacher_id_teacher_id_fk`;--> statement-breakpoint
 ALTER TABLE `teaching_session` ADD CONSTRAINT `teaching_session_teacher_id_teacher_id_fk` FOREIGN KEY (`teacher_id`) REFERENCES `teacher`(`id`) ON DELETE set null ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE `teaching_event` DROP FOREIGN KEY `teaching_event_teaching_id_teaching_id_fk`;--> statement-breakpoint
-ALTER TABLE `teaching_event` ADD CONSTRAINT `teaching_event_session_id_teaching_session_id_fk` FOREIGN KEY (`session_id`) REFERENCES `teaching_session`(`id`) ON DELETE cascade ON UPDATE no action;
+ALTER TABLE `teaching_event` ADD CONSTRAINT `teaching_event_session_id_teaching_session_id_fk` FOREIGN KEY (`session_id`) REFERENCES `teaching_session`(`id`) ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE `movement_state` RENAME COLUMN `fingerprint` TO `content_hash`;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { counted } from '$lib/core/text';
 	import { prefetchAfterLoad } from '$lib/client/page/prefetch';
 	import { onMount } from 'svelte';
 	import { Button } from 'carbon-components-svelte';
@@ -60,8 +61,8 @@
 
 {#if waiting}
 	<p class="said" role="status">
-		{waiting === 1 ? 'A class' : `${waiting} classes`} taught with this device could not be sent to the server.
-		The record stays on this device and is sent when you next open this page.
+		{counted(waiting, 'class', 'classes')} taught with this device could not be sent to the server. The record stays
+		on this device and is sent when you next open this page.
 	</p>
 {/if}
 {#if form?.message}<p class="said" role="alert">{form.message}</p>{/if}

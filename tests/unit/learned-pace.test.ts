@@ -3,6 +3,7 @@ import { findMovement } from '../../src/lib/catalogue';
 import { clock } from '../../src/lib/core/clock';
 import { fit } from '../../src/lib/core/fit';
 import {
+	CLASS_KINDS,
 	classLogSd,
 	HALF_LIFE_CLASSES,
 	learnedWords,
@@ -31,6 +32,7 @@ import { schemaFaults } from '../../src/lib/core/validation';
 import {
 	kindOfPlan,
 	scriptOf,
+	usualParts,
 	evidenceOfMinutes,
 	evidenceOfSession,
 	type SessionEvent
@@ -150,6 +152,26 @@ const evenly = (ratio: number): PaceEvidence =>
 		'ordinary',
 		Array.from({ length: 45 }, (_, i) => step(70 * ratio, 70, i % 2 ? 'cat-cow' : 'bridge'))
 	)!;
+
+describe('the figure of a change of sides', () => {
+	it.each(CLASS_KINDS)('is the one that the clock took, in %s classes too', (kind) => {
+		for (const { plan } of DEMO_PLANS) {
+			const pace: PaceModel = { classKind: kind, figures: {} };
+			const { pinnedPace: _pinned, ...bare } = plan;
+			const taken = new Map(
+				clock(bare, findMovement, pace)
+					.entries.filter(({ phase }) => phase === 'change')
+					.map(({ itemId, changeBy }) => [itemId, changeBy])
+			);
+			const learned = [...usualParts(plan, findMovement, kind).values()]
+				.flat()
+				.filter(({ by }) => by === 'changeSidesSeconds' || by === 'changeSidesWithPropSeconds');
+			for (const { itemId, by } of learned) expect(by).toBe(taken.get(itemId));
+			const plain = [...taken.values()].filter((by) => by !== 'slow-switch');
+			expect(learned.length, plan.title).toBe(plain.length);
+		}
+	});
+});
 
 describe('learning', () => {
 	it('draws the factor towards what was seen, the more the more classes there are', () => {

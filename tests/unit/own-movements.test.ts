@@ -101,7 +101,7 @@ describe('what changed', () => {
 		expect(movementDifference(own, structuredClone(own))).toEqual([]);
 	});
 
-	it('has another fingerprint; the order of keys does not', () => {
+	it('has another content hash; the order of keys does not', () => {
 		const turned = Object.fromEntries(Object.entries(own).reverse()) as unknown as Movement;
 		expect(contentHash(turned)).toBe(contentHash(own));
 		expect(contentHash({ ...own, setUp: 'Other.' })).not.toBe(contentHash(own));

@@ -59,7 +59,7 @@ describe('edits', () => {
 			{ do: 'setItem', itemId: 'b2', change: { dose: { amount: 12 } } },
 			{ do: 'setDose', itemId: 'b2', change: { sets: 2 } },
 			{ do: 'chain', blockIds: ['b2', 'b3'] },
-			{ do: 'mirror' },
+			{ do: 'swapSides' },
 			{ do: 'setPlan', change: { title: 'Another' } },
 			{ do: 'setPace', change: { classKind: 'flow' } },
 			{ do: 'setDoses', doses: { b2: { amount: 9 } } }
@@ -126,7 +126,7 @@ describe('edits', () => {
 									: what === 3
 										? ({ do: 'removeItem', itemId: id } as const)
 										: what === 4
-											? ({ do: 'mirror' } as const)
+											? ({ do: 'swapSides' } as const)
 											: null;
 					if (edit && !(what === 0 && !findBlock(plan, id))) plan = applyEdit(plan, edit);
 				}

@@ -182,9 +182,9 @@ describe('a class of the series', () => {
 		expect(stateOf({ ...proposed, plans: { [id]: other } })).toBe('edited');
 		expect(stateOf(logged(proposed, id, run))).toBe('taught');
 		const longer = { ...proposed, series: { ...proposed.series, lengthSeconds: 3600 } };
-		expect(stateOf(longer)).toBe('behind');
+		expect(stateOf(longer)).toBe('outdated');
 		const climbing = { ...proposed, series: { ...proposed.series, ladders: [ladder('frog', 'supported')] } };
-		expect(stateOf(climbing)).toBe('behind');
+		expect(stateOf(climbing)).toBe('outdated');
 	});
 
 	it('has a mark that does not depend on the order of keys', () => {

@@ -369,7 +369,7 @@ describe('plans', () => {
 
 	it('are read against their group, its history and the side that went first last time', async () => {
 		const id = await createGroup(db, loft, group('Setting'));
-		const before = applyEdit(planOf('clam', 'low-lunge'), { do: 'mirror' });
+		const before = applyEdit(planOf('clam', 'low-lunge'), { do: 'swapSides' });
 		await createPlan(db, loft, id, '2026-11-17', before);
 		const planId = await createPlan(db, loft, id, '2026-11-24', planOf('clam'));
 		const context = await loadPlanContext(db, imke, planId, '2026-11-24');
@@ -431,7 +431,7 @@ describe('own movements', () => {
 		expect(saved.madeWith).toEqual(using.madeWith);
 		const now = today.contentHashes.get('own-harbour-clam')!;
 		const remade = withStates(
-			applyEdit(using, { do: 'remake', slug: 'own-harbour-clam', contentHash: now }),
+			applyEdit(using, { do: 'updateMovement', slug: 'own-harbour-clam', contentHash: now }),
 			using,
 			today
 		);

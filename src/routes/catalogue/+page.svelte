@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/text';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { Button, Search } from 'carbon-components-svelte';
 	import { goto } from '$app/navigation';
@@ -91,7 +92,7 @@
 					<span class="quiet">{movement.sanskrit || POSITION_NAME[movement.position]}</span>
 					<span class="quiet">
 						{movement.modes[0]}, {movement.forms.length}
-						{movement.forms.length === 1 ? 'form' : 'forms'}{out.has(movement.slug) ? ', left out' : ''}
+						{plural(movement.forms.length, 'form')}{out.has(movement.slug) ? ', left out' : ''}
 					</span>
 				</span>
 				<Ring sectors={movementRing(movement)} size={34} />

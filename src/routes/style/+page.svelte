@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/text';
 	import { Autosave } from '$lib/client/saving/autosave.svelte';
 	import { styleForm } from '$lib/client/saving/documents';
 	import {
@@ -89,7 +90,7 @@
 				{#each movements as { slug, english, percent, times } (slug)}
 					<li>
 						{english}: {Math.abs(percent)} % {percent > 0 ? 'longer' : 'shorter'}, from {times}
-						{times === 1 ? 'class' : 'classes'}
+						{plural(times, 'class', 'classes')}
 					</li>
 				{/each}
 			</ul>

@@ -1,3 +1,4 @@
+import { counted } from '$lib/core/text';
 import type { PlanEdit } from '$lib/core/plan';
 import { CHANGE_WORDS, type ChangedClass, type ChangeId } from '$lib/core/propose';
 import { shiftsBetween, type Shift } from '$lib/core/view-models';
@@ -44,7 +45,7 @@ export class WholeClassChanges {
 		}
 		this.found = { change, changed, ...shiftsBetween(analysis, this.document.read(changed.plan), 1) };
 		const { length } = changed.became;
-		this.document.say(`${CHANGE_WORDS[change]}: ${length} ${length === 1 ? 'item' : 'items'} would change`);
+		this.document.say(`${CHANGE_WORDS[change]}: ${counted(length, 'item')} would change`);
 	}
 
 	take(): void {
@@ -56,7 +57,7 @@ export class WholeClassChanges {
 				? []
 				: [{ do: 'setPlan', change: { lengthSeconds } }];
 		this.document.edit(
-			[{ do: 'fill', sections }, ...length],
+			[{ do: 'replaceSections', sections }, ...length],
 			`${CHANGE_WORDS[change]}: done; undo takes it back`
 		);
 		this.leave();

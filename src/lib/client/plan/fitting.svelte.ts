@@ -1,3 +1,4 @@
+import { counted } from '$lib/core/text';
 import { formatDuration } from '$lib/core/clock';
 import type { FitResult } from '$lib/core/fit';
 import { inWorker } from '../worker/worker';
@@ -28,7 +29,7 @@ export class Fitting {
 		else
 			this.document.edit(
 				{ do: 'setDoses', doses: result.doses },
-				`Fitted to ${length}: ${count} ${count === 1 ? 'dose' : 'doses'} changed`
+				`Fitted to ${length}: ${counted(count, 'dose')} changed`
 			);
 	}
 }

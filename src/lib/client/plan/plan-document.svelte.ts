@@ -118,7 +118,8 @@ export class PlanDocument {
 
 	/** Goes over to what the catalogue has today. */
 	remake({ slug, english, now }: OutdatedMovement): void {
-		if (now) this.edit({ do: 'remake', slug, contentHash: now }, `${english} as the catalogue has it today`);
+		if (now)
+			this.edit({ do: 'updateMovement', slug, contentHash: now }, `${english} as the catalogue has it today`);
 	}
 
 	roomRow(itemId: string): RoomRow | undefined {

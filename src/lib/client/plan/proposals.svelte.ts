@@ -1,3 +1,4 @@
+import { counted } from '$lib/core/text';
 import { shortDirections } from '$lib/core/orbit';
 import { renewed, type ClassPlan, type PlanEdit } from '$lib/core/plan';
 import { ownShares, type Conflict, type Wishes } from '$lib/core/propose';
@@ -76,7 +77,7 @@ export class Proposals {
 		}
 		this.conflict = outcome.how === 'done' ? outcome.value : null;
 		const { length } = this.found;
-		this.document.say(this.conflict?.message ?? `${length} ${length === 1 ? 'class' : 'classes'} proposed`);
+		this.document.say(this.conflict?.message ?? `${counted(length, 'class', 'classes')} proposed`);
 	}
 
 	stop(): void {
@@ -91,7 +92,7 @@ export class Proposals {
 		const about: PlanEdit[] =
 			theme && !this.document.plan.theme ? [{ do: 'setPlan', change: { theme } }] : [];
 		this.document.edit(
-			[{ do: 'fill', sections }, ...about],
+			[{ do: 'replaceSections', sections }, ...about],
 			`Taken: ${sent.about}; every block of it can be changed, and undo takes it back`
 		);
 		this.found = [];

@@ -1,3 +1,4 @@
+import { counted } from '$lib/core/text';
 import { CATALOGUE } from '$lib/catalogue';
 import { dayName } from '$lib/core/calendar';
 import {
@@ -336,7 +337,7 @@ export class SeriesDesk {
 			Object.entries(found).filter(([id]) => this.series.classes.some((c) => c.id === id) && !this.runs[id])
 		);
 		const after = withProposed(this.planned, here);
-		const classes = count === 1 ? '1 class' : `${count} classes`;
+		const classes = counted(count, 'class', 'classes');
 		const said = outcome.how === 'done' ? `${classes} proposed` : `Stopped; ${classes} proposed`;
 		if (!replaces) this.set(after, said);
 		else {

@@ -5,8 +5,8 @@ import { balance, orbit, type Balance, type Orbit } from '../orbit';
 import { applyEdit, blocksOf, itemsAsDone, tidied, type ClassPlan, type Item } from '../plan';
 import { styleOf } from '../style';
 import { plannedEffort } from '../training-load';
-import { CHECKS } from '../checks';
 import {
+	CHECKS,
 	SEVERITIES,
 	type CheckContext,
 	type CheckMeta,

@@ -85,6 +85,10 @@ export function isSymmetrical(action: ActionProfile): action is { both: LegActio
 	return 'both' in action;
 }
 
+/** The two legs of an action, the leading one first; twice the same where it has no sides. */
+export const legPair = (action: ActionProfile): [LegAction, LegAction] =>
+	isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+
 const DIRECTION_OF_SIGN = new Map(DIRECTIONS.map((d) => [DIRECTION_SIGN[d], d]));
 
 /**
@@ -159,7 +163,7 @@ export function directionShares(action: LegAction): Record<Direction, number> {
 
 /** The direction that a movement serves most, both legs added; null when it serves none. Ties go to the rarer rotation. */
 export function mainDirection(action: ActionProfile): Direction | null {
-	const parts = isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+	const parts = legPair(action);
 	const preferred: Direction[] = [
 		'internalRotation',
 		'adduction',

@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants';
 import { TZDate } from '@date-fns/tz';
 import { utc, UTCDate } from '@date-fns/utc';
 import {
@@ -78,6 +79,9 @@ export function withOneMoreDay(meetings: readonly Meeting[]): Meeting[] {
 	const weekday = free.find((day) => !taken.has(day));
 	return weekday === undefined ? [...meetings] : [...meetings, { ...last, weekday }];
 }
+
+/** Returns the moment `days` times 24 hours before `now`. */
+export const daysAgo = (now: Date, days: number): Date => new Date(now.getTime() - days * millisecondsInDay);
 
 /** How many days lie between two days; negative when the second comes first. */
 export function daysBetween(from: string, to: string): number {

@@ -11,6 +11,7 @@ import {
 	type Item,
 	type PlanEdit
 } from '../plan';
+import { WHOLE_CLASS_FROM_SECONDS } from '../rules';
 import type { TeachingStyle } from '../style';
 import { formForRoom } from '../substitution';
 import type { TimedItem } from '../clock';
@@ -68,12 +69,9 @@ export function lessOf({ item, movement, form }: TimedItem, style: TeachingStyle
 	return item.dose.amount - stepOfItem(item, find) < min ? null : doseByOne(item, find, -1);
 }
 
-/** A set shorter than this, or a class about one thing, need not have of everything what a whole class has. */
-const WHOLE_CLASS_SECONDS = 20 * 60;
-
 /** How grave it is that a class has too little of something: for a short set or a themed class it is worth knowing. */
 export function shortfall({ theme, lengthSeconds }: ClassPlan): 'fix' | 'note' {
-	return theme || lengthSeconds < WHOLE_CLASS_SECONDS ? 'note' : 'fix';
+	return theme || lengthSeconds < WHOLE_CLASS_FROM_SECONDS ? 'note' : 'fix';
 }
 
 /** Percent of a whole, 0 where there is none. */

@@ -72,6 +72,9 @@ export const PHASE_NAME: Record<Phase, string> = {
 export type LegPart = 'lead' | 'trail' | 'both' | 'turns';
 
 /** One stretch of the class. Times are whole seconds from the beginning; `to` is where the next begins. */
+/** Figures of the pace for a change of sides; a slow switch has a length of its own. */
+export type ChangeFigure = 'changeSidesSeconds' | 'changeSidesWithPropSeconds' | 'slow-switch';
+
 export interface TimelineEntry {
 	phase: Phase;
 	sectionId: string;
@@ -86,6 +89,8 @@ export interface TimelineEntry {
 	legs: Record<Leg, LegPart> | null;
 	/** Only passed through: neither held nor trained. */
 	passed?: true;
+	/** The figure of the pace that a change of sides takes. */
+	changeBy?: ChangeFigure;
 	position: Position;
 	fromSeconds: number;
 	toSeconds: number;
@@ -305,11 +310,10 @@ class TimelineWriter {
 
 	private change(known: ResolvedItem, slowly?: boolean): void {
 		const withProp = [...kitOn(known, this.leads(known, 2))].some((kit) => kit !== 'wall space');
-		const { changeSidesSeconds, changeSidesWithPropSeconds, repetitionSeconds } = this.pace;
-		const plain = withProp ? changeSidesWithPropSeconds : changeSidesSeconds;
-		const leads = this.leads(known, 2);
+		const plain = withProp ? 'changeSidesWithPropSeconds' : 'changeSidesSeconds';
+		const seconds = slowly ? this.pace.repetitionSeconds['slow-switch'] : this.pace[plain];
 		this.at = this.whereOf(known, 2);
-		this.write('change', slowly ? repetitionSeconds['slow-switch'] : plain, known, 2, leads);
+		this.write('change', seconds, known, 2, this.leads(known, 2), slowly ? 'slow-switch' : plain);
 	}
 
 	private depart(known: ResolvedItem): void {
@@ -327,7 +331,8 @@ class TimelineWriter {
 		seconds: number,
 		known: ResolvedItem | null,
 		side: 1 | 2 | null,
-		leads: Leg | null
+		leads: Leg | null,
+		changeBy?: ChangeFigure
 	): void {
 		// a pinned time replaces the time of the pace
 		const whole = Math.round(pinnedSeconds(known?.item, phase) ?? seconds);
@@ -344,6 +349,7 @@ class TimelineWriter {
 			leads,
 			legs: phase === 'work' && known ? legsOf(known, leads) : null,
 			...(phase === 'work' && known?.item.passed ? { passed: true as const } : {}),
+			...(changeBy ? { changeBy } : {}),
 			position: this.at?.position ?? 'standing',
 			fromSeconds: from,
 			toSeconds: this.now

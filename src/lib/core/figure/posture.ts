@@ -1,4 +1,4 @@
-import { isSymmetrical, type HipAngles, type LegAction } from '../anatomy';
+import { type HipAngles, type LegAction, legPair } from '../anatomy';
 import { actionOf, type Arms, type Form, type Movement, type Position, type Touch } from '../movement';
 import { settle, type Contacts } from './settle';
 import { skeleton, type BodyState, type LegAngles, type Skeleton } from './skeleton';
@@ -36,7 +36,7 @@ export function posture(movement: Movement, form?: Form): Posture {
 	const pose = { ...movement.pose, ...form?.pose };
 	const usual = USUAL[position];
 	const action = actionOf(movement, form);
-	const [lead, trail] = isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+	const [lead, trail] = legPair(action);
 	const wanted: BodyState = {
 		height: usual.seat ? 0.06 : position === 'standing' ? 0.45 : 0.25,
 		pitch: pose.pitchDeg ?? usual.pitch,

@@ -1,3 +1,4 @@
+import { daysInWeek } from 'date-fns/constants';
 import { mean } from 'simple-statistics';
 import { dayName, daysBetween } from '../calendar';
 import {
@@ -269,8 +270,6 @@ function warmthWords<T extends CheckIn, V>(
 	);
 }
 
-const DAYS_PER_WEEK = 7;
-
 /** The line through all points, where one can be told. */
 function lineWords<T extends CheckIn>(
 	points: readonly { on: string; left: number | null; right: number | null }[],
@@ -281,7 +280,7 @@ function lineWords<T extends CheckIn>(
 	const first = points[0]?.on ?? '';
 	const both = points.map(({ on, left, right }) => {
 		const values = [left, right].filter((value) => value !== null);
-		return { x: daysBetween(first, on) / DAYS_PER_WEEK, y: mean(values) };
+		return { x: daysBetween(first, on) / daysInWeek, y: mean(values) };
 	});
 	const line = trend(both);
 	if (!line) return null;

@@ -1,3 +1,4 @@
+import { sentence } from '../text';
 import {
 	type Direction,
 	type Tissue,
@@ -94,7 +95,7 @@ export function offersOf(results: readonly TestResult[], group: Steered): Measur
 		// the side that is behind says what people can do
 		const leg = result.behind ?? (peopleIn(checkIn.counts.left) > 0 ? 'left' : 'right');
 		const tiers = tiersOf(checkIn.counts[leg]);
-		const name = capital(REGION_NAMES[region]);
+		const name = sentence(REGION_NAMES[region]);
 		const known = group.regionTiers?.[region];
 		if (!known || TIERS.some((tier) => known[tier] !== tiers[tier]))
 			offers.push({
@@ -137,7 +138,7 @@ export function offersOf(results: readonly TestResult[], group: Steered): Measur
 }
 /** A target above this share is not raised further. Judged. */
 const MOST_AIM_PERCENT = 18;
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** A few people say little of a whole group. */
 const FEWEST_FOR_BANDS = 3;
 

@@ -5,7 +5,8 @@ import {
 	type ActionProfile,
 	type LegAction,
 	type MuscleGroup,
-	type Tissue
+	type Tissue,
+	legPair
 } from '../anatomy';
 import { withRuledCautions } from './cautions';
 import { readDose, readProp, writeDose, writeProp } from './notation';
@@ -95,7 +96,7 @@ export function movementDraftOf(movement: Movement): MovementDraft {
 		works: [...action.works]
 	});
 	const { action } = movement;
-	const [lead, trail] = isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+	const [lead, trail] = legPair(action);
 	const { english, sanskrit, position, setUp, watch, mistakes, leave, cautions } = movement;
 	return {
 		english,
@@ -137,8 +138,7 @@ function formAngles(form: Form, movement: Movement): Pick<DraftForm, 'lead' | 't
 	return { lead: differing(0), trail: isSymmetrical(movement.action) ? '' : differing(1) };
 }
 
-const legsOf = (action: ActionProfile): [LegAction, LegAction] =>
-	isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+const legsOf = (action: ActionProfile): [LegAction, LegAction] => legPair(action);
 
 export type ReadDraft = { ok: true; movement: Movement } | { ok: false; field: string; message: string };
 

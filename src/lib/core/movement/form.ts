@@ -1,4 +1,5 @@
 import { isSymmetrical, type ActionProfile, type LegAction } from '../anatomy';
+import { memoize } from './memoize';
 import type { Form, Mode, Movement } from './types';
 
 /** How a form can be done: its own modes, or those of the movement. */
@@ -12,19 +13,12 @@ export function actionOf(movement: Movement, form: Form | undefined, mode?: Mode
 	return mode === undefined || mode === 'dynamic' || movement.heldAtEachEnd ? action : heldAction(action);
 }
 
-const held = new WeakMap<ActionProfile, ActionProfile>();
-
-/** One and the same object for an action each time: what is worked out about it is kept with it. */
-function heldAction(action: ActionProfile): ActionProfile {
-	let known = held.get(action);
-	if (!known) {
-		known = isSymmetrical(action)
-			? { both: heldLeg(action.both) }
-			: { lead: heldLeg(action.lead), trail: heldLeg(action.trail) };
-		held.set(action, known);
-	}
-	return known;
-}
+/** The same object for an action each time, so that what is worked out from it is cached too. */
+const heldAction = memoize((action: ActionProfile): ActionProfile =>
+	isSymmetrical(action)
+		? { both: heldLeg(action.both) }
+		: { lead: heldLeg(action.lead), trail: heldLeg(action.trail) }
+);
 
 function heldLeg(leg: LegAction): LegAction {
 	return { ...leg, positions: leg.positions.slice(-1), kneeDeg: leg.kneeDeg.slice(-1) };

@@ -2,7 +2,7 @@ import type { Movement } from './types';
 
 /**
  * A store for what is costly to work out and depends on a movement (and a key) alone. It lives as long as the movement's
- * object does; the same input gives the same result, so nobody sees that it is kept.
+ * object does; the same input gives the same result, so the cache is transparent.
  */
 export function memoizeBy<T>(): (movement: Movement, key: string, make: () => T) => T {
 	const kept = new WeakMap<Movement, Map<string, T>>();
@@ -19,7 +19,7 @@ export function memoizeBy<T>(): (movement: Movement, key: string, make: () => T)
 
 /**
  * A function that keeps what it has worked out, for as long as the objects that it was worked out from live. They are
- * never changed in place, so nobody sees that it is kept.
+ * never changed in place, so the cache is transparent.
  */
 export function memoize<K extends readonly object[], T>(make: (...keys: K) => T): (...keys: K) => T {
 	const first = new WeakMap<object, unknown>();

@@ -12,7 +12,7 @@ import {
 	type LegAction
 } from '../anatomy';
 import type { LegPart, Timeline, TimelineEntry } from '../clock';
-import { actionOf, formOf, type FindMovement } from '../movement';
+import { actionOf, formOf, type FindMovement, memoize } from '../movement';
 import { countsAsStrength } from '../rules';
 import type { Item } from '../plan';
 
@@ -35,27 +35,20 @@ export interface Orbit {
 	passiveSeconds: number;
 }
 
-/** Weights of one second of an action, computed once per action: plans repeat them thousands of times. */
+/** Weights of one second of an action. */
 interface ActionWeights {
 	range: [Direction, number][];
 	strength: Direction[];
 	strengthens: boolean;
 }
-const weightsOf = new WeakMap<LegAction, ActionWeights>();
-
-function weights(action: LegAction): ActionWeights {
-	let known = weightsOf.get(action);
-	if (!known) {
-		const shares = directionShares(action);
-		known = {
-			range: DIRECTIONS.filter((d) => shares[d] > 0).map((d) => [d, shares[d]]),
-			strength: DIRECTIONS.filter((d) => action.works.includes(GROUP_OF_DIRECTION[d])),
-			strengthens: action.works.some((group) => STRENGTH_GROUPS.includes(group))
-		};
-		weightsOf.set(action, known);
-	}
-	return known;
-}
+const weights = memoize((action: LegAction): ActionWeights => {
+	const shares = directionShares(action);
+	return {
+		range: DIRECTIONS.filter((d) => shares[d] > 0).map((d) => [d, shares[d]]),
+		strength: DIRECTIONS.filter((d) => action.works.includes(GROUP_OF_DIRECTION[d])),
+		strengthens: action.works.some((group) => STRENGTH_GROUPS.includes(group))
+	};
+});
 
 function emptySeconds(): DirectionSeconds {
 	const zero = () => eachDirection(() => 0);

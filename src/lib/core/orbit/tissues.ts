@@ -1,4 +1,12 @@
-import { isSymmetrical, TISSUES, type ActionProfile, type LegAction, type MuscleGroup, type Tissue } from '../anatomy';
+import {
+	isSymmetrical,
+	TISSUES,
+	type ActionProfile,
+	type LegAction,
+	type MuscleGroup,
+	type Tissue,
+	legPair
+} from '../anatomy';
 import type { TimedItem } from '../clock';
 import { actionOf, memoize, WORKING_MODES, type Mode } from '../movement';
 
@@ -6,17 +14,15 @@ import { actionOf, memoize, WORKING_MODES, type Mode } from '../movement';
 export const STILL_MODES: ReadonlySet<Mode> = new Set(['passive', 'active', 'isometric', 'press-and-ease']);
 
 /** The two legs of an item in its form; twice the same where it has no sides. */
-export function legsOfItem({ movement, form, item }: TimedItem): [LegAction, LegAction] {
-	const action = actionOf(movement, form, item.mode);
-	return isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
-}
+export const legsOfItem = ({ movement, form, item }: TimedItem): [LegAction, LegAction] =>
+	legPair(actionOf(movement, form, item.mode));
 
 /** Whether an item is given on two sides. */
 export const isSided = ({ movement }: TimedItem): boolean => !isSymmetrical(movement.action);
 
 /** Tissues that the legs lengthen and muscles that they use, by their angles. */
 const partsOf = memoize((action: ActionProfile) => {
-	const legs = isSymmetrical(action) ? [action.both] : [action.lead, action.trail];
+	const legs = legPair(action);
 	return {
 		lengthens: new Set(legs.flatMap((leg) => leg.lengthens)),
 		works: new Set(legs.flatMap((leg) => leg.works))
@@ -75,4 +81,3 @@ export function hungSeconds(items: readonly TimedItem[]): Map<Tissue, number> {
 	const passive = items.filter(({ item }) => item.mode === 'passive');
 	return new Map([...stillSeconds(passive)].filter(([tissue]) => tissue in MUSCLES_OF_TISSUE));
 }
-

@@ -1,3 +1,4 @@
+import { secondsInMinute } from 'date-fns/constants';
 import { median } from 'simple-statistics';
 import { number, object, string } from 'yup';
 import type { DocumentKind } from '../validation';
@@ -142,12 +143,10 @@ export function taughtTimeOfMinutes(
 	for (const { by, usualSeconds: seconds } of usual)
 		if (by === 'nothing') fixed += seconds;
 		else usualSeconds[by] = (usualSeconds[by] ?? 0) + seconds;
-	const realSeconds = minutes * SECONDS_PER_MINUTE - fixed;
+	const realSeconds = minutes * secondsInMinute - fixed;
 	if (realSeconds <= 0 || Object.keys(usualSeconds).length === 0) return null;
 	return { kind, known: 'minutes', usualSeconds, realSeconds, figures: {}, movements: {} };
 }
-
-const SECONDS_PER_MINUTE = 60;
 
 const logsSchema = object({
 	times: number().integer().min(1).required(),

@@ -1,3 +1,4 @@
+import { counted } from '../text';
 import { EIGHT_OF_TEN } from './kinds';
 import { classLogSd, paceOf, provenances, type PaceModel, type Provenance } from './model';
 import type { PaceFigure } from './pace';
@@ -38,7 +39,7 @@ export function learnedWords(model: PaceModel): string | null {
 	const { classes, led, factor } = learned;
 	const by = percent(Math.abs(factor - 1));
 	const said = by === 0 ? 'as long as usual' : `${by} % ${factor > 1 ? 'longer' : 'shorter'} than usual`;
-	const from = classes === 1 ? 'one class' : `${classes} classes`;
+	const from = counted(classes, 'class', 'classes');
 	const known =
 		led === 0
 			? 'of which only the minutes are known'

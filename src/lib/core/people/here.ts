@@ -1,3 +1,4 @@
+import { counted } from '../text';
 import { CAUTIONS, type Caution } from '../movement';
 
 /** How open people are; three tiers are enough. */
@@ -33,7 +34,7 @@ export function hereWords(here: Attendance): string {
 	const tiers = TIERS.filter((tier) => here.tiers[tier] > 0).map((tier) => `${here.tiers[tier]} ${tier}`);
 	const cautions = here.cautions.map(({ caution, people }) => `${caution} ${people}`);
 	const who = [tiers.join(', '), cautions.join(', ')].filter(Boolean).join('; ');
-	return `${size} ${size === 1 ? 'person' : 'people'}${who ? `: ${who}` : ''}`;
+	return `${counted(size, 'person', 'people')}${who ? `: ${who}` : ''}`;
 }
 
 /** The same with another number of people with a caution; 0 takes it away. */

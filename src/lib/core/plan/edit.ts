@@ -39,7 +39,7 @@ export type PlanEdit =
 	| { do: 'unchain'; blockId: string }
 	| { do: 'link'; itemId: string; link: Link | undefined; lead: Leg }
 	| { do: 'setTest'; blockId: string; change: Partial<Pick<TestBlock, 'test' | 'seconds'>> }
-	| { do: 'mirror' }
+	| { do: 'swapSides' }
 	| { do: 'setPlan'; change: Partial<Pick<ClassPlan, 'title' | 'theme' | 'lengthSeconds' | 'startsAt'>> }
 	/** Who is here; undefined: who usually is. */
 	| { do: 'setHere'; here: Attendance | undefined }
@@ -48,8 +48,8 @@ export type PlanEdit =
 	| { do: 'silence'; check: string; itemId?: string; reason: string }
 	| { do: 'unsilence'; check: string; itemId?: string }
 	| { do: 'reorder'; order: Record<string, string[]> }
-	| { do: 'fill'; sections: ClassPlan['sections'] }
-	| { do: 'remake'; slug: string; contentHash: string }
+	| { do: 'replaceSections'; sections: ClassPlan['sections'] }
+	| { do: 'updateMovement'; slug: string; contentHash: string }
 	/** Figures for this class; undefined takes one back. */
 	| { do: 'setPace'; change: PaceSaid };
 
@@ -146,7 +146,7 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit): ClassPlan {
 			return linkItem(plan, edit.itemId, edit.link, edit.lead);
 		case 'unchain':
 			return unchain(plan, edit.blockId);
-		case 'mirror':
+		case 'swapSides':
 			return mirror(plan);
 		case 'setPlan':
 			return withoutEmpty({ ...plan, ...edit.change }, ['theme']);
@@ -167,9 +167,9 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit): ClassPlan {
 			return unsilenced(plan, edit);
 		case 'reorder':
 			return reorder(plan, edit.order);
-		case 'fill':
+		case 'replaceSections':
 			return { ...plan, sections: edit.sections };
-		case 'remake':
+		case 'updateMovement':
 			return { ...plan, madeWith: { ...plan.madeWith, [edit.slug]: edit.contentHash } };
 	}
 }

@@ -268,7 +268,7 @@ export const planSchema = object({
 				given === undefined ||
 				(Object.keys(given).length <= PLAN_LIMITS.blocks &&
 					Object.entries(given).every(
-						([slug, print]) => SLUG.test(slug) && typeof print === 'string' && CONTENT_HASH.test(print)
+						([slug, hash]) => SLUG.test(slug) && typeof hash === 'string' && CONTENT_HASH.test(hash)
 					))
 		),
 	sections: array()

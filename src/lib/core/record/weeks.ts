@@ -1,3 +1,4 @@
+import { daysInWeek } from 'date-fns/constants';
 import { daysBetween } from '../calendar';
 import type { ClassRecord } from './record';
 
@@ -29,8 +30,6 @@ export interface OverWeeks {
 const ON_TIME_MINUTES = 2;
 const MOST_SHOWN = 5;
 const FORGOTTEN_WEEKS = 5;
-const DAYS_PER_WEEK = 7;
-
 const isOnTime = (minutes: number, planned: number): boolean =>
 	Math.abs(minutes - planned) <= ON_TIME_MINUTES;
 
@@ -75,7 +74,7 @@ export function overWeeks(classes: readonly TaughtBefore[], today: string): Over
 				.map(([slug, { times, last }]) => ({
 					slug,
 					times,
-					weeksAgo: Math.floor(daysBetween(last, today) / DAYS_PER_WEEK)
+					weeksAgo: Math.floor(daysBetween(last, today) / daysInWeek)
 				}))
 				.filter(({ times, weeksAgo }) => times > 1 && weeksAgo >= FORGOTTEN_WEEKS)
 		)

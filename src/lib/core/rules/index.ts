@@ -1,6 +1,6 @@
 /**
- * The amounts that several parts of the core judge by, each defined here and nowhere else. Intensity is that of a form,
- * 1 to 5; effort 0 to 4; seconds are those of a class. What no source is named for is common practice.
+ * The amounts that several parts of the core judge by, each defined once, here. An amount that one check or one step of the planner judges by stands beside it. Intensity is that of a form,
+ * 1 to 5; effort 0 to 3; seconds are those of a class. What no source is named for is common practice.
  */
 import { WORKING_MODES, type Form, type Mode, type Movement } from '../movement';
 
@@ -58,6 +58,9 @@ export const LONGEST_HOLD_SECONDS = { any: 300, active: 120 } as const;
 
 /** A closing rest lasts at least so long. */
 export const CLOSING_REST_SECONDS = 60;
+
+/** From this length on a class is a whole one; shorter ones are sets for one thing and need not have everything. */
+export const WHOLE_CLASS_FROM_SECONDS = 20 * 60;
 
 /** Brief: work that is over before it was worth explaining. */
 export const BRIEF_BELOW_SECONDS = 45;

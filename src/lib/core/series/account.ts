@@ -1,3 +1,4 @@
+import { daysInWeek } from 'date-fns/constants';
 import { addDays } from '../calendar';
 import type { ClassRecords } from '../record';
 import type { Series } from './types';
@@ -15,8 +16,6 @@ export interface SeriesSummary {
 	effort: number | null;
 }
 
-const DAYS_PER_WEEK = 7;
-
 /** Counts the planned and taught classes of a series. */
 export function seriesSummary({ startsOn, weeks, classes }: Series, runs: ClassRecords): SeriesSummary {
 	const taught = classes.flatMap(({ id }) => runs[id] ?? []);
@@ -24,7 +23,7 @@ export function seriesSummary({ startsOn, weeks, classes }: Series, runs: ClassR
 	const last = [...classes.map(({ on }) => on), ...taught.map(({ on }) => on)].sort().at(-1);
 	return {
 		from: startsOn,
-		to: last ?? addDays(startsOn, weeks * DAYS_PER_WEEK - 1),
+		to: last ?? addDays(startsOn, weeks * daysInWeek - 1),
 		planned: classes.length,
 		taught: taught.length,
 		minutes: taught.reduce((sum, { minutes }) => sum + minutes, 0),

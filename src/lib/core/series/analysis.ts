@@ -39,7 +39,7 @@ export interface SeriesContext {
  * Where a class stands: taught and written down; not planned; as it was proposed; changed by hand; or proposed before
  * the series was changed, so that it no longer gives what it should, or is of another length.
  */
-export type ClassState = 'taught' | 'unplanned' | 'proposed' | 'edited' | 'behind';
+export type ClassState = 'taught' | 'unplanned' | 'proposed' | 'edited' | 'outdated';
 
 export interface ClassAnalysis {
 	class: SeriesClass;
@@ -110,7 +110,7 @@ interface PlanFacts {
 	analysis: Analysis;
 	effort: number;
 	tissues: ReadonlyMap<Tissue, number>;
-	mark: string;
+	contentHash: string;
 }
 const factsCache = new WeakMap<ClassPlan, PlanFacts>();
 
@@ -125,7 +125,7 @@ function planFacts(plan: ClassPlan, { find, group, catalogue, pace }: SeriesCont
 		analysis,
 		effort: effortOfAnalysis(analysis),
 		tissues: stillSeconds(analysis.context.items),
-		mark: sectionsHash(plan)
+		contentHash: sectionsHash(plan)
 	};
 	factsCache.set(plan, facts);
 	return facts;
@@ -174,7 +174,7 @@ function readClass(
 		number,
 		plan,
 		analysis: facts?.analysis ?? null,
-		state: stateOf(c, run, plan, facts?.mark ?? null, given, back, series),
+		state: stateOf(c, run, plan, facts?.contentHash ?? null, given, back, series),
 		given,
 		comesBack: back,
 		easier: isEasier(series, c.week),
@@ -192,19 +192,19 @@ function stateOf(
 	c: SeriesClass,
 	run: ClassRecord | null,
 	plan: ClassPlan | null,
-	mark: string | null,
+	contentHash: string | null,
 	given: readonly GivenRung[],
 	back: readonly string[],
 	series: Series
 ): ClassState {
 	if (run) return 'taught';
 	if (!plan) return 'unplanned';
-	if (mark !== c.proposedAs) return 'edited';
+	if (contentHash !== c.proposedAs) return 'edited';
 	const behind =
 		plan.lengthSeconds !== series.lengthSeconds ||
 		missingIn(plan, given, back, series).length > 0 ||
 		lacksTest(plan, c, series);
-	return behind ? 'behind' : 'proposed';
+	return behind ? 'outdated' : 'proposed';
 }
 
 /** Whether a class in a week with a test has none of it. */

@@ -1,3 +1,4 @@
+import { mean } from 'simple-statistics';
 import { DIRECTION_NAME, DIRECTIONS } from '../anatomy';
 import type { SeriesAnalysis } from './analysis';
 
@@ -9,8 +10,7 @@ export interface SeriesLine {
 }
 
 const one = (value: number) => value.toFixed(1);
-const mean = (values: readonly number[]) =>
-	values.length ? values.reduce((sum, value) => sum + value, 0) / values.length : 0;
+const meanOrZero = (values: readonly number[]) => (values.length ? mean([...values]) : 0);
 
 /** Figures of two series, in the same words. */
 export function compareSeries(a: SeriesAnalysis, b: SeriesAnalysis): SeriesLine[] {
@@ -28,7 +28,9 @@ export function compareSeries(a: SeriesAnalysis, b: SeriesAnalysis): SeriesLine[
 		line('Minutes in all', ({ classes }) =>
 			String(Math.round(classes.reduce((sum, { minutes }) => sum + minutes, 0)))
 		),
-		line('Load a week, mean', ({ weeks }) => one(mean(weeks.filter((w) => w.load > 0).map((w) => w.load)))),
+		line('Load a week, mean', ({ weeks }) =>
+			one(meanOrZero(weeks.filter((w) => w.load > 0).map((w) => w.load)))
+		),
 		line('Steepest rise', ({ weeks }) => {
 			const rises = weeks.flatMap(({ changePercent }) => (changePercent === null ? [] : [changePercent]));
 			return rises.length ? `${Math.round(Math.max(...rises))} %` : '';

@@ -50,14 +50,14 @@ export const SERIES_WORK: SearchBudget = { roughSteps: 300, starts: 1, steps: 70
 /** Which classes wait for a proposal: those without a plan, and those that no longer give what they should. */
 export function waiting(analysis: SeriesAnalysis): string[] {
 	return analysis.classes
-		.filter(({ state }) => state === 'unplanned' || state === 'behind')
+		.filter(({ state }) => state === 'unplanned' || state === 'outdated')
 		.map((c) => c.class.id);
 }
 
 /** Which classes can be proposed anew without touching what was taught or changed by hand. */
 export function renewable(analysis: SeriesAnalysis): string[] {
 	return analysis.classes
-		.filter(({ state }) => state === 'unplanned' || state === 'behind' || state === 'proposed')
+		.filter(({ state }) => state === 'unplanned' || state === 'outdated' || state === 'proposed')
 		.map((c) => c.class.id);
 }
 

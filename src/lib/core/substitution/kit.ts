@@ -1,5 +1,6 @@
+import { counted } from '../text';
 import { kitName, type Group } from '../group';
-import { KIT_KINDS, type FindMovement, type Form, type KitKind, type Movement } from '../movement';
+import { KIT_KINDS, type FindMovement, type Form, type KitKind, type Movement, memoize } from '../movement';
 import type { KitFor, KitUse } from '../plan';
 
 /** Replacements for kit that runs short, best first: common practice, no source. */
@@ -46,19 +47,12 @@ export function kitAtHand(group: Group): Record<KitKind, number> {
 	) as Record<KitKind, number>;
 }
 
-const kitKnown = new WeakMap<Form, [KitKind, number][]>();
-
-/** Pieces of each kind that one person needs for a form; worked out once for each. */
-export function kitOfForm(form: Form): readonly [KitKind, number][] {
-	let known = kitKnown.get(form);
-	if (!known) {
-		const sums = new Map<KitKind, number>();
-		for (const { kit, count } of form.props) sums.set(kit, (sums.get(kit) ?? 0) + count);
-		known = [...sums];
-		kitKnown.set(form, known);
-	}
-	return known;
-}
+/** Pieces of each kind that one person needs for a form. */
+export const kitOfForm = memoize((form: Form): readonly [KitKind, number][] => {
+	const sums = new Map<KitKind, number>();
+	for (const { kit, count } of form.props) sums.set(kit, (sums.get(kit) ?? 0) + count);
+	return [...sums];
+});
 
 /** A form with the number of people who do it at the same time, and the kit uses of its item. */
 export interface KitDemand {
@@ -136,11 +130,11 @@ export const movementWithoutKit = ({ withoutKit }: Movement, find: FindMovement)
 
 /** A shortage as a teacher says it before class: "needs 24 blocks, 18 are at hand: use folded blankets for 6". */
 export function shortageInWords({ kit, needed, available, standIns, missing }: KitNeed): string {
-	const what = `needs ${needed} ${kitName(kit, needed)}, ${available} ${available === 1 ? 'is' : 'are'} at hand`;
+	const what = `needs ${needed} ${kitName(kit, needed)}, ${counted(available, 'is', 'are')} at hand`;
 	const use = standIns.map(({ kit: other, count, how, pieces }) => {
 		const each = count > pieces ? `, ${count / pieces} each` : '';
 		return `use ${[how, kitName(other, 2)].filter(Boolean).join(' ')} for ${pieces}${each}`;
 	});
-	const rest = missing ? [`${missing} ${missing === 1 ? 'piece has' : 'pieces have'} no stand-in`] : [];
+	const rest = missing ? [`${counted(missing, 'piece has', 'pieces have')} no stand-in`] : [];
 	return [what, [...use, ...rest].join(', ')].filter(Boolean).join(': ');
 }

@@ -1,6 +1,6 @@
 import { DIRECTIONS, isSymmetrical } from '../anatomy';
 import { setSeconds } from '../clock';
-import { doseRange, modesOf, POSITIONS, usualForm, type Mode, type Movement } from '../movement';
+import { doseRange, modesOf, POSITIONS, usualForm, type Mode, type Movement, memoize } from '../movement';
 import { DEFAULT_PACE } from '../pace';
 import { kitOfForm } from './kit';
 import { profileOf } from './profile';
@@ -22,7 +22,7 @@ export const LIKENESS_WEIGHTS = {
 export type LikenessPart = keyof typeof LIKENESS_WEIGHTS;
 
 /** Cached features of one movement: a planner compares every pair of a catalogue. */
-interface Marks {
+interface LikenessFeatures {
 	/** Range and strength in each direction, side by side, and the length of that vector. */
 	directions: number[];
 	size: number;
@@ -31,17 +31,13 @@ interface Marks {
 	kit: ReadonlySet<string>;
 	seconds: number;
 }
-const marks = new WeakMap<Movement, Marks>();
-
-function marksOf(movement: Movement): Marks {
-	const known = marks.get(movement);
-	if (known) return known;
+const featuresForLikeness = memoize((movement: Movement): LikenessFeatures => {
 	const { range, strength, tissues, muscles } = profileOf(movement);
 	const directions = [
 		...DIRECTIONS.map((d) => range[d]),
 		...DIRECTIONS.map((d) => (strength.has(d) ? 1 : 0))
 	];
-	const made: Marks = {
+	return {
 		directions,
 		size: Math.sqrt(directions.reduce((sum, value) => sum + value * value, 0)),
 		tissues,
@@ -49,12 +45,10 @@ function marksOf(movement: Movement): Marks {
 		kit: new Set(kitOfForm(usualForm(movement)).map(([kit]) => kit)),
 		seconds: usualSeconds(movement)
 	};
-	marks.set(movement, made);
-	return made;
-}
+});
 
 /** Cosine of the two direction profiles, range and strength side by side. */
-function directionLikeness(a: Marks, b: Marks): number {
+function directionLikeness(a: LikenessFeatures, b: LikenessFeatures): number {
 	const dot = a.directions.reduce((sum, value, i) => sum + value * (b.directions[i] as number), 0);
 	const both = a.size * b.size;
 	if (both === 0) return a.size === b.size ? 1 : 0;
@@ -75,7 +69,7 @@ function positionLikeness(a: Movement, b: Movement): number {
 }
 
 /** 1 when the other asks for no kit that this one does not need. */
-function kitLikeness(a: Marks, b: Marks): number {
+function kitLikeness(a: LikenessFeatures, b: LikenessFeatures): number {
 	let extra = 0;
 	for (const kit of b.kit) if (!a.kit.has(kit)) extra += 1;
 	return 1 / (1 + extra);
@@ -96,7 +90,7 @@ export function usualSeconds(movement: Movement): number {
  * by {@link LIKENESS_WEIGHTS}. A movement is alike to itself by 1.
  */
 export function substituteSimilarity(a: Movement, b: Movement): Likeness {
-	const [ma, mb] = [marksOf(a), marksOf(b)];
+	const [ma, mb] = [featuresForLikeness(a), featuresForLikeness(b)];
 	const parts = {
 		directions: directionLikeness(ma, mb),
 		tissue: (shared(ma.tissues, mb.tissues) + shared(ma.muscles, mb.muscles)) / 2,

@@ -3,14 +3,14 @@ import {
 	directionShares,
 	eachDirection,
 	GROUP_OF_DIRECTION,
-	isSymmetrical,
 	type Direction,
 	type LegAction,
 	type MuscleGroup,
-	type Tissue
+	type Tissue,
+	legPair
 } from '../anatomy';
 import { STRENGTH_FROM_EFFORT } from '../rules';
-import { WORKING_MODES, type Movement } from '../movement';
+import { memoize, WORKING_MODES, type Movement } from '../movement';
 
 /** Effects of a movement, both legs together. */
 export interface Profile {
@@ -22,30 +22,21 @@ export interface Profile {
 	muscles: ReadonlySet<MuscleGroup>;
 }
 
-const known = new WeakMap<Movement, Profile>();
-
 /** The two legs of a movement; twice the same where it has no sides. */
-export function legsOf(movement: Movement): [LegAction, LegAction] {
-	const { action } = movement;
-	return isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
-}
+export const legsOf = (movement: Movement): [LegAction, LegAction] => legPair(movement.action);
 
-/** Returns the effects of a movement, for comparison and search; cached while the movement lives. */
-export function profileOf(movement: Movement): Profile {
-	let profile = known.get(movement);
-	if (profile) return profile;
+/** Returns the effects of a movement, for comparison and search. */
+export const profileOf = memoize((movement: Movement): Profile => {
 	const legs = legsOf(movement);
 	const shares = legs.map(directionShares);
 	const muscles = new Set(legs.flatMap((leg) => leg.works));
 	const strengthens =
 		movement.modes.some((mode) => WORKING_MODES.has(mode)) &&
 		movement.forms.some((form) => form.effort >= STRENGTH_FROM_EFFORT);
-	profile = {
+	return {
 		range: eachDirection((d) => shares.reduce((sum, share) => sum + share[d], 0)),
 		strength: new Set(strengthens ? DIRECTIONS.filter((d) => muscles.has(GROUP_OF_DIRECTION[d])) : []),
 		tissues: new Set(legs.flatMap((leg) => leg.lengthens)),
 		muscles
 	};
-	known.set(movement, profile);
-	return profile;
-}
+});

@@ -1,7 +1,6 @@
 import { clock, timedItems, type TimedItem, type TimelineEntry } from '../clock';
 import { isMoving, type FindMovement } from '../movement';
 import {
-	DEFAULT_PACE,
 	paceOf,
 	paceEvidence,
 	taughtTimeOfMinutes,
@@ -122,11 +121,11 @@ function partOf(
 ): { by: TimedBy; usualSeconds: number } {
 	const usualSeconds = entry.toSeconds - entry.fromSeconds;
 	const timed = entry.itemId === null ? undefined : items.get(entry.itemId);
-	return { by: timedBy(entry, usualSeconds, timed), usualSeconds };
+	return { by: timedBy(entry, timed), usualSeconds };
 }
 
 /** Returns the figure that a stretch of the class depends on; pinned time depends on none. */
-function timedBy({ phase }: TimelineEntry, usualSeconds: number, timed: TimedItem | undefined): TimedBy {
+function timedBy({ phase, changeBy }: TimelineEntry, timed: TimedItem | undefined): TimedBy {
 	if (timed?.item.phases?.[phase as PinnedPhase] !== undefined) return 'nothing';
 	switch (phase) {
 		case 'move':
@@ -135,11 +134,7 @@ function timedBy({ phase }: TimelineEntry, usualSeconds: number, timed: TimedIte
 		case 'explain':
 			return timed?.item.phases?.setUp === undefined ? 'setUpSeconds' : 'nothing';
 		case 'change':
-			// with the usual pace a change takes one of two times, or is a slow switch
-			if (usualSeconds === DEFAULT_PACE.changeSidesSeconds) return 'changeSidesSeconds';
-			return usualSeconds === DEFAULT_PACE.changeSidesWithPropSeconds
-				? 'changeSidesWithPropSeconds'
-				: 'whole pace';
+			return changeBy === undefined || changeBy === 'slow-switch' ? 'whole pace' : changeBy;
 		case 'fetch':
 			return 'whole pace';
 		case 'work':

@@ -70,7 +70,7 @@ export const STATE_WORDS: Record<ClassState, string> = {
 	unplanned: 'not planned',
 	proposed: 'proposed',
 	edited: 'changed by hand',
-	behind: 'needs a new proposal'
+	outdated: 'needs a new proposal'
 };
 
 /** "2nd", "3rd", "11th". */

@@ -1,3 +1,4 @@
+import { daysAgo } from '../../core/calendar';
 import { createHash } from 'node:crypto';
 import { and, eq, inArray, lt, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/open';
@@ -78,11 +79,7 @@ export const forgetTries = (db: Db, now: Date): Promise<number> =>
 	);
 
 export const forgetPlaces = (db: Db, now: Date): Promise<number> =>
-	clearRows(
-		db,
-		signInPlace,
-		lt(signInPlace.lastAt, new Date(now.getTime() - PLACE_KEPT_DAYS * 24 * 3600_000))
-	);
+	clearRows(db, signInPlace, lt(signInPlace.lastAt, daysAgo(now, PLACE_KEPT_DAYS)));
 
 const hashOf = (text: string) => createHash('sha256').update(text).digest('hex');
 const accountOf = (email: string) => hashOf(email.trim().toLowerCase());

@@ -304,18 +304,18 @@ export const leftOut = mysqlTable(
 );
 
 /**
- * Every state in which a movement was ever used, by its fingerprint: what a plan was made with stays readable.
+ * Every state in which a movement was ever used, by its content hash: what a plan was made with stays readable.
  * `scope` is "catalogue", or the studio whose own movement (or imported one) it is.
  */
 export const movementState = mysqlTable(
 	'movement_state',
 	{
 		scope: exactText('scope', { length: 24 }).notNull(),
-		fingerprint: exactText('fingerprint', { length: 16 }).notNull(),
+		contentHash: exactText('content_hash', { length: 16 }).notNull(),
 		slug: exactText('slug', { length: 60 }).notNull(),
 		document: documentColumn<Movement>('document', MOVEMENT).notNull()
 	},
-	(t) => [primaryKey({ columns: [t.scope, t.fingerprint] })]
+	(t) => [primaryKey({ columns: [t.scope, t.contentHash] })]
 );
 
 /** How a teacher teaches: what new plans begin with. */

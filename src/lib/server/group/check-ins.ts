@@ -1,3 +1,4 @@
+import { daysAgo } from '../../core/calendar';
 import { and, asc, desc, eq, isNull, lt } from 'drizzle-orm';
 import { type Dated } from '../../core/measure';
 import { peopleIn, type CheckIn, type GroupCheckIn, type StudentCheckIn } from '../../core/hip-tests';
@@ -136,7 +137,7 @@ const YEAR_DAYS = 365;
 export async function forgetMeasured(db: Db, now: Date): Promise<void> {
 	const studios = await db.select({ id: studio.id, keepYears: studio.keepYears }).from(studio);
 	for (const { id, keepYears } of studios) {
-		const before = new Date(now.getTime() - keepYears * YEAR_DAYS * 24 * 3600_000);
+		const before = daysAgo(now, keepYears * YEAR_DAYS);
 		await clearRows(db, checkIn, and(eq(checkIn.studioId, id), lt(checkIn.receivedAt, before))!);
 		await clearRows(
 			db,

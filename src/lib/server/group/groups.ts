@@ -1,3 +1,4 @@
+import { daysAgo } from '../../core/calendar';
 import { and, asc, desc, eq, inArray, isNotNull, isNull, lt, type SQL } from 'drizzle-orm';
 import type { Group, Kit } from '../../core/group';
 import type { Db } from '../db/open';
@@ -133,7 +134,7 @@ export async function removedGroups(db: Db, studioId: string): Promise<{ id: str
 
 /** Takes out for good what was removed so long ago that it is not brought back any more. */
 export const forgetGroups = (db: Db, now: Date): Promise<number> =>
-	clearRows(db, classGroup, lt(classGroup.removedAt, new Date(now.getTime() - TRASH_DAYS * 24 * 3600_000)));
+	clearRows(db, classGroup, lt(classGroup.removedAt, daysAgo(now, TRASH_DAYS)));
 
 /** The groups of a studio that are not removed. */
 const there = (studioId: string): SQL =>

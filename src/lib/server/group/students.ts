@@ -1,3 +1,4 @@
+import { daysAgo } from '../../core/calendar';
 import { and, asc, count, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
 import type { Student } from '../../core/group';
 import {
@@ -118,7 +119,7 @@ export async function removedStudents(
 
 /** Takes out for good, with what was measured of them, whom nobody brought back within the week. */
 export const forgetStudents = (db: Db, now: Date): Promise<number> =>
-	clearRows(db, student, lt(student.removedAt, new Date(now.getTime() - KEPT_STUDENT_DAYS * 24 * 3600_000)));
+	clearRows(db, student, lt(student.removedAt, daysAgo(now, KEPT_STUDENT_DAYS)));
 
 /** A note that this teacher wrote down of a class of the group, in which a name stands as a word. */
 export interface NoteWithName {

@@ -1,3 +1,4 @@
+import { daysAgo } from '../../core/calendar';
 import { createHash } from 'node:crypto';
 import { error } from '@sveltejs/kit';
 import { and, eq, lt } from 'drizzle-orm';
@@ -86,4 +87,4 @@ class NotTaken extends Error {
 }
 
 export const forgetAccepted = (db: Db, now: Date): Promise<number> =>
-	clearRows(db, accepted, lt(accepted.acceptedAt, new Date(now.getTime() - TOKEN_DAYS * 24 * 3600_000)));
+	clearRows(db, accepted, lt(accepted.acceptedAt, daysAgo(now, TOKEN_DAYS)));

@@ -42,7 +42,7 @@ export async function teacherPreferences(db: Db, teacherId: string): Promise<Tea
 export async function planCards(
 	db: Db,
 	studioId: string,
-	today: StudioCatalogue,
+	current: StudioCatalogue,
 	plans: readonly PlanOfCard[],
 	groupOf: (plan: PlanOfCard) => GroupOfCard,
 	{ pace, silencedChecks }: TeacherPreferences,
@@ -51,7 +51,7 @@ export async function planCards(
 	const moved = await outdatedMovements(
 		db,
 		studioId,
-		today,
+		current,
 		plans.map(({ plan }) => plan)
 	);
 	const keys = plans.map((plan, i) =>
@@ -62,7 +62,7 @@ export async function planCards(
 			plan.groupId,
 			groupOf(plan).version,
 			contentText(groupOf(plan).group.kit),
-			today.state,
+			current.state,
 			contentText(pace),
 			contentText(silencedChecks),
 			...moved[i]!.map(({ slug, now }) => `${slug} ${now}`)
@@ -76,7 +76,7 @@ export async function planCards(
 			plannedOn,
 			plan,
 			group: groupOf(plans[i]!).group,
-			movements: movementsFor(today, moved[i] ?? []),
+			movements: movementsFor(current, moved[i] ?? []),
 			pace,
 			silencedChecks
 		}));

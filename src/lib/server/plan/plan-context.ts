@@ -32,7 +32,7 @@ export interface StoredPlanContext {
 	stored: StoredPlan;
 	groupId: string;
 	group: Group;
-	today: StudioCatalogue;
+	current: StudioCatalogue;
 	/** Movements that are not what they were when the plan was made. */
 	moved: OutdatedMovement[];
 	catalogue: CatalogueView;
@@ -51,7 +51,7 @@ export interface StoredPlanContext {
 	lately: Lately;
 }
 
-/** Loads a plan of this studio with its setting, as this teacher teaches it; null for another studio's and for none at all. `day`: today. */
+/** Loads a plan of this studio with its setting, as this teacher teaches it; null for another studio's and for none at all. `day`: the day it is now. */
 export async function loadPlanContext(
 	db: Db,
 	{ studioId, teacherId }: Owner,
@@ -62,7 +62,7 @@ export async function loadPlanContext(
 	const group = stored && (await getGroup(db, studioId, stored.groupId));
 	if (!stored || !group) return null;
 	const on = stored.plannedOn ?? day;
-	const [today, earlier, { known, lately }, pace, silenced] = await Promise.all([
+	const [current, earlier, { known, lately }, pace, silenced] = await Promise.all([
 		studioCatalogue(db, studioId),
 		lastPlansOfGroup(db, studioId, group.id, LATELY_CLASSES, { day: on, not: planId }),
 		metBefore(db, studioId, group.id, on, latelyFrom(on)),
@@ -70,9 +70,12 @@ export async function loadPlanContext(
 		silencedChecks(db, teacherId)
 	]);
 	const plans = earlier.map(({ plan }) => plan);
-	const [moved = [], ...movedBefore] = await outdatedMovements(db, studioId, today, [stored.plan, ...plans]);
+	const [moved = [], ...movedBefore] = await outdatedMovements(db, studioId, current, [
+		stored.plan,
+		...plans
+	]);
 	const orbits = plans.map((plan, i) => {
-		const context = planContext(catalogueWith(today, movedBefore[i]!), group.group, pace);
+		const context = planContext(catalogueWith(current, movedBefore[i]!), group.group, pace);
 		return analysePlan(plan, context, new Set()).orbit;
 	});
 	const last = plans[0];
@@ -80,9 +83,9 @@ export async function loadPlanContext(
 		stored,
 		groupId: group.id,
 		group: group.group,
-		today,
+		current,
 		moved,
-		catalogue: catalogueWith(today, moved),
+		catalogue: catalogueWith(current, moved),
 		known,
 		pace,
 		silencedChecks: silenced,
@@ -97,7 +100,7 @@ export async function loadPlanContext(
 export function planInput({
 	stored,
 	group,
-	today,
+	current,
 	moved,
 	known,
 	pace,
@@ -107,7 +110,7 @@ export function planInput({
 	return {
 		plan: stored.plan,
 		group,
-		movements: movementsFor(today, moved),
+		movements: movementsFor(current, moved),
 		known,
 		pace,
 		silencedChecks: silenced,

@@ -28,8 +28,8 @@ export async function readSentPlan(
 	studioId: string,
 	body: Record<string, unknown> | null
 ): Promise<PlanUpload | { faults: Fault[] }> {
-	const today = await studioCatalogue(db, studioId);
-	const brought = readMovements(body?.movements ?? [], today.catalogue.find);
+	const current = await studioCatalogue(db, studioId);
+	const brought = readMovements(body?.movements ?? [], current.catalogue.find);
 	if (!brought.ok) return { faults: brought.faults };
 	const up = broughtUp(PLAN, body?.plan);
 	if (!up.ok) return up;
@@ -37,12 +37,12 @@ export async function readSentPlan(
 	const isObject = typeof plan === 'object' && plan !== null && !Array.isArray(plan);
 	const asked = isObject ? { ...plan, madeWith: madeWithOf(plan, contentHashes(brought.value)) } : plan;
 	const kept = isObject
-		? await outdatedMovements(db, studioId, today, [asked as ClassPlan], brought.value)
+		? await outdatedMovements(db, studioId, current, [asked as ClassPlan], brought.value)
 		: [];
-	const faults = planFaults(asked, catalogueWith(today, kept[0] ?? []).find);
+	const faults = planFaults(asked, catalogueWith(current, kept[0] ?? []).find);
 	return faults.length
 		? { faults }
-		: { plan: withStates(asked as ClassPlan, null, today), movements: brought.value };
+		: { plan: withStates(asked as ClassPlan, null, current), movements: brought.value };
 }
 
 /** Keeps a sent plan as a new one, with the movements that it brings along; its id. */

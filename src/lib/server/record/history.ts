@@ -1,3 +1,4 @@
+import { secondsInMinute } from 'date-fns/constants';
 import { and, eq, inArray } from 'drizzle-orm';
 import { foundInHistory, type HistoryRow, type TaughtBefore } from '../../core/record';
 import type { Db } from '../db/open';
@@ -94,8 +95,6 @@ export async function lastTaught(
 	return classes.map((taught) => ({ ...taught, ...beside(taught) }));
 }
 
-const SECONDS_PER_MINUTE = 60;
-
 /** How long the classes were to be, what was in them, and their sides where they were led. */
 async function besideOf(
 	db: Db,
@@ -134,7 +133,7 @@ async function besideOf(
 	return ({ id, planId }) => {
 		const seconds = planId === null ? undefined : lengthOf.get(planId);
 		return {
-			plannedMinutes: seconds === undefined ? null : Math.round(seconds / SECONDS_PER_MINUTE),
+			plannedMinutes: seconds === undefined ? null : Math.round(seconds / secondsInMinute),
 			sides: sidesOf.get(id) ?? null,
 			planned: planId === null ? [] : (slugsOf.get(planId) ?? [])
 		};

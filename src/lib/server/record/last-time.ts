@@ -20,7 +20,7 @@ export async function pendingFeedback(
 	db: Db,
 	owner: Owner,
 	next: StoredPlan,
-	today: StudioCatalogue,
+	current: StudioCatalogue,
 	day: string
 ) {
 	const { studioId } = owner;
@@ -50,6 +50,6 @@ export async function pendingFeedback(
 		movements: [...new Set(asked)]
 			.filter((slug) => !notes.leftOut.includes(slug))
 			.slice(0, MOST_MOVEMENTS)
-			.map((slug) => ({ slug, english: today.catalogue.find(slug)?.english ?? slug }))
+			.map((slug) => ({ slug, english: current.catalogue.find(slug)?.english ?? slug }))
 	};
 }

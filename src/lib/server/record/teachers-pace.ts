@@ -67,10 +67,10 @@ export async function learnFromPlan(
 	const stored = run && (await getPlan(db, studioId, planId));
 	if (!stored) return;
 	const taught = stored.plan;
-	const today = await studioCatalogue(db, studioId);
-	const [moved = []] = await outdatedMovements(db, studioId, today, [taught]);
-	const { find } = catalogueWith(today, moved);
-	const movements = movementsFor(today, moved);
+	const current = await studioCatalogue(db, studioId);
+	const [moved = []] = await outdatedMovements(db, studioId, current, [taught]);
+	const { find } = catalogueWith(current, moved);
+	const movements = movementsFor(current, moved);
 	const kind = kindOfPlan(taught, (await getStyle(db, teacherId)).style.pace);
 	const led = (await ledFromPlan(db, studioId, planId, work)).findLast(({ tally }) => isTaught(tally));
 	const { minutes, leftOut } = run.run;

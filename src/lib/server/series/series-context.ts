@@ -16,7 +16,7 @@ import {
 export interface StoredSeriesContext {
 	stored: StoredSeries;
 	group: StoredGroup;
-	today: StudioCatalogue;
+	current: StudioCatalogue;
 	/** Movements that are not what they were when its plans were made. */
 	moved: OutdatedMovement[];
 	/** Movements that the group met before the series began. */
@@ -35,13 +35,13 @@ export async function loadSeriesContext(
 	const stored = await getSeries(db, studioId, id);
 	const group = stored && (await getGroup(db, studioId, stored.groupId));
 	if (!stored || !group) return null;
-	const today = await studioCatalogue(db, studioId);
-	const moved = (await outdatedMovements(db, studioId, today, Object.values(stored.planned.plans))).flat();
+	const current = await studioCatalogue(db, studioId);
+	const moved = (await outdatedMovements(db, studioId, current, Object.values(stored.planned.plans))).flat();
 	const { startsOn } = stored.planned.series;
 	return {
 		stored,
 		group,
-		today,
+		current,
 		moved: [...new Map(moved.map((m) => [m.slug, m])).values()],
 		knownBefore: (await metBefore(db, studioId, group.id, startsOn, startsOn)).known.slugs,
 		pace
@@ -52,7 +52,7 @@ export async function loadSeriesContext(
 export function seriesInput({
 	stored,
 	group,
-	today,
+	current,
 	moved,
 	knownBefore,
 	pace
@@ -60,7 +60,7 @@ export function seriesInput({
 	return {
 		planned: stored.planned,
 		group: group.group,
-		movements: movementsFor(today, moved),
+		movements: movementsFor(current, moved),
 		knownBefore,
 		pace
 	};

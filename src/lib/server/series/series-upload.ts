@@ -27,13 +27,13 @@ export interface SentSeries {
 export async function readSentSeries(
 	db: Db,
 	studioId: string,
-	/** Brought up to today's shape. */
+	/** In the newest shape. */
 	sent: unknown,
 	stored: { id: string; planned: SeriesDocument } | null,
 	movements: unknown = []
 ): Promise<SentSeries | { faults: Fault[] }> {
-	const today = await studioCatalogue(db, studioId);
-	const brought = readMovements(movements, today.catalogue.find);
+	const current = await studioCatalogue(db, studioId);
+	const brought = readMovements(movements, current.catalogue.find);
 	if (!brought.ok) return { faults: brought.faults };
 	const states = contentHashes(brought.value);
 	const plans = plansIn(sent);
@@ -44,13 +44,13 @@ export async function readSentSeries(
 	const kept = await outdatedMovements(
 		db,
 		studioId,
-		today,
+		current,
 		asked.map(({ plan }) => plan),
 		brought.value
 	);
-	const finds = new Map(asked.map(({ id }, i) => [id, catalogueWith(today, kept[i] ?? []).find]));
+	const finds = new Map(asked.map(({ id }, i) => [id, catalogueWith(current, kept[i] ?? []).find]));
 	const whole = withPlans(sent, Object.fromEntries(asked.map(({ id, plan }) => [id, plan])));
-	const faults = seriesFaults(whole, (id) => finds.get(id) ?? today.catalogue.find);
+	const faults = seriesFaults(whole, (id) => finds.get(id) ?? current.catalogue.find);
 	if (faults.length) return { faults };
 	const planned = whole as SeriesDocument;
 	const foreign = await foreignPlans(db, studioId, stored?.id ?? null, Object.keys(planned.plans));
@@ -63,7 +63,7 @@ export async function readSentSeries(
 			plans: Object.fromEntries(
 				Object.entries(planned.plans).map(([id, plan]) => [
 					id,
-					withStates(plan, stored?.planned.plans[id] ?? null, today)
+					withStates(plan, stored?.planned.plans[id] ?? null, current)
 				])
 			)
 		}

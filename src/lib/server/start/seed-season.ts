@@ -1,3 +1,4 @@
+import { daysInWeek } from 'date-fns/constants';
 import { findMovement } from '../../catalogue';
 import { addDays } from '../../core/calendar';
 import { fit } from '../../core/fit';
@@ -18,8 +19,6 @@ import { learnFromPlan } from '../record/teachers-pace';
 import { addToSession, writeDownEnded } from '../record/sessions';
 import type { Owner } from '../http/owner';
 
-const DAYS_PER_WEEK = 7;
-
 /** Teaches the demo's season: eight weeks of one group led step by step, and check-ins of three months. */
 export async function seedSeason(
 	db: Db,
@@ -28,7 +27,7 @@ export async function seedSeason(
 	monday: string
 ): Promise<void> {
 	const dayOf = (group: DemoGroupKey, week: number) =>
-		addDays(monday, DAYS_PER_WEEK * week + DEMO_GROUPS[group].weekday - 1);
+		addDays(monday, daysInWeek * week + DEMO_GROUPS[group].weekday - 1);
 	const { plan } = DEMO_PLANS.find(({ group, week }) => group === 'striders' && week === 0)!;
 	for (const [i, notes] of SEASON_NOTES.entries()) {
 		const week = i - SEASON_WEEKS;

@@ -22,11 +22,11 @@ export function ownSlug(english: string, taken: (slug: string) => boolean): stri
 }
 
 /** Everything wrong with an own movement, by the same rules as the catalogue. */
-export function ownFaults(value: unknown, today: StudioCatalogue): Fault[] {
+export function ownFaults(value: unknown, current: StudioCatalogue): Fault[] {
 	if (typeof value !== 'object' || value === null || !Array.isArray((value as Movement).forms))
 		return [{ path: '', message: 'a movement is an object with forms' }];
 	const movement = value as Movement;
-	const known = [...CATALOGUE, ...today.own.map((o) => o.movement)].map((m) => m.slug);
+	const known = [...CATALOGUE, ...current.own.map((o) => o.movement)].map((m) => m.slug);
 	const strip = `${movement.slug}: `;
 	return movementFaults([movement], known).map((message) => ({
 		path: '',

@@ -25,7 +25,7 @@ export interface StoredOwn {
 	movement: Movement;
 }
 
-/** The movements that a studio can choose from today. */
+/** The movements that a studio can choose from now. */
 export interface StudioCatalogue {
 	own: StoredOwn[];
 	leftOut: string[];
@@ -33,7 +33,7 @@ export interface StudioCatalogue {
 	bySlug: ReadonlyMap<string, Movement>;
 	/** Tells this state of the catalogue from any other: own movements and what is left out. */
 	state: string;
-	/** Today's content hash of every movement. */
+	/** The content hash of every movement. */
 	contentHashes: ReadonlyMap<string, string>;
 }
 
@@ -49,17 +49,17 @@ export async function recordCatalogue(db: Db): Promise<void> {
  */
 const MOST_STATES = 2000;
 const states = new Map<string, Movement>();
-function oneObject(movement: Movement, print: string): Movement {
-	const known = states.get(print);
+function oneObject(movement: Movement, hash: string): Movement {
+	const known = states.get(hash);
 	if (known) return known;
 	if (states.size >= MOST_STATES) states.delete(states.keys().next().value as string);
-	states.set(print, movement);
+	states.set(hash, movement);
 	return movement;
 }
 
 const state = (scope: string, movement: Movement) => ({
 	scope,
-	fingerprint: contentHash(movement),
+	contentHash: contentHash(movement),
 	slug: movement.slug,
 	document: movement
 });
@@ -67,8 +67,8 @@ const state = (scope: string, movement: Movement) => ({
 export async function studioCatalogue(db: Db, studioId: string): Promise<StudioCatalogue> {
 	const own = await db.select().from(ownMovement).where(eq(ownMovement.studioId, studioId));
 	const out = await db.select().from(leftOut).where(eq(leftOut.studioId, studioId));
-	const prints = own.map((row) => contentHash(row.document));
-	const movements = own.map((row, i) => oneObject(row.document, prints[i]!));
+	const hashes = own.map((row) => contentHash(row.document));
+	const movements = own.map((row, i) => oneObject(row.document, hashes[i]!));
 	const catalogue = catalogueView(
 		CATALOGUE,
 		movements,
@@ -79,52 +79,52 @@ export async function studioCatalogue(db: Db, studioId: string): Promise<StudioC
 		leftOut: out.map((row) => row.slug),
 		catalogue,
 		state: createHash('sha256')
-			.update([...prints, ' ', ...out.map((row) => row.slug)].join(' '))
+			.update([...hashes, ' ', ...out.map((row) => row.slug)].join(' '))
 			.digest('hex')
 			.slice(0, 16),
 		bySlug: new Map(catalogue.all.map((movement) => [movement.slug, movement])),
-		contentHashes: new Map([...catalogueHashes, ...movements.map((m, i) => [m.slug, prints[i]!] as const)])
+		contentHashes: new Map([...catalogueHashes, ...movements.map((m, i) => [m.slug, hashes[i]!] as const)])
 	};
 }
 
-/** For some plans: what each was made with, where that differs from today. `brought`: movements that come with them. */
+/** For some plans: what each was made with, where that differs from now. `brought`: movements that come with them. */
 export async function outdatedMovements(
 	db: Db,
 	studioId: string,
-	today: StudioCatalogue,
+	current: StudioCatalogue,
 	plans: readonly Pick<ClassPlan, 'madeWith'>[],
 	brought: readonly Movement[] = []
 ): Promise<OutdatedMovement[][]> {
 	const old = plans.map((plan) =>
-		Object.entries(plan.madeWith ?? {}).filter(([slug, print]) => today.contentHashes.get(slug) !== print)
+		Object.entries(plan.madeWith ?? {}).filter(([slug, hash]) => current.contentHashes.get(slug) !== hash)
 	);
-	const prints = [...new Set(old.flat().map(([, print]) => print))];
-	if (prints.length === 0) return plans.map(() => []);
+	const hashes = [...new Set(old.flat().map(([, hash]) => hash))];
+	if (hashes.length === 0) return plans.map(() => []);
 	const rows = await db
 		.select()
 		.from(movementState)
 		.where(
 			and(
-				inArray(movementState.fingerprint, prints),
+				inArray(movementState.contentHash, hashes),
 				or(eq(movementState.scope, CATALOGUE_SCOPE), eq(movementState.scope, studioId))
 			)
 		);
-	const byPrint = new Map([
-		...rows.map((row) => [row.fingerprint, oneObject(row.document, row.fingerprint)] as const),
+	const byHash = new Map([
+		...rows.map((row) => [row.contentHash, oneObject(row.document, row.contentHash)] as const),
 		...brought.map((movement) => [contentHash(movement), movement] as const)
 	]);
 	return old.map((entries) =>
-		entries.flatMap(([slug, print]): OutdatedMovement[] => {
-			const kept = byPrint.get(print);
+		entries.flatMap(([slug, hash]): OutdatedMovement[] => {
+			const kept = byHash.get(hash);
 			if (!kept) return [];
-			const current = today.bySlug.get(slug);
+			const movement = current.bySlug.get(slug);
 			return [
 				{
 					slug,
 					english: kept.english,
-					now: today.contentHashes.get(slug) ?? null,
+					now: current.contentHashes.get(slug) ?? null,
 					kept,
-					differences: current ? movementDifference(kept, current) : []
+					differences: movement ? movementDifference(kept, movement) : []
 				}
 			];
 		})
@@ -132,32 +132,32 @@ export async function outdatedMovements(
 }
 
 /** The same as plain data. */
-export const movementsFor = (today: StudioCatalogue, kept: readonly OutdatedMovement[]): Movements => ({
-	own: today.own.map((o) => o.movement),
-	leftOut: today.leftOut,
+export const movementsFor = (current: StudioCatalogue, kept: readonly OutdatedMovement[]): Movements => ({
+	own: current.own.map((o) => o.movement),
+	leftOut: current.leftOut,
 	kept: kept.map((k) => k.kept)
 });
 
-/** The catalogue as a plan sees it: today's, with what the plan was made with before it. */
-export function catalogueWith(today: StudioCatalogue, kept: readonly OutdatedMovement[]): CatalogueView {
+/** The catalogue as a plan sees it: as it is now, with what the plan was made with before it. */
+export function catalogueWith(current: StudioCatalogue, kept: readonly OutdatedMovement[]): CatalogueView {
 	return catalogueView(
 		CATALOGUE,
-		today.own.map((o) => o.movement),
-		today.leftOut,
+		current.own.map((o) => o.movement),
+		current.leftOut,
 		kept.map((k) => k.kept)
 	);
 }
 
 /**
  * The plan with the state of each movement it uses: what it says itself, else what it was stored with, else
- * today's. Movements that it no longer uses are forgotten.
+ * the one of now. Movements that it no longer uses are forgotten.
  */
-export function withStates(plan: ClassPlan, stored: ClassPlan | null, today: StudioCatalogue): ClassPlan {
+export function withStates(plan: ClassPlan, stored: ClassPlan | null, current: StudioCatalogue): ClassPlan {
 	const madeWith: Record<string, string> = {};
 	for (const { movement } of itemsOf(plan)) {
-		const print =
-			plan.madeWith?.[movement] ?? stored?.madeWith?.[movement] ?? today.contentHashes.get(movement);
-		if (print) madeWith[movement] = print;
+		const hash =
+			plan.madeWith?.[movement] ?? stored?.madeWith?.[movement] ?? current.contentHashes.get(movement);
+		if (hash) madeWith[movement] = hash;
 	}
 	return { ...plan, madeWith };
 }
@@ -179,7 +179,7 @@ export async function keepMovements(
 	const named = new Set(plans.flatMap((plan) => Object.values(plan.madeWith ?? {})));
 	const rows = movements
 		.map((movement) => state(studioId, movement))
-		.filter((row) => named.has(row.fingerprint));
+		.filter((row) => named.has(row.contentHash));
 	if (rows.length === 0) return;
 	await holdQuota(
 		tx,

@@ -1,3 +1,4 @@
+import { daysAgo } from '../../core/calendar';
 import { and, eq, lt } from 'drizzle-orm';
 import type { Db } from '../db/open';
 import { removed, type RemovedKind } from '../db/schema';
@@ -52,7 +53,7 @@ export async function removedTitle(
 }
 
 export const forgetRemoved = (db: Db, now: Date): Promise<number> =>
-	clearRows(db, removed, lt(removed.removedAt, new Date(now.getTime() - TRASH_DAYS * 24 * 3600_000)));
+	clearRows(db, removed, lt(removed.removedAt, daysAgo(now, TRASH_DAYS)));
 
 const one = (studioId: string, kind: RemovedKind, id: string) =>
 	and(eq(removed.studioId, studioId), eq(removed.kind, kind), eq(removed.id, id))!;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { counted } from '$lib/core/text';
 	import { Button, Modal } from 'carbon-components-svelte';
 
 	/** Signs out, and leaves nothing of the studio on the device; says first what has not reached the server. */
@@ -36,8 +37,8 @@
 		on:submit={go}
 	>
 		<p>
-			{unsent === 1 ? 'One event' : `${unsent} events`} of classes taught with this device have not reached the
-			server. Signing out deletes all studio data from this device.
+			{counted(unsent, 'event')} of classes taught with this device have not reached the server. Signing out deletes
+			all studio data from this device.
 		</p>
 	</Modal>
 {/if}

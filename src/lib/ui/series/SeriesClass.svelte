@@ -58,7 +58,7 @@
 	{/if}
 	{#if card.comesBack.length}<p>Comes back: {card.comesBack.join(', ')}</p>{/if}
 
-	{#if card.state === 'proposed' || card.state === 'behind' || card.state === 'unplanned'}
+	{#if card.state === 'proposed' || card.state === 'outdated' || card.state === 'unplanned'}
 		<Button size="small" kind="tertiary" disabled={busy} on:click={onrenew}>
 			{card.planned ? 'Propose this class again' : 'Propose this class'}
 		</Button>

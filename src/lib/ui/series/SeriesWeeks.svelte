@@ -94,7 +94,7 @@
 									d="M2 10 2.6 7.6 8.6 1.6 10.4 3.4 4.4 9.4Z"
 									fill="currentColor"
 								/>
-							{:else if c.state === 'behind'}<path d="M6 1 11.5 11H.5Z" fill="currentColor" />
+							{:else if c.state === 'outdated'}<path d="M6 1 11.5 11H.5Z" fill="currentColor" />
 							{:else}<circle
 									cx="6"
 									cy="6"
@@ -213,7 +213,7 @@
 	.taught {
 		color: var(--good);
 	}
-	.behind {
+	.outdated {
 		color: var(--fix);
 	}
 	.edited {

@@ -18,7 +18,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		stored,
 		groupId,
 		group,
-		today,
+		current,
 		moved,
 		known,
 		usedLately,
@@ -34,8 +34,8 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		series: stored.seriesId ? await seriesTitle(db(), studio.id, stored.seriesId) : null,
 		context: {
 			group,
-			own: today.own.map((o) => o.movement),
-			leftOut: today.leftOut,
+			own: current.own.map((o) => o.movement),
+			leftOut: current.leftOut,
 			moved,
 			known,
 			pace,
@@ -46,7 +46,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			lately,
 			today: day
 		},
-		lastTime: await pendingFeedback(db(), ownerOfRequest(locals), stored, today, day),
+		lastTime: await pendingFeedback(db(), ownerOfRequest(locals), stored, current, day),
 		learnedSince: pace.learned ? await learnedSince(db(), ownerOfRequest(locals), params.id) : null,
 		usual: (await getStyle(db(), ownerOfRequest(locals).teacherId)).style
 	};

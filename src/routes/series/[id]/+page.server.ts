@@ -27,7 +27,7 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
 	const { teacherId } = ownerOfRequest(locals);
 	const [{ style }, pace] = await Promise.all([getStyle(db(), teacherId), paceOfTeacher(db(), teacherId)]);
-	const { stored, group, today, moved, knownBefore } = orNotFound(
+	const { stored, group, current, moved, knownBefore } = orNotFound(
 		await loadSeriesContext(db(), studio.id, params.id, pace)
 	);
 	const { series, runs } = stored.planned;
@@ -49,8 +49,8 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 			.map(({ id, title }) => ({ id, title })),
 		context: {
 			group: group.group,
-			own: today.own.map(({ movement }) => movement),
-			leftOut: today.leftOut,
+			own: current.own.map(({ movement }) => movement),
+			leftOut: current.leftOut,
 			kept: moved.map(({ kept }) => kept),
 			knownBefore,
 			style: { ...style, pace }

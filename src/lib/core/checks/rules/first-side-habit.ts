@@ -19,6 +19,6 @@ export const firstSideHabit: Check = {
 	},
 	repair(finding) {
 		const leg = finding.data.side === 'left' ? 'right' : 'left';
-		return { label: `The ${leg} side first`, edits: [{ do: 'mirror' }] };
+		return { label: `The ${leg} side first`, edits: [{ do: 'swapSides' }] };
 	}
 };

@@ -1,17 +1,14 @@
 import { formOf, WORKING_MODES, type Purpose } from '../../movement';
-import { purposesWanted } from '../../rules';
+import { purposesWanted, WHOLE_CLASS_FROM_SECONDS } from '../../rules';
 import { itemForRoom } from '../helpers';
 import type { Check, CheckContext } from '../types';
-
-/** Below this a class is a set for one thing. */
-const FROM_SECONDS = 1200;
 
 /** Fewer items are a class that somebody has begun to write. */
 const BEGUN = 3;
 
 /** How many purposes the class should serve. Common practice, no source. */
 function wanted({ plan, group }: CheckContext): number {
-	if (!group || plan.lengthSeconds < FROM_SECONDS) return 0;
+	if (!group || plan.lengthSeconds < WHOLE_CLASS_FROM_SECONDS) return 0;
 	return purposesWanted(group.purposes.length, plan.lengthSeconds);
 }
 

@@ -1,6 +1,6 @@
 import { DIRECTIONS, type Direction } from '../../anatomy';
 import type { Group } from '../../group';
-import { isDeep, isWarming, WARM_AFTER_SECONDS } from '../../rules';
+import { isDeep, isWarming, WARM_AFTER_SECONDS, WHOLE_CLASS_FROM_SECONDS } from '../../rules';
 import type { Kinds, ScoredItem } from '../model';
 import type { Draft, DraftStep } from './draft';
 import { endsUpright } from '../pool/roles';
@@ -15,8 +15,6 @@ const LEFT_OUT = 0.05;
 const CHAIN_EVERY_SECONDS = 600;
 /** Down to begin with, up for the build, down to end: more of it tires. */
 const FAR_WAYS = 3;
-/** A class of this length has something in sets. */
-const SETS_FROM_SECONDS = 1200;
 /** A class of this length links something. */
 const LINKED_FROM_SECONDS = 1800;
 /** An item after the peak should be at least this much less demanding. */
@@ -52,7 +50,7 @@ export function orderLoss(draft: Draft, steps: readonly DraftStep[], task: Task)
 			Math.max(0, 2 - draft[PEAK]!.flatMap(({ parts }) => parts).filter(isStrongItem).length) +
 		WISH_POINTS.peak * loosePeak(draft) +
 		WISH_POINTS.noSets *
-			Number(task.classSeconds >= SETS_FROM_SECONDS && !steps.some(({ sets }) => sets > 1)) +
+			Number(task.classSeconds >= WHOLE_CLASS_FROM_SECONDS && !steps.some(({ sets }) => sets > 1)) +
 		WISH_POINTS.demand *
 			(Math.max(0, task.mostDemand - inPeak) +
 				Math.max(0, before - inPeak) +

@@ -1,3 +1,4 @@
+import { WHOLE_CLASS_FROM_SECONDS } from '../../rules';
 import type { Leg } from '../../anatomy';
 import { setRestOf, type Purpose } from '../../movement';
 import {
@@ -20,14 +21,13 @@ import type { Story } from './story';
 
 /** Seconds of words. */
 const WORDS = { begin: 40, on: 15, end: 20 } as const;
-/** From this length on there is something to say on the way too. */
-const LONG_SECONDS = 1200;
 
 /** Seconds of the words that are put into a class, besides those that are there already. */
 export function wordSeconds({ lengthSeconds }: ClassPlan, keep: Keep, themes: number): number {
 	const says = (kind: SectionKind) =>
 		!keep.closed.has(kind) && !keep.fixed.some((own) => own.kind === kind && own.block.kind === 'talk');
-	const onTheWay = lengthSeconds < LONG_SECONDS ? 0 : (says('build') ? themes : 0) + Number(says('peak'));
+	const onTheWay =
+		lengthSeconds < WHOLE_CLASS_FROM_SECONDS ? 0 : (says('build') ? themes : 0) + Number(says('peak'));
 	return Number(says('settle')) * WORDS.begin + onTheWay * WORDS.on + Number(says('rest')) * WORDS.end;
 }
 
@@ -102,7 +102,7 @@ export function toPlan(
 		return notice ? { ...only, noticeSeconds: NOTICE_SECONDS } : only;
 	};
 	const say = (label: string, seconds: number): Block => ({ kind: 'talk', id: id(), label, seconds });
-	const long = base.lengthSeconds >= LONG_SECONDS;
+	const long = base.lengthSeconds >= WHOLE_CLASS_FROM_SECONDS;
 	/** The blocks of a part, each with what is said or tested right before it. */
 	const blocksOf = (kind: SectionKind, units: readonly Unit[], before: (unit: Unit) => Block[]): Block[] => {
 		const own = keep.fixed.filter((fixed) => fixed.kind === kind);

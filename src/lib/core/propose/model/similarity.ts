@@ -1,17 +1,16 @@
 import {
 	DIRECTIONS,
-	isSymmetrical,
 	MUSCLE_GROUPS,
 	TISSUES,
 	COUNTS_FROM_DEG,
 	type HipAngles,
-	type LegAction
+	type LegAction,
+	legPair
 } from '../../anatomy';
 import { memoize, type Movement } from '../../movement';
 import { FAMILY_LIKENESS, FAR_APART_DEG, FARTHEST_LINK_DEG, SIMILARITY, MUSCLE_WEIGHT } from './amounts';
 
-const legsOf = ({ action }: Movement): [LegAction, LegAction] =>
-	isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+const legsOf = ({ action }: Movement): [LegAction, LegAction] => legPair(action);
 
 /** Returns a movement as a vector: directions of both legs, lengthened tissues, working muscles. */
 const vectorOf = memoize((movement: Movement): number[] => {

@@ -1,4 +1,4 @@
-import { DIRECTIONS, directionShares, isSymmetrical, MUSCLE_GROUPS, TISSUES } from '../../anatomy';
+import { DIRECTIONS, directionShares, isSymmetrical, MUSCLE_GROUPS, TISSUES, legPair } from '../../anatomy';
 import { actionOf, WORKING_MODES, type Form, type Mode, type Movement } from '../../movement';
 import { countsAsStrength, isReset } from '../../rules';
 import { movementSimilarity, canLink, levelOf } from './similarity';
@@ -88,7 +88,7 @@ export function demandOf({ intensity, effort }: Pick<Form, 'intensity' | 'effort
 
 export function traitsOf(movement: Movement, form: Form, mode: Mode, kinds: Kinds): Traits {
 	const action = actionOf(movement, form, mode);
-	const legs = isSymmetrical(action) ? [action.both, action.both] : [action.lead, action.trail];
+	const legs = legPair(action);
 	const shares = legs.map(directionShares);
 	const works = WORKING_MODES.has(mode);
 	return {

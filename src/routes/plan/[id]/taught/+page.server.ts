@@ -62,8 +62,8 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 
 /** The classes that were led from the plan, planned and real, the oldest first. */
 async function shownLed(studioId: string, context: StoredPlanContext, request: Request) {
-	const { stored, today, moved } = context;
-	const movements = movementsFor(today, moved);
+	const { stored, current, moved } = context;
+	const movements = movementsFor(current, moved);
 	const all = await ledOfPlan(db(), studioId, stored.id);
 	return Promise.all(
 		all.map(async ({ id, startedAt, deviceStartedAt, script, events }) => ({

@@ -12,10 +12,10 @@ import type { RequestHandler } from './$types';
 /** The series in the open format, with its plans, the group, and the movements that do not ship with the app. */
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const studio = studioOfRequest(locals);
-	const { stored, group, today, moved } = orNotFound(
+	const { stored, group, current, moved } = orNotFound(
 		await loadSeriesContext(db(), studio.id, params.id, USUAL_PACE)
 	);
-	const { find } = catalogueWith(today, moved);
+	const { find } = catalogueWith(current, moved);
 	const movements = slugsOfSeries(stored.planned).flatMap((slug) => {
 		const movement = find(slug);
 		return movement && movement !== findMovement(slug) ? [movement] : [];
