@@ -1,5 +1,6 @@
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
+import jsdoc from 'eslint-plugin-jsdoc';
 import svelte from 'eslint-plugin-svelte';
 import { defineConfig, globalIgnores } from 'eslint/config';
 import globals from 'globals';
@@ -95,6 +96,26 @@ export default defineConfig(
 				{ object: 'Date', property: 'now', message: 'time is handed in' }
 			],
 			'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'process', 'fetch']
+		}
+	},
+	// every export of the core has a doc comment; parameters are listed where the sentence does not name them
+	{
+		files: ['src/lib/core/**/*.ts'],
+		plugins: { jsdoc },
+		rules: {
+			'jsdoc/require-jsdoc': [
+				'error',
+				{
+					publicOnly: true,
+					contexts: ['TSInterfaceDeclaration'],
+					require: { FunctionDeclaration: true, ArrowFunctionExpression: true, ClassDeclaration: true }
+				}
+			],
+			'jsdoc/check-param-names': ['error', { disableMissingParamChecks: true, checkDestructured: false }],
+			'jsdoc/require-param-description': 'error',
+			'jsdoc/require-returns-description': 'error',
+			'jsdoc/check-tag-names': 'error',
+			'jsdoc/no-types': 'error'
 		}
 	},
 	...typesInComponents

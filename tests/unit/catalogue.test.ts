@@ -111,8 +111,26 @@ describe('searchMovements', () => {
 		expect(slugs('WARRIOR').slice(0, 2)).toEqual(['warrior-1-wall', 'warrior-2']);
 		expect(slugs('lunge low')).toContain('low-lunge');
 		expect(slugs('sidelying')).toEqual(expect.arrayContaining(['clam', 'sidelying-parallel-lift']));
-		expect(slugs('Châld’s pose')).toEqual([]);
+		expect(slugs('squat')).not.toContain('seated-quiet');
 		expect(slugs('Chïld’s pose')[0]).toBe('childs-pose');
+	});
+
+	it.each([
+		['Châld’s pose', 'childs-pose'],
+		['pigoen fold', 'pigeon-fold'],
+		['buterfly', 'butterfly'],
+		['lizzard', 'lizard'],
+		['malasna', 'garland-squat'],
+		['adho muka', 'downward-dog']
+	])('forgives the typing error in %s', (typed, slug) => {
+		expect(slugs(typed)).toContain(slug);
+	});
+
+	it('finds each movement first by its English name, and by its Sanskrit name without accents', () => {
+		for (const { english, sanskrit, slug } of CATALOGUE) {
+			expect(slugs(english)[0]).toBe(slug);
+			if (sanskrit) expect(slugs(sanskrit.normalize('NFD').replace(/\p{Diacritic}/gu, ''))).toContain(slug);
+		}
 	});
 
 	it('gives all for an empty search and none for nonsense', () => {

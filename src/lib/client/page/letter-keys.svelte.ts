@@ -1,11 +1,8 @@
-/** Where this browser keeps whether keys without Ctrl or Alt do something. */
-const KEPT_AS = 'orbit.letter-keys';
+import { string } from 'yup';
+import { browserStorage, persisted, type BrowserStorage, type Persisted } from './persisted';
 
-/** The part of the browser's storage that is used; storage may be forbidden, and then nothing is remembered. */
-interface KeyStorage {
-	getItem(key: string): string | null;
-	setItem(key: string, value: string): void;
-}
+const ON_OFF = ['on', 'off'] as const;
+type OnOff = (typeof ON_OFF)[number];
 
 /**
  * Whether single keys (letters, figures, signs) do something at a desk. Speech input types letters that nobody meant as
@@ -14,20 +11,19 @@ interface KeyStorage {
 export class LetterKeys {
 	on = $state(true);
 
+	private readonly kept: Persisted<OnOff>;
+
 	constructor(
-		private readonly kept: KeyStorage | null,
+		storage: BrowserStorage | null,
 		private readonly root: { dataset: DOMStringMap } | null
 	) {
-		this.take(this.read() !== 'off');
+		this.kept = persisted<OnOff>('orbit.letter-keys', string().oneOf(ON_OFF).required(), 'on', storage);
+		this.take(this.kept.read() === 'on');
 	}
 
 	set(on: boolean): void {
 		this.take(on);
-		try {
-			this.kept?.setItem(KEPT_AS, on ? 'on' : 'off');
-		} catch {
-			// no room or not allowed: it holds until the page is left
-		}
+		this.kept.write(on ? 'on' : 'off');
 	}
 
 	/** Whether this key is one that is switched off. */
@@ -41,25 +37,9 @@ export class LetterKeys {
 		// buttons then no longer name their keys (app.css)
 		if (this.root) this.root.dataset.letterKeys = on ? 'on' : 'off';
 	}
-
-	private read(): string | null {
-		try {
-			return this.kept?.getItem(KEPT_AS) ?? null;
-		} catch {
-			return null;
-		}
-	}
-}
-
-function storage(): KeyStorage | null {
-	try {
-		return typeof localStorage === 'undefined' ? null : localStorage;
-	} catch {
-		return null;
-	}
 }
 
 export const letterKeys = new LetterKeys(
-	storage(),
+	browserStorage(),
 	typeof document === 'undefined' ? null : document.documentElement
 );

@@ -1,21 +1,18 @@
-/** Of which plans it was said that they do not fit any more, and what was learned last then. Kept in this browser. */
+import { object, string } from 'yup';
+import { persisted } from '../page/persisted';
+
+/** The plans whose teacher was told that they no longer fit the pace, each with what was last learned then. */
 export const PACE_SAID = 'orbit:pace-said';
 
-function kept(): Record<string, string> {
-	try {
-		return JSON.parse(localStorage.getItem(PACE_SAID) ?? '{}') as Record<string, string>;
-	} catch {
-		return {};
-	}
-}
+const notices = () =>
+	persisted<Record<string, string>>(
+		PACE_SAID,
+		object().test((value) => Object.values(value).every((at) => string().isValidSync(at, { strict: true }))),
+		{}
+	);
 
-/** Whether it was said of a plan since something was last learned (`at`). */
-export const wasNoticeShown = (planId: string, at: string): boolean => (kept()[planId] ?? '') >= at;
+/** Whether the notice was shown for a plan since something was last learned (`at`). */
+export const wasNoticeShown = (planId: string, at: string): boolean => (notices().read()[planId] ?? '') >= at;
 
-export function markNoticeShown(planId: string, at: string): void {
-	try {
-		localStorage.setItem(PACE_SAID, JSON.stringify({ ...kept(), [planId]: at }));
-	} catch {
-		// it is said again next time
-	}
-}
+export const markNoticeShown = (planId: string, at: string): void =>
+	notices().write({ ...notices().read(), [planId]: at });

@@ -1,3 +1,5 @@
+import { boolean, object, string } from 'yup';
+import { persisted } from '../page/persisted';
 import type { ChosenKeys } from './teach-keys';
 import { LEADS, WAYS, type Lead, type StepKind, type CatchUpMethod } from '$lib/core/teach';
 
@@ -35,35 +37,31 @@ const USUAL: TeachSettings = {
 	firstWay: 'shorten',
 	keys: {}
 };
-const KEPT_AS = 'orbit.teach';
 
-/** Returns the settings stored on this device; unreadable ones take their usual value. */
-function kept(): TeachSettings {
-	try {
-		const given = JSON.parse(localStorage.getItem(KEPT_AS) ?? '{}') as Partial<TeachSettings>;
-		const settings = { ...USUAL, ...given };
-		const isKnown =
-			LEADS.includes(settings.lead) &&
-			LOOKS.includes(settings.look) &&
-			WAYS.includes(settings.firstWay) &&
-			Object.values(settings.keys).every(Array.isArray);
-		return isKnown ? settings : USUAL;
-	} catch {
-		return USUAL;
-	}
-}
+const isKeys = (value: object) =>
+	Object.values(value).every((keys) => Array.isArray(keys) && keys.every((key) => typeof key === 'string'));
+/** Settings that are missing take their usual value. */
+const settingsSchema = object({
+	lead: string().oneOf(LEADS),
+	waitsForPeople: boolean(),
+	isFacing: boolean(),
+	look: string().oneOf(LOOKS),
+	tones: boolean(),
+	breathTones: boolean(),
+	vibration: boolean(),
+	speech: boolean(),
+	firstWay: string().oneOf(WAYS),
+	keys: object().test(isKeys)
+});
+const stored = () => persisted<Partial<TeachSettings>>('orbit.teach', settingsSchema, {});
 
 /** The settings of this device, kept as they change. */
 export class DeviceSettings {
-	now = $state.raw<TeachSettings>(kept());
+	now = $state.raw<TeachSettings>({ ...USUAL, ...stored().read() });
 
 	set(change: Partial<TeachSettings>): void {
 		this.now = { ...this.now, ...change };
-		try {
-			localStorage.setItem(KEPT_AS, JSON.stringify(this.now));
-		} catch {
-			// no room or not allowed: it holds until the page is left
-		}
+		stored().write(this.now);
 	}
 
 	/** In which steps the clock waits for a tap. */

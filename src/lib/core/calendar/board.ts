@@ -13,6 +13,7 @@ export interface BoardClass<P> {
 	plan: P | null;
 }
 
+/** One day of a week, with its classes in the order of their times. */
 export interface BoardDay<P> {
 	iso: string;
 	name: string;

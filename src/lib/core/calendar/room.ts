@@ -19,6 +19,7 @@ export interface InRoom {
 	changeover?: Changeover | undefined;
 }
 
+/** From when until when a class needs its room, with set-up and clear-up time. */
 export interface RoomTime {
 	/** "HH:MM"; before midnight where the class is early enough. */
 	from: string;
@@ -51,6 +52,7 @@ export function roomTime(inRoom: Omit<InRoom, 'groupId' | 'groupName' | 'room'>)
 	return { from: asTime(from), to: asTime(to) };
 }
 
+/** Two classes that need one room at the same time. */
 export interface Clash {
 	room: string;
 	first: string;

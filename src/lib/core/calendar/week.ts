@@ -59,7 +59,10 @@ export function weekById(id: string): Week | null {
 	return found.id === id ? found : null;
 }
 
-/** Returns the day `days` after another. */
+/**
+ * Returns the day `days` after another.
+ * @example addDays('2026-12-31', 1) // "2027-01-01"
+ */
 export function addDays(isoDay: string, days: number): string {
 	return isoDayOf(daysLater(dateOf(isoDay), days, IN));
 }
@@ -83,7 +86,10 @@ export function withOneMoreDay(meetings: readonly Meeting[]): Meeting[] {
 /** Returns the moment `days` times 24 hours before `now`. */
 export const daysAgo = (now: Date, days: number): Date => new Date(now.getTime() - days * millisecondsInDay);
 
-/** How many days lie between two days; negative when the second comes first. */
+/**
+ * How many days lie between two days; negative when the second comes first.
+ * @example daysBetween('2026-12-01', '2026-12-08') // 7
+ */
 export function daysBetween(from: string, to: string): number {
 	return differenceInCalendarDays(dateOf(to), dateOf(from), IN);
 }

@@ -51,6 +51,7 @@ export interface Where {
 	atSeconds?: number;
 }
 
+/** One thing that a check found in a plan. */
 export interface Finding {
 	checkId: string;
 	severity: Severity;
@@ -80,12 +81,14 @@ export interface SilencedFinding {
 	forGood: boolean;
 }
 
+/** A change of the plan that solves a finding. */
 export interface Repair {
 	/** Label of the button. */
 	label: string;
 	edits: PlanEdit[];
 }
 
+/** Describes a check: in docs, in lists and beside each finding. */
 export interface CheckMeta {
 	/** Also the file's name. */
 	id: string;

@@ -75,6 +75,7 @@ export type LegPart = 'lead' | 'trail' | 'both' | 'turns';
 /** Figures of the pace for a change of sides; a slow switch has a length of its own. */
 export type ChangeFigure = 'changeSidesSeconds' | 'changeSidesWithPropSeconds' | 'slow-switch';
 
+/** One stretch of a class in which one thing happens; seconds from the start of the class. */
 export interface TimelineEntry {
 	phase: Phase;
 	sectionId: string;
@@ -96,6 +97,7 @@ export interface TimelineEntry {
 	toSeconds: number;
 }
 
+/** A class, second by second, without gaps. */
 export interface Timeline {
 	entries: TimelineEntry[];
 	totalSeconds: number;

@@ -37,7 +37,10 @@ export function spread(plannedSeconds: number, lengthSeconds: number, classLogSd
 	};
 }
 
-/** Returns the probability that a standard normal value is at most z. */
+/**
+ * Returns the probability that a standard normal value is at most z.
+ * @example normalProbability(1.96) // 0.975
+ */
 export const normalProbability = (z: number): number => (1 + errorFunction(z / Math.SQRT2)) / 2;
 
 /** Returns a chance in percent, in tens from 10 to 90: the model is not certain enough for 0 or 100. */

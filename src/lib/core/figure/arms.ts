@@ -2,6 +2,7 @@ import type { Arms } from '../movement';
 import { BODY, type Skeleton } from './skeleton';
 import { add, cross, dot, length, scale, subtract, unit, type Vec } from './vector';
 
+/** The joints of one arm, in body lengths. */
 export interface ArmPoints {
 	shoulder: Vec;
 	elbow: Vec;

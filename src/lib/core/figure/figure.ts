@@ -15,6 +15,7 @@ export interface Stroke {
 	width: number;
 }
 
+/** A drawing of a movement, ready to be put on a page. */
 export interface Figure {
 	view: View;
 	viewBox: [x: number, y: number, width: number, height: number];

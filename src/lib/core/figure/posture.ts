@@ -24,6 +24,7 @@ const USUAL: Record<Position, Usual> = {
 	'wall-supine': { pitch: -90, gives: 0, bend: 0, arms: 'along', seat: true, balance: false }
 };
 
+/** Angles of the whole body, degrees. */
 export interface Posture {
 	skeleton: Skeleton;
 	arms: Arms;

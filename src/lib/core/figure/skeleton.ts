@@ -39,6 +39,7 @@ export interface BodyState {
 	trail: LegAngles;
 }
 
+/** The joints of one leg. */
 export interface LegPoints {
 	hip: Vec;
 	knee: Vec;
@@ -46,6 +47,7 @@ export interface LegPoints {
 	toe: Vec;
 }
 
+/** The joints of the body in space. */
 export interface Skeleton {
 	pelvis: Vec;
 	waist: Vec;

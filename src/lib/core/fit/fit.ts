@@ -45,6 +45,7 @@ export interface FitChange {
 	to: { amount: number; sets: number };
 }
 
+/** Why a class cannot have the length that is asked for. */
 export interface FitProblem {
 	kind: 'too-long' | 'too-short' | 'no-exact-sum';
 	/** Seconds that cannot be saved (too-long) or filled (too-short); distance to the nearest sum otherwise. */

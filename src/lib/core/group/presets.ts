@@ -4,6 +4,7 @@ import type { Targets } from '../orbit';
 import { USUAL_KIT } from './kit';
 import type { Group, PresetId } from './types';
 
+/** The usual needs of a kind of group. */
 export interface Preset {
 	id: PresetId;
 	label: string;

@@ -3,6 +3,7 @@ import { mean, median } from 'simple-statistics';
 /**
  * Change of one reading to another that chance alone brings about one time of twenty: the standard error of measurement
  * is how far a reading is from the true value. Weir, J Strength Cond Res 19:231 (2005); from memory.
+ * @example minimalDetectableChange(3) // 8.3156
  */
 export const minimalDetectableChange = (sem: number): number => TWO_SIDED_95 * Math.SQRT2 * sem;
 
@@ -11,6 +12,8 @@ const TWO_SIDED_95 = 1.96;
 /**
  * Standard error of the mean of several readings that are taken at once. Half of the variance is taken to come from the reading, which more
  * readings average out, and half from the day and how people were laid, which they do not. Judged.
+ * @example errorOfMean(3, 1) // 3
+ * @example errorOfMean(3, 3) // 2.4495
  */
 export const errorOfMean = (sem: number, readings: number): number => sem * Math.sqrt(0.5 + 0.5 / readings);
 
@@ -42,8 +45,13 @@ export const judgeGrades = (before: readonly number[], after: readonly number[])
 /** How many people reach each grade, from 0 to 3. */
 export type GradeCounts = readonly [number, number, number, number];
 
+/** Returns the number of people that were counted. */
 export const peopleIn = (counts: GradeCounts): number => counts.reduce((sum, n) => sum + n, 0);
 
+/**
+ * Returns the mean grade, 0 to 3.
+ * @example meanGrade([0, 2, 2, 0]) // 1.5
+ */
 export const meanGrade = (counts: GradeCounts): number =>
 	counts.reduce((sum, n, grade) => sum + n * grade, 0) / peopleIn(counts);
 
@@ -70,10 +78,14 @@ export function judgeCounts(before: GradeCounts, after: GradeCounts): Judgement 
 	);
 }
 
-/** Weaker side as a share of the stronger, percent. The usual line is 90; under the error of measuring it says nothing. */
+/**
+ * Weaker side as a share of the stronger, percent. The usual line is 90; under the error of measuring it says nothing.
+ * @example limbSymmetryPercent(40, 50) // 80
+ */
 export const limbSymmetryPercent = (left: number, right: number): number =>
 	Math.max(left, right) === 0 ? 100 : (100 * Math.min(left, right)) / Math.max(left, right);
 
+/** The slope of values over time with its interval. */
 export interface Trend {
 	/** Change per unit of x. */
 	slope: number;

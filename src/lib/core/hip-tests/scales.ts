@@ -36,6 +36,7 @@ export interface Scale {
 	laidOn: string | null;
 }
 
+/** The grades 0 to 3 of a test in words, and what it speaks for. */
 export interface Grading {
 	region: Region;
 	/** Description of each grade. */

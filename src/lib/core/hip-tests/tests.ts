@@ -21,6 +21,7 @@ export const TEST_IDS = [
 ] as const;
 export type TestId = (typeof TEST_IDS)[number];
 
+/** A test of the hip that a teacher can give to a group or a person. */
 export interface HipTest {
 	name: string;
 	/** Instructions for the people; one leg after the other where the test has sides. */

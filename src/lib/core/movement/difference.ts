@@ -1,6 +1,7 @@
 import { isSymmetrical, writeHips, type ActionProfile } from '../anatomy';
 import type { Movement } from './types';
 
+/** One field in which two states of a movement differ, in words. */
 export interface Difference {
 	field: string;
 	before: string;

@@ -1,3 +1,5 @@
+import MiniSearch from 'minisearch';
+import { memoize } from './memoize';
 import { POSITION_NAME, type Movement } from './types';
 
 /** Lower case, without accents and signs: what a search compares. */
@@ -10,54 +12,54 @@ export function plainText(text: string): string {
 		.trim();
 }
 
-/** Searchable text of a movement, normalised once: a search runs at every keystroke. */
-interface Searched {
-	names: string[];
-	all: string;
-}
-const searched = new WeakMap<Movement, Searched>();
+/** Names count more than what a movement is for. */
+const BOOST = { english: 4, others: 2 } as const;
+/** Returns how many letters of a word may be wrong: two that changed places are two. */
+const wrongLetters = (word: string): number => (word.length < 4 ? 0 : word.length < 6 ? 1 : 2);
 
-function textOf(movement: Movement): Searched {
-	let known = searched.get(movement);
-	if (!known) {
-		const names = [movement.english, movement.sanskrit, movement.slug, ...movement.aliases]
-			.map(plainText)
-			.filter(Boolean);
-		known = {
-			names,
-			all: [
-				...names,
-				plainText(movement.position),
-				plainText(POSITION_NAME[movement.position]),
-				...movement.purposes.map(plainText)
-			].join(' ')
-		};
-		searched.set(movement, known);
-	}
-	return known;
-}
-
-/** 0 the name itself, 1 it begins so, 2 another of its names does, 3 it is somewhere inside. */
-function rank([english = '', ...others]: string[], wanted: string): number {
-	if (english === wanted) return 0;
-	if (english.startsWith(wanted)) return 1;
-	return others.some((name) => name.startsWith(wanted)) ? 2 : 3;
-}
+/** An index of the names, position and purposes of movements. */
+const indexOf = memoize((movements: readonly Movement[]) => {
+	const index = new MiniSearch<{ id: number; english: string; others: string; about: string }>({
+		fields: ['english', 'others', 'about'],
+		tokenize: (text) => plainText(text).split(' ').filter(Boolean),
+		processTerm: (term) => term
+	});
+	index.addAll(
+		movements.map(({ english, sanskrit, slug, aliases, position, purposes }, id) => ({
+			id,
+			english,
+			others: [sanskrit, slug, ...aliases].join(' '),
+			about: [position, POSITION_NAME[position], ...purposes].join(' ')
+		}))
+	);
+	return index;
+});
 
 /**
- * Movements whose English or Sanskrit name, other spelling, slug, position or purpose holds every word of the search, in
- * any order, accents ignored. The name itself comes first, then names that begin with it, then other spellings that
- * do. An empty search gives all.
+ * Returns the movements that a search names: each of its words begins a word of the English or Sanskrit name, another
+ * spelling, the position or a purpose, in any order, accents ignored. Where there is none, words with a typing error are
+ * found. The name itself comes first, then names that begin with the search, then the others, best first. An empty
+ * search gives all, by name.
  */
 export function searchMovements(movements: readonly Movement[], search: string): Movement[] {
 	const wanted = plainText(search);
-	const words = wanted.split(' ').filter(Boolean);
-	const scored = movements.flatMap((movement) => {
-		const { names, all } = textOf(movement);
-		if (!words.every((word) => all.includes(word))) return [];
-		return [{ movement, rank: rank(names, wanted) }];
-	});
-	return scored
-		.sort((a, b) => a.rank - b.rank || a.movement.english.localeCompare(b.movement.english, 'en'))
+	const byName = (a: Movement, b: Movement) => a.english.localeCompare(b.english, 'en');
+	if (!wanted) return [...movements].sort(byName);
+	const index = indexOf(movements);
+	const options = { boost: BOOST, combineWith: 'AND', prefix: true } as const;
+	const exact = index.search(wanted, options);
+	const found = exact.length ? exact : index.search(wanted, { ...options, fuzzy: wrongLetters });
+	const rank = ({ english }: Movement) => {
+		const name = plainText(english);
+		return name === wanted ? 0 : name.startsWith(wanted) ? 1 : 2;
+	};
+	return found
+		.map(({ id, score }) => ({ movement: movements[id as number]!, score }))
+		.sort(
+			(a, b) =>
+				rank(a.movement) - rank(b.movement) ||
+				(rank(a.movement) < 2 ? 0 : b.score - a.score) ||
+				byName(a.movement, b.movement)
+		)
 		.map(({ movement }) => movement);
 }

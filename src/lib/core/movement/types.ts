@@ -141,6 +141,7 @@ export const CLINICIAN_DECIDES: ReadonlySet<Caution> = new Set([
 export const FAMILIES = ['pigeon', 'low lunge', 'lunge', 'forward fold', 'warrior'] as const;
 export type Family = (typeof FAMILIES)[number];
 
+/** One way of doing a movement: supported, full, stronger or loaded. */
 export interface Form {
 	id: FormId;
 	/** One line that sets this form apart from the others. */

@@ -15,6 +15,7 @@ export interface Targets {
 
 export type BandStatus = 'short' | 'within' | 'over';
 
+/** A share of the class beside its target. */
 export interface Verdict {
 	standing: BandStatus;
 	sharePercent: number;
@@ -106,6 +107,7 @@ export function shortDirections(orbits: readonly Orbit[], targets: Targets): Dir
 	return DIRECTIONS.filter((d) => directionVerdict(sum, d, targets).standing === 'short');
 }
 
+/** The orbit of a class beside all targets of its group. */
 export interface Balance {
 	directions: Record<Direction, Verdict & { share: number; leftSeconds: number; rightSeconds: number }>;
 	strength: Verdict & { share: number };

@@ -9,6 +9,7 @@ import { improvedOrder } from './improve';
 /** Sections up to this many blocks are ordered exactly; larger ones by local search. */
 export const EXACT_BLOCKS = 14;
 
+/** Another order of the same blocks, with what it saves. */
 export interface Calmed {
 	/** Block ids of each section in their new order, by section id. */
 	order: Record<string, string[]>;

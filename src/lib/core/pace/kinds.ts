@@ -21,6 +21,7 @@ export type Familiarity =
 	/** New, as a step of a flow: it is said while people move. */
 	| 'step';
 
+/** A kind of class: how it is said, and how its pace differs from the usual one. */
 export interface KindOfClass {
 	name: string;
 	/** Signs that a teacher knows it by. */

@@ -79,6 +79,7 @@ export interface NormalInverseGamma {
 	beta: number;
 }
 
+/** Returns the prior distribution for a figure, before any class is known. */
 export const priorOf = ({ logSd, kappa }: { logSd: number; kappa: number }): NormalInverseGamma => ({
 	// times are log-normal: the mean of their logarithms is under the logarithm of their mean, which is what is planned with
 	mean: -(logSd ** 2) / 2,

@@ -13,6 +13,7 @@ export interface ComparedItem {
 
 const sameDose = (a: Dose, b: Dose) => contentText(a) === contentText(b);
 
+/** Items that two plans share, and those that only one has. */
 export interface Comparison {
 	/** Slugs that only the second has, and that only the first has; a movement that comes twice counts twice. */
 	came: string[];

@@ -75,6 +75,7 @@ export function changedDose(dose: Dose, change: DoseChange): Dose {
 export const isUneven = (dose: Dose): boolean =>
 	dose.moreOn !== undefined || (dose.secondSide !== undefined && dose.secondSide !== dose.amount);
 
+/** Returns the number of sets; 1 where none is written. */
 export const setsOf = (dose: Dose): number => dose.sets ?? 1;
 
 /** A range is planned with its middle. */

@@ -135,6 +135,7 @@ export type Block = Item | Chain | Flow | Talk | TestBlock;
 /** A block that holds items one after another. */
 export type Linked = Chain | Flow;
 
+/** A part of a class with a purpose in it, from settling to rest. */
 export interface Section {
 	id: string;
 	kind: SectionKind;

@@ -1,5 +1,6 @@
 import type { Block, ClassPlan, Item, Linked, BlockPosition, Section } from './types';
 
+/** A block with its section and its place in it. */
 export interface BlockInPlace {
 	section: Section;
 	block: Block;

@@ -41,6 +41,7 @@ export interface SeriesContext {
  */
 export type ClassState = 'taught' | 'unplanned' | 'proposed' | 'edited' | 'outdated';
 
+/** One class of a series with everything that is worked out from it. */
 export interface ClassAnalysis {
 	class: SeriesClass;
 	/** Record of the class; null until one is written. */
@@ -66,6 +67,7 @@ export interface ClassAnalysis {
 	firstSide: Leg | null;
 }
 
+/** One week of a series: its classes, load and balance. */
 export interface WeekAnalysis {
 	/** Calendar week of the series, from 1. */
 	number: number;

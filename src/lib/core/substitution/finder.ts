@@ -38,6 +38,7 @@ export interface Filters {
 	rested?: boolean;
 }
 
+/** The group, kit and class that a search for movements looks at besides its words. */
 export interface FinderContext {
 	group: Group | null;
 	/** Movements used in the last four weeks. */
@@ -71,6 +72,7 @@ const FACETS: readonly Facet[] = [
 	'rested'
 ];
 
+/** A movement that was found, with why it fits. */
 export interface SearchResult {
 	movements: Movement[];
 	counts: Counts;

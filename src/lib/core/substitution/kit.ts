@@ -22,6 +22,7 @@ const STAND_INS: Partial<Record<KitKind, readonly { kit: KitKind; each: number; 
 	belt: [{ kit: 'strap', each: 1, how: '' }]
 };
 
+/** Kit that serves in place of another kind. */
 export interface StandIn {
 	/** Number of people, or of pieces, that it serves. */
 	pieces: number;
@@ -30,6 +31,7 @@ export interface StandIn {
 	how: string;
 }
 
+/** How much of a kind of kit an item needs beside what is at hand. */
 export interface KitNeed {
 	kit: KitKind;
 	needed: number;

@@ -7,6 +7,7 @@ import { kitAtHand, shortageInWords, type KitNeed } from './kit';
 import { formSuiting, suits } from './suits';
 import { kitOfWays, waysAt } from './ways';
 
+/** The form that one tier does at an item. */
 export interface TierLine {
 	tier: Tier;
 	people: number;
@@ -30,6 +31,7 @@ export interface CautionLine {
 	confirmedOn: string | null;
 }
 
+/** One item on the room sheet: who does what, with which kit. */
 export interface RoomRow {
 	itemId: string;
 	movement: string;
@@ -47,6 +49,7 @@ export interface RoomRow {
 	cues: string[];
 }
 
+/** A class as a teacher reads it in the room. */
 export interface RoomSheet {
 	rows: RoomRow[];
 	/** The most of each kind that any item needs. */

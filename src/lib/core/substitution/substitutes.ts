@@ -4,6 +4,7 @@ import { kitAtHand, kitNeeds } from './kit';
 import { substituteSimilarity, type Likeness } from './likeness';
 import { mostIntensity, suitsSomehow } from './suits';
 
+/** A movement that can stand in for another, with how alike they are. */
 export interface Substitute extends Likeness {
 	movement: Movement;
 	/** The catalogue names it as what is given instead. */

@@ -33,16 +33,18 @@ export const kindOfPlan = (plan: ClassPlan, pace: PaceModel): ClassKind =>
 
 /**
  * Returns the evidence of a led class on the pace of its teacher.
+ * @param session the script and the events of the class
  * @param plan as it was led: steps that it does not have any more tell nothing
  * @param kind the kind of class that it was
  * @returns null where too little of it is known
  */
 export function evidenceOfSession(
-	{ script, events }: { script: Script; events: readonly SessionEvent[] },
+	session: { script: Script; events: readonly SessionEvent[] },
 	plan: ClassPlan,
 	find: FindMovement,
 	kind: ClassKind
 ): PaceEvidence | null {
+	const { script, events } = session;
 	const steps = new Steps(script);
 	const state = replay(script, events);
 	const partsOf = usualParts(plan, find, kind);

@@ -29,6 +29,7 @@ export const SAYINGS = [
 ] as const;
 export type SayingKind = (typeof SAYINGS)[number];
 
+/** Something to say, and what it is about. */
 export interface Saying {
 	about: SayingKind;
 	words: string;

@@ -3,7 +3,10 @@
  * hard it was, as people say it (0-10), times how long it lasted.
  */
 
-/** Load of one session: effort 0-10 times minutes. Example: effort 4 for 45 minutes is 180. */
+/**
+ * Load of one session: effort 0-10 times minutes. Example: effort 4 for 45 minutes is 180.
+ * @example sessionLoad(6, 45) // 270
+ */
 export function sessionLoad(effort: number, minutes: number): number {
 	return effort * minutes;
 }
@@ -38,7 +41,10 @@ export function strain(dailyLoads: readonly number[]): number | null {
 	return alike === null ? null : weeklyLoad(dailyLoads) * alike;
 }
 
-/** How much a load changed against another, percent; null where there was none to compare with. */
+/**
+ * How much a load changed against another, percent; null where there was none to compare with.
+ * @example changePercent(200, 250) // 25
+ */
 export function changePercent(before: number, after: number): number | null {
 	return before > 0 ? (100 * (after - before)) / before : null;
 }

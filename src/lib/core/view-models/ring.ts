@@ -36,6 +36,7 @@ const FULL_SHARE_PERCENT = 40;
 const STEP_DEG = 30;
 const GAP_DEG = 1.2;
 
+/** One direction on the ring. */
 export interface RingSector {
 	direction: Direction;
 	leg: Leg;

@@ -37,6 +37,7 @@ export interface RowSegment {
 	seconds: number;
 }
 
+/** One row of the running order. */
 export interface OrderRow {
 	item: Item;
 	movement: Movement;
@@ -63,6 +64,7 @@ export interface OrderRow {
 	linkable: boolean;
 }
 
+/** A block of the running order with its rows. */
 export interface OrderBlock {
 	id: string;
 	block: Block;
@@ -72,6 +74,7 @@ export interface OrderBlock {
 	rows: OrderRow[];
 }
 
+/** A section of the running order with its blocks. */
 export interface OrderSection {
 	id: string;
 	kind: SectionKind;

@@ -11,12 +11,14 @@ export interface Box {
 	height: number;
 }
 
+/** A bar of work in the score. */
 export interface DrawnWork extends Box {
 	direction: Direction | null;
 	/** Where the sign of the direction is written; null where there is no room for it. */
 	sign: { x: number; y: number; small: boolean } | null;
 }
 
+/** A block in the score. */
 export interface DrawnBlock {
 	block: ScoreBlock;
 	frame: Box;

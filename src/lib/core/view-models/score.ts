@@ -18,6 +18,7 @@ export interface ScoreWork {
 	direction: Direction | null;
 }
 
+/** One block as the score shows it. */
 export interface ScoreBlock {
 	/** Item and how often it has come before: the same however the times shift. */
 	key: string;

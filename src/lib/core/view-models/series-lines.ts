@@ -15,6 +15,7 @@ export interface ChartTable {
 	rows: string[][];
 }
 
+/** The ladders of a series as lines over its classes. */
 export interface LadderLines {
 	/** Names of the classes along the chart. */
 	classes: string[];
@@ -99,6 +100,7 @@ function stepWords(rungs: readonly Rung[], at: number, find: FindMovement): stri
 	return name && rungs[at]!.movement === rungs.at(-1)!.movement ? words.slice(name.length + 2) : words;
 }
 
+/** Load, monotony and strain by week. */
 export interface WeekLines {
 	weeks: string[];
 	load: number[];
@@ -135,6 +137,7 @@ export function loadLines({ weeks }: SeriesAnalysis): WeekLines {
 	};
 }
 
+/** The balance of each week as bars. */
 export interface BalanceBars {
 	weeks: string[];
 	/** Percent of the direction time, by direction. */
@@ -171,6 +174,7 @@ export function balanceBars({ weeks, balance }: SeriesAnalysis): BalanceBars {
 	};
 }
 
+/** Seconds of long holds, tissue by week. */
 export interface TissueCells {
 	weeks: string[];
 	tissues: string[];

@@ -43,6 +43,7 @@ export interface ClassCard {
 	retest: boolean;
 }
 
+/** One week of a series as its card shows it. */
 export interface WeekCard {
 	number: number;
 	/** "2 Nov". */

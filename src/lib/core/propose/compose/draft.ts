@@ -47,6 +47,7 @@ function secondsOf({ rounds, kept }: Unit, { candidate, sets }: DraftItem): numb
 	return candidate.seconds + (sets - 1) * (candidate.workSeconds + rest);
 }
 
+/** Returns the seconds of a block in a draft. */
 export const secondsOfUnit = (unit: Unit): number =>
 	unit.parts.reduce((sum, part) => sum + secondsOf(unit, part), unit.notice ? NOTICE_SECONDS : 0);
 

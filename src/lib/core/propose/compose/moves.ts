@@ -1,6 +1,6 @@
 import type { Random } from '../pool/random';
 import type { DraftItem, Unit } from './draft';
-import { asUnit, linesAt, partOf, pick, setsOf, unitOf, unitsAt, withUnits, type Place } from './places';
+import { asUnit, linesAt, partOf, pick, usualSets, unitOf, unitsAt, withUnits, type Place } from './places';
 import type { CandidatePools } from './pools';
 import { singleItemUnit, type Scheme } from './scheme';
 import { mustOf, type Task } from './task';
@@ -132,7 +132,7 @@ function changeSets(spot: Spot): Scheme | null {
 	if (!unit) return null;
 	const { candidate, sets } = unit.parts[0]!;
 	if (unit.parts.length > 1 || !candidate.traits.strong || spot.place.kind === 'warm') return null;
-	const changed = withPart(unit, 0, { candidate, sets: sets > 1 ? 1 : setsOf(candidate) });
+	const changed = withPart(unit, 0, { candidate, sets: sets > 1 ? 1 : usualSets(candidate) });
 	return having(spot, spot.units.with(spot.at, changed));
 }
 

@@ -15,11 +15,11 @@ export const partOf = (candidate: Candidate, strongSets: boolean, random: Random
 	candidate,
 	sets:
 		strongSets && candidate.traits.strong && candidate.sets > 1 && random() < BEGIN_IN_SETS
-			? setsOf(candidate)
+			? usualSets(candidate)
 			: 1
 });
 /** How many sets of a candidate are usual. */
-export const setsOf = ({ sets }: Candidate) => Math.min(3, Math.max(2, sets));
+export const usualSets = ({ sets }: Candidate) => Math.min(3, Math.max(2, sets));
 
 /** A line of a theme as a block: in the peak in one of its harder forms, elsewhere mostly in the first that is asked of everybody. */
 export function unitOf(line: ThemeLine, kind: Place['kind'], random: Random): Unit {

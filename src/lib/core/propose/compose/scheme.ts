@@ -17,6 +17,7 @@ export interface Scheme {
 	rest: readonly Unit[];
 }
 
+/** Returns a block of one item. */
 export const singleItemUnit = (candidate: Candidate, sets = 1): Unit => ({
 	parts: [{ candidate, sets }],
 	theme: null,

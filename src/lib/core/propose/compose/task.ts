@@ -9,6 +9,7 @@ import type { Draft, DraftItem } from './draft';
 import type { Keep } from './kept';
 import type { Story } from './story';
 
+/** Everything that a search for one class is given. */
 export interface Task {
 	group: Group;
 	style: TeachingStyle;
@@ -127,5 +128,7 @@ export const WARM = SECTION_KINDS.indexOf('warm');
 export const BUILD = SECTION_KINDS.indexOf('build');
 export const PEAK = SECTION_KINDS.indexOf('peak');
 export const RELEASE = SECTION_KINDS.indexOf('release');
+/** Whether an item asks for strength. */
 export const isStrongItem = ({ candidate }: DraftItem) => candidate.traits.strong;
+/** Returns the items of a section of a draft. */
 export const draftItems = (units: Draft[number]): DraftItem[] => units.flatMap(({ parts }) => parts);

@@ -74,6 +74,7 @@ const LEVEL: Record<Movement['position'], number> = {
 	supine: 0,
 	'wall-supine': 0
 };
+/** Returns how high the body is: 0 lying to 3 standing. */
 export const levelOf = ({ position }: Movement): number => LEVEL[position];
 
 const isRest = (m: Movement) => m.modes.every((mode) => mode === 'rest');

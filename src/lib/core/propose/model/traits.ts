@@ -86,6 +86,7 @@ export function demandOf({ intensity, effort }: Pick<Form, 'intensity' | 'effort
 	return intensity + (mode === 'passive' ? 0 : effort / 2);
 }
 
+/** Returns what the planner asks of a movement in a form and mode. */
 export function traitsOf(movement: Movement, form: Form, mode: Mode, kinds: Kinds): Traits {
 	const action = actionOf(movement, form, mode);
 	const legs = legPair(action);

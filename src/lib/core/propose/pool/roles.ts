@@ -14,6 +14,7 @@ export interface FormInMode {
 
 /** Before sport and at lunch a class ends on the feet. */
 const UPRIGHT: ReadonlySet<Group['moment']> = new Set(['before sport', 'lunch hour']);
+/** Whether the class ends upright, since its group goes on to something. */
 export const endsUpright = ({ moment }: Pick<Group, 'moment'>): boolean => UPRIGHT.has(moment);
 
 /** Sitting and standing upright, in which one arrives as well as in a rest. */

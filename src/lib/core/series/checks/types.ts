@@ -12,6 +12,7 @@ export interface SeriesReport {
 	data?: Record<string, string | number>;
 }
 
+/** One thing that a check found in a series. */
 export interface SeriesFinding extends SeriesReport {
 	checkId: string;
 	severity: Severity;
