@@ -3,7 +3,7 @@ import lighthouse, { desktopConfig } from 'lighthouse';
 import { launch } from 'chrome-launcher';
 import { freePort } from '../scripts/mariadb.mjs';
 import { serve } from '../scripts/serve.mjs';
-import { enter, linkIn } from './pages';
+import { enter, mainPages } from './pages';
 
 const CATEGORIES = ['performance', 'accessibility', 'best-practices'];
 
@@ -29,18 +29,7 @@ export async function auditPages(only?: string): Promise<Audit[]> {
 	});
 	try {
 		const cookie = await enter(origin);
-		const pages: Record<string, string> = {
-			week: '/',
-			groups: '/group',
-			group: await linkIn(origin, cookie, '/group', /href="(\/group\/[\w-]+)"/),
-			class: await linkIn(origin, cookie, '/', /href="(\/plan\/[\w-]+)"/),
-			series: await linkIn(origin, cookie, '/series', /href="(\/series\/[\w-]+)"/),
-			catalogue: '/catalogue',
-			movement: '/catalogue/low-lunge',
-			style: '/style',
-			begin: '/begin',
-			teach: await linkIn(origin, cookie, '/', /href="(\/teach\?plan=[\w-]+)"/)
-		};
+		const pages = await mainPages(origin, cookie);
 		const rows: Audit[] = [];
 		for (const [page, path] of Object.entries(pages))
 			for (const profile of ['desktop', 'phone'] as const)

@@ -2,6 +2,7 @@
 import autocannon from 'autocannon';
 import { freePort } from '../scripts/mariadb.mjs';
 import { serve } from '../scripts/serve.mjs';
+import { pagesOfDemo } from '../tests/pages';
 
 /** Requests that are under way at the same time. */
 const CONNECTIONS = 16;
@@ -20,12 +21,31 @@ export async function enter(origin: string): Promise<string> {
 		.join('; ');
 }
 
-/** The first address of a page that a pattern finds in another page. */
-export async function linkIn(origin: string, cookie: string, page: string, pattern: RegExp): Promise<string> {
-	const text = await (await fetch(origin + page, { headers: { cookie } })).text();
-	const found = pattern.exec(text)?.[1];
-	if (!found) throw new Error(`${page} has no link like ${pattern}`);
-	return found;
+/** The pages that the bench measures, by name; the one with the least on it first. */
+const MAIN_PAGES = {
+	style: '/style',
+	week: '/',
+	class: '/plan/[id]',
+	series: '/series/[id]',
+	catalogue: '/catalogue',
+	group: '/group/[id]',
+	groups: '/group',
+	movement: '/catalogue/[slug]',
+	begin: '/begin',
+	teach: '/teach'
+} as const;
+
+/** Returns the addresses of the main pages in the demo studio. */
+export async function mainPages(
+	origin: string,
+	cookie: string
+): Promise<Record<keyof typeof MAIN_PAGES, string>> {
+	const pages = await pagesOfDemo(async (path) =>
+		(await fetch(origin + path, { headers: { cookie } })).text()
+	);
+	return Object.fromEntries(
+		Object.entries(MAIN_PAGES).map(([name, route]) => [name, pages[route]])
+	) as Record<keyof typeof MAIN_PAGES, string>;
 }
 
 /** Visits a second: a visit is all the requests that a browser makes to the server to show a page. */
@@ -48,9 +68,7 @@ export async function pageLoad(): Promise<{ page: string; perSecond: number; emp
 	const { origin, stop } = await serve({ port: await freePort(), demo: true, quiet: true });
 	try {
 		const cookie = await enter(origin);
-		const plan = await linkIn(origin, cookie, '/', /href="(\/plan\/[\w-]+)"/);
-		const series = await linkIn(origin, cookie, '/series', /href="(\/series\/[\w-]+)"/);
-		const group = await linkIn(origin, cookie, '/group', /href="(\/group\/[\w-]+)"/);
+		const { class: plan, series, group } = await mainPages(origin, cookie);
 		const empty = () => visitsASecond(origin, ['/not-a-page'], cookie);
 		const pages = {
 			week: ['/'],

@@ -3,7 +3,7 @@
 import { request } from 'node:http';
 import { freePort } from '../scripts/mariadb.mjs';
 import { serve } from '../scripts/serve.mjs';
-import { enter, linkIn } from './pages';
+import { enter, mainPages } from './pages';
 import { median } from './typing';
 
 /** Times that each page is asked for; the median counts. */
@@ -45,15 +45,8 @@ export async function pageWeights(): Promise<PageWeight[]> {
 	const { origin, stop } = await serve({ port: await freePort(), demo: true, quiet: true });
 	try {
 		const cookie = await enter(origin);
-		const pages = {
-			style: '/style',
-			week: '/',
-			class: await linkIn(origin, cookie, '/', /href="(\/plan\/[\w-]+)"/),
-			series: await linkIn(origin, cookie, '/series', /href="(\/series\/[\w-]+)"/),
-			catalogue: '/catalogue',
-			group: await linkIn(origin, cookie, '/group', /href="(\/group\/[\w-]+)"/),
-			teach: await linkIn(origin, cookie, '/', /href="(\/teach\?plan=[\w-]+)"/)
-		};
+		// the style page first: the others are told beside it
+		const pages = await mainPages(origin, cookie);
 		const sum = async (paths: string[]) => {
 			const answers = await Promise.all(paths.map((path) => asked(origin + path, cookie)));
 			return answers.reduce((all, { bytes }) => all + bytes, 0) / 1000;

@@ -6,6 +6,8 @@ export interface Route {
 	id: string;
 	/** GET of a page, or the methods that an endpoint exports. */
 	methods: string[];
+	/** Whether it is a page, not an endpoint. */
+	isPage: boolean;
 	/** Names of form actions; "default" for the one without a name. */
 	actions: string[];
 }
@@ -22,10 +24,13 @@ export function routesOfTree(): Route[] {
 				.split('/')
 				.slice(0, -1)
 				.join('/');
-		const route = routes.get(id) ?? { id, methods: [], actions: [] };
+		const route = routes.get(id) ?? { id, methods: [], actions: [], isPage: false };
 		routes.set(id, route);
 		const text = readFileSync(file, 'utf8');
-		if (file.endsWith('+page.svelte')) route.methods.push('GET');
+		if (file.endsWith('+page.svelte')) {
+			route.methods.push('GET');
+			route.isPage = true;
+		}
 		for (const [, method] of text.matchAll(/^export const (GET|POST|PUT|PATCH|DELETE)\b/gm))
 			route.methods.push(method!);
 		const actions = /^export const actions[^{]*\{([\s\S]*?)^\};/m.exec(text)?.[1] ?? '';

@@ -1,3 +1,4 @@
+import { pagesOfDemo } from '../pages';
 import { arrive, expect, newPlan, addByKey, open, openPlan, saved, test, total } from './base';
 import type { Page } from '@playwright/test';
 
@@ -86,7 +87,8 @@ test('at twice the size nothing is lost and nothing is scrolled sideways', async
 	await page.setViewportSize({ width: 640, height: 400 });
 	await openPlan(page, 'Breakwater Striders', 'After the headland run');
 	const plan = new URL(page.url()).pathname;
-	for (const path of ['/', '/group', '/series', '/catalogue', '/style', '/begin', plan, `${plan}/room`]) {
+	const pages = await pagesOfDemo(async (path) => (await page.request.get(path)).text());
+	for (const path of [...Object.values(pages), plan, `${plan}/room`]) {
 		await open(page, path);
 		const width = await page.evaluate(() => document.documentElement.scrollWidth);
 		expect(width, path).toBeLessThanOrEqual(640);

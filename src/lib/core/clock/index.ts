@@ -6,3 +6,4 @@ export * from './peak';
 export * from './spans';
 export * from './time-text';
 export * from './spread';
+export * from './timeline';

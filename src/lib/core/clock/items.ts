@@ -1,7 +1,8 @@
 import { formOf, type FindMovement, type Form, type Movement } from '../movement';
 import { itemsAsDone, type ClassPlan, type Item, type Section } from '../plan';
 import type { PaceModel } from '../pace';
-import { clock, type Timeline } from './clock';
+import { clock } from './clock';
+import { type Timeline } from './timeline';
 
 /** One item with all that is known of it and when its first work begins. */
 export interface TimedItem {

@@ -1,5 +1,5 @@
 import { otherLeg, type Leg } from '../anatomy';
-import type { Timeline } from './clock';
+import type { Timeline } from './timeline';
 
 /** Work that one leg has had more of than the other: the other leg is owed it. */
 export interface Owed {

@@ -1,4 +1,4 @@
-import type { Timeline } from './clock';
+import type { Timeline } from './timeline';
 
 /** Where a class is most intense. */
 export interface Peak {

@@ -1,4 +1,4 @@
-import { PHASES, type Phase, type Timeline, type TimelineEntry } from './clock';
+import { PHASES, type Phase, type Timeline, type TimelineEntry } from './timeline';
 
 /** From when to when a block or item runs, whole seconds from the beginning of the class. */
 export interface Span {
