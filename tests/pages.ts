@@ -27,9 +27,11 @@ export async function pagesOfDemo(
 	const addresses = routesOfTree()
 		.filter(({ id, isPage }) => isPage && !LEFT_OUT.has(id))
 		.map(({ id }): [string, string] => {
-			const thing = Object.keys(things).find((route) => id === route || id.startsWith(`${route}/`));
-			const isOwnPage = thing === undefined || (thing === '/teach' && id !== thing);
-			return [id, isOwnPage ? id : things[thing]! + id.slice(thing.length)];
+			if (id === '/teach/script') return [id, things['/teach']!.replace('/teach', id)];
+			const thing = Object.keys(things).find(
+				(route) => id === route || (route.endsWith(']') && id.startsWith(`${route}/`))
+			);
+			return [id, thing === undefined ? id : things[thing]! + id.slice(thing.length)];
 		});
 	return Object.fromEntries(addresses);
 }
