@@ -2,10 +2,11 @@
 // series take a minute, for all of their classes are proposed.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { generatedFiles } from '../src/lib/demo/files';
+import { cautionsDoc } from './cautions-doc';
 import { schemaFiles } from './json-schemas';
 import { seriesFiles } from '../src/lib/demo/make-series';
 
-for (const files of [schemaFiles, generatedFiles, seriesFiles])
+for (const files of [schemaFiles, cautionsDoc, generatedFiles, seriesFiles])
 	for (const [path, text] of Object.entries(files())) {
 		mkdirSync(path.replace(/\/[^/]*$/, ''), { recursive: true });
 		writeFileSync(path, text);

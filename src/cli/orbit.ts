@@ -13,6 +13,7 @@ import { rangeSeconds } from '../lib/core/orbit';
 import { worthOf } from '../lib/core/propose';
 import { styleOf } from '../lib/core/style';
 import { applyEdit } from '../lib/core/plan';
+import { CAUTIONS_USAGE, cautionsCommand } from './cautions';
 import { Complaint, groupAt, parsed, planAt } from './input';
 import { PLAN_SERIES_USAGE, planSeriesCommand } from './plan-series';
 import { PROPOSE_USAGE, proposeCommand } from './propose';
@@ -34,6 +35,8 @@ ${PROPOSE_USAGE}
 ${PLAN_SERIES_USAGE}
 
 ${SERIES_USAGE}
+
+${CAUTIONS_USAGE}
 
   movements  the catalogue                                  (no file)
   checks     every check: what it looks at, why, its source (no file)
@@ -61,6 +64,7 @@ export async function main(args: string[]): Promise<number> {
 		if (args[0] === 'propose') return await proposeCommand(args.slice(1));
 		if (args[0] === 'plan-series') return await planSeriesCommand(args.slice(1));
 		if (args[0] === 'series') return await seriesCommand(args.slice(1));
+		if (args[0] === 'cautions') return cautionsCommand(args.slice(1));
 		const options = readOptions(args);
 		const plain = WITHOUT_FILE[options.command];
 		if (plain) return plain(options);

@@ -221,8 +221,9 @@ test('axe finds nothing at the door', async ({ browser, baseURL }) => {
 test('every view is valid HTML as the server sends it', async ({ page }) => {
 	await open(page, '/');
 	const textOf = async (path: string) => (await page.request.get(path)).text();
-	const pages = Object.values(await pagesOfDemo(textOf));
-	expect(pages.length).toBeGreaterThan(20);
+	// the pages of teaching are drawn by the browser alone
+	const pages = Object.values(await pagesOfDemo(textOf)).filter((path) => !path.startsWith('/teach'));
+	expect(pages.length).toBeGreaterThan(18);
 	for (const path of [...pages, '/nowhere']) {
 		const html = await textOf(path);
 		expect(html, path).toContain('</html>');

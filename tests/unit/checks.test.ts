@@ -6,6 +6,7 @@ import { findMovement } from '../../src/lib/catalogue';
 import { CHECKS, SEVERITIES, type Finding } from '../../src/lib/core/checks';
 import { previewRepair, repairOf } from '../../src/lib/core/analysis';
 import { preset } from '../../src/lib/core/group';
+import type { Caution } from '../../src/lib/core/movement';
 import { applyEdit, planFaults, tidied, type ClassPlan } from '../../src/lib/core/plan';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 import { anyPlan } from './arbitrary';
@@ -33,6 +34,27 @@ describe('the registry', () => {
 			expect(meta.canRepair).toBe(repair !== undefined);
 		}
 	);
+});
+
+it('a test that somebody’s caution is not for is a note, with what they do instead', () => {
+	const test = { kind: 'test' as const, id: 't1', test: 'ninety-ninety-seat' as const, seconds: 60 };
+	const plan = written((w) => w.add('warm', w.item('cat-cow')));
+	const withTest = {
+		...plan,
+		sections: plan.sections.map((s) => (s.kind === 'warm' ? { ...s, blocks: [test, ...s.blocks] } : s))
+	};
+	const said = (caution: Caution) =>
+		found(withTest, 'caution-conflict', { group: groupOf({}, [caution]) })
+			.filter(({ where }) => where.blockId === 't1')
+			.map(({ severity, message }) => [severity, message]);
+	expect(said('front-of-hip pinch')).toEqual([
+		[
+			'note',
+			'Test “Sitting in 90-90”, front-of-hip pinch (2): they take “Rolling straight legs in and out” instead'
+		]
+	]);
+	expect(said('after hip replacement')[0]![1]).toContain('unless their clinician allows it');
+	expect(said('sore wrist')).toEqual([]);
 });
 
 describe('one cause is one finding', () => {

@@ -9,6 +9,7 @@ import { main } from '../../src/cli/orbit';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { roomSheet } from '../../src/lib/core/substitution';
 import { CHECKS } from '../../src/lib/core/checks';
+import { CONDITIONS } from '../../src/lib/core/movement';
 import { analysePlan } from '../../src/lib/core/analysis';
 import { styleOf } from '../../src/lib/core/style';
 import { DEMO_GROUPS } from '../../src/lib/demo/groups';
@@ -102,6 +103,18 @@ describe('npx orbit', () => {
 		const { checks } = JSON.parse((await orbit(['checks', '--json'])).stdout);
 		expect(checks.map((c: { id: string }) => c.id)).toEqual(CHECKS.map((c) => c.meta.id));
 		for (const c of checks) expect([c.why, c.source, c.severity].every(Boolean), c.id).toBe(true);
+	});
+
+	it('cautions prints the table of conditions, and what it says of one movement', async () => {
+		const account = JSON.parse((await orbit(['cautions', '--json'])).stdout);
+		expect(account.map((c: { caution: string }) => c.caution)).toEqual(CONDITIONS.map((c) => c.caution));
+		const pinch = account.find((c: { caution: string }) => c.caution === 'front-of-hip pinch');
+		expect(pinch.movements.map((m: { slug: string }) => m.slug)).toContain('90-90-fold');
+		expect((await orbit(['cautions'])).stdout).toMatch(/^sore knee .*130°/m);
+		const one = (await orbit(['cautions', '--movement', 'lizard'])).stdout;
+		expect(one).toMatch(/^front-of-hip pinch +no form +supine-heel-pivot +a lunge with the hip bent from 105°/m);
+		const none = await orbit(['cautions', '--movement', 'sea-serpent']);
+		expect([none.status, none.stderr]).toEqual([1, expect.stringContaining('no movement "sea-serpent"')]);
 	});
 
 	it('room prints what the room sheet shows: tiers, cautions, kit, and the caution line', async () => {

@@ -1,4 +1,4 @@
-import type { Position } from '../movement';
+import { CLINICIAN_DECIDES, type Caution, type Position } from '../movement';
 
 /**
  * The tests that teachers use with a group, none of which needs an instrument: always left against right, and before
@@ -140,3 +140,50 @@ export const HIP_TESTS: Record<TestId, HipTest> = {
 		usualSeconds: 40
 	}
 };
+
+/**
+ * Tests that somebody with a caution does not take, each with another test of the same thing; null where they leave it out,
+ * since nobody is asked for the end of a range that their caution forbids. Common practice, no source.
+ */
+const NOT_FOR: Partial<Record<TestId, Partial<Record<Caution, TestId | null>>>> = {
+	'low-lunge-upright': { 'sore knee': null, 'poor balance': null },
+	'knee-to-chest': { 'front-of-hip pinch': null },
+	'butterfly-knees': { 'adductor injury': null, 'sore knee': 'leg-roll', pregnancy: null },
+	'figure-four-knee': { 'sore knee': 'leg-roll' },
+	'ninety-ninety-seat': {
+		'front-of-hip pinch': 'leg-roll',
+		'sore knee': 'leg-roll',
+		pregnancy: null
+	},
+	'wide-stance-fold': {
+		'low back': 'straight-leg-raise',
+		'fragile bones': 'straight-leg-raise',
+		'high blood pressure or glaucoma': 'straight-leg-raise',
+		'adductor injury': null,
+		'hamstring injury': null,
+		'recent muscle or tendon injury': null,
+		pregnancy: null
+	},
+	'one-leg-balance': { 'poor balance': null, 'fragile bones': null },
+	'seat-switch': { 'front-of-hip pinch': 'leg-roll', 'sore knee': 'leg-roll', 'sore wrist': 'leg-roll' },
+	'turning-in-prone': { pregnancy: 'leg-roll' },
+	'turning-out-prone': { pregnancy: 'leg-roll' },
+	'straight-leg-raise': { 'hamstring injury': null, 'recent muscle or tendon injury': null },
+	'squat-heels-down': {
+		'front-of-hip pinch': null,
+		'sore knee': null,
+		'poor balance': null
+	}
+};
+
+/** The part of somebody with a caution while the others take a test. */
+export type TestForCaution =
+	{ kind: 'takes it' } | { kind: 'another'; test: TestId } | { kind: 'leaves it out' } | { kind: 'clinician' };
+
+/** Tells what somebody with a caution does while the others take a test. */
+export function testWithCaution(test: TestId, caution: Caution): TestForCaution {
+	if (CLINICIAN_DECIDES.has(caution)) return { kind: 'clinician' };
+	const other = NOT_FOR[test]?.[caution];
+	if (other === undefined) return { kind: 'takes it' };
+	return other === null ? { kind: 'leaves it out' } : { kind: 'another', test: other };
+}

@@ -8,7 +8,7 @@ import {
 	type Tissue,
 	legPair
 } from '../anatomy';
-import { withRuledCautions } from './cautions';
+import { withRuledCautions } from './conditions';
 import { readDose, readProp, writeDose, writeProp } from './notation';
 import type { CautionAdvice, Form, FormId, Mode, Movement, Position } from './types';
 

@@ -4,7 +4,7 @@ import type { Caution, FindMovement, FormId, KitKind } from '../movement';
 import type { KitUse } from '../plan';
 import { cuesFor, type TeachingStyle } from '../style';
 import { kitAtHand, shortageInWords, type KitNeed } from './kit';
-import { formSuiting, suits } from './suits';
+import { givenInstead, suits } from './suits';
 import { kitOfWays, waysAt } from './ways';
 
 /** The form that one tier does at an item. */
@@ -126,8 +126,7 @@ function cautionLines({ item, movement }: TimedItem, group: Group, find: FindMov
 		const verdict = suits(movement, item.form, caution);
 		if (verdict.kind === 'fine') return [];
 		const form = verdict.kind === 'other form' ? verdict.form : null;
-		const instead = verdict.kind === 'instead' ? verdict.instead : null;
-		const other = instead === null ? undefined : find(instead);
+		const other = givenInstead(movement, item.form, caution, find);
 		return [
 			{
 				caution,
@@ -135,10 +134,9 @@ function cautionLines({ item, movement }: TimedItem, group: Group, find: FindMov
 				kind: verdict.kind,
 				advice: verdict.advice,
 				form,
-				how:
-					(movement.forms.find((f) => f.id === form) ?? (other && formSuiting(other, caution)))?.how ?? null,
-				instead,
-				insteadName: instead ? (other?.english ?? instead) : null,
+				how: (movement.forms.find((f) => f.id === form) ?? other?.form)?.how ?? null,
+				instead: other?.movement.slug ?? null,
+				insteadName: other?.movement.english ?? null,
 				confirmedOn: item.confirmed?.find((c) => c.caution === caution)?.on ?? null
 			}
 		];

@@ -1,6 +1,9 @@
 import type { CautionCount, Group, Tier } from '../group';
 import {
 	CLINICIAN_DECIDES,
+	conditionOf,
+	formOf,
+	RESTS,
 	usualForm,
 	type Caution,
 	type FindMovement,
@@ -21,25 +24,67 @@ export type Suits =
 	/** No suggestion: the treating clinician decides. */
 	| { kind: 'clinician'; advice: string };
 
-/** Whether a form of a movement suits somebody with a caution: as it is, in another form, by another movement, or only as their clinician decides. */
+/** Whether a form asks no more than another: neither intensity nor effort is higher. */
+export const isNoHarder = (form: Form, than: Form): boolean =>
+	form.intensity <= than.intensity && form.effort <= than.effort;
+
+/**
+ * Tells whether a form of a movement suits somebody with a caution: as it is, in another form that is no harder, by another
+ * movement, or only as their clinician decides.
+ */
 export function suits(movement: Movement, form: FormId, caution: Caution): Suits {
 	const advice = movement.cautions.find((c) => c.caution === caution);
 	if (!advice) return { kind: 'fine' };
 	if (CLINICIAN_DECIDES.has(caution)) return { kind: 'clinician', advice: advice.advice };
 	if (advice.okIn.includes(form)) return { kind: 'in this form', advice: advice.advice };
-	const other = advice.okIn[0];
-	if (other) return { kind: 'other form', advice: advice.advice, form: other, instead: advice.instead };
+	const given = formOf(movement, form);
+	// the hardest of those that are no harder: the nearest to what the room does
+	const other = movement.forms.findLast(
+		(one) => advice.okIn.includes(one.id) && (!given || isNoHarder(one, given))
+	);
+	if (other) return { kind: 'other form', advice: advice.advice, form: other.id, instead: advice.instead };
 	return { kind: 'instead', advice: advice.advice, instead: advice.instead };
 }
 
+const may = (movement: Movement, form: Form, caution: Caution): boolean => {
+	const { kind } = suits(movement, form.id, caution);
+	return kind === 'fine' || kind === 'in this form';
+};
+
 /** The form of a movement that somebody with a caution can do, the full one if possible; undefined when there is none. */
 export function formSuiting(movement: Movement, caution: Caution): Form | undefined {
-	const may = (form: Form) => {
-		const { kind } = suits(movement, form.id, caution);
-		return kind === 'fine' || kind === 'in this form';
-	};
 	const usual = usualForm(movement);
-	return may(usual) ? usual : movement.forms.find(may);
+	return may(movement, usual, caution) ? usual : movement.forms.find((form) => may(movement, form, caution));
+}
+
+/** Another movement in the form in which somebody gets it. */
+export interface StandInMovement {
+	movement: Movement;
+	form: Form;
+}
+
+/**
+ * Returns what somebody with a caution gets while the room does a form of a movement that does not suit them: what the
+ * caution names, else what the table of conditions names, else a rest; the first that suits and is no harder.
+ */
+export function givenInstead(
+	movement: Movement,
+	form: FormId,
+	caution: Caution,
+	find: FindMovement
+): StandInMovement | null {
+	const verdict = suits(movement, form, caution);
+	if (verdict.kind !== 'instead') return null;
+	const given = formOf(movement, form) ?? usualForm(movement);
+	const named = [verdict.instead, ...conditionOf(caution).instead(movement.position), ...RESTS];
+	for (const slug of named) {
+		const other = slug === movement.slug ? undefined : find(slug);
+		const own = other?.forms.filter((one) => may(other, one, caution) && isNoHarder(one, given)) ?? [];
+		const usual = other && own.find((one) => one === usualForm(other));
+		const best = usual ?? own.at(-1);
+		if (other && best) return { movement: other, form: best };
+	}
+	return null;
 }
 
 /** Why something cannot be given to a room. */
@@ -62,8 +107,7 @@ export function refusal(
 	if (verdict.kind === 'clinician') return 'no substitute';
 	if (verdict.kind !== 'instead') return null;
 	if (2 * people > size) return 'most of the room';
-	const other = find(verdict.instead);
-	return other && formSuiting(other, caution) ? null : 'no substitute';
+	return givenInstead(movement, form, caution, find) ? null : 'no substitute';
 }
 
 /** Whether some form of a movement can be given to everybody with these cautions. */

@@ -11,7 +11,7 @@ import {
 } from '../movement';
 import type { Item } from '../plan';
 import { kitAtHand, kitNeeds, type KitNeed } from './kit';
-import { formForTier, formSuiting, mostIntensity, suits } from './suits';
+import { formForTier, givenInstead, mostIntensity, suits } from './suits';
 
 /** A variant of an item for some of the people. */
 export interface ItemVariant {
@@ -71,9 +71,8 @@ function besideTheClass({ movement, item }: Shared, group: Group, find: FindMove
 			const form = movement.forms.find(({ id }) => id === verdict.form);
 			return form ? [{ who: { caution }, people, movement, form }] : [];
 		}
-		const other = verdict.kind === 'instead' ? find(verdict.instead) : undefined;
-		const form = other && formSuiting(other, caution);
-		return other && form ? [{ who: { caution }, people, movement: other, form }] : [];
+		const other = givenInstead(movement, item.form, caution, find);
+		return other ? [{ who: { caution }, people, ...other }] : [];
 	});
 }
 

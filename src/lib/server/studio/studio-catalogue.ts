@@ -6,7 +6,8 @@ import {
 	catalogueView,
 	type Movement,
 	type CatalogueView,
-	type OutdatedMovement
+	type OutdatedMovement,
+	withRuledCautions
 } from '../../core/movement';
 import { itemsOf, type ClassPlan } from '../../core/plan';
 import type { Movements } from '../compute/tasks';
@@ -68,7 +69,7 @@ export async function studioCatalogue(db: Db, studioId: string): Promise<StudioC
 	const own = await db.select().from(ownMovement).where(eq(ownMovement.studioId, studioId));
 	const out = await db.select().from(leftOut).where(eq(leftOut.studioId, studioId));
 	const hashes = own.map((row) => contentHash(row.document));
-	const movements = own.map((row, i) => oneObject(row.document, hashes[i]!));
+	const movements = own.map((row, i) => oneObject(withRuledCautions(row.document), hashes[i]!));
 	const catalogue = catalogueView(
 		CATALOGUE,
 		movements,
@@ -110,7 +111,8 @@ export async function outdatedMovements(
 			)
 		);
 	const byHash = new Map([
-		...rows.map((row) => [row.contentHash, oneObject(row.document, row.contentHash)] as const),
+		// a plan keeps the movement it was made with, but not cautions that were looser then
+		...rows.map((row) => [row.contentHash, oneObject(withRuledCautions(row.document), row.contentHash)] as const),
 		...brought.map((movement) => [contentHash(movement), movement] as const)
 	]);
 	return old.map((entries) =>

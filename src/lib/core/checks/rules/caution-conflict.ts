@@ -1,5 +1,6 @@
-import { refusal, substitutes, suits, formForRoom, formSuiting } from '../../substitution';
-import { newItem, type Item } from '../../plan';
+import { givenInstead, refusal, substitutes, suits, formForRoom, formSuiting } from '../../substitution';
+import { HIP_TESTS, testWithCaution } from '../../hip-tests';
+import { blocksOf, newItem, type Item, type TestBlock } from '../../plan';
 import type { Group } from '../../group';
 import { memoize, type Caution, type FindMovement, type Movement } from '../../movement';
 import type { Check, Report } from '../types';
@@ -31,7 +32,7 @@ const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, it
 		const other =
 			verdict.kind === 'other form'
 				? `the ${verdict.form} form`
-				: (find(verdict.instead)?.english ?? verdict.instead);
+				: (givenInstead(movement, item.form, caution, find)?.movement.english ?? verdict.instead);
 		const words =
 			refused === 'no substitute'
 				? 'there is no alternative for them'
@@ -52,6 +53,29 @@ const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, it
 	})
 );
 
+/** One note for each caution in the room that a test is not for. */
+const testReports = ({ id, test }: TestBlock, group: Group): Report[] =>
+	group.cautions.flatMap(({ caution, people }): Report[] => {
+		const verdict = testWithCaution(test, caution);
+		if (verdict.kind === 'takes it') return [];
+		const instead =
+			verdict.kind === 'another'
+				? `they take “${HIP_TESTS[verdict.test].name}” instead`
+				: verdict.kind === 'clinician'
+					? 'they skip it unless their clinician allows it'
+					: 'they skip it';
+		return [
+			{
+				message: `Test “${HIP_TESTS[test].name}”, ${caution} (${people}): ${instead}`,
+				severity: 'note',
+				where: { blockId: id },
+				data: { test, caution, people, kind: verdict.kind },
+				repairable: false,
+				cause: `${caution} at a test ${test}`
+			}
+		];
+	});
+
 export const cautionConflict: Check = {
 	meta: {
 		id: 'caution-conflict',
@@ -62,13 +86,17 @@ export const cautionConflict: Check = {
 		canRepair: true,
 		neverSilent: true
 	},
-	check({ items, group, find }) {
+	check({ items, group, find, plan }) {
 		if (!group || group.cautions.length === 0) return [];
-		return items.flatMap((taught) => {
+		const tests = blocksOf(plan).flatMap(({ block }) =>
+			block.kind === 'test' ? testReports(block, group) : []
+		);
+		const given = items.flatMap((taught) => {
 			const { item, movement, blockId, startSeconds } = taught;
 			const where = { itemId: item.id, blockId, atSeconds: startSeconds };
 			return saidOf(find, group, movement, item).map((report) => ({ ...report, where }));
 		});
+		return [...given, ...tests];
 	},
 	repair(finding, { items, catalogue, group, plan, find }) {
 		const taught = items.find(({ item }) => item.id === finding.where.itemId);

@@ -1,0 +1,43 @@
+import { legPair } from '../../anatomy';
+import { actionOf, modesOf } from '../form';
+import type { Caution, CautionAdvice, Form, Movement } from '../types';
+import type { GivenForm } from './given';
+import { CONDITIONS, conditionOf, type Condition, type Provocation } from './table';
+
+const given = (movement: Movement, form: Form): GivenForm => ({
+	movement,
+	form,
+	modes: modesOf(movement, form),
+	legs: legPair(actionOf(movement, form)),
+	pose: form.pose ?? movement.pose
+});
+
+/** Returns what in a form provokes a condition; empty where nothing does. */
+export function provokedBy(movement: Movement, form: Form, { provocations }: Condition): Provocation[] {
+	const it = given(movement, form);
+	return provocations.filter(({ provokes }) => provokes(it));
+}
+
+/** Returns the forms of a movement in which nothing provokes the condition. */
+export const formsWithin = (movement: Movement, caution: Caution): Form[] =>
+	movement.forms.filter((form) => provokedBy(movement, form, conditionOf(caution)).length === 0);
+
+/**
+ * Returns the movement with the cautions that follow from the table of conditions. What an entry says of a caution itself
+ * (advice, what is given instead) stays; of the forms that it calls fine, those stay in which nothing provokes it.
+ */
+export function withRuledCautions(movement: Movement): Movement {
+	const within = (caution: Caution) => formsWithin(movement, caution).map((form) => form.id);
+	const own = movement.cautions.map((said) => {
+		const allowed = within(said.caution);
+		return { ...said, okIn: said.okIn.filter((id) => allowed.includes(id)) };
+	});
+	const ruled = CONDITIONS.flatMap(({ caution, advice, instead }): CautionAdvice[] => {
+		if (own.some((said) => said.caution === caution)) return [];
+		const okIn = within(caution);
+		const other = instead(movement.position).find((slug) => slug !== movement.slug);
+		return okIn.length < movement.forms.length && other ? [{ caution, advice, instead: other, okIn }] : [];
+	});
+	const cautions = [...own, ...ruled];
+	return { ...movement, cautions };
+}

@@ -1,0 +1,89 @@
+import type { HipAngles, LegAction, MuscleGroup, Tissue } from '../../anatomy';
+import type { Form, KitKind, Mode, Movement, Pose, Position, PropSite } from '../types';
+
+/** A form of a movement as somebody with a condition would do it: in all of its modes, with what its legs do. */
+export interface GivenForm {
+	movement: Movement;
+	form: Form;
+	modes: readonly Mode[];
+	legs: readonly LegAction[];
+	pose: Pose;
+}
+
+const LYING: ReadonlySet<Position> = new Set(['supine', 'wall-supine', 'prone', 'sidelying']);
+const ON_THE_BACK: ReadonlySet<Position> = new Set(['supine', 'wall-supine']);
+const WEIGHT_ON_LEGS: ReadonlySet<Position> = new Set(['standing', 'kneeling', 'quadruped']);
+const CALM_MODES: ReadonlySet<Mode> = new Set(['passive', 'rest']);
+
+/** Whether the body lies, on whichever side. */
+export const isLying = ({ movement }: GivenForm): boolean => LYING.has(movement.position);
+/** Whether the body lies on the back. */
+export const isOnTheBack = ({ movement }: GivenForm): boolean => ON_THE_BACK.has(movement.position);
+/** Whether the body stands. */
+export const isStanding = ({ movement }: GivenForm): boolean => movement.position === 'standing';
+/** Whether the legs carry the body. */
+export const bearsWeight = ({ movement }: GivenForm): boolean => WEIGHT_ON_LEGS.has(movement.position);
+/** Whether it can be given without the muscles at work. */
+export const isGivenQuietly = ({ modes }: GivenForm): boolean => modes.some((mode) => CALM_MODES.has(mode));
+/** Whether it can be given standing still in the shape. */
+export const isHeld = ({ modes }: GivenForm): boolean => modes.some((mode) => mode !== 'dynamic');
+/** Whether muscles work hard enough to strengthen, or a weight is carried. */
+export const isLoaded = (given: GivenForm): boolean => given.form.effort >= 2 || has(given, 'weight');
+
+/** Whether a form uses a kind of kit, at one of some places. */
+export const has = ({ form }: GivenForm, kit: KitKind, sites?: readonly PropSite[]): boolean =>
+	form.props.some((prop) => prop.kit === kit && (!sites || sites.includes(prop.site)));
+/** Whether the hands lean on something high, so that the back stays long and the head up. */
+export const handsAreHigh = (given: GivenForm): boolean =>
+	has(given, 'block', ['hands', 'in front']) ||
+	has(given, 'chair', ['hands', 'in front', 'beside']) ||
+	has(given, 'wall space', ['in front']);
+/** Whether there is something to hold on to. */
+export const isSteadied = (given: GivenForm): boolean =>
+	has(given, 'wall space') || has(given, 'chair', ['hands', 'in front', 'beside', 'behind', 'hips']);
+/** Whether a foot stands on something. */
+export const stepsUp = (given: GivenForm): boolean =>
+	isStanding(given) &&
+	given.form.props.some(
+		({ kit, site }) => (kit === 'chair' || kit === 'block') && (site === 'lead foot' || site === 'trail foot')
+	);
+/** Whether one leg carries all of the weight. */
+export const isOnOneLeg = (given: GivenForm): boolean =>
+	isStanding(given) && ((given.pose.lead?.includes('none') ?? false) || (given.pose.trail?.includes('none') ?? false));
+
+/** Whether a leg passes through angles of a kind; the knee in degrees. */
+export const passes = (
+	{ legs }: GivenForm,
+	is: (angles: HipAngles, kneeDeg: number) => boolean
+): boolean => legs.some((leg) => leg.positions.some((angles, i) => is(angles, leg.kneeDeg[i] ?? 0)));
+/** Whether one of the tissues is lengthened, from an intensity on. */
+export const pullsOn = (
+	{ form, legs }: GivenForm,
+	tissues: readonly Tissue[],
+	fromIntensity = 2
+): boolean =>
+	form.intensity >= fromIntensity && legs.some((leg) => leg.lengthens.some((t) => tissues.includes(t)));
+/** Whether muscles of one of the groups work hard. */
+export const loads = ({ form, modes, legs }: GivenForm, groups: readonly MuscleGroup[]): boolean =>
+	form.effort >= 2 &&
+	modes.some((mode) => !CALM_MODES.has(mode)) &&
+	legs.some((leg) => leg.works.some((group) => groups.includes(group)));
+
+/** Whether the spine bends forward from the upright by more than a little, or the trunk hangs. */
+export const isRounded = (given: GivenForm, fromDeg: number): boolean =>
+	!isLying(given) &&
+	((given.pose.bendDeg ?? 0) >= fromDeg ||
+		(given.movement.families.includes('forward fold') && given.form.intensity >= 2));
+/** Whether the head is below the heart for a while: a dog, or a fold from standing with the hands low. */
+export const isHeadDown = (given: GivenForm): boolean => {
+	const { pitchDeg = 0, arms } = given.pose;
+	return (
+		(pitchDeg >= 100 || (isStanding(given) && pitchDeg >= 80)) &&
+		(arms === 'floor' || arms === 'down' || arms === 'up') &&
+		!has(given, 'chair') &&
+		!has(given, 'wall space')
+	);
+};
+/** Whether knee and hip make a hinge: the knee nearly straight, the hip bent, the back of the thigh long. */
+export const hingesStraight = (given: GivenForm): boolean =>
+	passes(given, ({ flexion = 0 }, kneeDeg) => kneeDeg <= 20 && flexion >= 60);
