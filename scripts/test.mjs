@@ -9,7 +9,6 @@ await ensureMariadb();
 await ensureChromium();
 
 const bin = (name) => `node_modules/.bin/${name}`;
-const CACHE = 'node_modules/.cache';
 const local = { ...process.env, NODE_ENV: 'production', ORBIT_BUILD: 'local' };
 const CORES = availableParallelism();
 /** Number of steps that run side by side. */
@@ -33,17 +32,7 @@ const STEPS = [
 	{
 		name: 'format',
 		command: bin('prettier'),
-		args: [
-			'--check',
-			'--log-level',
-			'warn',
-			'--cache',
-			'--cache-strategy',
-			'content',
-			'--cache-location',
-			`${CACHE}/prettier`,
-			'.'
-		],
+		args: ['--check', '--log-level', 'warn', '--cache', '--cache-strategy', 'content', '.'],
 		after: ['sync']
 	},
 	{

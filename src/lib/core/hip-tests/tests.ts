@@ -178,7 +178,10 @@ const NOT_FOR: Partial<Record<TestId, Partial<Record<Caution, TestId | null>>>> 
 
 /** The part of somebody with a caution while the others take a test. */
 export type TestForCaution =
-	{ kind: 'takes it' } | { kind: 'another'; test: TestId } | { kind: 'leaves it out' } | { kind: 'clinician' };
+	| { kind: 'takes it' }
+	| { kind: 'another'; test: TestId }
+	| { kind: 'leaves it out' }
+	| { kind: 'clinician' };
 
 /** Tells what somebody with a caution does while the others take a test. */
 export function testWithCaution(test: TestId, caution: Caution): TestForCaution {

@@ -112,7 +112,9 @@ export async function outdatedMovements(
 		);
 	const byHash = new Map([
 		// a plan keeps the movement it was made with, but not cautions that were looser then
-		...rows.map((row) => [row.contentHash, oneObject(withRuledCautions(row.document), row.contentHash)] as const),
+		...rows.map(
+			(row) => [row.contentHash, oneObject(withRuledCautions(row.document), row.contentHash)] as const
+		),
 		...brought.map((movement) => [contentHash(movement), movement] as const)
 	]);
 	return old.map((entries) =>

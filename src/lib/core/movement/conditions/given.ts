@@ -49,19 +49,14 @@ export const stepsUp = (given: GivenForm): boolean =>
 	);
 /** Whether one leg carries all of the weight. */
 export const isOnOneLeg = (given: GivenForm): boolean =>
-	isStanding(given) && ((given.pose.lead?.includes('none') ?? false) || (given.pose.trail?.includes('none') ?? false));
+	isStanding(given) &&
+	((given.pose.lead?.includes('none') ?? false) || (given.pose.trail?.includes('none') ?? false));
 
 /** Whether a leg passes through angles of a kind; the knee in degrees. */
-export const passes = (
-	{ legs }: GivenForm,
-	is: (angles: HipAngles, kneeDeg: number) => boolean
-): boolean => legs.some((leg) => leg.positions.some((angles, i) => is(angles, leg.kneeDeg[i] ?? 0)));
+export const passes = ({ legs }: GivenForm, is: (angles: HipAngles, kneeDeg: number) => boolean): boolean =>
+	legs.some((leg) => leg.positions.some((angles, i) => is(angles, leg.kneeDeg[i] ?? 0)));
 /** Whether one of the tissues is lengthened, from an intensity on. */
-export const pullsOn = (
-	{ form, legs }: GivenForm,
-	tissues: readonly Tissue[],
-	fromIntensity = 2
-): boolean =>
+export const pullsOn = ({ form, legs }: GivenForm, tissues: readonly Tissue[], fromIntensity = 2): boolean =>
 	form.intensity >= fromIntensity && legs.some((leg) => leg.lengthens.some((t) => tissues.includes(t)));
 /** Whether muscles of one of the groups work hard. */
 export const loads = ({ form, modes, legs }: GivenForm, groups: readonly MuscleGroup[]): boolean =>

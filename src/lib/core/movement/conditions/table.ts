@@ -54,10 +54,12 @@ export const CONDITIONS: readonly Condition[] = [
 		provocations: [
 			{
 				words: 'the knee bent 130° or more',
-				provokes: (g) => !isLying(g) && !has(g, 'chair', ['hips', 'behind']) && passes(g, (_, knee) => knee >= 130)
+				provokes: (g) =>
+					!isLying(g) && !has(g, 'chair', ['hips', 'behind']) && passes(g, (_, knee) => knee >= 130)
 			},
 			{
-				words: 'a leg turned in 30° or out 45° over a knee bent from 85° that the floor holds fast, without padding',
+				words:
+					'a leg turned in 30° or out 45° over a knee bent from 85° that the floor holds fast, without padding',
 				provokes: (g) =>
 					!isLying(g) &&
 					!isStanding(g) &&
@@ -81,7 +83,10 @@ export const CONDITIONS: readonly Condition[] = [
 			{
 				words: 'a fold from upright without something high under the hands',
 				provokes: (g) =>
-					!isLying(g) && g.movement.families.includes('forward fold') && g.form.intensity >= 2 && !handsAreHigh(g)
+					!isLying(g) &&
+					g.movement.families.includes('forward fold') &&
+					g.form.intensity >= 2 &&
+					!handsAreHigh(g)
 			},
 			{
 				words: 'the spine bent from 30° in sitting',
@@ -89,8 +94,7 @@ export const CONDITIONS: readonly Condition[] = [
 			},
 			{
 				words: 'the hip stretched back 20° or more on the knees or the hands',
-				provokes: (g) =>
-					!isLying(g) && !isStanding(g) && passes(g, ({ extension = 0 }) => extension >= 20)
+				provokes: (g) => !isLying(g) && !isStanding(g) && passes(g, ({ extension = 0 }) => extension >= 20)
 			}
 		],
 		advice: 'Hands on blocks, back long, less far.',
@@ -283,7 +287,8 @@ export const CONDITIONS: readonly Condition[] = [
 			{ words: 'the legs squeezed hard', provokes: (g) => loads(g, ['hip adductors']) }
 		],
 		advice: 'Nothing that pulls on the inner thigh, nothing squeezed hard.',
-		instead: (p) => (p === 'standing' ? ['standing-leg-back', 'mountain'] : ['bridge-lift', 'supine-leg-roll']),
+		instead: (p) =>
+			p === 'standing' ? ['standing-leg-back', 'mountain'] : ['bridge-lift', 'supine-leg-roll'],
 		source: PRACTICE
 	},
 	{
