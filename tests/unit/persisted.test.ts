@@ -1,12 +1,13 @@
 /** Values that a browser keeps: checked when they are read, and no fault where nothing can be kept. */
 import { number, object } from 'yup';
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { persisted } from '../../src/lib/client/page/persisted';
+import { DeviceSettings } from '../../src/lib/client/teach/settings.svelte';
 
 const schema = object({ breaths: number().integer().min(1).required() });
 const USUAL = { breaths: 5 };
-function shelf(text?: string) {
-	const kept = new Map(text === undefined ? [] : [['key', text]]);
+function shelf(text?: string, key = 'key') {
+	const kept = new Map(text === undefined ? [] : [[key, text]]);
 	return {
 		getItem: (key: string) => kept.get(key) ?? null,
 		setItem: (key: string, value: string) => void kept.set(key, value)
@@ -40,4 +41,27 @@ describe('a value that the browser keeps', () => {
 			expect(value.read()).toEqual(USUAL);
 		}
 	});
+});
+
+describe('the settings of a device that teaches', () => {
+	const settingsOf = (stored: unknown) => {
+		vi.stubGlobal('localStorage', shelf(JSON.stringify(stored), 'orbit.teach'));
+		return new DeviceSettings().now;
+	};
+	afterEach(() => vi.unstubAllGlobals());
+
+	it('hold what was chosen, and are the usual ones for the rest', () => {
+		const usual = settingsOf({});
+		expect(settingsOf({ lead: 'clock', waitsForPeople: false })).toEqual({
+			...usual,
+			lead: 'clock',
+			waitsForPeople: false
+		});
+		expect(settingsOf({ keys: { next: ['n'] } }).keys).toEqual({ next: ['n'] });
+	});
+
+	it.each([{ lead: 'nobody' }, { keys: { next: 'n' } }, { keys: { next: [1] } }, { tones: 'yes' }])(
+		'are the usual ones where %j is stored',
+		(stored) => expect(settingsOf(stored)).toEqual(settingsOf({}))
+	);
 });

@@ -38,8 +38,10 @@ const USUAL: TeachSettings = {
 	keys: {}
 };
 
-const isKeys = (value: object) =>
-	Object.values(value).every((keys) => Array.isArray(keys) && keys.every((key) => typeof key === 'string'));
+const isKeys = (value: object | undefined) =>
+	Object.values(value ?? {}).every(
+		(keys) => Array.isArray(keys) && keys.every((key) => typeof key === 'string')
+	);
 /** Settings that are missing take their usual value. */
 const settingsSchema = object({
 	lead: string().oneOf(LEADS),
@@ -51,7 +53,7 @@ const settingsSchema = object({
 	vibration: boolean(),
 	speech: boolean(),
 	firstWay: string().oneOf(WAYS),
-	keys: object().test(isKeys)
+	keys: object().default(undefined).test(isKeys)
 });
 const stored = () => persisted<Partial<TeachSettings>>('orbit.teach', settingsSchema, {});
 
