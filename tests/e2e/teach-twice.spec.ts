@@ -5,6 +5,8 @@ import { begin, now, toTeach } from './teaching';
 test.use({ ownContext: true });
 
 const MINUTE_MS = 60_000;
+/** A planned second takes this long. */
+const SLOWLY_MS = 6000;
 
 test('a class led on another day than planned asks which day it was, and is written down on that day', async ({
 	page
@@ -14,12 +16,13 @@ test('a class led on another day than planned asks which day it was, and is writ
 	await expect(saved(page)).toBeVisible();
 	const plan = path.split('/').at(-1)!;
 	const pack = await (await page.request.get(`/api/teach/packs/${plan}`)).json();
-	const startedAt = Date.now() - 20 * MINUTE_MS;
+	// slower than planned: a class of a few minutes would be a try
+	const startedAt = Date.now() - 40 * MINUTE_MS;
 	const { steps } = pack.script as { steps: { seconds: number }[] };
 	let passedMs = 0;
 	const acts = [
 		{ do: 'start', plannedStartAt: startedAt, passedMs },
-		...steps.map(({ seconds }) => ({ do: 'next', passedMs: (passedMs += seconds * 1000) })),
+		...steps.map(({ seconds }) => ({ do: 'next', passedMs: (passedMs += seconds * SLOWLY_MS) })),
 		{ do: 'end', passedMs }
 	];
 	const events = acts.map(({ passedMs: monoMs, ...act }, place) => ({
