@@ -14,10 +14,10 @@ import { seededRandom } from '../src/lib/core/propose';
 /** Folders under src/lib, each with the tests that are about it. A folder that ends with "/." is taken without those in it. */
 const TESTS: Record<string, readonly string[]> = {
 	'core/anatomy': ['anatomy', 'orbit'],
-	'core/movement': ['catalogue', 'catalogue-quality', 'forms', 'substitution'],
+	'core/movement': ['conditions', 'catalogue', 'catalogue-quality', 'forms', 'substitution'],
 	'core/rules': ['checks', 'ordering', 'style', 'objective'],
-	'core/text': ['small-faults', 'measure'],
-	'core/hip-tests': ['measure', 'ladder-offers', 'learned-server'],
+	'core/text': ['doc-examples', 'small-faults', 'measure'],
+	'core/hip-tests': ['measure', 'conditions', 'doc-examples', 'ladder-offers', 'learned-server'],
 	'core/measure': ['measure', 'ladder-offers', 'learned-server'],
 	'core/people': ['mention', 'small-faults', 'group', 'teach', 'forms'],
 	'core/pace': ['pace', 'clock', 'learned-pace', 'spread', 'versions'],
