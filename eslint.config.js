@@ -22,7 +22,10 @@ const restricted = (files, patterns) => ({
 const typesInComponents = [
 	restricted(
 		['src/lib/ui/**', 'src/routes/**/*.svelte'],
-		[{ regex: inLib(['server', 'demo']), message: 'components and pages draw what they are given' }]
+		[
+			{ regex: inLib(['server', 'demo']), message: 'components and pages draw what they are given' },
+			{ regex: 'lib/core/[^/]+/.+', message: 'import a folder of the core by its index' }
+		]
 	)
 ];
 

@@ -18,6 +18,7 @@ import {
 } from '../../src/lib/core/movement';
 import { TEST_IDS, testWithCaution } from '../../src/lib/core/hip-tests';
 import { givenInstead, isNoHarder, suits } from '../../src/lib/core/substitution';
+import { readMovements, writeMovements } from '../../src/lib/core/formats';
 import { cautionsDoc } from '../../scripts/cautions-doc';
 
 const MUST_NOT = JSON.parse(readFileSync('tests/fixtures/must-not-be-handed.json', 'utf8')) as Partial<
@@ -111,6 +112,14 @@ describe('over the whole catalogue', () => {
 		];
 		const ruled = withRuledCautions(loose).cautions.find((c) => c.caution === 'front-of-hip pinch');
 		expect(ruled).toMatchObject({ advice: 'x', instead: 'clam', okIn: [] });
+	});
+
+	it('a file that brings a movement loosens no rule either', () => {
+		const loose = { ...structuredClone(findMovement('90-90-fold')!), slug: 'own-harbour-fold' };
+		loose.cautions = loose.cautions.map((said) => ({ ...said, okIn: loose.forms.map(({ id }) => id) }));
+		const read = readMovements(JSON.parse(JSON.stringify(writeMovements([loose]).movements)), findMovement);
+		const brought = read.ok ? read.value[0]! : null;
+		expect(suits(brought!, 'full', 'front-of-hip pinch').kind).toBe('instead');
 	});
 
 	it.each(CAUTIONS)('%s: everybody has something to do, and never anything harder', (caution) => {

@@ -1,5 +1,5 @@
 /** Values that a browser keeps: checked when they are read, and no fault where nothing can be kept. */
-import { number, object } from 'yup';
+import { number, object, string } from 'yup';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { persisted } from '../../src/lib/client/page/persisted';
 import { DeviceSettings } from '../../src/lib/client/teach/settings.svelte';
@@ -19,6 +19,14 @@ describe('a value that the browser keeps', () => {
 		const storage = shelf();
 		persisted('key', schema, USUAL, storage).write({ breaths: 8 });
 		expect(persisted('key', schema, USUAL, storage).read()).toEqual({ breaths: 8 });
+	});
+
+	it('is read where an older version stored a text without quotes, and one that looks like a number stays a text', () => {
+		const word = string().required();
+		expect(persisted('key', word, 'on', shelf('off')).read()).toBe('off');
+		const storage = shelf();
+		persisted('key', word, 'on', storage).write('5');
+		expect(persisted('key', word, 'on', storage).read()).toBe('5');
 	});
 
 	it.each([

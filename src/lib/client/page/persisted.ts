@@ -45,7 +45,7 @@ export function persisted<T>(
 		},
 		write(value) {
 			try {
-				storage?.setItem(key, typeof value === 'string' ? value : JSON.stringify(value));
+				storage?.setItem(key, JSON.stringify(value));
 			} catch {
 				// see above: it lasts as long as the page
 			}
@@ -53,7 +53,7 @@ export function persisted<T>(
 	};
 }
 
-/** Returns what a text holds: texts are stored as they are, everything else as JSON. */
+/** Returns what a text holds; older versions stored some texts as they are, without quotes. */
 function parsed(text: string): unknown {
 	try {
 		return JSON.parse(text);

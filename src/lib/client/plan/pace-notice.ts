@@ -1,4 +1,4 @@
-import { object, string } from 'yup';
+import { object } from 'yup';
 import { persisted } from '../page/persisted';
 
 /** The plans whose teacher was told that they no longer fit the pace, each with what was last learned then. */
@@ -7,7 +7,7 @@ export const PACE_SAID = 'orbit:pace-said';
 const notices = () =>
 	persisted<Record<string, string>>(
 		PACE_SAID,
-		object().test((value) => Object.values(value).every((at) => string().isValidSync(at, { strict: true }))),
+		object().test((value) => Object.values(value).every((at) => typeof at === 'string')),
 		{}
 	);
 

@@ -9,13 +9,14 @@ import {
 	stepOfItem,
 	type ClassPlan,
 	type Item,
-	type PlanEdit
+	type PlanEdit,
+	type Section
 } from '../plan';
 import { WHOLE_CLASS_FROM_SECONDS } from '../rules';
 import type { TeachingStyle } from '../style';
 import { formForRoom } from '../substitution';
 import type { TimedItem } from '../clock';
-import type { CheckContext, Where } from './types';
+import type { CheckContext, Repair, Where } from './types';
 
 /** Helpers that several checks share. */
 
@@ -83,4 +84,12 @@ export function itemForRoom({ plan, group }: CheckContext, movement: Movement): 
 	const form = formForRoom(movement, group, item.form);
 	if (!form) return null;
 	return form.id === item.form ? item : newItem(plan, movement, undefined, form.id);
+}
+
+/** The repair that adds a movement at the end of a section; null where the room can do no form of it. */
+export function addedAtEnd(context: CheckContext, section: Section, movement: Movement): Repair | null {
+	const block = itemForRoom(context, movement);
+	if (!block) return null;
+	const at = { sectionId: section.id, index: section.blocks.length };
+	return { label: `Add ${movement.english}`, edits: [{ do: 'insert', at, block }] };
 }

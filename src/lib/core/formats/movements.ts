@@ -1,5 +1,5 @@
 import { array } from 'yup';
-import { MOVEMENT, movementFaults, type FindMovement, type Movement } from '../movement';
+import { MOVEMENT, movementFaults, withRuledCautions, type FindMovement, type Movement } from '../movement';
 import { broughtUp, withVersion, type Read } from '../validation';
 import { inFile } from './versions';
 
@@ -13,7 +13,8 @@ export const movementsInFile = array().of(inFile(MOVEMENT).required()).max(MAX_M
 export const writeMovements = (movements: readonly Movement[]) =>
 	movements.length ? { movements: movements.map((movement) => withVersion(MOVEMENT, movement)) } : {};
 
-/** Movements in a file: whole and sound. What they name elsewhere may be missing here, and is left out. */
+/** Movements in a file: whole and sound. What they name elsewhere may be missing here, and is left out; a
+ * file loosens no caution. */
 export function readMovements(value: unknown, find: FindMovement): Read<Movement[]> {
 	const no = (message: string): Read<never> => ({ ok: false, faults: [{ path: 'movements', message }] });
 	if (!Array.isArray(value)) return no('must be a list');
@@ -53,5 +54,5 @@ export function readMovements(value: unknown, find: FindMovement): Read<Movement
 	]);
 	return faults.length
 		? { ok: false, faults: faults.map((message) => ({ path: 'movements', message })) }
-		: { ok: true, value: bare };
+		: { ok: true, value: bare.map(withRuledCautions) };
 }

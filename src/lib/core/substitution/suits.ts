@@ -46,7 +46,8 @@ export function suits(movement: Movement, form: FormId, caution: Caution): Suits
 	return { kind: 'instead', advice: advice.advice, instead: advice.instead };
 }
 
-const may = (movement: Movement, form: Form, caution: Caution): boolean => {
+/** Whether somebody with a caution can do a form of a movement as it is. */
+export const isSuitable = (movement: Movement, form: Form, caution: Caution): boolean => {
 	const { kind } = suits(movement, form.id, caution);
 	return kind === 'fine' || kind === 'in this form';
 };
@@ -54,7 +55,9 @@ const may = (movement: Movement, form: Form, caution: Caution): boolean => {
 /** The form of a movement that somebody with a caution can do, the full one if possible; undefined when there is none. */
 export function formSuiting(movement: Movement, caution: Caution): Form | undefined {
 	const usual = usualForm(movement);
-	return may(movement, usual, caution) ? usual : movement.forms.find((form) => may(movement, form, caution));
+	return isSuitable(movement, usual, caution)
+		? usual
+		: movement.forms.find((form) => isSuitable(movement, form, caution));
 }
 
 /** Another movement in the form in which somebody gets it. */
@@ -79,10 +82,9 @@ export function givenInstead(
 	const named = [verdict.instead, ...conditionOf(caution).instead(movement.position), ...RESTS];
 	for (const slug of named) {
 		const other = slug === movement.slug ? undefined : find(slug);
-		const own = other?.forms.filter((one) => may(other, one, caution) && isNoHarder(one, given)) ?? [];
-		const usual = other && own.find((one) => one === usualForm(other));
-		const best = usual ?? own.at(-1);
-		if (other && best) return { movement: other, form: best };
+		const fits = (one: Form) => isSuitable(other!, one, caution) && isNoHarder(one, given);
+		const best = other && [usualForm(other), ...other.forms.toReversed()].find(fits);
+		if (best) return { movement: other!, form: best };
 	}
 	return null;
 }
@@ -112,12 +114,7 @@ export function refusal(
 
 /** Whether some form of a movement can be given to everybody with these cautions. */
 export function suitsSomehow(movement: Movement, cautions: readonly Caution[]): boolean {
-	return movement.forms.some((form) =>
-		cautions.every((caution) => {
-			const { kind } = suits(movement, form.id, caution);
-			return kind === 'fine' || kind === 'in this form';
-		})
-	);
+	return movement.forms.some((form) => cautions.every((caution) => isSuitable(movement, form, caution)));
 }
 
 /** The most intensity (1-5) that a tier is given; beginners at most 3. Common practice, no source. */

@@ -46,7 +46,8 @@ export async function recordCatalogue(db: Db): Promise<void> {
 
 /**
  * One object for each state of a movement, however often it is read: what is worked out from a movement (its figure, its
- * ring) is kept with the object. Bounded, so that it holds what is in use.
+ * ring) is kept with the object. Its cautions are those of the table of conditions as it is now: a plan keeps the movement
+ * that it was made with, and not cautions that were looser then. Bounded, so that it holds what is in use.
  */
 const MOST_STATES = 2000;
 const states = new Map<string, Movement>();
@@ -54,8 +55,9 @@ function oneObject(movement: Movement, hash: string): Movement {
 	const known = states.get(hash);
 	if (known) return known;
 	if (states.size >= MOST_STATES) states.delete(states.keys().next().value as string);
-	states.set(hash, movement);
-	return movement;
+	const ruled = withRuledCautions(movement);
+	states.set(hash, ruled);
+	return ruled;
 }
 
 const state = (scope: string, movement: Movement) => ({
@@ -69,7 +71,7 @@ export async function studioCatalogue(db: Db, studioId: string): Promise<StudioC
 	const own = await db.select().from(ownMovement).where(eq(ownMovement.studioId, studioId));
 	const out = await db.select().from(leftOut).where(eq(leftOut.studioId, studioId));
 	const hashes = own.map((row) => contentHash(row.document));
-	const movements = own.map((row, i) => oneObject(withRuledCautions(row.document), hashes[i]!));
+	const movements = own.map((row, i) => oneObject(row.document, hashes[i]!));
 	const catalogue = catalogueView(
 		CATALOGUE,
 		movements,
@@ -111,10 +113,7 @@ export async function outdatedMovements(
 			)
 		);
 	const byHash = new Map([
-		// a plan keeps the movement it was made with, but not cautions that were looser then
-		...rows.map(
-			(row) => [row.contentHash, oneObject(withRuledCautions(row.document), row.contentHash)] as const
-		),
+		...rows.map((row) => [row.contentHash, oneObject(row.document, row.contentHash)] as const),
 		...brought.map((movement) => [contentHash(movement), movement] as const)
 	]);
 	return old.map((entries) =>

@@ -2,10 +2,9 @@ import { profileOf, formForRoom } from '../../substitution';
 import { DIRECTION_NAME, DIRECTIONS, type Direction } from '../../anatomy';
 import { formatDuration } from '../../clock';
 import { shareText, type Balance } from '../../orbit';
-import type { PlanEdit } from '../../plan';
 import { usualForm, type Movement } from '../../movement';
 import { isDeep } from '../../rules';
-import { shortfall, itemForRoom } from '../helpers';
+import { shortfall, addedAtEnd } from '../helpers';
 import type { Check, CheckContext, Report, Severity } from '../types';
 
 /** Returns how much a movement gives to the direction, less how much it gives to directions that are over their band. */
@@ -86,14 +85,6 @@ export const directionShort: Check = {
 			)
 			.sort((a, b) => worth(b, direction, context) - worth(a, direction, context));
 		const section = context.plan.sections.find((s) => s.kind === 'build') ?? context.plan.sections[0];
-		if (!best || !section) return null;
-		const block = itemForRoom(context, best);
-		if (!block) return null;
-		const edit: PlanEdit = {
-			do: 'insert',
-			at: { sectionId: section.id, index: section.blocks.length },
-			block
-		};
-		return { label: `Add ${best.english}`, edits: [edit] };
+		return best && section ? addedAtEnd(context, section, best) : null;
 	}
 };

@@ -1,8 +1,7 @@
 import type { MuscleGroup, Tissue } from '../../anatomy';
 import { profileOf, formForRoom } from '../../substitution';
 import { modesOf, usualForm } from '../../movement';
-import type { PlanEdit } from '../../plan';
-import { findingLocation, itemForRoom } from '../helpers';
+import { findingLocation, addedAtEnd } from '../helpers';
 import { lengthened, MUSCLES_OF_TISSUE, working } from '../../orbit';
 import type { Check, CheckContext } from '../types';
 import { isCalm } from '../../rules';
@@ -66,14 +65,6 @@ export const strengthenThenRelease: Check = {
 			}))
 			.filter(({ count }) => count > 0)
 			.sort((a, b) => b.count - a.count)[0];
-		if (!best || !section) return null;
-		const block = itemForRoom(context, best.movement);
-		if (!block) return null;
-		const edit: PlanEdit = {
-			do: 'insert',
-			at: { sectionId: section.id, index: section.blocks.length },
-			block
-		};
-		return { label: `Add ${best.movement.english}`, edits: [edit] };
+		return best && section ? addedAtEnd(context, section, best.movement) : null;
 	}
 };

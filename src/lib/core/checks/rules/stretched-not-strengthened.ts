@@ -2,8 +2,7 @@ import { isSymmetrical, type MuscleGroup, type Tissue } from '../../anatomy';
 import { formatDuration } from '../../clock';
 import { profileOf, formForRoom } from '../../substitution';
 import { modesOf, usualForm, WORKING_MODES } from '../../movement';
-import type { PlanEdit } from '../../plan';
-import { itemForRoom } from '../helpers';
+import { addedAtEnd } from '../helpers';
 import { MUSCLES_OF_TISSUE, hungSeconds, working } from '../../orbit';
 import { isDeep, STRENGTH_FROM_EFFORT } from '../../rules';
 import type { Check } from '../types';
@@ -54,14 +53,6 @@ export const stretchedNotStrengthened: Check = {
 					usualForm(a).intensity - usualForm(b).intensity ||
 					Number(isSymmetrical(b.action)) - Number(isSymmetrical(a.action))
 			);
-		if (!best || !section) return null;
-		const block = itemForRoom(context, best);
-		if (!block) return null;
-		const edit: PlanEdit = {
-			do: 'insert',
-			at: { sectionId: section.id, index: section.blocks.length },
-			block
-		};
-		return { label: `Add ${best.english}`, edits: [edit] };
+		return best && section ? addedAtEnd(context, section, best) : null;
 	}
 };
