@@ -22,7 +22,7 @@ worker.addEventListener('install', (event) => event.waitUntil(keep()));
 async function keep(): Promise<void> {
 	const cache = await caches.open(CACHE);
 	await cache.addAll([...ASSETS]);
-	// as somebody who is not signed in gets it: without a name
+	// as a teacher who is not signed in gets it: without a name
 	for (const path of KEPT) await cache.put(path, await fetch(path, { credentials: 'omit' }));
 }
 

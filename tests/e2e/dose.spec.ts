@@ -127,7 +127,7 @@ test('kit is for one side, somebody else is here today, and sheet and checks fol
 	await expect(kit.getByLabel('cushion for')).toHaveValue('one person');
 
 	await page.getByText('Who is here today', { exact: true }).click();
-	await page.getByLabel('Somebody with').selectOption('sore knee');
+	await page.getByLabel('A person with').selectOption('sore knee');
 	const finding = (words: RegExp) => page.getByRole('listitem').filter({ hasText: words });
 	await page.getByText(/\d+ worth knowing/).click();
 	await expect(finding(/Fire log, sore knee \(1\): they do Lying figure four instead/)).toBeVisible();

@@ -39,7 +39,7 @@ test('who is here is counted on a phone before the class, without a network: who
 	await who.getByLabel('middling').fill('20');
 	await who.getByLabel('open', { exact: true }).fill('0');
 	await page.keyboard.press('Tab');
-	await who.getByLabel('Somebody with').selectOption({ label: 'sore wrist' });
+	await who.getByLabel('A person with').selectOption({ label: 'sore wrist' });
 	await expect(who.getByRole('status')).toContainText('31 people: 11 tight, 20 middling');
 	await expect(who.getByRole('status')).toContainText('sore wrist 1');
 	await expect(page.getByRole('region', { name: 'Kit' }).getByRole('status')).toContainText('are at hand');

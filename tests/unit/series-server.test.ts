@@ -25,17 +25,9 @@ import { teacher } from '../../src/lib/server/db/schema';
 import { createGroup } from '../../src/lib/server/group/groups';
 import { createPlan, removePlan, getPlan, plansOfGroup, savePlan } from '../../src/lib/server/plan/plans';
 import { readSentSeries } from '../../src/lib/server/series/series-upload';
-import {
-	createSeries,
-	removeSeries,
-	restoreSeries,
-	getSeries,
-	listSeries,
-	makeLink,
-	revokeLink,
-	saveSeries,
-	seriesOfLink
-} from '../../src/lib/server/series/series';
+import { makeLink, revokeLink, seriesOfLink } from '../../src/lib/server/series/link';
+import { removeSeries, restoreSeries } from '../../src/lib/server/series/removal';
+import { createSeries, getSeries, listSeries, saveSeries } from '../../src/lib/server/series/series';
 import {
 	loadSeriesContext,
 	seriesInput,

@@ -20,7 +20,7 @@ export const actions: Actions = {
 			email: email.trim(),
 			password
 		});
-		// the same answer for an address that has an account already: nobody learns who has one
+		// the same answer for an address that has an account already: no one learns who has one
 		if (response.ok) redirect(303, `/sign-in?opened&next=${encodeURIComponent('/?first')}`);
 		const message =
 			response.status === 429

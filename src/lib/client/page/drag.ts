@@ -10,7 +10,7 @@ interface ZoneEvents<T> {
 	onfinalize?: (event: CustomEvent<DndEvent<T>>) => void;
 }
 
-/** The library comes once the page is there: nobody drags in the first moment, and all can be done by keys. */
+/** The library comes once the page is there: a teacher does not drag in the first moment, and all can be done by keys. */
 const library = () => import('svelte-dnd-action');
 
 /** A list whose blocks can be dragged within it and to others of its kind. */

@@ -5,7 +5,7 @@ const ON_OFF = ['on', 'off'] as const;
 type OnOff = (typeof ON_OFF)[number];
 
 /**
- * Whether single keys (letters, figures, signs) do something at a desk. Speech input types letters that nobody meant as
+ * Whether single keys (letters, figures, signs) do something at a desk. Speech input types letters that were not meant as
  * keys, so they can be switched off (WCAG 2.1.4, character key shortcuts); Ctrl, Alt, arrows and Delete always work.
  */
 export class LetterKeys {

@@ -98,7 +98,7 @@ export class ItemCommands {
 		else this.document.say('No suggestion here: with these cautions the treating clinician decides');
 	}
 
-	/** The teacher keeps an item although somebody in the room should not do it as it stands. */
+	/** The teacher keeps an item although a person in the room should not do it as it stands. */
 	confirm(itemId: string, caution: Caution): void {
 		const item = findItem(this.document.plan, itemId);
 		if (!item) return;

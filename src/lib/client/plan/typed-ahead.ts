@@ -6,7 +6,7 @@ export interface Typed {
 }
 
 /**
- * Keeps what somebody types between opening the finder and its field being there: its script may still be on the way,
+ * Keeps what the teacher types between opening the finder and its field being there: its script may still be on the way,
  * and the letters would be lost, or be taken for keys of the desk.
  */
 export class TypedAhead {

@@ -81,7 +81,7 @@ export async function openOutbox(name = OUTBOX_STORE): Promise<Outbox> {
 					store.createIndex('subject', ['owner', 'subject']);
 					store.createIndex('id', 'id', { unique: true });
 				},
-				// somebody signs out, and nothing is left on this device
+				// the teacher signs out, and nothing is left on this device
 				blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close()
 			})
 		);

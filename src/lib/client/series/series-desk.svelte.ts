@@ -238,7 +238,7 @@ export class SeriesDesk {
 	}
 
 	/** Shows the effect of cancelling a date on later classes, with two ways to end the series. */
-	fallOut(why: string): void {
+	cancelDate(why: string): void {
 		const c = this.class;
 		if (!c) return;
 		this.show(`${dayName(c.class.on)} is cancelled`, [

@@ -43,7 +43,7 @@ interface DeviceDB extends DBSchema {
 
 export const TEACH_STORE = 'humble-orbit-teach';
 
-/** Somebody signs out: what still runs on this page keeps nothing any more. */
+/** The teacher signs out: what still runs on this page keeps nothing any more. */
 let leaving = false;
 export const isLeaving = (): boolean => leaving;
 export function leave(): void {
@@ -54,7 +54,7 @@ export function leave(): void {
 export class DeviceStore {
 	private constructor(private readonly db: IDBPDatabase<DeviceDB>) {}
 
-	/** Throws where this browser keeps nothing (a private window of some browsers), and once somebody signs out. */
+	/** Throws where this browser keeps nothing (a private window of some browsers), and once the teacher signs out. */
 	static async open(): Promise<DeviceStore> {
 		if (leaving) throw new Error('Signing out.');
 		return new DeviceStore(
@@ -66,7 +66,7 @@ export class DeviceStore {
 					events.createIndex('sent', ['run', 'sent']);
 					db.createObjectStore('alive');
 				},
-				// somebody signs out, and nothing is left on this device
+				// the teacher signs out, and nothing is left on this device
 				blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close()
 			})
 		);

@@ -6,7 +6,7 @@ import { LEADS, WAYS, type Lead, type StepKind, type CatchUpMethod } from '$lib/
 export const LOOKS = ['light', 'dark', 'contrast'] as const;
 export type Look = (typeof LOOKS)[number];
 
-/** How somebody teaches with this device. */
+/** How the teacher teaches with this device. */
 export interface TeachSettings {
 	lead: Lead;
 	/** By the clock: waits until people are in. */

@@ -15,7 +15,7 @@ export const TEACH_ACTS = [
 ] as const;
 export type TeachAct = (typeof TEACH_ACTS)[number];
 
-/** Keys as they are until somebody chooses others. */
+/** Keys as they are until the teacher chooses others. */
 export const TEACH_KEYS: Record<TeachAct, { keys: readonly string[]; words: string }> = {
 	next: { keys: [' ', 'PageDown', 'ArrowRight', 'ArrowDown', 'Enter'], words: 'On to what comes next' },
 	back: { keys: ['PageUp', 'ArrowLeft', 'ArrowUp', 'Backspace'], words: 'Back: undo the last move' },
@@ -31,7 +31,7 @@ export const TEACH_KEYS: Record<TeachAct, { keys: readonly string[]; words: stri
 	keys: { keys: ['?'], words: 'This list' }
 };
 
-/** Keys that somebody chose, by what they do; the rest is as usual. */
+/** Keys that the teacher chose, by what they do; the rest is as usual. */
 export type ChosenKeys = Partial<Record<TeachAct, readonly string[]>>;
 
 /** The keys that do something. */

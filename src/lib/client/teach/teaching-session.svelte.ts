@@ -92,7 +92,7 @@ export class TeachingSession {
 	received = $state.raw<UploadAnswer | null>(null);
 	/** False where this device could not write down what happened. */
 	kept = $state(true);
-	/** How long this device slept while the class was led, until somebody says whether it was taught on; milliseconds. */
+	/** How long this device slept while the class was led, until the teacher says whether it was taught on; milliseconds. */
 	slept = $state(0);
 	/** Name of the step that the last press skipped; empty where it skipped none. */
 	skipped = $state('');
@@ -258,7 +258,7 @@ function refusedWords(received: UploadAnswer | null): string {
 	return `${refused.length} could not be read: ${first.faults[0]?.message ?? ''}`;
 }
 
-/** Begins to lead a class, on this device where it keeps something. `here`: who came, where somebody counted. */
+/** Begins to lead a class, on this device where it keeps something. `here`: who came, where the teacher counted. */
 export async function beginSession(
 	store: DeviceStore | null,
 	pack: TeachPack,

@@ -2,7 +2,7 @@ import { isAbandoned } from '$lib/core/teach';
 import type { DeviceStore, KeptSession } from './device-store';
 import { upload } from './upload';
 
-/** A class that goes on: one that was not ended, and that nobody walked away from. */
+/** A class that goes on: one that was not ended, and that was not left open. */
 export const goesOn = ({ over, startedAt }: KeptSession): boolean =>
 	!over && !isAbandoned(startedAt, Date.now());
 

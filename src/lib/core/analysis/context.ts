@@ -6,7 +6,7 @@ import type { PaceModel } from '../pace';
 /**
  * Returns the context for analysing a plan. Every analysis takes its context from here.
  * @param catalogue what may be added, and what is looked up
- * @param group null where nobody knows who comes: then `more` names the targets
+ * @param group null where the people are not known: then `more` names the targets
  */
 export function planContext(
 	{ offered, find }: Pick<CatalogueView, 'offered' | 'find'>,

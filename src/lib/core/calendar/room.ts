@@ -14,7 +14,7 @@ export interface InRoom {
 	/** On the studio's clock, "HH:MM". */
 	startsAt: string;
 	lengthSeconds: number;
-	/** Empty where none is said: then it is in nobody's way. */
+	/** Empty where none is said: then it does not overlap with another. */
 	room: string;
 	changeover?: Changeover | undefined;
 }

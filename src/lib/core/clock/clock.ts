@@ -298,7 +298,7 @@ export const needsWall = (
 	{ props }: Pick<Form, 'props'>
 ): boolean => position === 'wall-supine' || props.some(({ kit }) => kit === 'wall space');
 
-/** Kit for which the class waits on a side: that of one person holds nobody up. */
+/** Kit for which the class waits on a side: that of one person does not hold the class up. */
 function kitOn({ item, form }: ResolvedItem, leads: Leg | null): ReadonlySet<KitKind> {
 	const uses = item.kit ?? [];
 	const kinds = new Set([...form.props.map((p) => p.kit), ...uses.map(({ kit }) => kit)]);

@@ -6,7 +6,7 @@ export interface AdjustableDose {
 	current: number;
 	/** Amounts that may be chosen; `current` may lie outside. */
 	allowed: readonly [number, number];
-	/** Amounts are multiples of this, or the current one: 5 for held seconds, so that nobody counts to 43. */
+	/** Amounts are multiples of this, or the current one: 5 for held seconds, so that the teacher need not count to 43. */
 	step: number;
 	/** Non-decreasing seconds of each amount, all passes together. */
 	seconds: number[];

@@ -27,6 +27,6 @@ const counted = memoize((group: Group, here: Attendance): Group => ({
 	...here
 }));
 
-/** A group as it is today, where somebody counted; one and the same object for the same count. */
+/** A group as it is today, where the teacher counted; one and the same object for the same count. */
 export const groupToday = (group: Group, here: Attendance | undefined): Group =>
 	here ? counted(group, here) : group;

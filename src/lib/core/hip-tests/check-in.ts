@@ -111,7 +111,7 @@ export function checkInFaults(value: unknown): Fault[] {
 /** As it is kept; it was checked when it came. */
 export const CHECK_IN: DocumentKind = { name: 'check-in', schema: checkInSchema, steps: [] };
 
-/** For how many years a studio keeps what was measured; two where nobody says otherwise. */
+/** For how many years a studio keeps what was measured; two where the studio does not say otherwise. */
 export const KEEP_YEARS = { least: 1, most: 10, usual: 2 } as const;
 export const keepYearsSchema = object({
 	years: number().integer().min(KEEP_YEARS.least).max(KEEP_YEARS.most).required()

@@ -59,7 +59,7 @@ export const meanGrade = (counts: GradeCounts): number =>
 const GRADE_SD = 0.5;
 
 /**
- * Two counts of a group in which nobody has a name. Nobody knows who went from which grade to which, so both are taken as
+ * Two counts of a group without names. It is not known who went from which grade to which, so both are taken as
  * if other people had come, which is careful: a difference that is told is one.
  *
  * @returns null where one of them is empty

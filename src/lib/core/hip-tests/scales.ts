@@ -27,9 +27,9 @@ export interface Scale {
 	moreIsFreer: boolean;
 	least: number;
 	most: number;
-	/** How far one reading is from another of somebody in whom nothing changed: standard error of measurement. */
+	/** How far one reading is from another of a person in whom nothing changed: standard error of measurement. */
 	sem: number;
-	/** Intraclass correlation of two readings by the same person; null where nobody has published one that we know. */
+	/** Intraclass correlation of two readings by the same person; null where we know of none that is published. */
 	icc: number | null;
 	source: string;
 	/** A phone or inclinometer laid along this reads it, from where it is zeroed; null where none does. */

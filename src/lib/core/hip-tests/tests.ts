@@ -142,8 +142,8 @@ export const HIP_TESTS: Record<TestId, HipTest> = {
 };
 
 /**
- * Tests that somebody with a caution does not take, each with another test of the same thing; null where they leave it out,
- * since nobody is asked for the end of a range that their caution forbids. Common practice, no source.
+ * Tests that a person with a caution does not take, each with another test of the same thing; null where they leave it out,
+ * since no person is asked for the end of a range that their caution forbids. Common practice, no source.
  */
 const NOT_FOR: Partial<Record<TestId, Partial<Record<Caution, TestId | null>>>> = {
 	'low-lunge-upright': { 'sore knee': null, 'poor balance': null },
@@ -176,14 +176,14 @@ const NOT_FOR: Partial<Record<TestId, Partial<Record<Caution, TestId | null>>>> 
 	}
 };
 
-/** The part of somebody with a caution while the others take a test. */
+/** The part of a person with a caution while the others take a test. */
 export type TestForCaution =
 	| { kind: 'takes it' }
 	| { kind: 'another'; test: TestId }
 	| { kind: 'leaves it out' }
 	| { kind: 'clinician' };
 
-/** Tells what somebody with a caution does while the others take a test. */
+/** Tells what a person with a caution does while the others take a test. */
 export function testWithCaution(test: TestId, caution: Caution): TestForCaution {
 	if (CLINICIAN_DECIDES.has(caution)) return { kind: 'clinician' };
 	const other = NOT_FOR[test]?.[caution];

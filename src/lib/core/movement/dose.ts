@@ -22,7 +22,7 @@ export const USUAL_UNIT_SECONDS = {
 /** A round is a breath in and a breath out of two parts, where nothing else is said. */
 export const USUAL_BREATHS_PER_ROUND = 2;
 
-/** Held seconds are given in such steps, so that nobody counts to 43. */
+/** Held seconds are given in such steps, so that the teacher need not count to 43. */
 export const HELD_STEP_SECONDS = 5;
 
 /** Modes in which a breath is joined to a movement and so is quicker than a held one. */

@@ -158,6 +158,26 @@ function unwritten(
 	};
 }
 
+/** Fields of a movement that the draft does not edit. */
+const unwrittenOf = (base: Movement | undefined) => ({
+	families: base?.families ?? [],
+	purposes: base?.purposes ?? [],
+	...(base?.felt ? { felt: base.felt } : {}),
+	...(base?.breath ? { breath: base.breath } : {}),
+	...(base?.sets ? { sets: base.sets } : {}),
+	...(base?.closingHold ? { closingHold: base.closingHold } : {}),
+	...(base?.secondSide ? { secondSide: base.secondSide } : {}),
+	...(base?.partner ? { partner: base.partner } : {}),
+	...(base?.onHands ? { onHands: base.onHands } : {}),
+	...(base?.heldAtEachEnd ? { heldAtEachEnd: base.heldAtEachEnd } : {}),
+	mirrored: base?.mirrored ?? '',
+	...(base?.crosses ? { crosses: base.crosses } : {}),
+	...(base?.withoutKit ? { withoutKit: base.withoutKit } : {}),
+	prerequisites: base?.prerequisites ?? [],
+	preparations: base?.preparations ?? [],
+	counters: base?.counters ?? []
+});
+
 /** The modes of a form that the movement still has; none where they are those of all forms. */
 function modesIn({ modes }: DraftForm, draft: MovementDraft): Pick<Form, 'modes'> {
 	const kept = modes.filter((mode) => draft.modes.includes(mode));
@@ -192,24 +212,9 @@ export function readMovementDraft(draft: MovementDraft, slug: string, base?: Mov
 	};
 	try {
 		const movement: Movement = {
-			families: base?.families ?? [],
-			purposes: base?.purposes ?? [],
-			...(base?.felt ? { felt: base.felt } : {}),
-			...(base?.breath ? { breath: base.breath } : {}),
-			...(base?.sets ? { sets: base.sets } : {}),
-			...(base?.closingHold ? { closingHold: true } : {}),
-			...(base?.secondSide ? { secondSide: base.secondSide } : {}),
-			...(base?.partner ? { partner: base.partner } : {}),
-			...(base?.onHands ? { onHands: base.onHands } : {}),
-			...(base?.heldAtEachEnd ? { heldAtEachEnd: true } : {}),
-			mirrored: base?.mirrored ?? '',
+			...unwrittenOf(base),
 			...(draft.byTurns ? { byTurns: true } : {}),
 			...(draft.bothWays ? { bothWays: true } : {}),
-			...(base?.crosses ? { crosses: base.crosses } : {}),
-			...(base?.withoutKit ? { withoutKit: base.withoutKit } : {}),
-			prerequisites: base?.prerequisites ?? [],
-			preparations: base?.preparations ?? [],
-			counters: base?.counters ?? [],
 			pose: base?.position === draft.position ? (base?.pose ?? {}) : {},
 			slug,
 			english: draft.english.trim(),

@@ -298,7 +298,7 @@ export interface Movement {
 	heldAtEachEnd?: true;
 	/** Note for a teacher who faces the group; empty where plain mirroring works. */
 	mirrored: string;
-	/** The sides take turns (left, right, left ...): one pass serves both, and nobody changes sides. */
+	/** The sides take turns (left, right, left ...): one pass serves both, without a change of sides. */
 	byTurns?: true;
 	/** Where no form does without kit: how it is done all the same, or the movement that takes its place. */
 	withoutKit?: { how: string } | { instead: string };

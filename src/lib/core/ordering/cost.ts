@@ -94,7 +94,7 @@ export function betweenSeconds(from: ComingFrom, to: Stop, pace: Pace): number {
 	return move + placingSeconds(to.enter.kit, from?.kit ?? [], pace);
 }
 
-/** Seconds of placing kit that is not at hand yet; the wall comes to nobody. */
+/** Seconds of placing kit that is not at hand yet; the wall is not fetched. */
 export function placingSeconds(kit: readonly KitKind[], atHand: readonly KitKind[], pace: Pace): number {
 	const placed = kit.filter((kind) => kind !== 'wall space' && !atHand.includes(kind));
 	return Math.round(placed.length * pace.placeSeconds);

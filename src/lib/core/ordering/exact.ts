@@ -72,17 +72,21 @@ export function exactOrders(
 	for (let last = 0; last < states; last++) {
 		const at = (sets - 1) * states + last;
 		if (best[at] === Infinity) continue;
-		const order: string[] = [];
-		for (let step = at; placed[step]! !== -1; step = from[step]!)
-			order.unshift(stops[placed[step]!]!.blockId);
 		const entry = entries[entryOf[at]!]!;
 		found.push({
 			here: last === n ? entry.here : stops[last]!.leave,
 			cost: best[at]!,
-			order: { ...entry.order, [sectionId]: order }
+			order: { ...entry.order, [sectionId]: wayTo(at, from, placed, stops) }
 		});
 	}
 	return found.length ? found : asItStands(sectionId, stops, entries, cost);
+}
+
+/** Returns the ids of the blocks in the order that leads to a state, by going back over how each state came about. */
+function wayTo(state: number, from: Int32Array, placed: Int8Array, stops: readonly Stop[]): string[] {
+	const ids: string[] = [];
+	for (let at = state; placed[at]! !== -1; at = from[at]!) ids.unshift(stops[placed[at]!]!.blockId);
+	return ids;
 }
 
 /** Where the rules contradict each other nothing is moved. */

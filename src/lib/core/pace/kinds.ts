@@ -7,12 +7,12 @@
 export const CLASS_KINDS = ['flow', 'ordinary', 'detailed', 'quiet'] as const;
 export type ClassKind = (typeof CLASS_KINDS)[number];
 
-/** The kind that is taken where nobody has said which. */
+/** The kind that is taken where none is chosen. */
 export const USUAL_KIND: ClassKind = 'ordinary';
 
 /** Why people get into a shape: what getting in takes depends on it. */
 export type Familiarity =
-	/** Nobody has met it in this class. */
+	/** The class has not met it yet. */
 	| 'new'
 	/** The other side of what was just new, at once or in the second pass of a chain. */
 	| 'second side'
@@ -77,7 +77,7 @@ export const KINDS: Record<ClassKind, KindOfClass> = {
 	}
 };
 
-/** The same where nobody has said which kind of class it is. */
+/** The same where none is chosen kind of class it is. */
 export const UNKNOWN_KIND_LOG_SD = 0.2;
 
 /** 80 % of a normal distribution lie within this many standard deviations of its mean. */

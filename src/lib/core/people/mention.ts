@@ -1,6 +1,6 @@
 /**
  * People in notes. A mention is a reference, "@{id}": the name is looked up when the note is shown, so that a name that
- * changes or goes changes no note. A name in free text is a word like others: it may mean somebody else.
+ * changes or goes changes no note. A name in free text is a word like others: it may mean another person.
  */
 
 const MENTION = /@\{([A-Za-z0-9_-]{16})\}/g;
@@ -12,7 +12,7 @@ export interface Mentionable {
 	name: string;
 }
 
-/** Stands where somebody is mentioned who is not there any more, or whose name is for another teacher's eyes. */
+/** Stands where a person is mentioned who is not there any more, or whose name is for another teacher's eyes. */
 export const SOMEBODY = '@somebody';
 
 /** The ids of all whom a note mentions. */
@@ -43,21 +43,21 @@ const wordOf = (words: string): RegExp => {
 	return new RegExp(`(?<![\\p{L}\\p{M}\\p{N}])${literal}(?![\\p{L}\\p{M}\\p{N}])`, 'gu');
 };
 
-/** The words by which somebody may be called in free text: the whole name, and the first name alone. */
+/** The words by which a person may be called in free text: the whole name, and the first name alone. */
 const callings = (name: string): string[] => [...new Set([name, name.split(' ')[0]!])];
 
-/** Whether somebody's name, or their first name, stands in a note as a word of its own. */
+/** Whether a person's name, or their first name, stands in a note as a word of its own. */
 export const namesAsWord = (note: string, name: string): boolean =>
 	callings(name).some((words) => wordOf(words).test(note));
 
 /** Stands where a name was taken out: never longer than the name, so that a note stays within its limit. */
 const NAME_TAKEN_OUT = '…';
 
-/** A note without somebody's name where it stands as a word; all other text stays as it is. */
+/** A note without a person's name where it stands as a word; all other text stays as it is. */
 export const withoutName = (note: string, name: string): string =>
 	callings(name).reduce((text, words) => text.replace(wordOf(words), NAME_TAKEN_OUT), note);
 
-/** The lines of a note that mention somebody, with everybody else in them unnamed. */
+/** The lines of a note that mention a person, with all others in them unnamed. */
 export const linesAbout = (note: string, id: string, name: string): string =>
 	note
 		.split('\n')

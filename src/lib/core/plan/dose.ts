@@ -137,7 +137,7 @@ interface Sided {
 }
 
 /**
- * Whether the sides take turns (left, right, left ...): one pass serves both, and nobody changes sides. Movements that
+ * Whether the sides take turns (left, right, left ...): one pass serves both, without a change of sides. Movements that
  * are taught so say it; an item may say otherwise.
  */
 export function goesByTurns(item: Sided, movement: Movement): boolean {

@@ -6,6 +6,8 @@ export * from './unit-word';
 export { asStep, breathsJoined, breathsToEach } from './linking';
 export * from './edit';
 export * from './history';
+export * from './faults';
+export * from './limits';
 export * from './links';
 export * from './paste';
 export * from './schema';

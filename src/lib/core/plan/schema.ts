@@ -1,85 +1,14 @@
 import { array, boolean, lazy, number, object, string, type Schema } from 'yup';
-import { isSymmetrical, LEGS } from '../anatomy';
+import { LEGS } from '../anatomy';
 import { CLASS_KINDS, paceChangesSchema } from '../pace';
-import {
-	CAUTIONS,
-	DOSE_UNITS,
-	FORM_IDS,
-	formOf,
-	KIT_KINDS,
-	MODES,
-	SLUG,
-	usualUnitSeconds,
-	type FindMovement
-} from '../movement';
+import { CAUTIONS, DOSE_UNITS, FORM_IDS, KIT_KINDS, MODES, SLUG } from '../movement';
 import { hereSchema } from '../people';
 import { styleSchema } from '../style';
-import {
-	eachOnce,
-	isPropertyOfAll,
-	means,
-	oneLine,
-	schemaFaults,
-	textOfLines,
-	type Fault,
-	timeOfDay
-} from '../validation';
+import { eachOnce, isPropertyOfAll, means, oneLine, textOfLines, timeOfDay } from '../validation';
 import { TEST_IDS } from '../hip-tests';
-import {
-	FLOW_SIDES,
-	KIT_FOR,
-	LINKS,
-	PINNED_PHASES,
-	SECTION_KINDS,
-	type Block,
-	type ClassPlan,
-	type Flow,
-	type Item
-} from './types';
-import { HELD_UNITS, middleOf, rangeOf, setsOf } from './dose';
-import { blocksOf, isLinked, itemsOf } from './walk';
-
-/** Limits that keep a plan a plan. Lengths in seconds. */
-export const PLAN_LIMITS = {
-	minLengthSeconds: 60,
-	maxLengthSeconds: 4 * 3600,
-	titleCharacters: 200,
-	noteCharacters: 1000,
-	/** Items of all blocks together; three hours of a class hold a third of this. Common practice, no source. */
-	items: 300,
-	blocks: 300,
-	itemsInChain: 24,
-	rounds: 24,
-	/** Items times rounds of all flows of a class: what the clock has to write down. */
-	flowSteps: 3000,
-	testSeconds: 600,
-	talkSeconds: 1800,
-	noticeSeconds: 120,
-	phaseSeconds: 600,
-	amount: 3600,
-	sets: 10,
-	restSeconds: 600,
-	holdAmount: 600,
-	effortPercent: 100,
-	/** Longer than this nobody does one thing on one side. */
-	sideSeconds: 3600
-} as const;
-
-/** The length of a class given in minutes, whole seconds; null where no class is so long or so short. */
-export function lengthOfMinutes(minutes: number): number | null {
-	const seconds = Math.round(60 * minutes);
-	const { minLengthSeconds, maxLengthSeconds } = PLAN_LIMITS;
-	return seconds >= minLengthSeconds && seconds <= maxLengthSeconds ? seconds : null;
-}
-
-/** The shortest and the longest class, in minutes. */
-export const LENGTH_MINUTES = {
-	least: PLAN_LIMITS.minLengthSeconds / 60,
-	most: PLAN_LIMITS.maxLengthSeconds / 60
-} as const;
-
-/** A length in minutes, as it is typed. */
-export const minutesOfLength = (seconds: number): number => seconds / 60;
+import { FLOW_SIDES, KIT_FOR, LINKS, PINNED_PHASES, SECTION_KINDS, type Block } from './types';
+import { HELD_UNITS } from './dose';
+import { PLAN_LIMITS } from './limits';
 
 const ID = /^[A-Za-z0-9_-]{1,40}$/;
 const CONTENT_HASH = /^[0-9a-f]{16}$/;
@@ -289,94 +218,3 @@ export const planSchema = object({
 		.max(30)
 		.required()
 }).noUnknown();
-
-/**
- * Everything wrong with a plan from outside: its shape first, then whether the catalogue knows what it
- * names and no dose is nonsense. A dose that is not usual is no fault: a check speaks of it. Empty: it can be used as a {@link ClassPlan}.
- */
-export function planFaults(value: unknown, find: FindMovement): Fault[] {
-	if (typeof value !== 'object' || value === null || Array.isArray(value))
-		return [{ path: '', message: 'a plan is an object' }];
-	const shape = schemaFaults(planSchema, value);
-	if (shape.length) return shape;
-	const plan = value as ClassPlan;
-	const blocks = blocksOf(plan);
-	const faults: Fault[] = [];
-	if (blocks.length > PLAN_LIMITS.blocks)
-		faults.push({
-			path: 'sections',
-			message: `${blocks.length} blocks; at most ${PLAN_LIMITS.blocks} are allowed`
-		});
-	const items = itemsOf(plan).length;
-	if (items > PLAN_LIMITS.items)
-		faults.push({
-			path: 'sections',
-			message: `${items} items; at most ${PLAN_LIMITS.items} are allowed`
-		});
-	const steps = blocks.reduce((sum, { block: b }) => sum + (b.kind === 'flow' ? stepsOf(b) : 0), 0);
-	if (steps > PLAN_LIMITS.flowSteps)
-		faults.push({
-			path: 'sections',
-			message: `the rounds of all flows make ${steps} steps; at most ${PLAN_LIMITS.flowSteps} are allowed`
-		});
-	return [
-		...faults,
-		...idFaults(plan),
-		...plan.sections.flatMap((section, s) =>
-			section.blocks.flatMap((b, i) => blockFaults(b, `sections[${s}].blocks[${i}]`, find))
-		)
-	];
-}
-
-const stepsOf = ({ items, rounds, sides }: Flow) => items.length * rounds * (sides === 'mirror' ? 2 : 1);
-
-function idFaults(plan: ClassPlan): Fault[] {
-	const seen = new Set<string>();
-	const faults: Fault[] = [];
-	const see = (what: string, path: string) => {
-		if (seen.has(what)) faults.push({ path, message: `the id "${what}" is used twice` });
-		seen.add(what);
-	};
-	plan.sections.forEach((section, s) => {
-		see(`section ${section.id}`, `sections[${s}].id`);
-		section.blocks.forEach((b, i) => {
-			see(b.id, `sections[${s}].blocks[${i}].id`);
-			if (isLinked(b))
-				b.items.forEach((item, n) => see(item.id, `sections[${s}].blocks[${i}].items[${n}].id`));
-		});
-	});
-	return faults;
-}
-
-function blockFaults(b: Block, path: string, find: FindMovement): Fault[] {
-	if (b.kind === 'item') return itemFaults(b, path, find);
-	if (!isLinked(b)) return [];
-	const movements = b.items.map((item) => find(item.movement));
-	const nothingToMirror = b.kind === 'chain' && movements.every((m) => m && isSymmetrical(m.action));
-	return [
-		...(nothingToMirror
-			? [{ path, message: 'a chain needs at least one movement with sides; all of these are symmetrical' }]
-			: []),
-		...b.items.flatMap((item, n) => itemFaults(item, `${path}.items[${n}]`, find))
-	];
-}
-
-function itemFaults(item: Item, path: string, find: FindMovement): Fault[] {
-	const movement = find(item.movement);
-	if (!movement)
-		return [{ path: `${path}.movement`, message: `the catalogue has no movement "${item.movement}"` }];
-	const form = formOf(movement, item.form);
-	if (!form) return [{ path: `${path}.form`, message: `${item.movement} has no ${item.form} form` }];
-	const faults: Fault[] = [];
-	const range = rangeOf(item, movement, form);
-	const { dose } = item;
-	const seconds = setsOf(dose) * middleOf(dose) * usualUnitSeconds(range, item.mode);
-	if (seconds > PLAN_LIMITS.sideSeconds)
-		faults.push({
-			path: `${path}.dose`,
-			message: `${middleOf(dose)} ${range.unit} are over an hour on one side`
-		});
-	if (item.dose.moreOn && isSymmetrical(movement.action))
-		faults.push({ path: `${path}.dose.moreOn`, message: `${item.movement} has no sides` });
-	return faults;
-}

@@ -1,7 +1,7 @@
 import { doseRange, formOf, stepOf, type FindMovement } from '../movement';
 import { goesByTurns, movedBy } from './dose';
 import { applyEdit, type PlanEdit } from './edit';
-import { PLAN_LIMITS } from './schema';
+import { PLAN_LIMITS } from './limits';
 import type { Block, ClassPlan, Item, BlockPosition } from './types';
 import { blockOfItem, findBlock, itemsIn } from './walk';
 

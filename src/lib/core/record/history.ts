@@ -30,7 +30,7 @@ export const HISTORY_COLUMNS = [
 	'note'
 ] as const;
 
-/** A history as the lines of a table; what nobody said is empty. */
+/** A history as the lines of a table; what was not said is empty. */
 export const historyTable = (rows: readonly HistoryRow[]): string[][] =>
 	rows.map(({ title, run, leftOut }) => [
 		run.on,

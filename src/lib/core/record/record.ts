@@ -13,7 +13,7 @@ import {
 
 /** Notes on a class after it was taught. */
 export interface ClassNotes {
-	/** How hard it was, 0-10, as the group says it; null where nobody asked. */
+	/** How hard it was, 0-10, as the group says it; null where it was not asked. */
 	effort: number | null;
 	minutes: number;
 	/** How many people came; null where not counted. */
@@ -21,7 +21,7 @@ export interface ClassNotes {
 	/** Slugs of what was left out. */
 	leftOut: string[];
 	note: string;
-	/** How many were sore the next day, asked before the next class; left out where nobody asked. */
+	/** How many were sore the next day, asked before the next class; left out where it was not asked. */
 	sore?: Sore;
 	/** How many people could do a movement, by its slug, asked at the same time. */
 	there?: Record<string, HowMany>;

@@ -95,7 +95,7 @@ export const countsAsStrength = (effort: number, mode: Mode): boolean =>
 /** Whether work done so counts towards {@link WARM_AFTER_SECONDS}. */
 export const isWarming = (form: Intensity, mode: Mode): boolean => WARMING_MODES.has(mode) && !isDeep(form);
 
-/** Lets go between what is heavy; nobody is judged by it. */
+/** Lets go between what is heavy; no check judges by it. */
 export const isReset = ({ purposes }: Pick<Movement, 'purposes'>): boolean => purposes.includes('reset');
 
 /** Purposes that build and peak of a class of this length should serve; shorter classes in proportion. Common practice, no source. */

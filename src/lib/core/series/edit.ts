@@ -39,7 +39,7 @@ export function withSettings(
 	return moves ? rescheduled(after, newId) : timed(after);
 }
 
-/** Everything up to the last class that was taught is over, also what nobody wrote down between; the rest is ahead. */
+/** Everything up to the last class that was taught is over, also classes between that have no record; the rest is ahead. */
 function overAndAhead({
 	series: { classes },
 	runs

@@ -17,7 +17,7 @@ import { demandOf, shapesFor } from '../propose';
 import { styledRange, type TeachingStyle } from '../style';
 import type { Ladder, Rung } from './types';
 
-/** Whether a room may be given a form: nobody’s caution refuses it for all, and some tier is not overtaxed. */
+/** Whether a room may be given a form: no caution refuses it for all, and some tier is not overtaxed. */
 function suitsRoom(movement: Movement, form: Form, group: Group | null, find: FindMovement): boolean {
 	if (!group) return true;
 	const fine = group.cautions.every((counted) => !refusal(movement, form.id, counted, group.size, find));

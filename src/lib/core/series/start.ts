@@ -62,7 +62,7 @@ export function settingsFor(
 }
 
 /**
- * A series with other goals: its themes follow them as long as nobody changed them, and its test follows the first.
+ * A series with other goals: its themes follow them as long as the teacher has not changed them, and its test follows the first.
  * @param begun whether something of it was taught: its test stays then
  */
 export function withGoals(

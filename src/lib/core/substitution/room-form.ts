@@ -5,7 +5,7 @@ import { isSuitable } from './suits';
 
 /**
  * The form of a movement that a whole room can do, as its cautions and its kit are, the wanted or the usual one if
- * possible; undefined when there is none. Where nobody is known, that one.
+ * possible; undefined when there is none. Where no people are known, that one.
  */
 export function formForRoom(
 	movement: Movement,

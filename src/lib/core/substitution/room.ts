@@ -78,7 +78,7 @@ export function roomSheet(
 	};
 }
 
-/** "sore knee (2): supported form, a block under each knee": what somebody with a caution does, in a line. */
+/** "sore knee (2): supported form, a block under each knee": what a person with a caution does, in a line. */
 export function cautionInWords({
 	caution,
 	people,

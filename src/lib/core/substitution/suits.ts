@@ -29,7 +29,7 @@ export const isNoHarder = (form: Form, than: Form): boolean =>
 	form.intensity <= than.intensity && form.effort <= than.effort;
 
 /**
- * Tells whether a form of a movement suits somebody with a caution: as it is, in another form that is no harder, by another
+ * Tells whether a form of a movement suits a person with a caution: as it is, in another form that is no harder, by another
  * movement, or only as their clinician decides.
  */
 export function suits(movement: Movement, form: FormId, caution: Caution): Suits {
@@ -46,13 +46,13 @@ export function suits(movement: Movement, form: FormId, caution: Caution): Suits
 	return { kind: 'instead', advice: advice.advice, instead: advice.instead };
 }
 
-/** Whether somebody with a caution can do a form of a movement as it is. */
+/** Whether a person with a caution can do a form of a movement as it is. */
 export const isSuitable = (movement: Movement, form: Form, caution: Caution): boolean => {
 	const { kind } = suits(movement, form.id, caution);
 	return kind === 'fine' || kind === 'in this form';
 };
 
-/** The form of a movement that somebody with a caution can do, the full one if possible; undefined when there is none. */
+/** The form of a movement that a person with a caution can do, the full one if possible; undefined when there is none. */
 export function formSuiting(movement: Movement, caution: Caution): Form | undefined {
 	const usual = usualForm(movement);
 	return isSuitable(movement, usual, caution)
@@ -60,14 +60,14 @@ export function formSuiting(movement: Movement, caution: Caution): Form | undefi
 		: movement.forms.find((form) => isSuitable(movement, form, caution));
 }
 
-/** Another movement in the form in which somebody gets it. */
+/** Another movement in the form in which the person gets it. */
 export interface StandInMovement {
 	movement: Movement;
 	form: Form;
 }
 
 /**
- * Returns what somebody with a caution gets while the room does a form of a movement that does not suit them: what the
+ * Returns what a person with a caution gets while the room does a form of a movement that does not suit them: what the
  * caution names, else what the table of conditions names, else a rest; the first that suits and is no harder.
  */
 export function givenInstead(

@@ -26,7 +26,7 @@ export type Shared = Pick<TimedItem, 'movement' | 'item'>;
 
 /**
  * Who does what at an item: those with a caution another form or movement beside the class, every tier its form. Nobody
- * knows which tier somebody with a caution belongs to: they are taken out of the largest. Where the kit does not suffice
+ * knows which tier a person with a caution belongs to: they are taken out of the largest. Where the kit does not suffice
  * for the form of a tier, it does the form that all are given, if that is not too much for it.
  *
  * @param atHand pieces of each kind in the room

@@ -2,7 +2,8 @@ import { unitWord } from '../plan';
 import { chooseAmounts, type AdjustableDose } from '../fit';
 import type { SessionAction } from './events';
 import { behindMs, isOnTime, remainingMs } from './now';
-import { adjust, givenMs, goalMs, isLeftOut, presentId } from './replay';
+import { adjust } from './replay';
+import { givenMs, goalMs, isLeftOut, presentId } from './state-reads';
 import type { SessionState, Steps } from './state';
 import { WAYS, type ScriptBlock, type ScriptStep, type CatchUpMethod } from './types';
 

@@ -37,7 +37,7 @@ export type SessionActionName = SessionAction['do'];
 
 /**
  * When it happened: on the wall's clock, and on one that only runs on, counted from when the page was opened. The second
- * is right also where somebody changes the first; `boot` says from which opening of the page it counts.
+ * is right also where the clock of the device is changed; `boot` says from which opening of the page it counts.
  */
 export interface EventTime {
 	/** Milliseconds since 1970. */

@@ -5,6 +5,7 @@ export * from './events';
 export * from './now';
 export * from './pack';
 export * from './replay';
+export * from './state-reads';
 export * from './room';
 export * from './schema';
 export * from './script';

@@ -1,4 +1,4 @@
-import { givenMs, isLeftOut, presentId } from './replay';
+import { givenMs, isLeftOut, presentId } from './state-reads';
 import type { SessionState, Steps } from './state';
 import type { ScriptStep } from './types';
 

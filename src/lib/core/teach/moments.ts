@@ -1,7 +1,7 @@
 import type { EventTime } from './events';
 import type { Now } from './now';
 import type { TeachPack } from './pack';
-import { presentId } from './replay';
+import { presentId } from './state-reads';
 import type { SessionState, Steps } from './state';
 
 /** A class that begins further from its time than this is another lesson: it is measured from its own beginning. */
@@ -16,7 +16,7 @@ export function beginsAt({ plannedStartAt }: TeachPack, now: number): number {
 /** A class that began so long ago and was never ended is not gone on with. Common practice, no source. */
 const LEFT_FOR_GOOD_MS = 6 * 3600_000;
 
-/** Whether a class that began then, and was never ended, is one that somebody walked away from. */
+/** Whether a class that began then, and was never ended, was left open. */
 export const isAbandoned = (startedAt: number, now: number): boolean => now - startedAt >= LEFT_FOR_GOOD_MS;
 
 /** The clock that only runs on stands still while a device sleeps; less than this is the browser's own delay. Judged. */

@@ -1,5 +1,5 @@
 import { otherLeg, type Leg } from '../anatomy';
-import { goalMs, isLeftOut, givenMs, nextIndex, presentId } from './replay';
+import { goalMs, isLeftOut, givenMs, nextIndex, presentId } from './state-reads';
 import type { SessionState, Steps } from './state';
 import type { Count, ScriptStep } from './types';
 
@@ -61,7 +61,7 @@ export function nowOf(state: SessionState, steps: Steps): Now {
 	};
 }
 
-/** How many are done of what is counted; it goes on past the amount where somebody stays longer. */
+/** How many are done of what is counted; it goes on past the amount where the group stays longer. */
 function countNow(count: Count, goal: number, given: number): Count & { done: number } {
 	// the second side takes as long as the first did, and so does each breath of it
 	const eachMs = goal / count.amount;

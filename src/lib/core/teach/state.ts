@@ -28,7 +28,7 @@ export interface SessionState {
 	waitsAt: ReadonlySet<string>;
 	/** Who came, where somebody counted. */
 	here: Attendance | null;
-	/** By the clock: stays where it is until somebody moves on, as after going back. */
+	/** By the clock: stays where it is until the teacher moves on, as after going back. */
 	waits: boolean;
 	/** When it should have begun and when it did, milliseconds since 1970. */
 	plannedStartAt: number;

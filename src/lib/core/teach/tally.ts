@@ -6,7 +6,8 @@ import { RECORD_LIMITS, type ClassNotes } from '../record';
 import type { SessionEvent } from './events';
 import { listOf, type ListLine } from './list';
 import { behindMs } from './now';
-import { givenMs, isLeftOut, replay } from './replay';
+import { replay } from './replay';
+import { givenMs, isLeftOut } from './state-reads';
 import { Steps, type SessionState } from './state';
 import { STEP_KINDS, type Script, type StepKind } from './types';
 
@@ -31,7 +32,7 @@ export interface SidesTally {
 export interface Tally {
 	/** Milliseconds since 1970. */
 	startedAt: number;
-	/** False while it goes on, or where somebody walked away from it. */
+	/** False while it goes on, or where it was left open. */
 	isOver: boolean;
 	/** Another device went on with it. */
 	wasHandedOver: boolean;

@@ -14,7 +14,8 @@ import {
 import { findItem, rangeOf, type ClassPlan, type PinnedPhase } from '../plan';
 import type { SessionEvent } from './events';
 import { entriesOfSteps } from './script';
-import { givenMs, isLeftOut, replay } from './replay';
+import { replay } from './replay';
+import { givenMs, isLeftOut } from './state-reads';
 import { Steps } from './state';
 import type { Script } from './types';
 

@@ -120,17 +120,17 @@ export function score({ timeline, context, findings }: Analysis): Score {
 		intensity,
 		peak: peakOf(timeline, (id) => known.get(id)?.form.intensity),
 		tests,
-		marks: findings
-			.flatMap((f) => f.places.map((where) => ({ ...f, where })))
-			.filter((f) => f.where.atSeconds !== undefined)
-			.map((f) => ({
-				x: f.where.atSeconds as number,
-				severity: f.severity,
-				message: f.message,
-				itemId: f.where.itemId ?? null
-			}))
+		marks: marksOf(findings)
 	};
 }
+
+/** Returns a mark for each place of a finding that has a time. */
+const marksOf = (findings: Analysis['findings']): Score['marks'] =>
+	findings.flatMap(({ severity, message, places }) =>
+		places.flatMap(({ atSeconds, itemId }) =>
+			atSeconds === undefined ? [] : [{ x: atSeconds, severity, message, itemId: itemId ?? null }]
+		)
+	);
 
 function addSection(
 	sections: Score['sections'],

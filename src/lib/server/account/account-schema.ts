@@ -19,7 +19,7 @@ function knownWords({ name = '', email = '' }: { name?: string; email?: string }
 	return [...new Set([...whole, ...parts, ...runTogether].map((word) => word.toLowerCase()))].filter(Boolean);
 }
 
-/** A new account, with a password that nobody guesses in a few tries who knows whose it is. */
+/** A new account, with a password that a person who knows the teacher does not guess in a few tries. */
 export const signUpSchema = accountSchema.shape({
 	password: passwordSchema.test(
 		'uncommon',

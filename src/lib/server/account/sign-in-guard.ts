@@ -9,7 +9,7 @@ import { clearRows, updateUnversioned } from '../db/versioned';
 const FREE_TRIES = 5;
 const LONGEST_WAIT_SECONDS = 300;
 const FORGOTTEN_AFTER_HOURS = 24;
-/** A place from which nobody signed in for so long is a stranger's again. */
+/** A place from which there was no sign-in for so long is a stranger's again. */
 const PLACE_KEPT_DAYS = 180;
 
 /** Seconds to wait after a number of wrong passwords in a row: nothing at first, then twice as long each time. */

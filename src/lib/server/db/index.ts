@@ -12,7 +12,7 @@ export function db(): Db {
 	return handle.db;
 }
 
-/** Whether the process is ending: what still asks for the database has nobody left to answer to. */
+/** Whether the process is ending: whoever still asks for the database gets no answer. */
 export const isClosing = (): boolean => closing;
 let closing = false;
 

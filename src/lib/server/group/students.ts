@@ -23,7 +23,7 @@ export interface StoredStudent {
 	student: Student;
 }
 
-/** For how long somebody who was removed can be brought back: then nothing of them is left. */
+/** For how long a person who was removed can be brought back: then nothing of them is left. */
 export const KEPT_STUDENT_DAYS = 7;
 
 const whose = ({ studioId, teacherId }: Owner) =>
@@ -81,7 +81,7 @@ export async function saveStudent(
 }
 
 /**
- * Removes somebody, in the version that was looked at, with what was measured of them. For a week they can be brought back;
+ * Removes a person, in the version that was looked at, with what was measured of them. For a week they can be brought back;
  * then nothing of them is left. What was written down of classes stays as it is: see {@link notesThatName}.
  */
 export async function removeStudent(db: Db, owner: Owner, id: string, fromVersion: number): Promise<Removal> {
@@ -91,7 +91,7 @@ export async function removeStudent(db: Db, owner: Owner, id: string, fromVersio
 	return left.length ? 'stale' : 'missing';
 }
 
-/** Brings somebody back who was removed, with what was measured of them; null where there is nobody to bring back. */
+/** Brings a removed person back, with what was measured of them; null where there is none. */
 export async function restoreStudent(db: Db, owner: Owner, id: string): Promise<StoredStudent | null> {
 	return db.transaction(async (tx) => {
 		const gone = and(whose(owner), eq(student.id, id), isNotNull(student.removedAt))!;
@@ -117,7 +117,7 @@ export async function removedStudents(
 	return rows.map(({ id, document }) => ({ id, name: document.name }));
 }
 
-/** Takes out for good, with what was measured of them, whom nobody brought back within the week. */
+/** Takes out for good, with what was measured of them, who were not brought back within the week. */
 export const forgetStudents = (db: Db, now: Date): Promise<number> =>
 	clearRows(db, student, lt(student.removedAt, daysAgo(now, KEPT_STUDENT_DAYS)));
 

@@ -10,7 +10,7 @@ import { clearRows, updateUnversioned } from '../db/versioned';
 /** For how long a request may come again and still be known. */
 const TOKEN_DAYS = 3;
 
-/** Stands in a row until there is an answer; seen by nobody else. */
+/** Stands in a row until there is an answer; seen by no one else. */
 const NOT_YET = '';
 
 const hashOf = (asked: unknown): string =>

@@ -14,7 +14,7 @@ export interface StoredRecord {
 	id: string;
 	version: number;
 	groupId: string;
-	/** The class that it was written down from by itself; null where nobody led it, or somebody wrote since. */
+	/** The class that it was written down from by itself; null where no device led it, or a teacher wrote since. */
 	ledBy: string | null;
 	run: ClassRecord;
 }
@@ -91,7 +91,7 @@ export function saveRecordOfPlan(
 
 /**
  * Writes down by itself what a device led to its end: for the first time (from version 0), or over what was written so
- * before. False where somebody wrote it down meanwhile.
+ * before. False where a teacher wrote it down meanwhile.
  * @param plan null where it is not known any more: then the movements are not listed
  */
 export function writeLedRecord(
@@ -202,7 +202,7 @@ export async function setTaughtDay(
 ): Promise<Removal> {
 	const run = await recordOfPlan(db, studioId, planId);
 	if (!run) return 'missing';
-	// somebody said so: nothing is written over it by itself any more
+	// the teacher said so: nothing is written over it by itself any more
 	const changes = { taughtOn: on, ledVersion: null };
 	return (await updateFrom(db, classRecord, one(studioId, run.id), fromVersion, changes))
 		? 'removed'
@@ -210,7 +210,7 @@ export async function setTaughtDay(
 }
 
 /**
- * The class of a group that was last written down from a plan before a day, and not long ago, of which nobody has asked yet
+ * The class of a group that was last written down from a plan before a day, and not long ago, that has not been asked about yet
  * how it sat; null where there is none.
  */
 export async function lastRecordWithoutFeedback(

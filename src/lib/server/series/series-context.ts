@@ -21,7 +21,7 @@ export interface StoredSeriesContext {
 	moved: OutdatedMovement[];
 	/** Movements that the group met before the series began. */
 	knownBefore: readonly string[];
-	/** The pace of who teaches; the usual one where nobody is signed in (a calendar that subscribes). */
+	/** The pace of who teaches; the usual one where no teacher is signed in (a calendar that subscribes). */
 	pace: PaceModel;
 }
 

@@ -1,6 +1,3 @@
-import { createHash, randomBytes } from 'node:crypto';
-import { keptDocument } from '../db/document-column';
-import { withVersion } from '../../core/validation';
 import { type ClassRecords } from '../../core/record';
 import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import {
@@ -8,7 +5,6 @@ import {
 	dueIn,
 	sectionsHash,
 	type PlannedSeries,
-	SERIES_KIND,
 	type Series,
 	type SeriesDocument,
 	withTimesOfPlans
@@ -16,15 +12,13 @@ import {
 import { PLAN_LIMITS, slugsOf } from '../../core/plan';
 import type { Db } from '../db/open';
 import { newRowId } from '../db/ids';
-import { classGroup, plan, series, studio } from '../db/schema';
-import { deleteFrom, moveFrom, updateUnversioned, updateFrom } from '../db/versioned';
+import { classGroup, plan, series } from '../db/schema';
+import { deleteFrom, moveFrom, updateFrom } from '../db/versioned';
 import { sameContent } from '../studio/content-hash';
 import { addPlanRow, changePlanRow, onePlan } from '../plan/plan-rows';
 import { holdQuota } from '../http/quotas';
 import { addRecord, recordsOfPlans, taughtPlans } from '../record/records';
-import { groupComesBack } from '../group/groups';
-import { forgetOneRemoved, keepRemoved, lookAtRemoved } from '../studio/trash';
-import type { Removal, SaveResult } from '../http/save-result';
+import type { SaveResult } from '../http/save-result';
 import type { Owner } from '../http/owner';
 
 export interface StoredSeries {
@@ -155,7 +149,9 @@ export async function createSeries(
 		await holdQuota(tx, 'series', series, eq(series.studioId, studioId));
 		const there = await plansAtItsTimes(tx, studioId, groupId, planned);
 		const classes = planned.series.classes.map((c) => ({ ...c, id: there.get(c.id)?.id ?? c.id }));
-		await tx.insert(series).values({ id, studioId, groupId, ...columns({ ...planned.series, classes }) });
+		await tx
+			.insert(series)
+			.values({ id, studioId, groupId, ...seriesColumns({ ...planned.series, classes }) });
 		await writePlans(tx, { id, studioId, groupId }, planned, {}, null);
 		for (const taken of there.values())
 			await moveFrom(tx, plan, onePlan(studioId, taken.id), taken.version, { seriesId: id });
@@ -241,7 +237,7 @@ export async function saveSeries(
 			const before = await getSeries(tx, studioId, id);
 			if (!before) throw new NotFrom('missing');
 			const row = and(eq(series.id, id), eq(series.studioId, studioId))!;
-			if (!(await updateFrom(tx, series, row, fromVersion, columns(planned.series))))
+			if (!(await updateFrom(tx, series, row, fromVersion, seriesColumns(planned.series))))
 				throw new NotFrom('stale');
 			const of = { id, studioId, groupId: before.groupId };
 			const keptApart = await writePlans(tx, of, planned, planVersions, before);
@@ -271,7 +267,7 @@ export async function foreignPlans(
 	return rows.filter((row) => row.seriesId !== seriesId && row.seriesId !== null).map((row) => row.id);
 }
 
-async function plansById(db: Db, studioId: string, ids: readonly string[]) {
+export async function plansById(db: Db, studioId: string, ids: readonly string[]) {
 	if (ids.length === 0) return [];
 	return db
 		.select()
@@ -344,80 +340,7 @@ async function keepApart(tx: Db, row: typeof plan.$inferSelect): Promise<string>
 	return title;
 }
 
-/** A series as it was, with the ids of its classes. */
-interface RemovedSeries {
-	title: string;
-	row: typeof series.$inferSelect;
-	planIds: string[];
-}
-
-/** Lets a series go; its classes stay as classes of the group. For some weeks it can be brought back. */
-export function removeSeries(db: Db, studioId: string, id: string, fromVersion: number): Promise<Removal> {
-	return db.transaction(async (tx) => {
-		const one = and(eq(series.id, id), eq(series.studioId, studioId))!;
-		const [row] = await tx.select().from(series).where(one).for('update');
-		if (!row) return 'missing';
-		const classes = await tx
-			.select({ id: plan.id })
-			.from(plan)
-			.where(and(eq(plan.studioId, studioId), eq(plan.seriesId, id)));
-		if (!(await deleteFrom(tx, series, one, fromVersion))) return 'stale';
-		const kept: RemovedSeries = {
-			title: row.title,
-			row: { ...row, document: withVersion(SERIES_KIND, row.document) },
-			planIds: classes.map((c) => c.id)
-		};
-		await keepRemoved(tx, studioId, 'series', id, kept);
-		return 'removed';
-	});
-}
-
-/** Puts a removed series back, with those of its classes that are still there and in no other series. */
-export function restoreSeries(db: Db, studioId: string, id: string): Promise<boolean> {
-	return db.transaction(async (tx) => {
-		const kept = await lookAtRemoved<RemovedSeries>(tx, studioId, 'series', id);
-		if (!kept || !(await groupComesBack(tx, studioId, kept.row.groupId))) return false;
-		const { groupId, version } = kept.row;
-		const document = keptDocument<Series>(SERIES_KIND, kept.row.document);
-		await holdQuota(tx, 'series', series, eq(series.studioId, studioId));
-		await tx.insert(series).values({ id, studioId, groupId, ...columns(document), version: version + 1 });
-		for (const row of await plansById(tx, studioId, kept.planIds)) {
-			if (row.seriesId !== null) continue;
-			await moveFrom(tx, plan, onePlan(studioId, row.id), row.version, { seriesId: id });
-		}
-		await forgetOneRemoved(tx, studioId, 'series', id);
-		return true;
-	});
-}
-
-function columns(document: Series) {
+/** The columns of a series that repeat what its document says, and the document. */
+export function seriesColumns(document: Series) {
 	return { title: document.title, startsOn: document.startsOn, document };
-}
-
-const hashOf = (secret: string) => createHash('sha256').update(secret).digest('hex');
-
-/** A new secret for subscribing to the dates of a series; the one before no longer opens anything. Shown once. */
-export async function makeLink(db: Db, studioId: string, id: string): Promise<string | null> {
-	const secret = randomBytes(24).toString('base64url');
-	const one = and(eq(series.id, id), eq(series.studioId, studioId))!;
-	return (await updateUnversioned(db, series, one, { linkHash: hashOf(secret) })) ? secret : null;
-}
-
-export function revokeLink(db: Db, studioId: string, id: string): Promise<boolean> {
-	return updateUnversioned(db, series, and(eq(series.id, id), eq(series.studioId, studioId))!, {
-		linkHash: null
-	});
-}
-
-/** The series that a secret opens, with its studio; null for one that was revoked or never given. */
-export async function seriesOfLink(
-	db: Db,
-	secret: string
-): Promise<{ id: string; studioId: string; studioName: string } | null> {
-	const [row] = await db
-		.select({ id: series.id, studioId: series.studioId, studioName: studio.name })
-		.from(series)
-		.innerJoin(studio, eq(series.studioId, studio.id))
-		.where(eq(series.linkHash, hashOf(secret)));
-	return row ?? null;
 }

@@ -28,7 +28,7 @@ const DEMO_TIME_ZONE = 'Europe/London';
 
 /**
  * Fills a database with the Saltmarsh Loft, all of it or nothing. Does nothing when it is there already. What an
- * interrupted start of an earlier version left behind, an account that nobody can sign in to, makes room. With its season
+ * interrupted start of an earlier version left behind, an account without a way to sign in, makes room. With its season
  * it also holds classes that were taught and what was measured; without it nothing is learned of the teacher's pace.
  */
 export function seedDemo(db: Db, now: Date, withSeason = false): Promise<void> {

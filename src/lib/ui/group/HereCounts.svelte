@@ -46,7 +46,7 @@
 	{/each}
 	<Select
 		id="{id}-more"
-		labelText="Somebody with"
+		labelText="A person with"
 		bind:selected={more}
 		on:update={(event) => {
 			if (event.detail) count(event.detail as Caution, 1);

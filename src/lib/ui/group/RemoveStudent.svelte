@@ -3,7 +3,7 @@
 	import { Button, Modal } from 'carbon-components-svelte';
 	import { onMount } from 'svelte';
 
-	/** Asks once before somebody is removed: names what goes, and shows the notes in which their name stands. */
+	/** Asks once before a person is removed: names what goes, and shows the notes in which their name stands. */
 	interface Props {
 		id: string;
 		name: string;
@@ -62,7 +62,7 @@
 		</p>
 		{#if goes?.notes.length}
 			<p>
-				Your notes stay as they are. In these, “{name}” stands as a word. It may mean somebody else: decide
+				Your notes stay as they are. In these, “{name}” stands as a word. It may mean another person: decide
 				for each.
 			</p>
 			<ul>

@@ -68,7 +68,7 @@
 		if (await write({ name: name.trim(), tier, cautions: [], tighterSide: null })) name = '';
 	}
 
-	/** Writes somebody down; false when the server did not take it. */
+	/** Writes a person down; false when the server did not take it. */
 	async function write(student: Student): Promise<boolean> {
 		const path = `/api/groups/${groupId}/students`;
 		const made = taken(await inTurn(() => create<{ id: string }>(path, { document: student })));
@@ -76,7 +76,7 @@
 		return made !== null;
 	}
 
-	/** Changes somebody; `of` is asked when it is its turn, for the change before may still be under way. */
+	/** Changes a person; `of` is asked when it is its turn, for the change before may still be under way. */
 	async function change(entry: ListedStudent, of: (student: Student) => Partial<Student>) {
 		await inTurn(async () => {
 			const student = { ...entry.student, ...of(entry.student) };

@@ -7,5 +7,5 @@
 	let { name, value }: Props = $props();
 </script>
 
-<!-- not a control: nobody sees or presses it, so Carbon has nothing for it -->
+<!-- not a control: it is neither seen nor pressed, so Carbon has nothing for it -->
 <input type="hidden" {name} {value} />

@@ -14,7 +14,7 @@
 		movements: { slug: string; english: string }[];
 		/** Whom notes can mention, by name. */
 		people?: readonly string[];
-		/** Nobody knows how long it took: it has to be said. */
+		/** It is not known how long it took: the teacher has to say. */
 		asksMinutes?: boolean;
 		isWritten: boolean;
 		onlog: (notes: ClassNotes | null) => void;

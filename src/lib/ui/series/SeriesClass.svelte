@@ -18,10 +18,10 @@
 		busy: boolean;
 		onlog: (notes: ClassNotes | null) => void;
 		onmove: (on: string, startsAt: string) => void;
-		onfallout: (why: string) => void;
+		oncanceldate: (why: string) => void;
 		onrenew: () => void;
 	}
-	let { card, read, movements, busy, onlog, onmove, onfallout, onrenew }: Props = $props();
+	let { card, read, movements, busy, onlog, onmove, oncanceldate, onrenew }: Props = $props();
 
 	const run = $derived(read.run);
 	let on = $derived(card.on);
@@ -89,7 +89,7 @@
 		<form
 			onsubmit={(event) => {
 				event.preventDefault();
-				onfallout(why);
+				oncanceldate(why);
 			}}
 		>
 			<fieldset>

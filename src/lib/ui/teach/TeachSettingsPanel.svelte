@@ -14,7 +14,7 @@
 	import Fold from '../fields/Fold.svelte';
 	import Tick from '../fields/Tick.svelte';
 
-	/** How somebody teaches with this device; it stays with the device. */
+	/** How the teacher teaches with this device; it stays with the device. */
 	interface Props {
 		settings: DeviceSettings;
 		keysOpen: boolean;

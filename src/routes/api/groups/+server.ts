@@ -13,7 +13,7 @@ import type { RequestHandler } from './$types';
 
 /**
  * Adds a group, all in one or not at all: with what the studio holds, counted for its first group, and with its first
- * class. 201 with their ids, 422 with the faults, 409 where somebody else counted the kit meanwhile.
+ * class. 201 with their ids, 422 with the faults, 409 where the kit was counted elsewhere meanwhile.
  */
 export const POST: RequestHandler = async ({ request, locals }) => {
 	const studio = studioOfRequest(locals);

@@ -3,7 +3,7 @@ import { compute } from '$lib/server/compute/pool';
 import { db } from '$lib/server/db';
 import { CALENDAR_HEADERS, seriesCalendar } from '$lib/server/http/calendar-file';
 import { orNotFound } from '$lib/server/http/endpoint';
-import { seriesOfLink } from '$lib/server/series/series';
+import { seriesOfLink } from '$lib/server/series/link';
 import { loadSeriesContext } from '$lib/server/series/series-context';
 import type { RequestHandler } from './$types';
 

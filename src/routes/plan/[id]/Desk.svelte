@@ -2,10 +2,10 @@
 	import Hidden from '$lib/ui/primitives/Hidden.svelte';
 	import Fold from '$lib/ui/fields/Fold.svelte';
 	import { beforeNavigate } from '$app/navigation';
-	import { create } from '$lib/client/api';
 	import { Autosave } from '$lib/client/saving/autosave.svelte';
 	import { planForm } from '$lib/client/saving/documents';
 	import { prefetchAfterLoad } from '$lib/client/page/prefetch';
+	import { Copies } from '$lib/client/plan/copies';
 	import { deskKey } from '$lib/client/plan/desk-keys';
 	import { PlanDesk } from '$lib/client/plan/plan-desk';
 	import { TypedAhead } from '$lib/client/plan/typed-ahead';
@@ -13,8 +13,7 @@
 	import { formatDuration } from '$lib/core/clock';
 	import { directionParts, phaseParts, strengthParts } from '$lib/core/view-models';
 	import type { Movement } from '$lib/core/movement';
-	import { copyOf, itemsOf, PLAN, type ClassPlan } from '$lib/core/plan';
-	import { withVersion } from '$lib/core/validation';
+	import { itemsOf, type ClassPlan } from '$lib/core/plan';
 	import { Button } from 'carbon-components-svelte';
 	import CheckList from '$lib/ui/plan/CheckList.svelte';
 	import Lazy from '$lib/ui/frame/Lazy.svelte';
@@ -23,6 +22,7 @@
 	import Conflict from '$lib/ui/saving/Conflict.svelte';
 	import Gone from '$lib/ui/saving/Gone.svelte';
 	import MovedOn from '$lib/ui/plan/MovedOn.svelte';
+	import OrderActions from '$lib/ui/plan/OrderActions.svelte';
 	import OrbitPanel from '$lib/ui/plan/OrbitPanel.svelte';
 	import { PLAN_PANELS } from '$lib/ui/plan/panels';
 	import PaceNotice from '$lib/ui/plan/PaceNotice.svelte';
@@ -58,6 +58,8 @@
 		changes,
 		alternatives
 	} = desk;
+
+	const copies = new Copies(stored, (sentence) => (session.message = sentence));
 
 	let adding = $state(false);
 	const typedAhead = new TypedAhead();
@@ -141,49 +143,16 @@
 		void toSelected();
 	}
 
-	/** Adds a plan beside this one; its id, null when the server did not take it. */
-	async function addPlan(plan: ClassPlan, suffix: string, plannedOn: string | null): Promise<string | null> {
-		const title = `${plan.title} (${suffix})`.slice(0, 200);
-		const answer = await create<{ id: string }>('/api/plans', {
-			groupId: stored.groupId,
-			plannedOn,
-			plan: withVersion(PLAN, { ...plan, title })
-		});
-		return answer.ok ? answer.value.id : null;
-	}
-
-	/** Puts a plan in safety as a copy of its own; false when the server did not take it. */
-	async function keepCopy(plan: ClassPlan): Promise<boolean> {
-		if (await addPlan(plan, 'other version', stored.plannedOn)) return true;
-		session.message = 'The other version could not be saved, so nothing was changed. Try again.';
-		return false;
-	}
-
-	/** The class was removed in another window: as a new one it can go on. */
-	async function keepAsNew(): Promise<string | null> {
-		const id = await addPlan(doc.plan, 'kept', stored.plannedOn);
-		return id && `/plan/${id}`;
-	}
-
 	async function duplicate() {
-		const id = await addPlan(copyOf(doc.plan), 'copy', null);
-		if (id) location.assign(`/plan/${id}`);
-		else session.message = 'The copy could not be made. Try again.';
-	}
-
-	async function keepAsTemplate() {
-		const plan = copyOf(doc.plan);
-		const answer = await create('/api/templates', { plan: withVersion(PLAN, plan) });
-		session.message = answer.ok
-			? `Saved as a template: ${plan.title || 'Untitled class'}`
-			: 'It could not be saved. Try again.';
+		const address = await copies.duplicate(doc.plan);
+		if (address) location.assign(address);
 	}
 
 	async function settle(take: 'mine' | 'theirs') {
 		const theirs = autosave.theirs;
 		if (!theirs) return;
 		settling = true;
-		if (await keepCopy(take === 'mine' ? theirs.document : doc.plan)) {
+		if (await copies.keepOther(take === 'mine' ? theirs.document : doc.plan)) {
 			if (take === 'mine') autosave.keepMine(doc.plan);
 			else session.replace(autosave.takeTheirs(doc.plan) ?? doc.plan);
 			session.message = 'The other version is kept as a separate plan on the same day';
@@ -226,7 +195,7 @@
 		totalParts={() => phaseParts(doc.analysis.timeline)}
 		onkeys={() => (keys = true)}
 		onduplicate={duplicate}
-		ontemplate={keepAsTemplate}
+		ontemplate={() => void copies.keepAsTemplate(doc.plan)}
 	/>
 </Bounded>
 
@@ -254,7 +223,7 @@
 {/if}
 
 {#if autosave.state === 'gone'}
-	<Gone what="This class" keep={keepAsNew} onkept={() => autosave.settled()} />
+	<Gone what="This class" keep={() => copies.keepAsNew(doc.plan)} onkept={() => autosave.settled()} />
 {/if}
 
 <Bounded what="What has moved on" shows={doc.plan}>
@@ -290,24 +259,16 @@
 	<section class="sheet order" aria-labelledby="order-title">
 		<header>
 			<h2 id="order-title">Running order</h2>
-			<div class="actions">
-				<Button kind="tertiary" size="small" on:click={toggleAdd}>Add a movement <kbd>A</kbd></Button>
-				<Button kind="tertiary" size="small" on:click={() => (asking = true)}>Propose <kbd>G</kbd></Button>
-				{#if doc.analysis.context.items.length}
-					<Button size="small" kind="tertiary" on:click={() => (changing = true)}
-						>Adjust whole class <kbd>W</kbd></Button
-					>
-				{/if}
-				<Button kind="tertiary" size="small" on:click={() => blocks.addTalk()}>Add talk <kbd>T</kbd></Button>
-				<Button kind="tertiary" size="small" on:click={() => blocks.addTest()}>Add a test <kbd>M</kbd></Button
-				>
-				<Button
-					kind="tertiary"
-					size="small"
-					disabled={ordering.work !== null}
-					on:click={() => void ordering.look()}>Reduce transitions <kbd>O</kbd></Button
-				>
-			</div>
+			<OrderActions
+				isEmpty={doc.analysis.context.items.length === 0}
+				isOrdering={ordering.work !== null}
+				onadd={toggleAdd}
+				onpropose={() => (asking = true)}
+				onchange={() => (changing = true)}
+				ontalk={() => blocks.addTalk()}
+				ontest={() => blocks.addTest()}
+				onorder={() => void ordering.look()}
+			/>
 		</header>
 		<Bounded what="This panel" shows={doc.plan}>
 			{#if asking}
@@ -425,11 +386,6 @@
 		justify-content: space-between;
 		align-items: center;
 		padding: 0 0.5rem 0.5rem;
-	}
-	.actions {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0.4rem 0.5rem;
 	}
 	.remove {
 		margin-top: 1rem;

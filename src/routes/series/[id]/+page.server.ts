@@ -6,14 +6,9 @@ import { getGroup, groupNames } from '$lib/server/group/groups';
 import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
 import { once } from '$lib/server/http/accepted';
 import { readForm, tokenOf, versionOf } from '$lib/server/http/requests';
-import {
-	createSeries,
-	removeSeries,
-	getSeries,
-	makeLink,
-	revokeLink,
-	seriesTitles
-} from '$lib/server/series/series';
+import { makeLink, revokeLink } from '$lib/server/series/link';
+import { removeSeries } from '$lib/server/series/removal';
+import { createSeries, getSeries, seriesTitles } from '$lib/server/series/series';
 import { loadSeriesContext } from '$lib/server/series/series-context';
 import { studioCatalogue } from '$lib/server/studio/studio-catalogue';
 import { getStyle } from '$lib/server/studio/styles';

@@ -35,7 +35,7 @@
 
 	onMount(() => prefetchAfterLoad(SERIES_PANELS));
 
-	/** The charts stand below the weeks: they are worked out and drawn when somebody scrolls to them. */
+	/** The charts stand below the weeks: they are worked out and drawn when the page is scrolled to them. */
 	const CHARTS_AHEAD_PIXELS = 150;
 	let chartsSeen = $state(false);
 	let settings = $state(false);
@@ -245,7 +245,7 @@
 							busy: desk.proposing !== null,
 							onlog: (notes) => void desk.log(notes),
 							onmove: (on, startsAt) => desk.move(desk.selected!, { on, startsAt }),
-							onfallout: (why) => desk.fallOut(why),
+							oncanceldate: (why) => desk.cancelDate(why),
 							onrenew: () => {
 								seed += 1;
 								void desk.propose({ classId: desk.selected! }, seed);

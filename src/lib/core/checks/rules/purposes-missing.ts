@@ -3,7 +3,7 @@ import { purposesWanted, WHOLE_CLASS_FROM_SECONDS } from '../../rules';
 import { itemForRoom } from '../helpers';
 import type { Check, CheckContext } from '../types';
 
-/** Fewer items are a class that somebody has begun to write. */
+/** Fewer items are a class that has only been begun. */
 const BEGUN = 3;
 
 /** How many purposes the class should serve. Common practice, no source. */

@@ -59,7 +59,7 @@ function unequal(taught: TimedItem, { style }: CheckContext): Report[] {
 	return [report(taught, `gives the ${more.leg} side more; this style keeps the time equal`, 'sides', true)];
 }
 
-/** A folded back where somebody has a sore one. */
+/** A folded back where a person has a sore one. */
 function roundedFold(taught: TimedItem, { style, group }: CheckContext): Report[] {
 	const sore = group?.cautions.some((c) => c.caution === 'low back' || c.caution === 'fragile bones');
 	if (style.foldBack !== 'round' || !sore || !taught.movement.families.includes('forward fold')) return [];

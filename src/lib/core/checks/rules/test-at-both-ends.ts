@@ -28,7 +28,7 @@ export const testAtBothEnds: Check = {
 		if (found?.block.kind !== 'test') return null;
 		const start = new Map([[found.block.id, finding.where.atSeconds ?? 0]]);
 		const early = isEarly(found.block, start, timeline.totalSeconds);
-		// before the closing rest, which nobody likes to be called back from
+		// before the closing rest, from which students do not like to be called back
 		const section = early
 			? plan.sections.findLast(({ kind }) => kind !== 'rest' && kind !== 'settle')
 			: plan.sections[0];

@@ -48,7 +48,7 @@ export const unusualDose: Check = {
 				];
 			// a breath that carries a movement is no dose of its own
 			if (item.passed || item.dose.byBreath || item.dose.sets || isSaidElsewhere(taught, context)) return [];
-			// in a flow nobody holds, and a short rest between is a reset
+			// in a flow there are no holds, and a short rest between is a reset
 			if (flows.has(taught.blockId)) return [];
 			const { min, max } = usualOf(taught);
 			const amount = middleOf(item.dose);

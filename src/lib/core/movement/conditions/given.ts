@@ -1,7 +1,7 @@
 import type { HipAngles, LegAction, MuscleGroup, Tissue } from '../../anatomy';
 import type { Form, KitKind, Mode, Movement, Pose, Position, PropSite } from '../types';
 
-/** A form of a movement as somebody with a condition would do it: in all of its modes, with what its legs do. */
+/** A form of a movement as a person with a condition would do it: in all of its modes, with what its legs do. */
 export interface GivenForm {
 	movement: Movement;
 	form: Form;

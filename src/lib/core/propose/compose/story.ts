@@ -69,7 +69,7 @@ const CHOICE = {
 	/** For each line with something that is asked for, and at most. */
 	asked: 1.5,
 	mostAsked: 6,
-	/** For one made for how this teacher teaches; for flows where nobody flows. */
+	/** For one made for how this teacher teaches; for flows where the teacher does not flow. */
 	ofTheStyle: 6,
 	notOfTheStyle: -1,
 	/** For what another class begins with. */

@@ -40,7 +40,7 @@ export function wishLoss(
 
 /** A tissue is held long when one leg hangs in it for so long. */
 const HELD_SECONDS = 60;
-/** So far from the wished share of an earlier class nobody minds. */
+/** The difference from the wished share of an earlier class that costs nothing. */
 const LIKE_SLACK = 0.05;
 
 /** Seconds in which a tissue is held long on one leg. */

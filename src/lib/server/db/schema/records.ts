@@ -40,7 +40,7 @@ export const classRecord = mysqlTable(
 		startedAt: datetime('started_at', { fsp: 3 }),
 		endedAt: datetime('ended_at', { fsp: 3 }),
 		document: documentColumn<ClassNotes>('document', KEPT_NOTES).notNull(),
-		/** The version that was written down by itself from what a device led; null once somebody wrote it. */
+		/** The version that was written down by itself from what a device led; null once a teacher wrote it. */
 		ledVersion: int('led_version'),
 		/** The class that it was written down from then. */
 		ledBy: exactText('led_by', { length: 24 }),

@@ -80,7 +80,7 @@ export const groupKit = mysqlTable(
 	(t) => [primaryKey({ columns: [t.groupId, t.kind] })]
 );
 
-/** People of a group, seen by the teacher who wrote them down and by nobody else. */
+/** People of a group, seen by the teacher who wrote them down and by no other. */
 export const student = mysqlTable(
 	'student',
 	{
@@ -113,7 +113,7 @@ export const checkIn = mysqlTable(
 		teacherId: exactText('teacher_id', { length: 36 })
 			.notNull()
 			.references(() => teacher.id, { onDelete: 'cascade' }),
-		/** Whom: null for a whole group. What is known of somebody goes with them. */
+		/** Whom: null for a whole group. What is known of a person goes with them. */
 		studentId: exactText('student_id', { length: 24 }).references(() => student.id, { onDelete: 'cascade' }),
 		/** The studio's calendar day. */
 		takenOn: date('taken_on', { mode: 'string' }).notNull(),

@@ -8,7 +8,7 @@ import { dataOfStudent, removeStudent, restoreStudent, saveStudent } from '$lib/
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
-/** Changes what is written down of somebody: 200, 409 with what is stored, 422 with the faults, 404. */
+/** Changes what is written down of a person: 200, 409 with what is stored, 422 with the faults, 404. */
 export const PUT: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
 	const body = await readSave(request, upTo(STUDENT));
@@ -33,13 +33,13 @@ export const GET: RequestHandler = async ({ params, locals }) => {
 	});
 };
 
-/** Removes somebody, in the version that was looked at; for a week they can be brought back: 204, 409, 404. */
+/** Removes a person, in the version that was looked at; for a week they can be brought back: 204, 409, 404. */
 export const DELETE: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
 	const version = versionOf((await readJsonObject(request)).version);
 	return removalAnswer(await removeStudent(db(), owner, params.id, version));
 };
 
-/** Brings somebody back who was removed: 200 with who it is, 404. */
+/** Brings a removed person back: 200 with who it is, 404. */
 export const POST: RequestHandler = async ({ params, locals }) =>
 	json(orNotFound(await restoreStudent(db(), ownerOfRequest(locals), params.id)));

@@ -105,7 +105,7 @@
 			{/each}
 		</ul>
 		<p class="quiet">
-			To remove somebody for good, with everything that was measured and their name in your notes, remove them
+			To remove a person for good, with everything that was measured and their name in your notes, remove them
 			from the list of <a href="/group/{data.stored.id}#students">the group</a>.
 		</p>
 	</section>

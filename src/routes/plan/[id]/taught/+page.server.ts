@@ -41,7 +41,7 @@ export const load: PageServerLoad = async ({ params, locals, request }) => {
 			on !== null && ledOn !== null && on !== ledOn && run!.ledBy
 				? { on, ledOn, words: dayName(on), ledWords: dayName(ledOn) }
 				: null,
-		/** It was begun with a device, but not led to its end: how long it took nobody knows. */
+		/** It was begun with a device, but not led to its end: how long it took is not known. */
 		isMinutesUnknown: led.length > 0 && !last && run === null,
 		sat: run
 			? feedbackText(run.run, (slug) => movements.find((one) => one.slug === slug)?.english ?? slug)

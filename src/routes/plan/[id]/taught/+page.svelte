@@ -13,7 +13,7 @@
 	let isBusy = $state(false);
 	let said = $state('');
 	const draft = $derived(draftNotes(data.run?.notes, data.asLed ?? data.asPlanned));
-	/** As it was planned, with the effort that the plan has: somebody who presses it says so. */
+	/** As it was planned, with the effort that the plan has: the teacher who presses it says so. */
 	const asPlanned = $derived({ ...draft, effort: data.asPlanned.effort });
 
 	async function taughtOn(on: string) {

@@ -8,7 +8,7 @@ import { createStudent } from '$lib/server/group/students';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
-/** Writes somebody down for the signed-in teacher alone: 201 with an id, 422 with the faults. */
+/** Writes a person down for the signed-in teacher alone: 201 with an id, 422 with the faults. */
 export const POST: RequestHandler = async ({ params, request, locals }) => {
 	const owner = ownerOfRequest(locals);
 	const group = orNotFound(await getGroup(db(), owner.studioId, params.id));
