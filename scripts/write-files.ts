@@ -3,10 +3,11 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { generatedFiles } from '../src/lib/demo/files';
 import { cautionsDoc } from './cautions-doc';
+import { countedDocs } from './counted-docs';
 import { schemaFiles } from './json-schemas';
 import { seriesFiles } from '../src/lib/demo/make-series';
 
-for (const files of [schemaFiles, cautionsDoc, generatedFiles, seriesFiles])
+for (const files of [schemaFiles, cautionsDoc, countedDocs, generatedFiles, seriesFiles])
 	for (const [path, text] of Object.entries(files())) {
 		mkdirSync(path.replace(/\/[^/]*$/, ''), { recursive: true });
 		writeFileSync(path, text);

@@ -34,6 +34,9 @@ describe('the whole catalogue', () => {
 	it('keeps every slug it ever had: plans and files name them', () => {
 		const there = new Set(CATALOGUE.map((m) => m.slug));
 		expect(slugs.filter((slug) => !there.has(slug))).toEqual([]);
+		const isListed = new Set(slugs);
+		const unlisted = CATALOGUE.filter((m) => !isListed.has(m.slug)).map((m) => m.slug);
+		expect(unlisted, 'write these at the end of tests/reference/slugs.json').toEqual([]);
 		expect(CATALOGUE.length).toBeGreaterThanOrEqual(150);
 	});
 
