@@ -9,7 +9,8 @@ import {
 	saved,
 	axeFindings,
 	test,
-	total
+	total,
+	pickCaution
 } from './base';
 import type { Page } from '@playwright/test';
 
@@ -24,8 +25,7 @@ async function newGroup(page: Page, name: string, blocks: number): Promise<strin
 	await page.getByLabel('How many').press('Tab');
 	await page.getByLabel('tight').fill('6');
 	await page.getByLabel('tight').press('Tab');
-	await page.getByLabel('Another caution').selectOption('sore knee');
-	await page.getByRole('button', { name: 'Add', exact: true }).click();
+	await pickCaution(page, 'Another caution', 'sore knee');
 	await page.getByLabel('Same as the studio').uncheck({ force: true });
 	await page.getByLabel('block', { exact: true }).fill(String(blocks));
 	await page.getByLabel('block', { exact: true }).press('Tab');
@@ -89,8 +89,7 @@ test('a beginners’ class is adapted to a sore knee and too few blocks', async 
 
 test('where the clinician decides nothing is proposed', async ({ page }) => {
 	const group = await newGroup(page, 'Neap', 24);
-	await page.getByLabel('Another caution').selectOption('after hip replacement');
-	await page.getByRole('button', { name: 'Add', exact: true }).click();
+	await pickCaution(page, 'Another caution', 'after hip replacement');
 	await expect(saved(page)).toBeVisible();
 	await newPlan(page, group, '2030-02-02');
 	await addByKey(page, 'stacked knees, folded');
@@ -261,7 +260,7 @@ test('students are written down, counted and removed', async ({ page, watch }) =
 	await page.getByLabel('First name and initial').fill('Oda F.');
 	await page.getByLabel('Tier of the new student').selectOption('tight');
 	await page.getByRole('button', { name: 'Add student' }).click();
-	await page.getByLabel('Add a caution to Oda F.').selectOption('poor balance');
+	await pickCaution(page, 'Add a caution to Oda F.', 'poor balance');
 	await expect(page.getByRole('button', { name: 'Take poor balance from Oda F.' })).toBeVisible();
 	// one after the other, faster than the server answers
 	await page.getByLabel('Tighter side of Oda F.').selectOption('left');

@@ -1,7 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import {
+	expect,
+	test as base,
+	type Browser,
+	type BrowserContext,
+	type Locator,
+	type Page
+} from '@playwright/test';
 import { backToFirstState } from './first-state';
 
 interface Watch {
@@ -249,4 +256,10 @@ export async function enteredAnew(browser: Browser, baseURL?: string): Promise<P
 	await page.getByRole('button', { name: 'Enter the demo studio' }).click();
 	await expect(page.getByRole('heading', { name: 'This week' })).toBeVisible();
 	return page;
+}
+
+/** Chooses a caution by typing its name. */
+export async function pickCaution(within: Page | Locator, label: string, caution: string): Promise<void> {
+	await within.getByRole('combobox', { name: label }).fill(caution);
+	await within.getByRole('option', { name: caution }).first().click();
 }

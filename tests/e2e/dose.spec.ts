@@ -1,5 +1,5 @@
 /** Doses as teachers give them, entered at the desk by hand and kept. */
-import { addByKey, expect, newPlan, open, reload, saved, test, total } from './base';
+import { addByKey, expect, newPlan, open, reload, saved, test, total, pickCaution } from './base';
 import type { Page } from '@playwright/test';
 
 /** The fields of everything that belongs to the dose of a row; its details are opened by their key. */
@@ -127,7 +127,7 @@ test('kit is for one side, somebody else is here today, and sheet and checks fol
 	await expect(kit.getByLabel('cushion for')).toHaveValue('one person');
 
 	await page.getByText('Who is here today', { exact: true }).click();
-	await page.getByLabel('A person with').selectOption('sore knee');
+	await pickCaution(page, 'A person with', 'sore knee');
 	const finding = (words: RegExp) => page.getByRole('listitem').filter({ hasText: words });
 	await page.getByText(/\d+ worth knowing/).click();
 	await expect(finding(/Fire log, sore knee \(1\): they do Lying figure four instead/)).toBeVisible();

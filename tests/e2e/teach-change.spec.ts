@@ -1,4 +1,14 @@
-import { axeFindings, axeInBoth, expect, groupPath, open, openPlan, test, enteredAnew } from './base';
+import {
+	axeFindings,
+	axeInBoth,
+	expect,
+	groupPath,
+	open,
+	openPlan,
+	test,
+	enteredAnew,
+	pickCaution
+} from './base';
 import {
 	begin,
 	goOffline,
@@ -39,7 +49,7 @@ test('who is here is counted on a phone before the class, without a network: who
 	await who.getByLabel('middling').fill('20');
 	await who.getByLabel('open', { exact: true }).fill('0');
 	await page.keyboard.press('Tab');
-	await who.getByLabel('A person with').selectOption({ label: 'sore wrist' });
+	await pickCaution(who, 'A person with', 'sore wrist');
 	await expect(who.getByRole('status')).toContainText('31 people: 11 tight, 20 middling');
 	await expect(who.getByRole('status')).toContainText('sore wrist 1');
 	await expect(page.getByRole('region', { name: 'Kit' }).getByRole('status')).toContainText('are at hand');

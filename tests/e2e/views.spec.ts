@@ -12,7 +12,8 @@ import {
 	axeInBoth,
 	test,
 	total,
-	stranger
+	stranger,
+	pickCaution
 } from './base';
 import { htmlFaults } from './html';
 import { execFileSync } from 'node:child_process';
@@ -50,8 +51,7 @@ test('a group is made from a preset and changed; the plan follows its targets', 
 	await expect(from).toHaveValue('18');
 	await from.fill('31');
 	await from.press('Tab');
-	await page.getByLabel('Another caution').selectOption('sore knee');
-	await page.getByRole('button', { name: 'Add', exact: true }).click();
+	await pickCaution(page, 'Another caution', 'sore knee');
 	await page.getByLabel('People with sore knee').fill('3');
 	await page.getByLabel('People with sore knee').press('Tab');
 	await page.getByLabel('Set-up time (min)').fill('20');

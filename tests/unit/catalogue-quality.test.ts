@@ -6,6 +6,7 @@ import {
 	GROUP_OF_DIRECTION,
 	implausibleAngles,
 	isSymmetrical,
+	legPair,
 	type Direction,
 	type LegAction
 } from '../../src/lib/core/anatomy';
@@ -14,10 +15,14 @@ import {
 	actionOf,
 	doseRange,
 	FORM_IDS,
+	modesOf,
 	movementFaults,
 	POSITIONS,
 	PURPOSES,
+	usualForm,
 	withRuledCautions,
+	type Form,
+	type KitKind,
 	type Movement,
 	type Position
 } from '../../src/lib/core/movement';
@@ -102,6 +107,23 @@ describe('the whole catalogue', () => {
 	});
 });
 
+const isQuiet = (m: Movement, form: Form): boolean =>
+	modesOf(m, form).every((mode) => mode === 'passive' || mode === 'rest');
+const FURTHER = ['extension', 'abduction', 'adduction', 'internalRotation', 'externalRotation'] as const;
+const furthest = (leg: LegAction, direction: Direction): number =>
+	Math.max(...leg.positions.map((angles) => angles[direction] ?? 0));
+const KIT_IN_WORDS: Record<string, KitKind> = {
+	block: 'block',
+	blanket: 'blanket',
+	strap: 'strap',
+	bolster: 'bolster',
+	cushion: 'cushion',
+	chair: 'chair',
+	wall: 'wall space',
+	belt: 'belt',
+	band: 'elastic band'
+};
+
 describe.each(CATALOGUE.map((m) => [m.slug, m] as const))('%s', (_slug, m) => {
 	it('says how to set it up, what to look at, what goes wrong and how to leave', () => {
 		for (const field of ['english', 'setUp', 'watch', 'mistakes', 'leave'] as const)
@@ -114,6 +136,41 @@ describe.each(CATALOGUE.map((m) => [m.slug, m] as const))('%s', (_slug, m) => {
 		expect(rungs).toEqual(Array.from({ length: rungs.length }, (_, i) => rungs[0]! + i));
 		for (const [i, form] of m.forms.entries())
 			if (i) expect(form.intensity).toBeGreaterThanOrEqual(m.forms[i - 1]!.intensity);
+	});
+
+	it('asks no more effort of an easier form, and none of what is only quiet', () => {
+		for (const [i, form] of m.forms.entries()) {
+			if (isQuiet(m, form)) expect(form.effort, form.id).toBe(0);
+			else if (i) expect(form.effort, form.id).toBeGreaterThanOrEqual(m.forms[i - 1]!.effort);
+		}
+	});
+
+	it('goes no further in the supported form, with what it lengthens', () => {
+		const [supported, full] = [m.forms.find((f) => f.id === 'supported'), usualForm(m)];
+		if (!supported || supported === full) return;
+		const usual = legPair(actionOf(m, full));
+		for (const [i, leg] of legPair(actionOf(m, supported)).entries()) {
+			if (leg.lengthens.length === 0) continue;
+			// the knees apart is the way out of a deep bend; everything else is further
+			for (const direction of FURTHER.filter((d) => d !== 'abduction' || leg.lengthens.includes('adductors')))
+				expect(furthest(leg, direction), `${i} ${direction}`).toBeLessThanOrEqual(
+					furthest(usual[i]!, direction) + 5
+				);
+			if (leg.lengthens.includes('rectus femoris'))
+				expect(Math.max(...leg.kneeDeg)).toBeLessThanOrEqual(Math.max(...usual[i]!.kneeDeg));
+		}
+	});
+
+	it('lists the kit that the words of a form need', () => {
+		for (const form of m.forms) {
+			const words = form.how.replace(/(without|instead of|no) (a |the )?\w+/gi, '').toLowerCase();
+			for (const [word, kit] of Object.entries(KIT_IN_WORDS))
+				if (new RegExp(`\\b${word}s?\\b`).test(words))
+					expect(
+						form.props.map((p) => p.kit),
+						`${form.id}: ${form.how}`
+					).toContain(kit);
+		}
 	});
 
 	it('gives plausible angles in every form, and both legs', () => {

@@ -10,6 +10,7 @@ import {
 	CLINICIAN_DECIDES,
 	CONDITIONS,
 	conditionOf,
+	SITS_OUT,
 	provokedBy,
 	withRuledCautions,
 	type Caution,
@@ -34,6 +35,10 @@ const ANSWERED: Partial<Record<string, { forms: string[]; because: string }>> = 
 	'wall-leg-rotation/front-of-hip pinch': {
 		forms: ['supported'],
 		because: 'the seat is away from the wall there, as the list asks'
+	},
+	'straight-leg-wipers/front-of-hip pinch': {
+		forms: ['supported', 'full'],
+		because: 'the hip is bent to 65° there, leaning far back as the list asks'
 	},
 	'wall-figure-four/front-of-hip pinch': {
 		forms: ['supported', 'full', 'stronger'],
@@ -78,7 +83,9 @@ describe('the table of conditions', () => {
 					m.forms.some((form) => provokedBy(m, form, conditionOf(caution)).some((p) => p.words === words))
 				);
 				expect(touched.length, `${caution}: ${words}`).toBeGreaterThan(0);
-				expect(touched.length, `${caution}: ${words}`).toBeLessThan(0.6 * CATALOGUE.length);
+				// only after an operation everything waits
+				if (!SITS_OUT.has(caution))
+					expect(touched.length, `${caution}: ${words}`).toBeLessThan(0.6 * CATALOGUE.length);
 			}
 	});
 

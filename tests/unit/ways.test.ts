@@ -55,7 +55,7 @@ describe('who does what', () => {
 			'sore knee',
 			3,
 			'supine-figure-four',
-			'full'
+			'supported'
 		]);
 	});
 

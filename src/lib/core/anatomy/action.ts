@@ -45,6 +45,7 @@ export const MUSCLE_GROUPS = [
 	'trunk',
 	'knee extensors',
 	'knee flexors',
+	'calves',
 	'arms and shoulders'
 ] as const;
 export type MuscleGroup = (typeof MUSCLE_GROUPS)[number];

@@ -219,7 +219,7 @@ function kit(
 		);
 	const { site } = prop;
 	if (prop.kit === 'wall space') return [];
-	if (prop.kit === 'strap' || prop.kit === 'belt') {
+	if (prop.kit === 'strap' || prop.kit === 'belt' || prop.kit === 'elastic band') {
 		const foot = site === 'trail foot' ? s.trail.ankle : s.lead.ankle;
 		return [make([hands[0] as Vec, foot], 1.4)];
 	}

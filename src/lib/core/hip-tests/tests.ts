@@ -146,33 +146,91 @@ export const HIP_TESTS: Record<TestId, HipTest> = {
  * since no person is asked for the end of a range that their caution forbids. Common practice, no source.
  */
 const NOT_FOR: Partial<Record<TestId, Partial<Record<Caution, TestId | null>>>> = {
-	'low-lunge-upright': { 'sore knee': null, 'poor balance': null },
-	'knee-to-chest': { 'front-of-hip pinch': null },
-	'butterfly-knees': { 'adductor injury': null, 'sore knee': 'leg-roll', pregnancy: null },
-	'figure-four-knee': { 'sore knee': 'leg-roll' },
+	'low-lunge-upright': {
+		'sore knee': null,
+		'poor balance': null,
+		'after knee replacement': null,
+		'pelvic girdle pain': null,
+		'hip replacement from the front': null,
+		'unstable hip': null,
+		'back that minds arching': null,
+		'sore ankle or toe': null
+	},
+	'knee-to-chest': {
+		'front-of-hip pinch': null,
+		pregnancy: null,
+		'hip arthritis': null,
+		'hip replacement from behind': null
+	},
+	'butterfly-knees': {
+		'adductor injury': null,
+		'sore knee': 'leg-roll',
+		pregnancy: null,
+		'pelvic girdle pain': null,
+		'unstable hip': null,
+		'after knee replacement': 'leg-roll',
+		'hip replacement from the front': null
+	},
+	'figure-four-knee': { 'sore knee': 'leg-roll', pregnancy: null, 'after knee replacement': 'leg-roll' },
 	'ninety-ninety-seat': {
 		'front-of-hip pinch': 'leg-roll',
 		'sore knee': 'leg-roll',
+		'hip arthritis': 'leg-roll',
+		'after knee replacement': 'leg-roll',
+		'hip replacement from behind': null,
+		'pelvic girdle pain': null,
 		pregnancy: null
 	},
 	'wide-stance-fold': {
 		'low back': 'straight-leg-raise',
+		'back that minds bending': 'straight-leg-raise',
 		'fragile bones': 'straight-leg-raise',
 		'high blood pressure or glaucoma': 'straight-leg-raise',
+		'sore neck': 'straight-leg-raise',
 		'adductor injury': null,
 		'hamstring injury': null,
 		'recent muscle or tendon injury': null,
+		'pelvic girdle pain': null,
+		'hip replacement from behind': null,
 		pregnancy: null
 	},
-	'one-leg-balance': { 'poor balance': null, 'fragile bones': null },
-	'seat-switch': { 'front-of-hip pinch': 'leg-roll', 'sore knee': 'leg-roll', 'sore wrist': 'leg-roll' },
-	'turning-in-prone': { pregnancy: 'leg-roll' },
-	'turning-out-prone': { pregnancy: 'leg-roll' },
-	'straight-leg-raise': { 'hamstring injury': null, 'recent muscle or tendon injury': null },
+	'one-leg-balance': { 'poor balance': null, 'fragile bones': null, 'pelvic girdle pain': null },
+	'seat-switch': {
+		'front-of-hip pinch': 'leg-roll',
+		'sore knee': 'leg-roll',
+		'sore wrist': 'leg-roll',
+		'sore shoulder': 'leg-roll',
+		'hip arthritis': 'leg-roll',
+		'after knee replacement': 'leg-roll',
+		'hip replacement from behind': null,
+		'pelvic girdle pain': null,
+		pregnancy: null
+	},
+	'turning-in-prone': {
+		pregnancy: null,
+		'hip replacement from behind': null,
+		'after birth or hernia': 'leg-roll'
+	},
+	'turning-out-prone': { pregnancy: null, 'hip replacement from the front': null },
+	'leg-roll': {
+		pregnancy: null,
+		'hip replacement from behind': null,
+		'hip replacement from the front': null
+	},
+	'straight-leg-raise': {
+		'hamstring injury': null,
+		'recent muscle or tendon injury': null,
+		'after birth or hernia': null,
+		pregnancy: null
+	},
 	'squat-heels-down': {
 		'front-of-hip pinch': null,
 		'sore knee': null,
-		'poor balance': null
+		'poor balance': null,
+		'hip arthritis': null,
+		'after knee replacement': null,
+		'sore ankle or toe': null,
+		'hip replacement from behind': null
 	}
 };
 

@@ -169,6 +169,7 @@ const unwrittenOf = (base: Movement | undefined) => ({
 	...(base?.secondSide ? { secondSide: base.secondSide } : {}),
 	...(base?.partner ? { partner: base.partner } : {}),
 	...(base?.onHands ? { onHands: base.onHands } : {}),
+	...(base?.trunkTurn ? { trunkTurn: base.trunkTurn } : {}),
 	...(base?.heldAtEachEnd ? { heldAtEachEnd: base.heldAtEachEnd } : {}),
 	mirrored: base?.mirrored ?? '',
 	...(base?.crosses ? { crosses: base.crosses } : {}),

@@ -68,6 +68,7 @@ export const KIT_KINDS = [
 	'chair',
 	'wall space',
 	'belt',
+	'elastic band',
 	'weight'
 ] as const;
 export type KitKind = (typeof KIT_KINDS)[number];
@@ -99,22 +100,38 @@ export interface PropUse {
 	place: string;
 }
 
+/** What people come with, the usual ones first: the order of every list of them. */
 export const CAUTIONS = [
 	'sore knee',
 	'low back',
-	'buttock pain with leg symptoms',
 	'front-of-hip pinch',
-	'after hip replacement',
 	'pregnancy',
 	'very mobile joints',
-	'fragile bones',
+	'sore wrist',
 	'poor balance',
 	'high blood pressure or glaucoma',
-	'recent muscle or tendon injury',
-	'adductor injury',
 	'hamstring injury',
-	'sore wrist',
-	'buttock pain without leg symptoms'
+	'adductor injury',
+	'recent muscle or tendon injury',
+	'fragile bones',
+	'hip arthritis',
+	'outer hip pain',
+	'sore shoulder',
+	'sore neck',
+	'sore ankle or toe',
+	'back that minds bending',
+	'back that minds arching',
+	'buttock pain without leg symptoms',
+	'buttock pain with leg symptoms',
+	'early pregnancy',
+	'pelvic girdle pain',
+	'after birth or hernia',
+	'unstable hip',
+	'after knee replacement',
+	'hip replacement from behind',
+	'hip replacement from the front',
+	'after hip replacement',
+	'recent operation'
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
@@ -129,13 +146,21 @@ export interface CautionAdvice {
 }
 
 /**
- * Cautions where the treating clinician decides: after surgery, and with symptoms that run down the leg.
- * For these nothing is ever proposed. Common practice, no source.
+ * Cautions where the treating clinician decides: in the first three months after an operation, after a hip replacement of
+ * which it is not known how it was done, and with symptoms that run down the leg. For these nothing is ever proposed.
+ * Common practice, no source.
  */
 export const CLINICIAN_DECIDES: ReadonlySet<Caution> = new Set([
+	'recent operation',
 	'after hip replacement',
 	'buttock pain with leg symptoms'
 ]);
+
+/**
+ * Cautions with which a person takes part in nothing until their clinician has decided, so that the class is not planned
+ * round them. Common practice, no source.
+ */
+export const SITS_OUT: ReadonlySet<Caution> = new Set(['recent operation']);
 
 /** Families of shapes about which schools of teaching disagree; the cues of the schools are tied to them. */
 export const FAMILIES = ['pigeon', 'low lunge', 'lunge', 'forward fold', 'warrior'] as const;
@@ -251,6 +276,9 @@ export const AIMS: readonly Purpose[] = PURPOSES.filter(
 export const HAND_LOADS = ['some', 'most'] as const;
 export type HandLoad = (typeof HAND_LOADS)[number];
 
+export const TRUNK_TURNS = ['open', 'closed'] as const;
+export type TrunkTurn = (typeof TRUNK_TURNS)[number];
+
 /** Parts of the movement that go with the in-breath and with the out-breath. */
 export interface BreathPattern {
 	in: string;
@@ -294,6 +322,8 @@ export interface Movement {
 	partner?: string;
 	/** Load on the hands. */
 	onHands?: HandLoad;
+	/** The trunk turns: away from the bent thigh, or closed against it. */
+	trunkTurn?: TrunkTurn;
 	/** Held, it is pressed at one end and then at the other; other swings are held at their last position. */
 	heldAtEachEnd?: true;
 	/** Note for a teacher who faces the group; empty where plain mirroring works. */

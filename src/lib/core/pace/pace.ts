@@ -60,6 +60,7 @@ export const DEFAULT_PACE: Pace = {
 		// going there is a move
 		'wall space': 0,
 		belt: 10,
+		'elastic band': 10,
 		weight: 10
 	},
 	placeSeconds: 3,

@@ -1,7 +1,7 @@
 import type { Group } from '../group';
 import { formOf, usualForm, type Form, type FormId, type Movement } from '../movement';
 import { kitAtHand, kitNeeds } from './kit';
-import { isSuitable } from './suits';
+import { suitsAll } from './suits';
 
 /**
  * The form of a movement that a whole room can do, as its cautions and its kit are, the wanted or the usual one if
@@ -16,7 +16,10 @@ export function formForRoom(
 	if (!group) return usual;
 	const atHand = kitAtHand(group);
 	const fits = (form: Form) =>
-		group.cautions.every(({ caution }) => isSuitable(movement, form, caution)) &&
-		kitNeeds([{ form, people: group.size }], atHand).every(({ missing }) => missing === 0);
+		suitsAll(
+			movement,
+			form,
+			group.cautions.map(({ caution }) => caution)
+		) && kitNeeds([{ form, people: group.size }], atHand).every(({ missing }) => missing === 0);
 	return fits(usual) ? usual : movement.forms.find(fits);
 }

@@ -1,5 +1,5 @@
 import type { Group } from '../group';
-import { CLINICIAN_DECIDES, usualForm, type Caution, type Movement } from '../movement';
+import { CLINICIAN_DECIDES, SITS_OUT, usualForm, type Caution, type Movement } from '../movement';
 import { kitAtHand, kitNeeds } from './kit';
 import { substituteSimilarity, type Likeness } from './likeness';
 import { mostIntensity, suitsSomehow } from './suits';
@@ -25,7 +25,7 @@ export function substitutes(
 	cautions: readonly Caution[] = group?.cautions.map((c) => c.caution) ?? [],
 	most = 5
 ): Substitute[] {
-	if (cautions.some((c) => CLINICIAN_DECIDES.has(c))) return [];
+	if (cautions.some((c) => CLINICIAN_DECIDES.has(c) && !SITS_OUT.has(c))) return [];
 	const named = new Set(movement.cautions.filter((c) => cautions.includes(c.caution)).map((c) => c.instead));
 	return offered
 		.filter(

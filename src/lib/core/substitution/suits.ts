@@ -4,6 +4,7 @@ import {
 	conditionOf,
 	formOf,
 	RESTS,
+	SITS_OUT,
 	usualForm,
 	type Caution,
 	type FindMovement,
@@ -105,6 +106,7 @@ export function refusal(
 	size: number,
 	find: FindMovement
 ): Refusal | null {
+	if (SITS_OUT.has(caution)) return null;
 	const verdict = suits(movement, form, caution);
 	if (verdict.kind === 'clinician') return 'no substitute';
 	if (verdict.kind !== 'instead') return null;
@@ -112,10 +114,13 @@ export function refusal(
 	return givenInstead(movement, form, caution, find) ? null : 'no substitute';
 }
 
-/** Whether some form of a movement can be given to everybody with these cautions. */
-export function suitsSomehow(movement: Movement, cautions: readonly Caution[]): boolean {
-	return movement.forms.some((form) => cautions.every((caution) => isSuitable(movement, form, caution)));
-}
+/** Whether all who take part with these cautions can do a form of a movement as it is. */
+export const suitsAll = (movement: Movement, form: Form, cautions: readonly Caution[]): boolean =>
+	cautions.every((caution) => SITS_OUT.has(caution) || isSuitable(movement, form, caution));
+
+/** Whether some form of a movement can be given to all who take part with these cautions. */
+export const suitsSomehow = (movement: Movement, cautions: readonly Caution[]): boolean =>
+	movement.forms.some((form) => suitsAll(movement, form, cautions));
 
 /** The most intensity (1-5) that a tier is given; beginners at most 3. Common practice, no source. */
 const MOST_INTENSITY: Record<Tier, number> = { tight: 3, middling: 4, open: 5 };

@@ -1,9 +1,8 @@
 <script lang="ts">
 	import type { CautionCount } from '$lib/core/group';
-	import { CAUTIONS, type Caution } from '$lib/core/movement';
 	import IconButton from '$lib/ui/fields/IconButton.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
-	import { Button, Select, SelectItem } from 'carbon-components-svelte';
+	import CautionPicker from './CautionPicker.svelte';
 	import Close from 'carbon-icons-svelte/lib/Close.svelte';
 
 	/** Cautions of the people of a group, with the number of people for each. */
@@ -12,15 +11,6 @@
 		onchange: (cautions: CautionCount[]) => void;
 	}
 	let { cautions, onchange }: Props = $props();
-
-	const id = $props.id();
-	const free = $derived(CAUTIONS.filter((c) => !cautions.some((known) => known.caution === c)));
-	let next = $state<Caution | ''>('');
-
-	function add() {
-		if (next) onchange([...cautions, { caution: next, people: 1 }]);
-		next = '';
-	}
 </script>
 
 <p class="quiet">
@@ -50,21 +40,13 @@
 		<li class="quiet">None known</li>
 	{/each}
 </ul>
-<div class="add">
-	<Select {id} labelText="Another caution" size="sm" bind:selected={next}>
-		<SelectItem value="" text="Choose" />
-		{#each free as caution, index (index)}<SelectItem value={caution} text={caution} />{/each}
-	</Select>
-	<Button kind="tertiary" size="small" disabled={!next} on:click={add}>Add</Button>
-</div>
+<CautionPicker
+	label="Another caution"
+	taken={cautions.map(({ caution }) => caution)}
+	onpick={(caution) => onchange([...cautions, { caution, people: 1 }])}
+/>
 
 <style>
-	.add {
-		display: grid;
-		grid-template-columns: 1fr auto;
-		gap: 0.75rem;
-		align-items: end;
-	}
 	ul {
 		list-style: none;
 		margin: 0;

@@ -1,7 +1,8 @@
 <script lang="ts">
-	import { CAUTIONS, type Caution } from '$lib/core/movement';
+	import type { Caution } from '$lib/core/movement';
 	import { MOST_PEOPLE, TIERS, withCaution, type Attendance } from '$lib/core/people';
-	import { NumberInput, Select, SelectItem } from 'carbon-components-svelte';
+	import { NumberInput } from 'carbon-components-svelte';
+	import CautionPicker from './CautionPicker.svelte';
 
 	/** How many people are here, by how open they are and by what they have: counted at the door, without a name. */
 	interface Props {
@@ -10,10 +11,7 @@
 	}
 	let { here, oncount }: Props = $props();
 
-	const rest = $derived(CAUTIONS.filter((caution) => !here.cautions.some((c) => c.caution === caution)));
 	const id = $props.id();
-	/** The caution just chosen; empty again once it is counted. */
-	let more = $state('');
 
 	const count = (caution: Caution, people: number | null) => oncount(withCaution(here, caution, people ?? 0));
 </script>
@@ -44,18 +42,11 @@
 			}}
 		/>
 	{/each}
-	<Select
-		id="{id}-more"
-		labelText="A person with"
-		bind:selected={more}
-		on:update={(event) => {
-			if (event.detail) count(event.detail as Caution, 1);
-			more = '';
-		}}
-	>
-		<SelectItem value="" text="nothing more" />
-		{#each rest as caution, index (index)}<SelectItem value={caution} text={caution} />{/each}
-	</Select>
+	<CautionPicker
+		label="A person with"
+		taken={here.cautions.map(({ caution }) => caution)}
+		onpick={(caution) => count(caution, 1)}
+	/>
 </div>
 
 <style>

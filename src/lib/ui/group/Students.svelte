@@ -14,7 +14,7 @@
 	} from 'carbon-components-svelte';
 	import { LEGS, type Leg } from '$lib/core/anatomy';
 	import { TIERS, type Group, type Tier, countStudents, type Student } from '$lib/core/group';
-	import { CAUTIONS, type Caution } from '$lib/core/movement';
+	import CautionPicker from './CautionPicker.svelte';
 
 	interface ListedStudent {
 		id: string;
@@ -157,19 +157,13 @@
 										>{caution} ×</Button
 									>
 								{/each}
-								{#key entry.student.cautions.length}
-									<Choice
-										hideLabel
-										label="Add a caution to {entry.student.name}"
-										value={'' as Caution | ''}
-										options={[
-											{ value: '', text: 'add' },
-											...CAUTIONS.filter((c) => !entry.student.cautions.includes(c))
-										]}
-										onpick={(caution) =>
-											caution && change(entry, ({ cautions }) => ({ cautions: [...cautions, caution] }))}
-									/>
-								{/key}
+								<CautionPicker
+									hideLabel
+									label="Add a caution to {entry.student.name}"
+									taken={entry.student.cautions}
+									onpick={(caution) =>
+										change(entry, ({ cautions }) => ({ cautions: [...cautions, caution] }))}
+								/>
 							</div>
 						</TableCell>
 						<TableCell>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import CautionPicker from '$lib/ui/group/CautionPicker.svelte';
 	import Words from '$lib/ui/fields/Words.svelte';
 	import Tick from '$lib/ui/fields/Tick.svelte';
 	import Choice from '$lib/ui/fields/Choice.svelte';
@@ -6,7 +7,6 @@
 	import { Button } from 'carbon-components-svelte';
 	import { movementRing } from '$lib/core/view-models';
 	import {
-		CAUTIONS,
 		FORM_IDS,
 		MODES,
 		POSITION_NAME,
@@ -49,7 +49,6 @@
 		set({ cautions: draft.cautions.map((c) => (c.caution === caution ? { ...c, ...change } : c)) });
 	const without = <T,>(list: T[], value: T) => list.filter((v) => v !== value);
 	const freeForms = $derived(FORM_IDS.filter((id) => !draft.forms.some((form) => form.id === id)));
-	const freeCautions = $derived(CAUTIONS.filter((c) => !draft.cautions.some((known) => known.caution === c)));
 
 	function addForm(id: FormId) {
 		const like = draft.forms[0];
@@ -242,18 +241,14 @@
 					>
 				</fieldset>
 			{/each}
-			{#key draft.cautions.length}
-				<Choice
-					label="Add a caution"
-					value={'' as Caution | ''}
-					options={[{ value: '', text: 'choose' }, ...freeCautions]}
-					onpick={(caution) =>
-						caution &&
-						set({
-							cautions: [...draft.cautions, { caution, advice: '', instead: 'constructive-rest', okIn: [] }]
-						})}
-				/>
-			{/key}
+			<CautionPicker
+				label="Add a caution"
+				taken={draft.cautions.map(({ caution }) => caution)}
+				onpick={(caution) =>
+					set({
+						cautions: [...draft.cautions, { caution, advice: '', instead: 'constructive-rest', okIn: [] }]
+					})}
+			/>
 		</section>
 	</div>
 	<aside class="sheet">

@@ -2,7 +2,7 @@ import { givenInstead, refusal, substitutes, suits, formForRoom, formSuiting } f
 import { HIP_TESTS, testWithCaution } from '../../hip-tests';
 import { blocksOf, newItem, type Item, type TestBlock } from '../../plan';
 import type { Group } from '../../group';
-import { memoize, type Caution, type FindMovement, type Movement } from '../../movement';
+import { memoize, SITS_OUT, type Caution, type FindMovement, type Movement } from '../../movement';
 import type { Check, Report } from '../types';
 
 /** A report on an item without its place in the plan. */
@@ -20,6 +20,16 @@ const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, it
 					message: `${who}: kept by your own confirmation`,
 					severity: 'note',
 					cause: `${caution} kept`,
+					data,
+					repairable: false
+				}
+			];
+		if (SITS_OUT.has(caution))
+			return [
+				{
+					message: `${caution} (${people}): nothing is proposed to them. ${verdict.advice}`,
+					severity: 'note',
+					cause: `${caution} sits out`,
 					data,
 					repairable: false
 				}

@@ -1,4 +1,4 @@
-import type { Caution, CautionAdvice, Movement } from '../types';
+import { CAUTIONS, type Caution, type CautionAdvice, type Movement } from '../types';
 import { conditionOf, CONDITIONS, type Condition } from './table';
 import { provokedBy } from './apply';
 
@@ -14,7 +14,9 @@ export interface TouchedMovement {
 }
 
 /** A condition with its rules and everything in a catalogue that it touches. */
-export interface ConditionAccount extends Omit<Condition, 'provocations' | 'instead'> {
+export interface ConditionAccount extends Omit<Condition, 'provocations' | 'instead' | 'adjustment'> {
+	/** What makes forms fine that provoke nothing: "kneeling without padding: Kneel on a folded blanket." */
+	adjustment: string | null;
 	rules: string[];
 	movements: TouchedMovement[];
 }
@@ -35,8 +37,10 @@ const touched = (movement: Movement, { caution, okIn, instead }: CautionAdvice):
 
 /** Returns the table of conditions over a catalogue, in the order of the table. */
 export const accountOfConditions = (movements: readonly Movement[]): ConditionAccount[] =>
-	CONDITIONS.map(({ caution, provocations, advice, source }) => ({
+	CONDITIONS.map(({ caution, hint, provocations, adjustment, advice, source }) => ({
 		caution,
+		...(hint ? { hint } : {}),
+		adjustment: adjustment ? `${adjustment.words}: ${adjustment.line}` : null,
 		advice,
 		source,
 		rules: provocations.map(({ words }) => words),
@@ -48,3 +52,10 @@ export const accountOfConditions = (movements: readonly Movement[]): ConditionAc
 /** Returns what each condition says of one movement; conditions that it does not touch are missing. */
 export const cautionsOfMovement = (movement: Movement): ({ caution: Caution } & TouchedMovement)[] =>
 	movement.cautions.map((said) => ({ caution: said.caution, ...touched(movement, said) }));
+
+/** Returns the cautions that can still be chosen, in the usual order, with what has to be asked beside the name. */
+export const cautionChoices = (taken: readonly Caution[]): { id: Caution; text: string }[] =>
+	CAUTIONS.filter((caution) => !taken.includes(caution)).map((caution) => {
+		const { hint } = conditionOf(caution);
+		return { id: caution, text: hint ? `${caution} (${hint})` : caution };
+	});

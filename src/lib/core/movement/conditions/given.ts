@@ -1,5 +1,5 @@
 import type { HipAngles, LegAction, MuscleGroup, Tissue } from '../../anatomy';
-import type { Form, KitKind, Mode, Movement, Pose, Position, PropSite } from '../types';
+import type { Arms, Form, KitKind, Mode, Movement, Pose, Position, PropSite } from '../types';
 
 /** A form of a movement as a person with a condition would do it: in all of its modes, with what its legs do. */
 export interface GivenForm {
@@ -41,6 +41,48 @@ export const handsAreHigh = (given: GivenForm): boolean =>
 /** Whether there is something to hold on to. */
 export const isSteadied = (given: GivenForm): boolean =>
 	has(given, 'wall space') || has(given, 'chair', ['hands', 'in front', 'beside', 'behind', 'hips']);
+/** Whether a knee carries weight on the floor. */
+export const kneels = ({ movement, pose }: GivenForm): boolean =>
+	movement.position === 'kneeling' ||
+	movement.position === 'quadruped' ||
+	(pose.lead?.includes('knee') ?? false) ||
+	(pose.trail?.includes('knee') ?? false);
+/** Whether something soft lies under a knee. */
+export const isPadded = ({ form }: GivenForm): boolean =>
+	form.props.some(({ site }) => site.includes('knee'));
+const PULLING: ReadonlySet<Arms> = new Set([
+	'lead foot',
+	'trail foot',
+	'both feet',
+	'lead knee',
+	'both knees'
+]);
+/** Whether the hands pull a leg further. */
+export const isPulledIn = ({ pose }: GivenForm): boolean => pose.arms !== undefined && PULLING.has(pose.arms);
+/** Whether the body leans back on bent-back wrists. */
+export const leansBackOnHands = ({ pose }: GivenForm): boolean => pose.arms === 'floor behind';
+/** Whether most of the weight hangs on the arms. */
+export const restsOnArms = ({ movement }: GivenForm): boolean => movement.onHands === 'most';
+/** Whether the arms reach overhead. */
+export const reachesUp = ({ pose }: GivenForm): boolean => pose.arms === 'up';
+/** Whether the trunk turns far enough to be felt. */
+export const isTurned = ({ movement, form }: GivenForm): boolean =>
+	movement.trunkTurn !== undefined && form.intensity >= 2;
+/** Whether the trunk turns against the bent thigh. */
+export const isTurnedClosed = ({ movement, form }: GivenForm): boolean =>
+	movement.trunkTurn === 'closed' && form.intensity >= 2;
+
+/** Whether it can be held hard for a while: close to the most that the muscles can do. */
+export const isHeldHard = (given: GivenForm, fromSeconds: number): boolean =>
+	given.form.effort >= 3 && isHeld(given) && heldSeconds(given.form) >= fromSeconds;
+const BREATH_SECONDS = 5;
+const heldSeconds = ({ dose }: Form): number =>
+	dose.unit === 'seconds' || dose.unit === 'counts'
+		? dose.usual
+		: dose.unit === 'breaths'
+			? dose.usual * BREATH_SECONDS
+			: 0;
+
 /** Whether a foot stands on something. */
 export const stepsUp = (given: GivenForm): boolean =>
 	isStanding(given) &&
@@ -79,6 +121,8 @@ export const isHeadDown = (given: GivenForm): boolean => {
 		!has(given, 'wall space')
 	);
 };
+/** Whether the spine bends back from the upright or against the floor by this much. */
+export const isArched = ({ pose }: GivenForm, fromDeg: number): boolean => (pose.bendDeg ?? 0) <= -fromDeg;
 /** Whether knee and hip make a hinge: the knee nearly straight, the hip bent, the back of the thigh long. */
 export const hingesStraight = (given: GivenForm): boolean =>
 	passes(given, ({ flexion = 0 }, kneeDeg) => kneeDeg <= 20 && flexion >= 60);

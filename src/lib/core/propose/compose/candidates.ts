@@ -1,5 +1,5 @@
 import type { Group } from '../../group';
-import { FORM_IDS, formOf, type Form, type Movement } from '../../movement';
+import { FORM_IDS, formOf, SITS_OUT, type Form, type Movement } from '../../movement';
 import type { SectionKind } from '../../plan';
 import { isPassiveStretch } from '../../rules';
 import { suits } from '../../substitution';
@@ -83,6 +83,7 @@ export function closing(candidate: Candidate, wantedSeconds: number): Candidate 
 export function besideShare(movement: Movement, { id }: Form, { cautions, size }: Group): number {
 	let people = 0;
 	for (const own of cautions) {
+		if (SITS_OUT.has(own.caution)) continue;
 		const { kind } = suits(movement, id, own.caution);
 		if (kind !== 'fine' && kind !== 'in this form') people += own.people;
 	}

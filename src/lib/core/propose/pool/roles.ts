@@ -71,7 +71,7 @@ const BELONGS: Record<SectionKind, (given: FormInMode, group: Group, style: Teac
 		const { movement, form, mode } = given;
 		const standing = movement.position === 'standing';
 		const upright = endsUpright(group);
-		if (letsGo(given) && (!upright || standing)) return true;
+		if (letsGo(given) && (!upright || (standing && mode !== 'rest'))) return true;
 		if (form.effort >= STRENGTH_FROM_EFFORT || mode === 'rest') return false;
 		if (upright)
 			return standing && form.intensity <= 2 && (mode === 'dynamic' || group.moment === 'lunch hour');
