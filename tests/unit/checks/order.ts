@@ -69,8 +69,18 @@ export const ORDER: Tables = {
 				'frog first',
 				(w) => w.add('warm', w.item('frog')).add('build', w.item('goddess-squat'), w.item('warrior-2')),
 				'Frog is a heavy passive hold before Wide squat asks for strength'
+			],
+			[
+				'frog in the middle',
+				(w) => {
+					warm(w);
+					w.add('build', w.item('butterfly'), w.item('frog'));
+					w.add('peak', w.item('goddess-squat'));
+				},
+				'Frog is a heavy passive hold before Wide squat asks for strength'
 			]
-		]
+		],
+		unmendable: ['frog first']
 	},
 	'preparation-before-deep': {
 		passing: [

@@ -33,6 +33,137 @@ export const PEOPLE: Tables = {
 			]
 		]
 	},
+	'back-time': {
+		passing: [
+			['nobody is pregnant', (w) => w.add('rest', w.item('savasana', { dose: 600 }))],
+			[
+				'they lie on the side instead',
+				(w) => w.add('rest', w.item('savasana', { dose: 600 })),
+				{ group: groupOf({}, ['pregnancy']) }
+			]
+		],
+		failing: [
+			[
+				'kept on the back by confirmation',
+				(w) => w.add('rest', w.item('savasana', { dose: 600, keep: ['pregnancy'] })),
+				'pregnancy (2): 10:00 on the back without a break. Offer a turn to the left side after 3:00.',
+				{ group: groupOf({}, ['pregnancy']) }
+			]
+		],
+		unmendable: ['kept on the back by confirmation']
+	},
+	'end-range-sum': {
+		passing: [
+			[
+				'they get strength in place of stretches',
+				(w) => w.add('release', w.item('pigeon-fold', { dose: 120 }), w.item('frog', { dose: 120 })),
+				{ group: groupOf({}, ['very mobile joints']) }
+			]
+		],
+		failing: [
+			[
+				'many light pulls on an injured hamstring',
+				(w) =>
+					w.add(
+						'build',
+						w.item('hamstring-slide', { dose: 8 }),
+						w.item('single-leg-hinge', { dose: 8, keep: ['hamstring injury'] }),
+						w.item('standing-hinge', { dose: 8, keep: ['hamstring injury'] }),
+						w.item('forward-fold', { dose: 10, keep: ['hamstring injury'] })
+					),
+				'hamstring injury (2): 5:22 of pull or load on the back of the thigh; 2:30 is enough. Spread it over several classes.',
+				{ group: groupOf({}, ['hamstring injury']) }
+			]
+		],
+		unmendable: ['many light pulls on an injured hamstring']
+	},
+	'one-leg-late': {
+		passing: [
+			[
+				'early, a hand on the wall',
+				(w) => {
+					w.add('warm', w.item('standing-side-lift', { form: 'supported' }));
+					w.add('rest', w.item('savasana', { dose: 600 }));
+				},
+				{ group: groupOf({}, ['poor balance']) }
+			]
+		],
+		failing: [
+			[
+				'at the end',
+				(w) => {
+					w.add('warm', w.item('cat-cow', { dose: 10 }), w.item('clam', { dose: 12 }));
+					w.add('peak', w.item('standing-side-lift', { form: 'supported' }));
+				},
+				'poor balance (2): Standing leg lift to the side stands on one leg late in the class. Both hands on the wall, or earlier.',
+				{ group: groupOf({}, ['poor balance']) }
+			]
+		],
+		unmendable: ['at the end']
+	},
+	'rising-quickly': {
+		passing: [
+			[
+				'a seat comes between',
+				(w) =>
+					w.add(
+						'build',
+						w.item('constructive-rest', { dose: 50 }),
+						w.item('seated-quiet'),
+						w.item('standing-hinge')
+					),
+				{ group: groupOf({}, ['high blood pressure or glaucoma']) }
+			]
+		],
+		failing: [
+			[
+				'from five minutes on the back to standing',
+				(w) => w.add('build', w.item('constructive-rest', { dose: 50 }), w.item('standing-hinge')),
+				'high blood pressure or glaucoma (2): Standing hinge stands up after 5:50 of lying. Let them sit for half a minute first.',
+				{ group: groupOf({}, ['high blood pressure or glaucoma']) }
+			]
+		]
+	},
+	'breath-in-effort': {
+		passing: [
+			[
+				'its note says so',
+				(w) => w.add('peak', { ...w.item('wall-sit', { dose: 40 }), note: 'Breathe on' }),
+				{ group: groupOf({}, ['after birth or hernia']) }
+			],
+			[
+				'nobody for whom it matters',
+				(w) => w.add('peak', w.item('wall-sit', { dose: 40 })),
+				{ group: groupOf() }
+			]
+		],
+		failing: [
+			[
+				'a wall sit without a word',
+				(w) => w.add('peak', w.item('wall-sit', { dose: 40 })),
+				'after birth or hernia (2): Wall sit is held hard for 0:40. Say that the breath goes on.',
+				{ group: groupOf({}, ['after birth or hernia']) }
+			]
+		]
+	},
+	'first-load': {
+		passing: [
+			['it is not known what they have met', (w) => w.add('peak', w.item('clam', { form: 'loaded' }))],
+			[
+				'they know it',
+				(w) => w.add('peak', w.item('clam', { form: 'loaded' })),
+				{ group: groupOf(), taughtBefore: ['clam'] }
+			]
+		],
+		failing: [
+			[
+				'two sets with a weight at once',
+				(w) => w.add('peak', w.item('clam', { form: 'loaded' })),
+				'Clam is new to them and heavy. Give one set of 6 the first time.',
+				{ group: groupOf(), taughtBefore: ['cat-cow'] }
+			]
+		]
+	},
 	'caution-conflict': {
 		passing: [
 			['nobody known', (w) => w.add('peak', w.item('fire-log'))],

@@ -49,6 +49,12 @@ import { tooManyNew } from './rules/too-many-new';
 import { unusualDose } from './rules/unusual-dose';
 import { warmBeforeDeep } from './rules/warm-before-deep';
 import { wristsBeforeWeight } from './rules/wrists-before-weight';
+import { backTime } from './rules/back-time';
+import { endRangeSum } from './rules/end-range-sum';
+import { oneLegLate } from './rules/one-leg-late';
+import { risingQuickly } from './rules/rising-quickly';
+import { breathInEffort } from './rules/breath-in-effort';
+import { firstLoad } from './rules/first-load';
 import type { Check } from './types';
 
 /** Every check there is, in the order in which findings of equal severity are shown. */
@@ -68,6 +74,12 @@ export const CHECKS: readonly Check[] = [
 	calmClose,
 	closeWithRest,
 	tierTooHard,
+	backTime,
+	endRangeSum,
+	oneLegLate,
+	risingQuickly,
+	breathInEffort,
+	firstLoad,
 	beforeSportStatic,
 	holdTooLong,
 	kitShortage,

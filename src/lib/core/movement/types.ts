@@ -100,7 +100,7 @@ export interface PropUse {
 	place: string;
 }
 
-/** What people come with, the usual ones first: the order of every list of them. */
+/** The conditions that people come with, the usual ones first: the order of every list of them. */
 export const CAUTIONS = [
 	'sore knee',
 	'low back',

@@ -1,6 +1,7 @@
 export * from './finder';
 export * from './kit';
 export * from './likeness';
+export * from './lived';
 export * from './profile';
 export * from './room';
 export * from './room-form';

@@ -13,9 +13,12 @@ import type { Item } from '../plan';
 import { kitAtHand, kitNeeds, type KitNeed } from './kit';
 import { formForTier, givenInstead, mostIntensity, suits } from './suits';
 
+/** A kind of person in a room: of a tier, or with a caution. */
+export type Who = { tier: Tier } | { caution: Caution };
+
 /** A variant of an item for some of the people. */
 export interface ItemVariant {
-	who: { tier: Tier } | { caution: Caution };
+	who: Who;
 	people: number;
 	movement: Movement;
 	form: Form;

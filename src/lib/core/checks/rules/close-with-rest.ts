@@ -2,7 +2,6 @@ import { formatDuration } from '../../clock';
 import { CLOSING_REST_SECONDS } from '../../rules';
 import type { Moment } from '../../group';
 import { newItem } from '../../plan';
-import { shortfall } from '../helpers';
 import type { Check } from '../types';
 
 const CLOSING = 'savasana';
@@ -12,15 +11,14 @@ export const closeWithRest: Check = {
 	meta: {
 		id: 'close-with-rest',
 		summary: 'The class ends in rest',
-		severity: 'fix',
+		severity: 'note',
 		why: 'A few quiet minutes let the work settle; without them people leave tense.',
 		source: 'common practice',
 		canRepair: true
 	},
-	check({ items, plan, group }) {
+	check({ items, group }) {
 		// who goes on to sport or to work ends upright
 		if (group && ENDS_UPRIGHT.has(group.moment)) return [];
-		const severity = shortfall(plan);
 		const last = items.at(-1);
 		if (!last) return [];
 		const resting = last.item.mode === 'rest';
@@ -31,11 +29,10 @@ export const closeWithRest: Check = {
 			resting
 				? {
 						message: `the closing rest is ${formatDuration(last.workSeconds)}; at least ${formatDuration(CLOSING_REST_SECONDS)} is usual`,
-						severity,
 						where,
 						data
 					}
-				: { message: `the class ends with ${last.movement.english}, not with rest`, severity, where, data }
+				: { message: `the class ends with ${last.movement.english}, not with rest`, where, data }
 		];
 	},
 	repair(finding, { plan, items, find }) {

@@ -10,7 +10,7 @@ export const heavyPassiveLast: Check = {
 	meta: {
 		id: 'heavy-passive-last',
 		summary: 'The heaviest passive shape comes last, then rest',
-		severity: 'fix',
+		severity: 'note',
 		why: 'After a long passive hang the muscles respond slowly: put strength before it, not after.',
 		source: 'common practice',
 		canRepair: true

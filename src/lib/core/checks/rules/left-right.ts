@@ -10,7 +10,7 @@ export const leftRight: Check = {
 	meta: {
 		id: 'left-right',
 		summary: 'Both hips get the same in every direction',
-		severity: 'fix',
+		severity: 'note',
 		why: 'Many small differences add up to one leg that gets more than the other.',
 		source: 'common practice',
 		canRepair: false

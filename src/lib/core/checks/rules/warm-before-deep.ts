@@ -17,13 +17,13 @@ export const warmBeforeDeep: Check = {
 	meta: {
 		id: 'warm-before-deep',
 		summary: 'Deep shapes come after movement',
-		severity: 'stop',
+		severity: 'fix',
 		why: 'Warm muscles stretch best: three minutes of movement come before the first deep shape.',
 		source:
 			'ACSM position stand, Garber et al., Med Sci Sports Exerc 43:1334 (2011): stretch when muscles are warm (from memory); the three minutes are common practice',
 		canRepair: true
 	},
-	check({ items, group }) {
+	check({ items, group, style }) {
 		if (group?.moment === 'after sport') return []; // they come warm
 		const warmed = warmedBefore(items);
 		return items.flatMap(({ item, movement, form, blockId, startSeconds }, index) => {
@@ -33,6 +33,8 @@ export const warmBeforeDeep: Check = {
 			return [
 				{
 					message: `${movement.english} is deep and comes after only ${formatDuration(before)} of moving; ${formatDuration(WARM_AFTER_SECONDS)} are wanted before it`,
+					// where long quiet holds are the style, people warm up by staying
+					...(style.holding === 'quiet' ? { severity: 'note' as const } : {}),
 					where: { itemId: item.id, blockId, atSeconds: startSeconds },
 					cause: 'cold',
 					data: { movement: movement.slug, warmedSeconds: before, wantedSeconds: WARM_AFTER_SECONDS }

@@ -15,7 +15,7 @@ export interface TouchedMovement {
 
 /** A condition with its rules and everything in a catalogue that it touches. */
 export interface ConditionAccount extends Omit<Condition, 'provocations' | 'instead' | 'adjustment'> {
-	/** What makes forms fine that provoke nothing: "kneeling without padding: Kneel on a folded blanket." */
+	/** Says what makes forms fine that provoke nothing: "kneeling without padding: Kneel on a folded blanket." */
 	adjustment: string | null;
 	rules: string[];
 	movements: TouchedMovement[];

@@ -1,20 +1,10 @@
-import { legPair } from '../../anatomy';
-import { actionOf, modesOf } from '../form';
 import type { Caution, CautionAdvice, Form, Movement } from '../types';
-import type { GivenForm } from './given';
+import { givenForm } from './given';
 import { CONDITIONS, conditionOf, RESTS, type Condition, type Provocation } from './table';
-
-const given = (movement: Movement, form: Form): GivenForm => ({
-	movement,
-	form,
-	modes: modesOf(movement, form),
-	legs: legPair(actionOf(movement, form)),
-	pose: form.pose ?? movement.pose
-});
 
 /** Returns what in a form provokes a condition; empty where nothing does. */
 export function provokedBy(movement: Movement, form: Form, { provocations }: Condition): Provocation[] {
-	const it = given(movement, form);
+	const it = givenForm(movement, form);
 	return provocations.filter(({ provokes }) => provokes(it));
 }
 
@@ -24,7 +14,7 @@ export const formsWithin = (movement: Movement, caution: Caution): Form[] =>
 
 /** Returns the line that makes a movement fine for a person with a condition; undefined where none is needed. */
 const adjustmentOf = (movement: Movement, { adjustment }: Condition): string | undefined =>
-	adjustment && movement.forms.some((form) => adjustment.applies(given(movement, form)))
+	adjustment && movement.forms.some((form) => adjustment.applies(givenForm(movement, form)))
 		? adjustment.line
 		: undefined;
 

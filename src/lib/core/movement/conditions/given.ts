@@ -1,4 +1,5 @@
-import type { HipAngles, LegAction, MuscleGroup, Tissue } from '../../anatomy';
+import { legPair, type HipAngles, type LegAction, type MuscleGroup, type Tissue } from '../../anatomy';
+import { actionOf, modesOf } from '../form';
 import type { Arms, Form, KitKind, Mode, Movement, Pose, Position, PropSite } from '../types';
 
 /** A form of a movement as a person with a condition would do it: in all of its modes, with what its legs do. */
@@ -9,6 +10,15 @@ export interface GivenForm {
 	legs: readonly LegAction[];
 	pose: Pose;
 }
+
+/** Returns a form as it is given: in one mode, or in all that it can be given in. */
+export const givenForm = (movement: Movement, form: Form, mode?: Mode): GivenForm => ({
+	movement,
+	form,
+	modes: mode ? [mode] : modesOf(movement, form),
+	legs: legPair(actionOf(movement, form)),
+	pose: form.pose ?? movement.pose
+});
 
 const LYING: ReadonlySet<Position> = new Set(['supine', 'wall-supine', 'prone', 'sidelying']);
 const ON_THE_BACK: ReadonlySet<Position> = new Set(['supine', 'wall-supine']);
