@@ -259,7 +259,7 @@ const COMMANDS: Record<string, (file: PlanFile, options: CliOptions) => number> 
 		]);
 		console.log(table(['at', 'movement', 'tiers', 'cautions', 'kit'], rows));
 		console.log(
-			'\nPain means stop, in the knee above all. After surgery or with leg symptoms the treating clinician decides.'
+			'\nPain means stop, in the knee above all. After a recent operation or with leg symptoms the treating clinician decides.'
 		);
 		return 0;
 	}

@@ -1,2 +1,3 @@
 export * from './analysis';
 export { planContext } from './context';
+export * from './lived';

@@ -95,6 +95,12 @@ export function kitNeeds(given: readonly KitDemand[], atHand: Record<KitKind, nu
 	});
 }
 
+/** Returns whether the kit at hand, with what stands in for it, suffices for so many people in a form. */
+export const kitSuffices =
+	(atHand: Record<KitKind, number>, people: number) =>
+	(form: Form): boolean =>
+		kitNeeds([{ form, people }], atHand).every(({ missing }) => missing === 0);
+
 /** Takes what can stand in for missing pieces out of what is left over. */
 function takeStandIns(kit: KitKind, short: number, spare: Record<KitKind, number>): StandIn[] {
 	const standIns: StandIn[] = [];

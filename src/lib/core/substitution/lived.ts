@@ -9,6 +9,7 @@ import {
 	type Form,
 	type Movement
 } from '../movement';
+import { kitAtHand, kitSuffices } from './kit';
 import { formForTier, givenInstead, isNoHarder, isSuitable, mostIntensity, suits } from './suits';
 import type { Shared, Who } from './ways';
 
@@ -48,7 +49,9 @@ export function doneBy({ movement, item }: Shared, who: Who, group: Group, find:
 		case 'other form':
 			return { ...same, form: formOf(movement, verdict.form)! };
 		case 'instead': {
-			const other = givenInstead(movement, item.form, who.caution, find);
+			const people = group.cautions.find(({ caution }) => caution === who.caution)?.people ?? 1;
+			const enough = kitSuffices(kitAtHand(group), people);
+			const other = givenInstead(movement, item.form, who.caution, find, enough);
 			return other ? { ...other, waits: false } : same;
 		}
 		case 'clinician':

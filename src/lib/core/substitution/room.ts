@@ -3,7 +3,7 @@ import type { Group, Tier } from '../group';
 import type { Caution, FindMovement, FormId, KitKind } from '../movement';
 import type { KitUse } from '../plan';
 import { cuesFor, type TeachingStyle } from '../style';
-import { kitAtHand, shortageInWords, type KitNeed } from './kit';
+import { kitAtHand, kitSuffices, shortageInWords, type KitNeed } from './kit';
 import { givenInstead, suits } from './suits';
 import { kitOfWays, waysAt } from './ways';
 
@@ -126,7 +126,7 @@ function cautionLines({ item, movement }: TimedItem, group: Group, find: FindMov
 		const verdict = suits(movement, item.form, caution);
 		if (verdict.kind === 'fine') return [];
 		const form = verdict.kind === 'other form' ? verdict.form : null;
-		const other = givenInstead(movement, item.form, caution, find);
+		const other = givenInstead(movement, item.form, caution, find, kitSuffices(kitAtHand(group), people));
 		return [
 			{
 				caution,

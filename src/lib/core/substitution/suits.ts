@@ -12,6 +12,7 @@ import {
 	type FormId,
 	type Movement
 } from '../movement';
+import { STRENGTH_FROM_EFFORT } from '../rules';
 
 /** The consequence of a caution for a movement in one of its forms. */
 export type Suits =
@@ -69,25 +70,35 @@ export interface StandInMovement {
 
 /**
  * Returns what a person with a caution gets while the room does a form of a movement that does not suit them: what the
- * caution names, else what the table of conditions names, else a rest; the first that suits and is no harder.
+ * caution names, else what the table of conditions names, else a rest; the first that suits and is no harder, and one that
+ * strengthens where the room does.
+ *
+ * @param mayUse whether the kit suffices for a form
  */
 export function givenInstead(
 	movement: Movement,
 	form: FormId,
 	caution: Caution,
-	find: FindMovement
+	find: FindMovement,
+	mayUse: (form: Form) => boolean = () => true
 ): StandInMovement | null {
 	const verdict = suits(movement, form, caution);
 	if (verdict.kind !== 'instead') return null;
 	const given = formOf(movement, form) ?? usualForm(movement);
-	const named = [verdict.instead, ...conditionOf(caution).instead(movement.position), ...RESTS];
-	for (const slug of named) {
-		const other = slug === movement.slug ? undefined : find(slug);
-		const fits = (one: Form) => isSuitable(other!, one, caution) && isNoHarder(one, given);
-		const best = other && [usualForm(other), ...other.forms.toReversed()].find(fits);
-		if (best) return { movement: other!, form: best };
-	}
-	return null;
+	const fits = (other: Movement, form: Form, leastEffort: number) =>
+		form.effort >= leastEffort && isSuitable(other, form, caution) && isNoHarder(form, given) && mayUse(form);
+	const firstOf = (slugs: readonly string[], leastEffort: number): StandInMovement | null => {
+		for (const slug of slugs) {
+			const other = slug === movement.slug ? undefined : find(slug);
+			const best =
+				other && [usualForm(other), ...other.forms.toReversed()].find((one) => fits(other, one, leastEffort));
+			if (best) return { movement: other, form: best };
+		}
+		return null;
+	};
+	const named = [verdict.instead, ...conditionOf(caution).instead(movement.position)];
+	const working = given.effort >= STRENGTH_FROM_EFFORT ? firstOf(named, STRENGTH_FROM_EFFORT) : null;
+	return working ?? firstOf([...named, ...RESTS], 0);
 }
 
 /** Why something cannot be given to a room. */

@@ -10,7 +10,7 @@ import {
 	type Movement
 } from '../movement';
 import type { Item } from '../plan';
-import { kitAtHand, kitNeeds, type KitNeed } from './kit';
+import { kitAtHand, kitNeeds, kitSuffices, type KitNeed } from './kit';
 import { formForTier, givenInstead, mostIntensity, suits } from './suits';
 
 /** A kind of person in a room: of a tier, or with a caution. */
@@ -41,7 +41,7 @@ export function waysAt(
 	atHand: Record<KitKind, number> = kitAtHand(group)
 ): ItemVariant[] {
 	const { movement, item } = shared;
-	const beside = besideTheClass(shared, group, find);
+	const beside = besideTheClass(shared, group, find, atHand);
 	const people = { ...peopleByTier(group, regionOf(movement)) };
 	let apart = beside.reduce((sum, way) => sum + way.people, 0);
 	for (const tier of [...TIERS].sort((a, b) => people[b] - people[a])) {
@@ -66,7 +66,12 @@ export function waysAt(
 }
 
 /** Returns the variants for people with a caution that does not allow the item, unless the teacher keeps the item for them. */
-function besideTheClass({ movement, item }: Shared, group: Group, find: FindMovement): ItemVariant[] {
+function besideTheClass(
+	{ movement, item }: Shared,
+	group: Group,
+	find: FindMovement,
+	atHand: Record<KitKind, number>
+): ItemVariant[] {
 	return group.cautions.flatMap(({ caution, people }): ItemVariant[] => {
 		if (item.confirmed?.some((c) => c.caution === caution)) return [];
 		const verdict = suits(movement, item.form, caution);
@@ -74,7 +79,7 @@ function besideTheClass({ movement, item }: Shared, group: Group, find: FindMove
 			const form = movement.forms.find(({ id }) => id === verdict.form);
 			return form ? [{ who: { caution }, people, movement, form }] : [];
 		}
-		const other = givenInstead(movement, item.form, caution, find);
+		const other = givenInstead(movement, item.form, caution, find, kitSuffices(atHand, people));
 		return other ? [{ who: { caution }, people, ...other }] : [];
 	});
 }

@@ -10,3 +10,4 @@ export * from './keyed';
 export * from './score-drawing';
 export * from './together';
 export * from './led-score';
+export * from './lived-view';

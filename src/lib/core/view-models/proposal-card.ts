@@ -5,6 +5,7 @@ import type { Proposal, Worth } from '../propose';
 import { SECTION_NAME } from '../plan';
 import { percentOf } from './before-after';
 import { miniScore, type MiniScore } from './mini-score';
+import { livedLines } from './lived-view';
 import { classRing, type RingSector } from './ring';
 import { score } from './score';
 
@@ -24,6 +25,8 @@ export interface ProposalCard {
 	}[];
 	/** Story of the class after that, a few lines. */
 	story: string[];
+	/** The class as each kind of people lives it, one line each. */
+	lived: string[];
 	/** Score by the parts of the objective, largest first; parts without effect are missing. */
 	costs: { label: string; points: string }[];
 }
@@ -93,6 +96,7 @@ export function proposalCard(
 			})),
 		// the first line says what it is about
 		story: proposed.story.slice(1),
+		lived: livedLines(analysis),
 		costs: (Object.keys(PART_WORDS) as (keyof Worth['parts'])[])
 			.map((part) => ({ label: PART_WORDS[part], points: proposed.worth.parts[part] }))
 			.filter(({ points }) => Math.abs(points) >= LEAST_POINTS)

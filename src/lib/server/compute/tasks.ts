@@ -8,6 +8,8 @@ import { analysePlan, effortOfAnalysis, planContext, type Analysis } from '../..
 import {
 	changesInWords,
 	ladderLines,
+	livedViews,
+	type LivedView,
 	percentOf,
 	runningOrder,
 	plannedVsActual,
@@ -117,6 +119,9 @@ function room(input: PlanInput): RoomSheet {
 	const group = groupToday(input.group, input.plan.here);
 	return roomSheet(read.context.items, group, catalogue.find, styleOf(input.plan.style));
 }
+
+/** Returns the class as each kind of people lives it. */
+const lived = (input: PlanInput): LivedView[] => livedViews(analysis(input).analysis);
 
 /** The class card for the teacher's hand. */
 function classCard(input: PlanInput) {
@@ -270,6 +275,7 @@ export const TASKS = {
 	timeOfLed,
 	cards,
 	room,
+	lived,
 	script,
 	drawings,
 	outcome,

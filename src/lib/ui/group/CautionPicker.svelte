@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { cautionChoices, type Caution } from '$lib/core/movement';
 	import { ComboBox } from 'carbon-components-svelte';
+	import { tick } from 'svelte';
 
 	/** Offers the cautions that are not chosen yet, searched by any part of their words. */
 	interface Props {
@@ -13,7 +14,13 @@
 
 	const id = $props.id();
 	const items = $derived(cautionChoices(taken));
-	let box = $state<ComboBox>();
+
+	/** A fresh field after each choice, with the focus where it was. */
+	async function pick(caution: Caution) {
+		onpick(caution);
+		await tick();
+		document.getElementById(id)?.focus();
+	}
 
 	const holds = (item: { text: string }, typed: string) =>
 		typed
@@ -22,17 +29,15 @@
 			.every((word) => item.text.toLowerCase().includes(word));
 </script>
 
-<ComboBox
-	{id}
-	bind:this={box}
-	size="sm"
-	labelText={label}
-	{hideLabel}
-	placeholder="Type or choose"
-	{items}
-	shouldFilterItem={holds}
-	on:select={({ detail }) => {
-		onpick(detail.selectedId as Caution);
-		box?.clear({ focus: false });
-	}}
-/>
+{#key taken.length}
+	<ComboBox
+		{id}
+		size="sm"
+		labelText={label}
+		{hideLabel}
+		placeholder="Type or choose"
+		{items}
+		shouldFilterItem={holds}
+		on:select={({ detail }) => void pick(detail.selectedId as Caution)}
+	/>
+{/key}

@@ -14,7 +14,8 @@
 </script>
 
 <p class="quiet">
-	What and how many; no name, no diagnosis. After surgery or with leg symptoms the treating clinician decides.
+	What and how many; no name, no diagnosis. In the first months after an operation and with leg symptoms the
+	treating clinician decides.
 </p>
 <ul>
 	{#each cautions as known, index (index)}

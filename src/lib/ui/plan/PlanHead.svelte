@@ -177,6 +177,7 @@
 		{/if}
 		<a href="/plan/{planId}/print">Class card</a>
 		<a href="/plan/{planId}/room">Room sheet</a>
+		<a href="/plan/{planId}/people">Each person</a>
 		<a href="/plan/{planId}/taught">How it went</a>
 		<a href="/plan/{planId}/compare">Compare</a>
 		<a href="/plan/{planId}/file" download>Save as file</a>

@@ -41,6 +41,12 @@
 						{#each card.story as line, index (index)}<li>{line}</li>{/each}
 					</ul>
 				{/if}
+				{#if card.lived.length}
+					<svelte:element this={`h${level + 1}`} class="part">As each person does it</svelte:element>
+					<ul class="story">
+						{#each card.lived as line, index (index)}<li>{line}</li>{/each}
+					</ul>
+				{/if}
 				<dl>
 					{#each figuresOf(proposal) as { label, value }, index (index)}
 						<div>

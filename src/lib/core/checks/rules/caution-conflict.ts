@@ -1,4 +1,13 @@
-import { givenInstead, refusal, substitutes, suits, formForRoom, formSuiting } from '../../substitution';
+import {
+	givenInstead,
+	kitAtHand,
+	kitSuffices,
+	refusal,
+	substitutes,
+	suits,
+	formForRoom,
+	formSuiting
+} from '../../substitution';
 import { HIP_TESTS, testWithCaution } from '../../hip-tests';
 import { blocksOf, newItem, type Item, type TestBlock } from '../../plan';
 import type { Group } from '../../group';
@@ -42,7 +51,8 @@ const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, it
 		const other =
 			verdict.kind === 'other form'
 				? `the ${verdict.form} form`
-				: (givenInstead(movement, item.form, caution, find)?.movement.english ?? verdict.instead);
+				: (givenInstead(movement, item.form, caution, find, kitSuffices(kitAtHand(group), people))?.movement
+						.english ?? verdict.instead);
 		const words =
 			refused === 'no substitute'
 				? 'there is no alternative for them'

@@ -1,4 +1,5 @@
 import { legPair, type HipAngles, type LegAction, type MuscleGroup, type Tissue } from '../../anatomy';
+import { usualUnitSeconds } from '../dose';
 import { actionOf, modesOf } from '../form';
 import type { Arms, Form, KitKind, Mode, Movement, Pose, Position, PropSite } from '../types';
 
@@ -85,13 +86,10 @@ export const isTurnedClosed = ({ movement, form }: GivenForm): boolean =>
 /** Whether it can be held hard for a while: close to the most that the muscles can do. */
 export const isHeldHard = (given: GivenForm, fromSeconds: number): boolean =>
 	given.form.effort >= 3 && isHeld(given) && heldSeconds(given.form) >= fromSeconds;
-const BREATH_SECONDS = 5;
 const heldSeconds = ({ dose }: Form): number =>
-	dose.unit === 'seconds' || dose.unit === 'counts'
-		? dose.usual
-		: dose.unit === 'breaths'
-			? dose.usual * BREATH_SECONDS
-			: 0;
+	dose.unit === 'repetitions' || dose.unit === 'rounds'
+		? 0
+		: dose.usual * usualUnitSeconds(dose, 'isometric');
 
 /** Whether a foot stands on something. */
 export const stepsUp = (given: GivenForm): boolean =>

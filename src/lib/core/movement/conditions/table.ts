@@ -176,7 +176,11 @@ export const CONDITIONS: readonly Condition[] = [
 		},
 		advice: 'Less bend and no turn in the knee; heel nearer, padding behind the knee.',
 		instead: (p) =>
-			p === 'seated' ? ['straight-leg-wipers', 'seated-quiet'] : ['bridge-lift', 'supine-heel-pivot'],
+			p === 'seated'
+				? ['straight-leg-wipers', 'sidelying-parallel-lift', 'seated-quiet']
+				: p === 'standing'
+					? ['standing-leg-back', 'bridge-lift', 'supine-heel-pivot']
+					: ['bridge-lift', 'supine-heel-pivot'],
 		source: PRACTICE
 	},
 	{

@@ -2,7 +2,7 @@ import type { Group } from '../../group';
 import { FORM_IDS, formOf, SITS_OUT, type Form, type Movement } from '../../movement';
 import type { SectionKind } from '../../plan';
 import { isPassiveStretch } from '../../rules';
-import { suits } from '../../substitution';
+import { suits, type Suits } from '../../substitution';
 import { Kinds, traitsOf, type Traits } from '../model';
 import { nearest } from '../pool/nearest';
 import type { BlockLoad, BlockOption } from '../pool/options';
@@ -24,9 +24,16 @@ export interface Candidate {
 	sets: number;
 	/** The part of the group that does something else beside the class, for a caution. */
 	besideShare: number;
+	/** Whether it may be the peak: hardly anybody would sit it out. */
+	mayPeak: boolean;
 	/** How hard its work is, and what each second of it holds long. */
 	load: Pick<BlockLoad, 'effort' | 'lengthens'>;
 }
+
+/** The largest part of a group that does another movement at the peak, or at an item longer than this. Common practice, no source. */
+const SITS_OUT_AT_MOST = { share: 1 / 8, longSeconds: 120 };
+/** With fewer movements for the peak than this there is nothing to choose from. */
+const FEWEST_PEAKS = 6;
 
 /** Everything that may be put into a class for these people, with where it belongs. */
 export function candidatesOf(
@@ -38,6 +45,7 @@ export function candidatesOf(
 ): { candidates: Candidate[]; kinds: Kinds } {
 	const { group, find } = context;
 	const kinds = new Kinds([...there, ...options.map(({ item }) => item.movement)].map((slug) => find(slug)!));
+	const isAsked = (slug: string) => wishes.must?.includes(slug) || wishes.toward === slug;
 	const candidates = options.flatMap((option): Candidate[] => {
 		const { item } = option;
 		const movement = find(item.movement)!;
@@ -48,6 +56,8 @@ export function candidatesOf(
 		if (wishes.mostNew === 0 && option.isNew && !wishes.must?.includes(movement.slug)) return [];
 		if (group.moment === 'before sport' && isPassiveStretch(form, item.mode)) return [];
 		const workSeconds = option.workSeconds[option.usual]!;
+		const mayPeak = isAsked(movement.slug) || sitsOutShare(movement, form, group) <= SITS_OUT_AT_MOST.share;
+		if (!mayPeak && workSeconds > SITS_OUT_AT_MOST.longSeconds) return [];
 		return [
 			{
 				option,
@@ -58,11 +68,18 @@ export function candidatesOf(
 				seconds: workSeconds + option.load.aroundSeconds,
 				sets: movement.sets?.usual ?? 1,
 				besideShare: besideShare(movement, form, group),
+				mayPeak,
 				load: option.load
 			}
 		];
 	});
-	return { candidates, kinds };
+	const peaks = new Set(
+		candidates.filter((c) => c.mayPeak && c.sections.has('peak')).map((c) => c.traits.movement.slug)
+	);
+	return {
+		candidates: peaks.size >= FEWEST_PEAKS ? candidates : candidates.map((c) => ({ ...c, mayPeak: true })),
+		kinds
+	};
 }
 
 /** Returns the candidate that closes a class, with the dose nearest to the given seconds. */
@@ -80,12 +97,21 @@ export function closing(candidate: Candidate, wantedSeconds: number): Candidate 
 }
 
 /** The part of a group that a caution keeps from a form: they do something else beside the class. */
-export function besideShare(movement: Movement, { id }: Form, { cautions, size }: Group): number {
+export const besideShare = (movement: Movement, form: Form, group: Group): number =>
+	shareWith(movement, form, group, ({ kind }) => kind !== 'fine' && kind !== 'in this form');
+
+/** The part of a group that does another movement: no form of this one suits them. */
+const sitsOutShare = (movement: Movement, form: Form, group: Group): number =>
+	shareWith(movement, form, group, ({ kind }) => kind === 'instead' || kind === 'clinician');
+
+function shareWith(
+	movement: Movement,
+	{ id }: Form,
+	{ cautions, size }: Group,
+	counts: (verdict: Suits) => boolean
+): number {
 	let people = 0;
-	for (const own of cautions) {
-		if (SITS_OUT.has(own.caution)) continue;
-		const { kind } = suits(movement, id, own.caution);
-		if (kind !== 'fine' && kind !== 'in this form') people += own.people;
-	}
+	for (const { caution, people: own } of cautions)
+		if (!SITS_OUT.has(caution) && counts(suits(movement, id, caution))) people += own;
 	return size > 0 ? Math.min(1, people / size) : 0;
 }

@@ -83,6 +83,7 @@ function unitOf(block: Block, base: ClassPlan, context: ProposeContext, kinds: K
 			sets: 1,
 			// it stays, whoever does something else
 			besideShare: 0,
+			mayPeak: true,
 			load
 		};
 		return { candidate, sets: setsOf(item.dose) };

@@ -107,8 +107,8 @@ export function buildPools(
 	const into = (kind: SectionKind) => (candidate: Candidate) => candidate.sections.has(kind);
 	const builds = ({ traits }: Candidate, many: boolean) =>
 		traits.form.intensity <= BUILD_INTENSITY && (many || !traits.rest || traits.reset);
-	const peaks = ({ traits, sections }: Candidate, many: boolean) =>
-		sections.has('peak') || many || traits.strong;
+	const peaks = ({ traits, sections, mayPeak }: Candidate, many: boolean) =>
+		mayPeak && (sections.has('peak') || many || traits.strong);
 	const each = (key: 'warm' | 'peak' | 'release', may: (candidate: Candidate, many: boolean) => boolean) =>
 		themes.flatMap((theme, t) => lines(theme[key], t, may));
 	return {
@@ -120,7 +120,7 @@ export function buildPools(
 			settle: metFirst(candidates.filter(into('settle'))),
 			warm: metFirst(candidates.filter(into('warm'))),
 			build: candidates.filter(into('build')),
-			peak: candidates.filter(into('peak')),
+			peak: candidates.filter((c) => c.mayPeak && c.sections.has('peak')),
 			release: metFirst(candidates.filter(into('release'))),
 			rest: metFirst(candidates.filter(into('rest'))).map((own) => closing(own, closingSeconds))
 		},

@@ -15,6 +15,7 @@ import {
 	type SectionKind
 } from '../../plan';
 import { holdUnit, styleOf } from '../../style';
+import { itemKit } from '../../substitution';
 import { effortOfWork } from '../../training-load';
 import { endsUpright, mayStandIn } from './roles';
 import type { ProposeContext, Wishes } from './types';
@@ -79,6 +80,10 @@ export function optionsFor(base: ClassPlan, wishes: Wishes, context: ProposeCont
 	return [...options, ...rests.filter((_, i) => lacking[i] === fewest)];
 }
 
+/** Whether pieces are missing that nothing stands in for, though it might be done without. */
+const lacksKit = (movement: Movement, item: Item, { group, find }: ProposeContext): boolean =>
+	itemKit({ movement, item }, group, find).some(({ missing }) => missing > 0);
+
 /** How many kinds of kit do not suffice for an option. */
 function kitLacking({ item, amounts, usual }: BlockOption, base: ClassPlan, context: ProposeContext): number {
 	const block = withAmount(item, 'a', amounts[usual]!, 'left');
@@ -113,6 +118,8 @@ function readOptions(
 				const belongs = mayStandIn({ movement, form, mode }, context.group, style);
 				const sections = asWished(belongs, movement.slug, wishes);
 				if (wishes.only && sections.size === 0) continue;
+				if (checks.has('kit-shortage') && lacksKit(movement, withAmount(item, 'a', 1, 'left'), context))
+					continue;
 				const option = readItem(item, movement, form, mode, base, context, checks);
 				if (option) options.push({ ...option, sections });
 			}

@@ -34,7 +34,7 @@
 			{#if data.group.cautions.length}
 				In the room: {data.group.cautions.map((c) => `${c.caution} (${c.people})`).join(', ')}.
 			{/if}
-			After surgery or with leg symptoms the treating clinician decides.
+			After a recent operation or with leg symptoms the treating clinician decides.
 		</Care>
 
 		<PrintTable>

@@ -17,9 +17,13 @@
 			<p>
 				{group.name}{data.day ? `, ${data.day}` : ''}: {group.size} people.
 				<a class="screen" href="/plan/{data.id}#here">Who is here today</a>
+				<a class="screen" href="/plan/{data.id}/people">As each person does it</a>
 			</p>
 		</header>
-		<Care>After surgery or with leg symptoms nothing is proposed here: the treating clinician decides.</Care>
+		<Care
+			>In the first months after an operation and with leg symptoms nothing is proposed here: the treating
+			clinician decides.</Care
+		>
 
 		<section aria-labelledby="kit-title">
 			<h2 id="kit-title">Kit</h2>
