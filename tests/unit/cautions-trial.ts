@@ -6,18 +6,12 @@
 import { findMovement } from '../../src/lib/catalogue';
 import { analysePlan } from '../../src/lib/core/analysis';
 import { newGroup, PRESETS, type Group } from '../../src/lib/core/group';
-import {
-	CLINICIAN_DECIDES,
-	conditionOf,
-	provokedBy,
-	SITS_OUT,
-	type Caution
-} from '../../src/lib/core/movement';
+import { conditionOf, provokedBy, SITS_OUT, type Caution } from '../../src/lib/core/movement';
 import { isPeak } from '../../src/lib/core/rules';
 import { doneBy, itemKit } from '../../src/lib/core/substitution';
 import { ask, contextFor, proposedAnew } from './propose-asked';
 
-/** What went wrong in a proposal, by its kind. */
+/** Kinds of faults in a proposal. */
 export const FAULTS = ['handed', 'nothing to do', 'sits the peak out', 'kit'] as const;
 export type TrialFault = (typeof FAULTS)[number];
 
@@ -25,7 +19,7 @@ const MINUTES = [30, 45, 60];
 /** Of ten; the second kind is over an eighth. */
 const PEOPLE = [1, 2];
 
-/** What a class may hold does not hang on how long it is sought. */
+/** A short search: which items are allowed does not depend on its length. */
 const HASTY = { roughSteps: 60, starts: 1, steps: 300, mostStarts: 2 };
 
 const groupWith = (caution: Caution, seed: number): Group => ({

@@ -12,10 +12,10 @@ import { analysePlan, type Analysis } from './analysis';
 export interface LivedRow {
 	itemId: string;
 	atSeconds: number;
-	/** What the room does, and in which form. */
+	/** The movement and the form of the room. */
 	english: string;
 	form: string;
-	/** What they do; null where it is the same. */
+	/** Theirs; null where it is the same. */
 	own: { english: string; form: string; how: string } | null;
 	/** Their clinician has to decide. */
 	waits: boolean;
@@ -58,7 +58,7 @@ const BODY_CHECKS: ReadonlySet<string> = new Set([
 	'direction-short'
 ]);
 
-/** From so many visits of one movement, or this share of the work, it is too much of one thing. Common practice, no source. */
+/** Visits of one movement, and its share of the work, from which it is too much of one thing. Common practice, no source. */
 const SAME_AGAIN = { visits: 4, share: 0.3 };
 /** Less than this share of the strength of the room is too little; where the room has enough to speak of it. Common practice, no source. */
 const STRENGTH = { leastShare: 0.6, fromSeconds: 120 };

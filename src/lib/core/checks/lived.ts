@@ -24,7 +24,7 @@ export interface SumRule {
 	mostSeconds: number;
 	/** Seconds of an item that count. */
 	seconds: (taught: TimedItem) => number;
-	/** What helps. */
+	/** A sentence that helps. */
 	advice: string;
 }
 

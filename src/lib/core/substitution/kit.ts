@@ -95,7 +95,7 @@ export function kitNeeds(given: readonly KitDemand[], atHand: Record<KitKind, nu
 	});
 }
 
-/** Returns whether the kit at hand, with what stands in for it, suffices for so many people in a form. */
+/** Returns whether the kit at hand, with what stands in for it, suffices for a number of people in a form. */
 export const kitSuffices =
 	(atHand: Record<KitKind, number>, people: number) =>
 	(form: Form): boolean =>

@@ -23,7 +23,7 @@ export function othersIn(group: Group): { who: Who; people: number }[] {
 	];
 }
 
-/** What a person does at an item. */
+/** The movement and form of a person at an item. */
 export interface DoneInstead {
 	movement: Movement;
 	form: Form;

@@ -161,7 +161,9 @@
 					</li>
 				{/each}
 			</ul>
-			<p class="quiet">After a recent operation or with leg symptoms the treating clinician decides. Pain means stop.</p>
+			<p class="quiet">
+				After a recent operation or with leg symptoms the treating clinician decides. Pain means stop.
+			</p>
 		{/if}
 	</section>
 </div>

@@ -34,7 +34,7 @@
 				<div class="short">
 					<Ring sectors={shown.ring} size={120} label="Balance of what they do" />
 					<dl>
-						{#each shown.facts as { label, value } (label)}
+						{#each shown.facts as { label, value }, index (index)}
 							<div>
 								<dt>{label}</dt>
 								<dd>{value}</dd>
