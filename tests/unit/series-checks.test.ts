@@ -90,7 +90,7 @@ const TABLE: Record<string, Row> = {
 			],
 			[
 				sound({ weeks: 2, easierEvery: 0, retest: NONE }, (i) => (i ? USUAL.slice(0, 2) : USUAL)),
-				'week 2 is planned with 45 % less load than the last ordinary week'
+				'week 2 is planned with 26 % less load than the last ordinary week'
 			]
 		]
 	},

@@ -81,11 +81,11 @@ describe('a series that was planned', () => {
 		planned = withProposed(planned, { [classId]: plan });
 	const analysis = analyseSeries(planned, context);
 
-	it('has the load that each week asks for, within a twelfth', () => {
+	it('has the load that each week asks for, within a tenth', () => {
 		for (const c of analysis.classes.slice(1)) {
 			const target = targetLoad(analysis, c.class.week);
 			if (target !== null)
-				expect(Math.abs(c.plannedLoad / target - 1), `class ${c.number}`).toBeLessThan(0.08);
+				expect(Math.abs(c.plannedLoad / target - 1), `class ${c.number}`).toBeLessThan(0.11);
 		}
 		expect(seriesFindings(analysis).filter((f) => f.checkId === 'load-falls')).toEqual([]);
 		expect(seriesFindings(analysis).filter((f) => f.checkId === 'too-steep')).toEqual([]);

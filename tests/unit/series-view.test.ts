@@ -158,16 +158,23 @@ describe('the charts and the tables behind them', () => {
 		]);
 	});
 
-	it('give load, monotony and strain, the same in the chart and in the table', () => {
+	it('give load, and monotony and strain only where a week has three classes or more', () => {
 		const analysis = read(lamp);
-		const { load, strain, table } = loadLines(analysis);
-		for (const [i, row] of table.rows.entries()) {
-			expect(row[2]).toBe(String(load[i]));
-			expect(row[5]).toBe(String(Math.round(strain[i]!)));
-		}
+		const { load, table, hasMonotony } = loadLines(analysis);
+		expect([hasMonotony, table.head.length]).toEqual([false, 4]);
+		for (const [i, row] of table.rows.entries()) expect(row[2]).toBe(String(load[i]));
 		expect(table.rows[3]![0]).toBe('4 (easier)');
 		const minutes = analysis.weeks[0]!.classes.reduce((sum, c) => sum + c.minutes, 0);
 		expect(table.rows[0]![1]).toBe(String(Math.round(minutes)));
+		const meetings = [1, 3, 5].map((weekday) => ({ weekday, startsAt: '07:00' }));
+		const thrice = filled(seriesOf({ weeks: 1, startsOn: '2026-11-02', meetings }), () =>
+			classWith(['clam'])
+		);
+		const lines = loadLines(analyseSeries(thrice, contextFor()));
+		expect(lines.table.rows[0]!.slice(4)).toEqual([
+			lines.monotony[0]!.toFixed(2),
+			String(Math.round(lines.strain[0]!))
+		]);
 	});
 
 	it('say so where every day is alike, and have no figure to draw there', () => {

@@ -82,11 +82,20 @@ describe('load of training', () => {
 });
 
 describe('effort of a class', () => {
-	it('rests for nothing, hangs for its intensity, works for twice of it', () => {
-		expect(effortOfWork('rest', 1)).toBe(0);
-		expect(effortOfWork('passive', 4)).toBe(4);
-		expect(effortOfWork('dynamic', 4)).toBe(8);
-		expect(effortOfWork('isometric', 5)).toBe(10);
+	it('is exertion and not depth: a deep passive lizard is light, the hardest press on a chair is hard', () => {
+		const worked = (slug: string, id: string, mode: 'passive' | 'active' | 'isometric') =>
+			effortOfWork(mode, findMovement(slug)!.forms.find((form) => form.id === id)!.effort, 25);
+		expect(effortOfWork('rest', 1, 60)).toBe(0);
+		expect(worked('frog', 'full', 'passive')).toBe(1);
+		expect(worked('chair-figure-four-press', 'stronger', 'isometric')).toBeGreaterThanOrEqual(5);
+		expect(worked('lizard', 'stronger', 'active')).toBeLessThanOrEqual(5);
+	});
+
+	it('grows with the effort of the form and with the length of a hold, and stays under ten', () => {
+		for (const effort of [0, 1, 2] as const)
+			expect(effortOfWork('dynamic', effort + 1, 20)).toBeGreaterThan(effortOfWork('dynamic', effort, 20));
+		expect(effortOfWork('isometric', 3, 45)).toBeGreaterThan(effortOfWork('isometric', 3, 20));
+		expect(effortOfWork('isometric', 3, 600)).toBeLessThanOrEqual(10);
 	});
 
 	it('is the mean over the seconds of the class, added up another way', () => {
@@ -103,7 +112,9 @@ describe('effort of a class', () => {
 			const entry = timeline.entries.find((e) => e.fromSeconds <= second && second < e.toSeconds)!;
 			const taught = analysis.context.items.find(({ item }) => item.id === entry.itemId);
 			const isWork = entry.phase === 'work' && taught;
-			sumOfSeconds += isWork ? effortOfWork(taught.item.mode, taught.form.intensity) : 1;
+			sumOfSeconds += isWork
+				? effortOfWork(taught.item.mode, taught.form.effort, entry.toSeconds - entry.fromSeconds)
+				: 1;
 		}
 		expect(effortOfAnalysis(analysis)).toBeCloseTo(sumOfSeconds / timeline.totalSeconds, 1);
 	});

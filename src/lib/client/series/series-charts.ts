@@ -7,14 +7,20 @@ import type { EChartsCoreOption } from 'echarts/core';
 
 /** The weeks of all charts stand in the same columns, one under the other; a narrow screen leaves less room at the left. */
 const gridFrom = (narrow: boolean) => ({ left: narrow ? 44 : 140, right: 48, top: 58, bottom: 28 });
-export function loadChart({ weeks, load, easier, strain }: WeekLines, narrow: boolean): EChartsCoreOption {
+export function loadChart(
+	{ weeks, load, easier, strain, hasMonotony }: WeekLines,
+	narrow: boolean
+): EChartsCoreOption {
 	return {
 		...baseOptions,
 		grid: gridFrom(narrow),
 		legend,
 		tooltip: { trigger: 'axis' },
 		xAxis: axis(weeks),
-		yAxis: [valueAxis('load, effort × minutes'), { ...valueAxis('strain'), splitLine: { show: false } }],
+		yAxis: [
+			valueAxis('load, effort × minutes'),
+			...(hasMonotony ? [{ ...valueAxis('strain'), splitLine: { show: false } }] : [])
+		],
 		series: [
 			{
 				type: 'bar',
@@ -37,15 +43,19 @@ export function loadChart({ weeks, load, easier, strain }: WeekLines, narrow: bo
 						: {}
 				}))
 			},
-			{
-				type: 'line',
-				name: 'Strain',
-				yAxisIndex: 1,
-				data: strain.map((value) => (value === null ? null : Math.round(value))),
-				symbol: 'diamond',
-				symbolSize: 8,
-				color: 'var(--fix)'
-			}
+			...(hasMonotony
+				? [
+						{
+							type: 'line',
+							name: 'Strain',
+							yAxisIndex: 1,
+							data: strain.map((value) => (value === null ? null : Math.round(value))),
+							symbol: 'diamond',
+							symbolSize: 8,
+							color: 'var(--fix)'
+						}
+					]
+				: [])
 		]
 	};
 }

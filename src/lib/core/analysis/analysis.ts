@@ -56,7 +56,7 @@ export function analysePlan(plan: ClassPlan, context: PlanContext, only?: Readon
 /** How hard a class is planned to be, 0-10. */
 export function effortOfAnalysis({ timeline, context }: Analysis): number {
 	const known = new Map(
-		context.items.map(({ item, form }) => [item.id, { mode: item.mode, intensity: form.intensity }])
+		context.items.map(({ item, form }) => [item.id, { mode: item.mode, effort: form.effort }])
 	);
 	return plannedEffort(timeline, (id) => known.get(id));
 }

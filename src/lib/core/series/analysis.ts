@@ -142,8 +142,9 @@ export function analyseSeries(planned: PlannedSeries, context: SeriesContext): S
 	const { series } = planned;
 	const scheduled = schedule(planned, context.knownBefore);
 	const back = carriedOver(planned);
+	const asReported = reportedAgainstPlanned(planned, context);
 	const classes = series.classes.map((c, i) =>
-		readClass(c, i + 1, planned, context, scheduled.get(c.id) ?? [], back.get(c.id) ?? [])
+		readClass(c, i + 1, planned, context, scheduled.get(c.id) ?? [], back.get(c.id) ?? [], asReported)
 	);
 	const orbit = sumOfOrbits(classes.flatMap(({ analysis }) => (analysis ? [analysis.orbit] : [])));
 	return {
@@ -157,19 +158,40 @@ export function analyseSeries(planned: PlannedSeries, context: SeriesContext): S
 	};
 }
 
+/** From this number of reports on, what the group says of its classes leads. Common practice, no source. */
+const FEWEST_REPORTS = 3;
+
+/**
+ * Returns by what factor the group's classes feel harder than planned, over all that have a report; 1 with fewer than
+ * {@link FEWEST_REPORTS}.
+ */
+function reportedAgainstPlanned({ series, plans, runs }: PlannedSeries, context: SeriesContext): number {
+	let [reports, said, worked] = [0, 0, 0];
+	for (const { id } of series.classes) {
+		const effort = runs[id]?.effort;
+		const plan = plans[id];
+		if (effort === null || effort === undefined || !plan) continue;
+		reports += 1;
+		said += effort;
+		worked += planFacts(plan, context).effort;
+	}
+	return reports >= FEWEST_REPORTS && worked > 0 ? said / worked : 1;
+}
+
 function readClass(
 	c: SeriesClass,
 	number: number,
 	{ series, plans, runs }: PlannedSeries,
 	context: SeriesContext,
 	given: readonly GivenRung[],
-	back: readonly string[]
+	back: readonly string[],
+	asReported: number
 ): ClassAnalysis {
 	const plan = plans[c.id] ?? null;
 	const run = runs[c.id] ?? null;
 	const facts = plan && planFacts(plan, context);
 	const minutes = run?.minutes ?? (facts ? facts.analysis.timeline.totalSeconds / 60 : 0);
-	const effort = run?.effort ?? facts?.effort ?? 0;
+	const effort = run?.effort ?? (facts ? Math.min(10, facts.effort * asReported) : 0);
 	return {
 		class: c,
 		run,
@@ -272,6 +294,9 @@ function changeAgainst(before: WeekAnalysis, classes: readonly ClassAnalysis[]):
 	return changePercent(sum(before.classes), sum(classes));
 }
 
+/** With fewer classes a week the days of rest decide, whatever is done. Common practice, no source. */
+const FEWEST_FOR_MONOTONY = 3;
+
 function readWeek(
 	number: number,
 	monday: string,
@@ -295,8 +320,9 @@ function readWeek(
 		easier,
 		load,
 		plannedLoad: weeklyLoad(classes.map((c) => c.plannedLoad)),
-		monotony: monotony(daily),
-		strain: strain(daily),
+		...(classes.length >= FEWEST_FOR_MONOTONY
+			? { monotony: monotony(daily), strain: strain(daily) }
+			: { monotony: null, strain: null }),
 		changePercent: ordinary === null || load === 0 ? null : changeAgainst(ordinary, classes),
 		orbit,
 		balance: balance(orbit, group.targets),

@@ -11,8 +11,8 @@ export const LOAD = {
 	upPercent: 6,
 	/** Load of an easier week as a share of the last ordinary one. */
 	easier: 0.72,
-	/** So far from its target a class is on it. */
-	slack: 0.014,
+	/** A load within this share of its target is on target. */
+	slack: 0.1,
 	/** Ordinary weeks that rise by less than this stay where they are, percent. */
 	leastUpPercent: 3
 } as const;

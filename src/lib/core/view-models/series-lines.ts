@@ -105,36 +105,43 @@ export interface WeekLines {
 	weeks: string[];
 	load: number[];
 	easier: boolean[];
+	/** Whether some week has enough classes for monotony and strain. */
+	hasMonotony: boolean;
 	monotony: (number | null)[];
 	strain: (number | null)[];
 	table: ChartTable;
 }
 
-/** Load, monotony and strain by week, as the lines of a chart. */
+/** Load by week, and monotony and strain where some week has enough classes for them, as the lines of a chart. */
 export function loadLines({ weeks }: SeriesAnalysis): WeekLines {
 	const finite = (value: number | null) => (value !== null && Number.isFinite(value) ? value : null);
+	const hasMonotony = weeks.some(({ monotony }) => monotony !== null);
 	return {
 		weeks: weeks.map(({ number }) => `Week ${number}`),
 		load: weeks.map(({ load }) => Math.round(load)),
 		easier: weeks.map(({ easier }) => easier),
+		hasMonotony,
 		monotony: weeks.map(({ monotony }) => finite(monotony)),
 		strain: weeks.map(({ strain }) => finite(strain)),
 		table: {
-			head: ['Week', 'Minutes', 'Load', 'Change', 'Monotony', 'Strain'],
+			head: ['Week', 'Minutes', 'Load', 'Change', ...(hasMonotony ? ['Monotony', 'Strain'] : [])],
 			rows: weeks.map((week) => [
 				`${week.number}${week.easier ? ' (easier)' : ''}`,
 				whole(week.classes.reduce((sum, { minutes }) => sum + minutes, 0)),
 				whole(week.load),
 				week.changePercent === null ? '' : `${Math.round(week.changePercent)} %`,
-				week.monotony === null
-					? ''
-					: Number.isFinite(week.monotony)
-						? week.monotony.toFixed(2)
-						: 'every day the same',
-				week.strain === null ? '' : Number.isFinite(week.strain) ? whole(week.strain) : ''
+				...(hasMonotony ? monotonyCells(week) : [])
 			])
 		}
 	};
+}
+
+function monotonyCells({ monotony, strain }: WeekAnalysis): string[] {
+	const isFinite = (value: number | null): value is number => value !== null && Number.isFinite(value);
+	return [
+		isFinite(monotony) ? monotony.toFixed(2) : monotony === null ? '' : 'every day the same',
+		isFinite(strain) ? whole(strain) : ''
+	];
 }
 
 /** The balance of each week as bars. */

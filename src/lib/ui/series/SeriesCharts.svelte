@@ -48,8 +48,8 @@
 		<p><a href="/group/{groupId}/check-in?test={test}">Count the group in the test of this series</a></p>
 	</section>
 	<Chart
-		title="Load and strain of the weeks"
-		label="Load of each week as a bar, strain as a line"
+		title={load.hasMonotony ? 'Load and strain of the weeks' : 'Load of the weeks'}
+		label={load.hasMonotony ? 'Load of each week as a bar, strain as a line' : 'Load of each week as a bar'}
 		option={loadChart(load, narrow.current)}
 		table={load.table}
 	/>
@@ -60,13 +60,15 @@
 		table={balance.table}
 		height="16rem"
 	/>
-	<Chart
-		title="Monotony"
-		label="Monotony of each week against the usual warning at 2"
-		option={monotonyChart(load, narrow.current)}
-		table={load.table}
-		height="11rem"
-	/>
+	{#if load.hasMonotony}
+		<Chart
+			title="Monotony"
+			label="Monotony of each week against the usual warning at 2"
+			option={monotonyChart(load, narrow.current)}
+			table={load.table}
+			height="11rem"
+		/>
+	{/if}
 	{#if tissues.tissues.length}
 		<Chart
 			title="Minutes held long, by tissue and week (one leg; five are the weekly dose)"

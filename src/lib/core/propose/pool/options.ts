@@ -191,7 +191,7 @@ function loadOf({ timeline, context: { items } }: Analysis): BlockLoad {
 		const done = itemId === null ? undefined : taught.get(itemId);
 		if (phase === 'work') {
 			work += seconds;
-			if (done) effort += effortOfWork(done.item.mode, done.form.intensity) * seconds;
+			if (done) effort += effortOfWork(done.item.mode, done.form.effort, seconds) * seconds;
 		}
 		// the first fetching depends on what lies at hand already
 		else if (!(phase === 'fetch' && i === 0)) around += seconds;
