@@ -54,13 +54,6 @@ const VIEWS = {
 			.nth(1)
 			.click();
 	},
-	'series-charts': async (page) => {
-		await page
-			.locator('.charts')
-			.first()
-			.evaluate((charts) => charts.scrollIntoView());
-		await page.waitForSelector('.chart[data-ready]');
-	},
 	style: async (page, origin) => page.goto(`${origin}/style`),
 	plan: async (page, origin) => {
 		await page.goto(origin);
@@ -82,6 +75,10 @@ const VIEWS = {
 		await page.waitForURL(/plan\//);
 		await page.getByRole('link', { name: 'Room sheet' }).click();
 		await page.waitForURL(/room/);
+	},
+	people: async (page) => {
+		await page.getByRole('link', { name: 'As each person does it' }).click();
+		await page.waitForURL(/people/);
 	},
 	'class-card': async (page) => {
 		await page.getByRole('link', { name: 'Back to the class' }).click();

@@ -103,6 +103,30 @@ test('where the clinician decides nothing is proposed', async ({ page }) => {
 	await expect(page.getByRole('group', { name: /^Stacked knees, folded/ }).first()).toBeVisible();
 });
 
+test('a class is walked as each person does it, one press from the desk and from the room sheet', async ({
+	page
+}) => {
+	const group = await newGroup(page, 'Spring Tide', 24);
+	for (const caution of ['pregnancy', 'outer hip pain']) await pickCaution(page, 'Another caution', caution);
+	await expect(saved(page)).toBeVisible();
+	await newPlan(page, group, '2030-02-03');
+	await addByKey(page, 'clam');
+	await addByKey(page, 'bridge, lifting');
+	await expect(saved(page)).toBeVisible();
+	await page.getByRole('link', { name: 'Each person' }).click();
+	await arrive(page, '/plan/');
+	const people = page.getByRole('navigation', { name: 'People' });
+	await people.getByRole('link', { name: /^outer hip pain/ }).click();
+	await expect(page.getByRole('heading', { name: 'outer hip pain (1)' })).toBeVisible();
+	await expect(page.getByRole('row', { name: /Clam/ })).toContainText('Bridge, lifting and lowering');
+	await expect(page.getByRole('row', { name: /^\d+:\d+ Bridge/ })).toContainText('the same');
+	expect(await axeFindings(page)).toEqual([]);
+	await page.getByRole('link', { name: 'Room sheet' }).click();
+	await page.getByRole('link', { name: 'As each person does it' }).click();
+	await people.getByRole('link', { name: /^pregnancy/ }).click();
+	await expect(page.getByRole('row', { name: /^\d+:\d+ Bridge/ })).not.toContainText('the same');
+});
+
 test('the catalogue is searched and narrowed, and counts say what would be left', async ({ page }) => {
 	await open(page, '/catalogue');
 	const found = page.locator('.bar [role="status"]');

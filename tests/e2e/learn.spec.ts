@@ -92,10 +92,13 @@ test('a group is counted in a test by taps, and what it speaks for is taken over
 	for (const grade of [2, 2, 2, 2, 2, 3, 3, 3]) await more('right', grade).click();
 	await more('left', 3).click();
 	await page.getByRole('button', { name: 'One fewer left, grade 3' }).click();
+	for (const stop of ['stretch at the back', 'stretch at the back', 'knee'])
+		await page.getByRole('button', { name: `One more ${stop}` }).click();
 	await expect(page.getByText('Counted: left 8, right 8')).toBeVisible();
 	await page.getByRole('button', { name: 'Keep these counts' }).click();
 	await expect(page.getByText('Kept: Figure four, how low the knee is, the whole group')).toBeVisible();
 	await expect(page.getByText(/The left side is behind by 1\.8 grades/)).toBeVisible();
+	await expect(page.getByText('It stops at: stretch at the back 2 and knee 1.')).toBeVisible();
 	expect(await axeInBoth(page), 'check-in').toEqual([]);
 	const offer = page.getByRole('listitem').filter({ hasText: 'the left side is behind. Let the planner' });
 	await offer.getByRole('button', { name: 'Apply' }).click();
@@ -168,7 +171,7 @@ test('somebody is measured with the inclinometer, which drops out half way; remo
 	await page.getByRole('button', { name: 'Keep these readings' }).click();
 	await expect(page.getByText('Kept: Shins falling outwards, on the front, Nell K.')).toBeVisible();
 	await expect(
-		page.getByText(/The left side is behind by 1\d(\.\d)? degrees, more than the error of measuring \(6\.8\)/)
+		page.getByText(/Left and right: no measurable difference \(1\d(\.\d)? degrees, less than 13\.6\)/)
 	).toBeVisible();
 	// their name stands in a note too
 	const runs = `/api${group.replace('/group/', '/groups/')}/records`;

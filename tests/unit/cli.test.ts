@@ -197,10 +197,9 @@ describe('npx orbit', () => {
 		const { weeks, classes, findings } = JSON.parse((await orbit(['series', file, '--json'])).stdout);
 		expect(weeks).toHaveLength(8);
 		expect(classes).toHaveLength(8);
-		// one class a week: the mean over seven days against their deviation is always the same
 		for (const week of weeks) {
-			expect(week.monotony).toBeCloseTo(1 / Math.sqrt(7), 9);
-			expect(week.strain).toBeCloseTo(week.load / Math.sqrt(7), 6);
+			// one class a week says nothing of how alike the days are
+			expect([week.monotony, week.strain]).toEqual([null, null]);
 			expect(week.load).toBeCloseTo(classes[week.number - 1].effort * classes[week.number - 1].minutes, 6);
 		}
 		expect(findings.every((f: { checkId: string; severity: string }) => f.checkId && f.severity)).toBe(true);

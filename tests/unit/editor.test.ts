@@ -164,7 +164,7 @@ describe('the desk', () => {
 		const test = desk.document.plan.sections.flatMap((s) => s.blocks).at(-1) as TestBlock;
 		expect(test).toMatchObject({ kind: 'test', test: 'low-lunge-upright', seconds: 75 });
 		desk.blocks.setTest(test, { test: 'leg-roll' });
-		expect(desk.document.nameOf(test.id)).toBe('Rolling straight legs in and out');
+		expect(desk.document.nameOf(test.id)).toBe('Rolling straight legs in');
 		expect(desk.document.plan.sections.flatMap((s) => s.blocks).at(-1)).toMatchObject({ seconds: 40 });
 	});
 

@@ -685,7 +685,7 @@ describe('a group that is counted in the tests of a class', () => {
 
 	it('stand on the score of a class that was led, by their names', () => {
 		const { planned } = plannedVsActual(WAVE, begun(WAVE).events, findMovement);
-		expect(planned.tests.map(({ name }) => name)).toEqual(Array(2).fill('Rolling straight legs in and out'));
+		expect(planned.tests.map(({ name }) => name)).toEqual(Array(2).fill('Rolling straight legs in'));
 	});
 
 	it('each test at each moment is told once, as it was counted last', () => {
@@ -711,8 +711,8 @@ describe('a group that is counted in the tests of a class', () => {
 			}
 		]);
 		expect(tally(WAVE, run.events).counted).toEqual([
-			'Rolling straight legs in and out, before the class: 5 at grade 0, 3 at grade 1',
-			'Rolling straight legs in and out, after the class: 2 at grade 0, 3 at grade 1'
+			'Rolling straight legs in, before the class: 5 at grade 0, 3 at grade 1',
+			'Rolling straight legs in, after the class: 2 at grade 0, 3 at grade 1'
 		]);
 		expect(new Device(WAVE).does(count(1, 'before the class')).state.counts).toEqual([]);
 	});

@@ -1,4 +1,4 @@
-import type { GradeCounts, GroupCheckIn, StudentCheckIn } from '../core/hip-tests';
+import type { StopCounts, GradeCounts, GroupCheckIn, StudentCheckIn } from '../core/hip-tests';
 import type { SessionEvent, Script, StepKind } from '../core/teach';
 import type { DemoGroupKey } from './groups';
 
@@ -57,24 +57,30 @@ export const SEASON_CHECK_INS: readonly { group: DemoGroupKey; week: number; che
 	]),
 	...counted('striders', 'low-lunge-upright', [
 		[-8, [2, 6, 4, 0], [2, 5, 5, 0]],
-		[-1, [1, 6, 4, 1], [1, 5, 5, 1]]
+		[-1, [1, 6, 4, 1], [1, 5, 5, 1], { 'stretch in front': 8, 'low back': 2, knee: 1 }]
 	]),
 	...counted('chalk', 'figure-four-knee', [
 		[-3, [5, 3, 1, 0], [0, 3, 4, 2]],
 		[-2, [3, 4, 2, 0], [0, 3, 4, 2]],
-		[-1, [1, 3, 4, 1], [0, 3, 4, 2]]
+		[-1, [1, 3, 4, 1], [0, 3, 4, 2], { 'stretch at the back': 6, 'front pinch': 1, knee: 2 }]
 	])
 ];
 
 function counted(
 	group: DemoGroupKey,
 	test: GroupCheckIn['test'],
-	times: readonly (readonly [week: number, left: GradeCounts, right: GradeCounts])[]
+	times: readonly (readonly [week: number, left: GradeCounts, right: GradeCounts, stops?: StopCounts])[]
 ) {
-	return times.map(([week, left, right]) => ({
+	return times.map(([week, left, right, stops]) => ({
 		group,
 		week,
-		checkIn: { kind: 'counts' as const, test, moment: 'before the class' as const, counts: { left, right } }
+		checkIn: {
+			kind: 'counts' as const,
+			test,
+			moment: 'before the class' as const,
+			counts: { left, right },
+			...(stops ? { stops } : {})
+		}
 	}));
 }
 

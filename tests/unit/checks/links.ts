@@ -54,7 +54,7 @@ export const LINKS: Tables = {
 			[
 				'only before',
 				(w) => w.add('settle', w.test('leg-roll')).add('build', w.item('clam'), w.item('cat-cow')),
-				'Rolling straight legs in and out is tested once; a second time, near the end, would show the effect of the class'
+				'Rolling straight legs in is tested once; a second time, near the end, would show the effect of the class'
 			],
 			[
 				'only after',
@@ -69,7 +69,7 @@ export const LINKS: Tables = {
 						.add('build', w.item('clam'), w.item('cat-cow'))
 						.add('release', w.test('seat-switch')),
 				[
-					'Rolling straight legs in and out is tested once; a second time, near the end, would show the effect of the class',
+					'Rolling straight legs in is tested once; a second time, near the end, would show the effect of the class',
 					'Switching the seat without hands is tested once; a second time, at the beginning, would show the effect of the class'
 				]
 			]

@@ -3,6 +3,7 @@ import { schemaFaults, type DocumentKind, type Fault } from '../validation';
 import { GRADINGS } from './scales';
 import { HIP_TESTS, TEST_IDS, type TestId } from './tests';
 import type { GradeCounts } from './error';
+import { STOPS, stopCountsSchema, type StopReason, type StopCounts } from './stops';
 
 /** When people were tested: warm is compared with warm, and cold with cold. */
 export const MOMENTS_OF_TEST = ['before the class', 'after the class'] as const;
@@ -27,6 +28,8 @@ export interface GroupCheckIn {
 	test: TestId;
 	moment: MomentOfTest;
 	counts: Sides<GradeCounts>;
+	/** Where it stops, as the people say; left out where it was not asked. */
+	stops?: StopCounts;
 }
 
 /** One person: up to three readings of each side. */
@@ -37,6 +40,8 @@ export interface StudentCheckIn {
 	unit: ReadingUnit;
 	source: ReadingSource;
 	readings: Sides<number[]>;
+	/** Where it stops on each side; left out where it was not asked. */
+	stops?: Partial<Sides<StopReason>>;
 }
 
 export type CheckIn = GroupCheckIn | StudentCheckIn;
@@ -56,7 +61,8 @@ const common = {
 /** Fields of a check-in of a group, besides its kind. */
 export const groupCheckInFields = {
 	...common,
-	counts: object({ left: counts, right: counts }).noUnknown().required()
+	counts: object({ left: counts, right: counts }).noUnknown().required(),
+	stops: stopCountsSchema(MOST_COUNTED)
 };
 const countsSchema = object({
 	kind: string().oneOf(['counts']).required(),
@@ -68,7 +74,10 @@ const readingsSchema = object({
 	...common,
 	unit: string().oneOf(READING_UNITS).required(),
 	source: string().oneOf(SOURCES).required(),
-	readings: object({ left: readings, right: readings }).noUnknown().required()
+	readings: object({ left: readings, right: readings }).noUnknown().required(),
+	stops: object({ left: string().oneOf(STOPS), right: string().oneOf(STOPS) })
+		.noUnknown()
+		.default(undefined)
 }).noUnknown();
 
 /** Returns the faults that the schema cannot express: counts that do not fit the test. */

@@ -68,14 +68,8 @@ const degrees = (how: string, laidOn: string, most: number, sem: number, icc: nu
 	laidOn
 });
 
-/** One shin, turning in or out, lying on the front. */
-const SHIN_ON_THE_FRONT: Omit<Grading, 'region'> = {
-	grades: [
-		'shin hardly leaves upright',
-		'under a third of the way down',
-		'about half way down',
-		'more than half way down'
-	],
+/** One shin, lying on the front. Turning in ends at 30 to 45 degrees, turning out later: each has its own grades. */
+const SHIN_ON_THE_FRONT: Omit<Grading, 'region' | 'grades'> = {
 	scale: degrees('the shin from upright', 'the shin', 80, 3, 0.9),
 	caution: 'Not with a sore knee; a folded blanket under the belly.'
 };
@@ -128,10 +122,21 @@ export const GRADINGS: Record<TestId, Grading> = {
 	'leg-roll': {
 		region: 'turning in',
 		grades: [
-			'toes hardly turn in',
+			'toes stay up or out',
 			'toes a little in',
+			'big toes lean toward each other',
+			'big toes meet, 40 degrees or more'
+		],
+		scale: null,
+		caution: 'No caution that is usual.'
+	},
+	'leg-roll-out': {
+		region: 'turning out',
+		grades: [
+			'feet point up',
+			'feet a third of the way out',
 			'feet half way to the floor',
-			'feet near the floor both ways'
+			'little toes near the floor'
 		],
 		scale: null,
 		caution: 'No caution that is usual.'
@@ -167,9 +172,10 @@ export const GRADINGS: Record<TestId, Grading> = {
 			moreIsFreer: true,
 			least: 0,
 			most: 45,
-			sem: 4,
+			sem: 9,
 			icc: null,
-			source: PRACTICE,
+			source:
+				'older people vary by about 9 seconds (a change counts from about 24); from memory, no source at hand',
 			laidOn: null
 		},
 		caution: 'A wall within reach.'
@@ -180,8 +186,26 @@ export const GRADINGS: Record<TestId, Grading> = {
 		scale: null,
 		caution: 'People with sore knees skip this test.'
 	},
-	'turning-in-prone': { ...SHIN_ON_THE_FRONT, region: 'turning in' },
-	'turning-out-prone': { ...SHIN_ON_THE_FRONT, region: 'turning out' },
+	'turning-in-prone': {
+		...SHIN_ON_THE_FRONT,
+		region: 'turning in',
+		grades: [
+			'shin hardly leaves upright',
+			'under a quarter of the way down',
+			'about a third of the way down',
+			'35 degrees or more'
+		]
+	},
+	'turning-out-prone': {
+		...SHIN_ON_THE_FRONT,
+		region: 'turning out',
+		grades: [
+			'shin hardly leaves upright',
+			'under a third of the way down',
+			'about half way down',
+			'more than half way down'
+		]
+	},
 	'straight-leg-raise': {
 		region: 'back',
 		grades: ['under half way', 'about 60 degrees', 'nearly upright', 'upright or past it'],

@@ -10,6 +10,7 @@ export const TEST_IDS = [
 	'butterfly-knees',
 	'figure-four-knee',
 	'leg-roll',
+	'leg-roll-out',
 	'ninety-ninety-seat',
 	'wide-stance-fold',
 	'one-leg-balance',
@@ -68,9 +69,17 @@ export const HIP_TESTS: Record<TestId, HipTest> = {
 		usualSeconds: 50
 	},
 	'leg-roll': {
-		name: 'Rolling straight legs in and out',
-		how: 'On the back, legs long and a little apart; roll both in, then both out.',
-		look: 'How far do the toes go each way?',
+		name: 'Rolling straight legs in',
+		how: 'On the back, legs long and a little apart; roll both legs in and stay.',
+		look: 'How far do the toes turn in?',
+		sided: false,
+		position: 'supine',
+		usualSeconds: 40
+	},
+	'leg-roll-out': {
+		name: 'Rolling straight legs out',
+		how: 'On the back, legs long and a little apart; let both legs roll out.',
+		look: 'How far do the feet go toward the floor?',
 		sided: false,
 		position: 'supine',
 		usualSeconds: 40
@@ -212,11 +221,8 @@ const NOT_FOR: Partial<Record<TestId, Partial<Record<Caution, TestId | null>>>> 
 		'after birth or hernia': 'leg-roll'
 	},
 	'turning-out-prone': { pregnancy: null, 'hip replacement from the front': null },
-	'leg-roll': {
-		pregnancy: null,
-		'hip replacement from behind': null,
-		'hip replacement from the front': null
-	},
+	'leg-roll': { pregnancy: null, 'hip replacement from behind': null },
+	'leg-roll-out': { pregnancy: null, 'hip replacement from the front': null },
 	'straight-leg-raise': {
 		'hamstring injury': null,
 		'recent muscle or tendon injury': null,
@@ -248,3 +254,20 @@ export function testWithCaution(test: TestId, caution: Caution): TestForCaution 
 	if (other === undefined) return { kind: 'takes it' };
 	return other === null ? { kind: 'leaves it out' } : { kind: 'another', test: other };
 }
+
+/** Returns a line for each caution in the room with which a test is not taken: "sore knee (2): they skip it". */
+export const cautionLinesAtTest = (
+	test: TestId,
+	cautions: readonly { caution: Caution; people: number }[]
+): { caution: Caution; people: number; kind: TestForCaution['kind']; words: string }[] =>
+	cautions.flatMap(({ caution, people }) => {
+		const verdict = testWithCaution(test, caution);
+		if (verdict.kind === 'takes it') return [];
+		const part =
+			verdict.kind === 'another'
+				? `they take “${HIP_TESTS[verdict.test].name}” instead`
+				: verdict.kind === 'clinician'
+					? 'they skip it unless their clinician allows it'
+					: 'they skip it';
+		return [{ caution, people, kind: verdict.kind, words: `${caution} (${people}): ${part}` }];
+	});

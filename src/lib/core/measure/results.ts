@@ -1,6 +1,7 @@
 import { daysInWeek } from 'date-fns/constants';
 import { mean } from 'simple-statistics';
 import { dayName, daysBetween } from '../calendar';
+import { listed } from '../text';
 import {
 	type CheckIn,
 	type GroupCheckIn,
@@ -11,11 +12,15 @@ import {
 	judgeGrades,
 	judgeReadings,
 	limbSymmetryPercent,
+	FEWEST_SETS,
 	meanGrade,
 	peopleIn,
+	repeatability,
+	STOPS,
 	trend,
 	type GradeCounts,
 	type Judgement,
+	type OwnError,
 	GRADINGS,
 	REGION_NAMES,
 	HIP_TESTS,
@@ -70,6 +75,8 @@ interface Reader<T extends CheckIn, V> {
 	unit: (checkIn: T) => string;
 	cell: (value: V) => string;
 	people: (checkIn: T) => number;
+	/** Where the limits of what is told come from; null where the words of the results say it. */
+	limits: (checkIn: T) => string | null;
 }
 
 const one = (value: number): string => String(Math.round(value * 10) / 10);
@@ -84,31 +91,76 @@ const COUNTS: Reader<GroupCheckIn, GradeCounts> = {
 	inUnit: grades,
 	unit: () => 'mean grade',
 	cell: (counts) => counts.join(' / '),
-	people: ({ counts }) => Math.max(peopleIn(counts.left), peopleIn(counts.right))
+	people: ({ counts }) => Math.max(peopleIn(counts.left), peopleIn(counts.right)),
+	limits: () => null
 };
 
-const READINGS: Reader<StudentCheckIn, number[]> = {
+/** Standard error of one reading in a test, with where it comes from. */
+function errorOfTest(test: TestId, errors: TeacherErrors): { sem: number; words: string } {
+	const { sem, unit } = GRADINGS[test].scale!;
+	const own = errors[test];
+	// half of the variance comes from the reading and half from the day: see errorOfMean
+	if (own)
+		return {
+			sem: Math.SQRT2 * own.repeatabilitySd,
+			words: `The limits come from ${own.sets} sets of your own readings, which differ by ${one(own.repeatabilitySd)} ${unit}.`
+		};
+	return {
+		sem: UNTRAINED * sem,
+		words: `The limits are twice the published error of ${one(sem)} ${unit}, which is for trained hands. From ${FEWEST_SETS} sets of two or three readings on, your own error takes its place.`
+	};
+}
+
+/** By how much hands that have not been measured are taken to be worse than those of studies. Judged. */
+const UNTRAINED = 2;
+
+/** The error of a teacher's own hands, where it is known. */
+export type TeacherErrors = Partial<Record<TestId, OwnError>>;
+
+/** Returns the error of a teacher's hands in each test in which there are readings enough. */
+export function errorsOfTeacher(checkIns: readonly StudentCheckIn[]): TeacherErrors {
+	const errors: TeacherErrors = {};
+	for (const test of TEST_IDS) {
+		const sets = checkIns
+			.filter((one) => one.test === test && one.unit !== 'grade')
+			.flatMap(({ readings }) => [readings.left, readings.right]);
+		const own = repeatability(sets);
+		if (own) errors[test] = own;
+	}
+	return errors;
+}
+
+const readingsWith = (errors: TeacherErrors): Reader<StudentCheckIn, number[]> => ({
 	of: ({ readings }) => readings,
 	isEmpty: (readings) => readings.length === 0,
 	value: (readings) => mean(readings),
 	judge: ({ test, unit }, before, after) => {
-		const { scale } = GRADINGS[test];
-		return scale && unit !== 'grade' ? judgeReadings(before, after, scale.sem) : judgeGrades(before, after);
+		const isGraded = unit === 'grade' || !GRADINGS[test].scale;
+		return isGraded
+			? judgeGrades(before, after)
+			: judgeReadings(before, after, errorOfTest(test, errors).sem);
 	},
 	moreIsFreer: ({ test, unit }) => unit === 'grade' || (GRADINGS[test].scale?.moreIsFreer ?? true),
 	inUnit: (value, { unit }) => (unit === 'grade' ? grades(value) : `${one(value)} ${unit}`),
 	unit: ({ unit }) => unit,
 	cell: (readings) => (readings.length ? `${one(mean(readings))} (${readings.map(one).join(', ')})` : ''),
-	people: () => 1
-};
+	people: () => 1,
+	limits: ({ test, unit }) =>
+		unit === 'grade' || !GRADINGS[test].scale ? null : errorOfTest(test, errors).words
+});
 
 /** The results of a whole group, by test. */
 export const groupResults = (checkIns: readonly Dated<GroupCheckIn>[]): TestResult[] =>
 	resultsBy(checkIns, COUNTS);
 
-/** The results of one person, by test. What was read in another unit before is left out. */
-export const studentResults = (checkIns: readonly Dated<StudentCheckIn>[]): TestResult[] =>
-	resultsBy(checkIns, READINGS);
+/**
+ * The results of one person, by test. What was read in another unit before is left out.
+ * @param errors of the teacher who measures
+ */
+export const studentResults = (
+	checkIns: readonly Dated<StudentCheckIn>[],
+	errors: TeacherErrors = {}
+): TestResult[] => resultsBy(checkIns, readingsWith(errors));
 
 function resultsBy<T extends CheckIn, V>(checkIns: readonly Dated<T>[], reader: Reader<T, V>): TestResult[] {
 	return TEST_IDS.flatMap((test) => {
@@ -159,7 +211,9 @@ function resultOf<T extends CheckIn, V>(
 			...(sides ? [sides.words] : []),
 			...(overTime ? overTime.words : []),
 			...(line ? [line] : []),
-			...warmthWords(own, sided, reader)
+			...warmthWords(own, sided, reader),
+			...stopWords(last.checkIn),
+			...[reader.limits(last.checkIn)].filter((words) => words !== null)
 		],
 		points,
 		unit: reader.unit(last.checkIn),
@@ -179,6 +233,20 @@ function resultOf<T extends CheckIn, V>(
 		people: reader.people(last.checkIn),
 		last
 	};
+}
+
+/** Where it stops, as the people say. */
+function stopWords(checkIn: CheckIn): string[] {
+	if (!checkIn.stops) return [];
+	if (checkIn.kind === 'counts') {
+		const named = STOPS.filter((stop) => checkIn.stops?.[stop]).map(
+			(stop) => `${stop} ${checkIn.stops![stop]}`
+		);
+		return named.length ? [`It stops at: ${listed(named)}.`] : [];
+	}
+	const { left, right } = checkIn.stops;
+	const sides = [left ? `left ${left}` : '', right ? `right ${right}` : ''].filter(Boolean);
+	return sides.length ? [`It stops at: ${listed(sides)}.`] : [];
 }
 
 function momentOfMost(own: readonly Dated[]): MomentOfTest {

@@ -1,5 +1,6 @@
 import { sentence } from '../text';
 import {
+	DIRECTION_NAME,
 	type Direction,
 	type Tissue,
 	isSymmetrical,
@@ -8,7 +9,19 @@ import {
 	type Leg
 } from '../anatomy';
 import { TIERS, tierWords, type Tier } from '../people';
-import { peopleIn, type GradeCounts, GRADINGS, REGIONS, REGION_NAMES, type Region } from '../hip-tests';
+import {
+	GRADINGS,
+	isStretchStop,
+	mainStop,
+	peopleIn,
+	REGION_NAMES,
+	REGIONS,
+	type GradeCounts,
+	type Region,
+	type StopReason,
+	type StopCounts,
+	type TestId
+} from '../hip-tests';
 import type { TestResult } from './results';
 
 /** The region that a short tissue limits. Common practice, no source. */
@@ -35,7 +48,27 @@ export function regionOf({ action }: { action: ActionProfile }): Region | null {
 	return null;
 }
 
-/** The direction that a region's movements train. */
+/**
+ * The direction that a test speaks for, by what limits it; none where tissue at length limits it, which no direction trains: a
+ * straight leg and a wide fold end at the back of the thigh. Common practice, no source.
+ */
+const DIRECTION_OF_TEST: Partial<Record<TestId, Direction>> = {
+	'low-lunge-upright': 'extension',
+	'knee-to-chest': 'flexion',
+	'butterfly-knees': 'abduction',
+	'figure-four-knee': 'externalRotation',
+	'leg-roll': 'internalRotation',
+	'leg-roll-out': 'externalRotation',
+	'ninety-ninety-seat': 'internalRotation',
+	'turning-in-prone': 'internalRotation',
+	'turning-out-prone': 'externalRotation'
+};
+const TISSUE_OF_TEST: Partial<Record<TestId, Tissue>> = {
+	'straight-leg-raise': 'hamstrings',
+	'wide-stance-fold': 'hamstrings'
+};
+
+/** The direction that a region's movements go to. */
 const DIRECTION_OF_REGION: Partial<Record<Region, Direction>> = {
 	front: 'extension',
 	back: 'flexion',
@@ -65,7 +98,9 @@ export type MeasureSuggestion =
 	| { kind: 'tiers'; region: Region; tiers: Record<Tier, number>; words: string }
 	| { kind: 'more on'; leg: Leg; region: Region; words: string }
 	| { kind: 'no more on'; leg: Leg; region: Region; words: string }
-	| { kind: 'band'; direction: Direction; byPercent: number; words: string };
+	| { kind: 'band'; direction: Direction; byPercent: number; words: string }
+	/** Something to know or to ask; there is nothing to apply. */
+	| { kind: 'word'; words: string };
 
 /** Settings of a group that follow from earlier results. */
 export interface Steered {
@@ -111,31 +146,65 @@ export function offersOf(results: readonly TestResult[], group: Steered): Measur
 				...has,
 				words: `${name}: the ${has.leg} side is no longer behind. Give both sides the same again.`
 			});
-		else if (!has && result.behind)
-			offers.push({
-				kind: 'more on',
-				leg: result.behind,
-				region,
-				words: `${name}: the ${result.behind} side is behind. Let the planner offer more for it.`
-			});
-		const direction = DIRECTION_OF_REGION[region];
-		const level = lowerMean(result);
-		const aim = direction && group.targets?.directions[direction].minPercent;
-		if (
-			direction &&
-			level < SHORT_GRADE &&
-			result.people >= FEWEST_FOR_BANDS &&
-			(aim ?? 0) <= MOST_AIM_PERCENT
-		)
-			offers.push({
-				kind: 'band',
-				direction,
-				byPercent: BAND_STEP_PERCENT,
-				words: `${name}: the mean grade is ${level.toFixed(1)} of 3. Raise the target of that region by ${BAND_STEP_PERCENT} percent.`
-			});
+		else if (!has && result.behind) {
+			const leg = result.behind;
+			const words = `${name}: the ${leg} side is behind. Let the planner offer more for it.`;
+			offers.push(moreOf(checkIn.stops, name, { kind: 'more on', leg, region, words }));
+		}
+		const short = shortOffer(result, name, group);
+		if (short) offers.push(moreOf(checkIn.stops, name, short));
 	}
-	return offers;
+	return offers.filter(
+		(offer, i) => offer.kind !== 'word' || offers.findIndex(({ words }) => words === offer.words) === i
+	);
 }
+
+/** More of a region in which the group is short: of the direction that limits the test, or a word about the tissue. */
+function shortOffer(result: TestResult, name: string, group: Steered): MeasureSuggestion | null {
+	const level = lowerMean(result);
+	if (level >= SHORT_GRADE || result.people < FEWEST_FOR_BANDS) return null;
+	const grade = `${name}: the mean grade is ${level.toFixed(1)} of 3.`;
+	const tissue = TISSUE_OF_TEST[result.test];
+	if (tissue)
+		return {
+			kind: 'word',
+			words: `${grade} The ${tissue} end it: ask a proposal to hold the ${tissue} long.`
+		};
+	const direction = DIRECTION_OF_TEST[result.test];
+	const aim = direction && group.targets?.directions[direction].minPercent;
+	if (!direction || (aim ?? 0) > MOST_AIM_PERCENT) return null;
+	return {
+		kind: 'band',
+		direction,
+		byPercent: BAND_STEP_PERCENT,
+		words: `${grade} Raise the target of ${DIRECTION_NAME[direction].toLowerCase()} by ${BAND_STEP_PERCENT} percent.`
+	};
+}
+
+/**
+ * Returns an offer of more where the test stops by stretch; else a word: to ask first, or why more of it is not offered. A pinch
+ * or a bony stop is not stretched away.
+ */
+function moreOf(stops: StopCounts | undefined, name: string, offer: MeasureSuggestion): MeasureSuggestion {
+	const stop = mainStop(stops);
+	if (stop === null)
+		return {
+			kind: 'word',
+			words: `${name}: ask where it stops, with the next count, before you give more of it.`
+		};
+	return isStretchStop(stop)
+		? offer
+		: {
+				kind: 'word',
+				words: `${name}: most stop at ${STOP_WORDS[stop] ?? stop}. More of it is no help: work in the range that is free.`
+			};
+}
+const STOP_WORDS: Partial<Record<StopReason, string>> = {
+	'front pinch': 'a pinch in front',
+	'bony stop': 'a bony stop',
+	knee: 'the knee',
+	'low back': 'the low back'
+};
 /** A target above this share is not raised further. Judged. */
 const MOST_AIM_PERCENT = 18;
 
@@ -151,18 +220,29 @@ const lowerMean = ({ points }: TestResult): number => {
 	return Math.min(left ?? Infinity, right ?? Infinity);
 };
 
-/** The test that shows most: where the group stands lowest; null where nothing was tested. */
-export function testToRepeat(results: readonly TestResult[]): TestResult | null {
+/**
+ * Returns the test in which the group stands lowest, with a word of care: what is lowest once is often higher the next time,
+ * whatever was done (regression to the mean: Galton 1886). Null where nothing was tested.
+ */
+export function testToRepeat(results: readonly TestResult[]): { test: TestId; why: string } | null {
 	const graded = results.filter(({ last }) => last.checkIn.kind === 'counts');
-	return [...graded].sort((a, b) => lowerMean(a) - lowerMean(b))[0] ?? null;
+	const lowest = [...graded].sort((a, b) => lowerMean(a) - lowerMean(b))[0];
+	return lowest
+		? {
+				test: lowest.test,
+				why: `${lowest.name} was lowest last time. What is lowest once often rises by itself: a rise in this test alone shows little.`
+			}
+		: null;
 }
 
 /** Returns the group with a suggestion applied. */
 export function withOffer<G extends Steered & { targets: Bands }>(group: G, offer: MeasureSuggestion): G {
 	const others = (group.moreOn ?? []).filter(
-		({ region }) => offer.kind === 'band' || region !== offer.region
+		({ region }) => offer.kind === 'band' || offer.kind === 'word' || region !== offer.region
 	);
 	switch (offer.kind) {
+		case 'word':
+			return group;
 		case 'tiers':
 			return { ...group, regionTiers: { ...group.regionTiers, [offer.region]: offer.tiers } };
 		case 'more on':

@@ -1,5 +1,5 @@
 import type { TimedItem } from '../clock';
-import type { Group, Tier } from '../group';
+import type { CautionCount, Group, Tier } from '../group';
 import type { Caution, FindMovement, FormId, KitKind } from '../movement';
 import type { KitUse } from '../plan';
 import { cuesFor, type TeachingStyle } from '../style';
@@ -52,6 +52,8 @@ export interface RoomRow {
 /** A class as a teacher reads it in the room. */
 export interface RoomSheet {
 	rows: RoomRow[];
+	/** Cautions in the room. */
+	cautions: readonly CautionCount[];
 	/** The most of each kind that any item needs. */
 	kit: { kit: KitKind; needed: number; available: number }[];
 	shortages: { english: string; words: string }[];
@@ -73,6 +75,7 @@ export function roomSheet(
 				most.set(need.kit, { kit: need.kit, needed: need.needed, available: need.available });
 	return {
 		rows,
+		cautions: group.cautions,
 		kit: [...most.values()],
 		shortages: rows.flatMap((row) => row.shortages.map((words) => ({ english: row.english, words })))
 	};

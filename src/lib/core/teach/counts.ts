@@ -9,9 +9,15 @@ export function momentOfTest({ steps, lengthSeconds }: Script, id: string): Mome
 }
 
 /** Returns the counts as a check-in of the group. */
-export const groupCheckInOf = ({ test, moment, counts }: Omit<GroupCheckIn, 'kind'>): GroupCheckIn => ({
+export const groupCheckInOf = ({
+	test,
+	moment,
+	counts,
+	stops
+}: Omit<GroupCheckIn, 'kind'>): GroupCheckIn => ({
 	kind: 'counts',
 	test,
 	moment,
-	counts
+	counts,
+	...(stops ? { stops } : {})
 });

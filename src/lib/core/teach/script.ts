@@ -9,7 +9,7 @@ import {
 } from '../clock';
 import { CLOSING_WEIGHT, PEAK_WEIGHT } from '../fit';
 import type { Group } from '../group';
-import { HIP_TESTS } from '../hip-tests';
+import { cautionLinesAtTest, HIP_TESTS } from '../hip-tests';
 import type { FindMovement } from '../movement';
 import { paceFor, paceOf, type Pace, type PaceModel } from '../pace';
 import {
@@ -75,7 +75,7 @@ export function entriesOfSteps(
 ): ReadonlyMap<string, readonly TimelineEntry[]> {
 	const timeline = clock(plan, find, paceModel);
 	const items = timedItems(plan, find, timeline);
-	return cut(plan, find, paceModel, timeline, items, { rows: [] }).entries;
+	return cut(plan, find, paceModel, timeline, items, { rows: [], cautions: [] }).entries;
 }
 
 /** Cuts a timeline into steps. */
@@ -85,7 +85,7 @@ function cut(
 	paceModel: PaceModel,
 	timeline: Timeline,
 	items: readonly TimedItem[],
-	room: Pick<RoomSheet, 'rows'>
+	room: Pick<RoomSheet, 'rows' | 'cautions'>
 ): ScriptWriter {
 	const writer = new ScriptWriter(plan, find, paceOf(paceModel, plan.pinnedPace), items, room);
 	for (const entry of timeline.entries) writer.add(entry);
@@ -113,7 +113,7 @@ class ScriptWriter {
 		private readonly find: FindMovement,
 		private readonly pace: Pace,
 		items: readonly TimedItem[],
-		room: Pick<RoomSheet, 'rows'>
+		private readonly room: Pick<RoomSheet, 'rows' | 'cautions'>
 	) {
 		this.style = styleOf(plan.style);
 		this.items = new Map(items.map((timed) => [timed.item.id, timed]));
@@ -154,6 +154,7 @@ class ScriptWriter {
 			this.push('test', entry, seconds + this.takeBefore(), {
 				title: `Test: ${name}`,
 				test: block.test,
+				people: cautionLinesAtTest(block.test, this.room.cautions).map(({ words }) => words),
 				say: [
 					{ about: 'set-up', words: how },
 					{ about: 'watch', words: look }

@@ -1,5 +1,5 @@
 import { daysAgo } from '../../core/calendar';
-import { and, asc, desc, eq, isNull, lt } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull, lt } from 'drizzle-orm';
 import { type Dated } from '../../core/measure';
 import { peopleIn, type CheckIn, type GroupCheckIn, type StudentCheckIn } from '../../core/hip-tests';
 import type { Db } from '../db/open';
@@ -45,6 +45,17 @@ export async function groupCheckIns(
 			return Math.max(peopleIn(counts.left), peopleIn(counts.right)) >= FEWEST_TO_SHARE;
 		})
 		.map(stored) as StoredCheckIn<GroupCheckIn>[];
+}
+
+/** Returns all readings that this teacher took of people, in every group: the error of their hands comes from these. */
+export async function readingsOfTeacher(db: Db, { studioId, teacherId }: Owner): Promise<StudentCheckIn[]> {
+	const rows = await db
+		.select({ document: checkIn.document })
+		.from(checkIn)
+		.where(
+			and(eq(checkIn.studioId, studioId), eq(checkIn.teacherId, teacherId), isNotNull(checkIn.studentId))
+		);
+	return rows.map(({ document }) => document).filter((one) => one.kind === 'readings');
 }
 
 /** Returns this teacher's measurements of the people of a group, oldest first; no other teacher sees them. */

@@ -6,9 +6,12 @@
 		HIP_TESTS,
 		NOBODY,
 		peopleIn,
+		STOPS,
 		withOneMore,
+		withOneStop,
 		type GradeCounts,
 		type Sides,
+		type StopCounts,
 		type TestId
 	} from '$lib/core/hip-tests';
 	import { Button } from 'carbon-components-svelte';
@@ -20,11 +23,13 @@
 		busy: boolean;
 		/** Earlier counts to continue from. */
 		from?: Sides<GradeCounts>;
-		onkeep: (counts: Sides<GradeCounts>) => void;
+		stopsFrom?: StopCounts;
+		onkeep: (counts: Sides<GradeCounts>, stops: StopCounts) => void;
 	}
-	let { test, busy, from = { left: NOBODY, right: NOBODY }, onkeep }: Props = $props();
+	let { test, busy, from = { left: NOBODY, right: NOBODY }, stopsFrom = {}, onkeep }: Props = $props();
 
 	let counts = $state.raw<Sides<GradeCounts>>(untrack(() => from));
+	let stops = $state.raw<StopCounts>(untrack(() => stopsFrom));
 	const sides = $derived<readonly Leg[]>(HIP_TESTS[test].sided ? LEGS : ['left']);
 	const tap = (leg: Leg, grade: number, by: 1 | -1) =>
 		(counts = { ...counts, [leg]: withOneMore(counts[leg], grade, by) });
@@ -62,12 +67,37 @@
 		</fieldset>
 	{/each}
 </div>
+<fieldset>
+	<legend>Where does it stop? One tap for each person</legend>
+	<div class="stops">
+		{#each STOPS as stop (stop)}
+			<div class="row">
+				<Button
+					kind="tertiary"
+					size="field"
+					aria-label="One more {stop}"
+					on:click={() => (stops = withOneStop(stops, stop, 1))}
+				>
+					<span class="count">{stops[stop] ?? 0}</span>
+					<span class="words">{stop}</span>
+				</Button>
+				<Button
+					kind="ghost"
+					size="field"
+					disabled={!stops[stop]}
+					aria-label="One fewer {stop}"
+					on:click={() => (stops = withOneStop(stops, stop, -1))}>−</Button
+				>
+			</div>
+		{/each}
+	</div>
+</fieldset>
 <p role="status" class="quiet">Counted: {total.join(', ')}</p>
 <p>
 	<Button
 		size="field"
 		disabled={busy || sides.every((leg) => peopleIn(counts[leg]) === 0)}
-		on:click={() => onkeep(counts)}>Keep these counts</Button
+		on:click={() => onkeep(counts, stops)}>Keep these counts</Button
 	>
 </p>
 
@@ -83,6 +113,11 @@
 		display: grid;
 		gap: 0.3rem;
 		min-width: 0;
+	}
+	.stops {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(15rem, 1fr));
+		gap: 0.3rem 1rem;
 	}
 	.row {
 		display: grid;

@@ -4,12 +4,15 @@
 		GRADINGS,
 		HIP_TESTS,
 		MOST_READINGS,
+		STOPS,
 		type ReadingSource,
 		type Sides,
+		type StopReason,
 		type TestId
 	} from '$lib/core/hip-tests';
 	import { listenToInclinometer, phone } from '$lib/client/measure/sources';
 	import { Taking } from '$lib/client/measure/taking.svelte';
+	import Choice from '$lib/ui/fields/Choice.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import { Button, ProgressBar } from 'carbon-components-svelte';
 	import { onDestroy, untrack } from 'svelte';
@@ -19,13 +22,14 @@
 		test: TestId;
 		source: ReadingSource;
 		busy: boolean;
-		onkeep: (readings: Sides<number[]>) => void;
+		onkeep: (readings: Sides<number[]>, stops: Partial<Sides<StopReason>>) => void;
 	}
 	let { test, source, busy, onkeep }: Props = $props();
 
 	const taking = untrack(() => new Taking(test, source === 'phone' ? phone : listenToInclinometer));
 	onDestroy(() => taking.end());
 
+	let stops = $state<Partial<Sides<StopReason>>>({});
 	const { scale } = $derived(GRADINGS[test]);
 	const sides = $derived(HIP_TESTS[test].sided ? LEGS : (['left'] as const));
 	const unit = $derived(scale?.unit ?? 'grade');
@@ -95,11 +99,23 @@
 					/>
 				{/key}
 			{/if}
+			<Choice
+				label="Where does the {HIP_TESTS[test].sided ? `${leg} ` : ''}stop?"
+				value={stops[leg] ?? ''}
+				options={[{ value: '', text: 'not asked' }, ...STOPS]}
+				onpick={(stop) => {
+					if (stop) stops[leg] = stop;
+					else delete stops[leg];
+				}}
+			/>
 		</fieldset>
 	{/each}
 </div>
 <p>
-	<Button size="field" disabled={busy || !some} on:click={() => onkeep($state.snapshot(taking.readings))}
+	<Button
+		size="field"
+		disabled={busy || !some}
+		on:click={() => onkeep($state.snapshot(taking.readings), $state.snapshot(stops))}
 		>Keep these readings</Button
 	>
 </p>

@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { create } from '$lib/client/api';
+	import type { CautionCount } from '$lib/core/people';
 	import {
+		cautionLinesAtTest,
 		GRADINGS,
 		HIP_TESTS,
 		MOMENTS_OF_TEST,
@@ -20,11 +22,13 @@
 	interface Props {
 		groupId: string;
 		students: { id: string; name: string }[];
+		/** Cautions in the group: some people take another test, or none. */
+		cautions: readonly CautionCount[];
 		/** The test to begin with. */
 		test: TestId;
 		onkept: () => Promise<void>;
 	}
-	let { groupId, students, test: first, onkept }: Props = $props();
+	let { groupId, students, cautions, test: first, onkept }: Props = $props();
 
 	let test = $state<TestId>(untrack(() => first));
 	let moment = $state<MomentOfTest>('before the class');
@@ -37,6 +41,7 @@
 	let taken = $state(0);
 
 	const grading = $derived(GRADINGS[test]);
+	const others = $derived(cautionLinesAtTest(test, cautions));
 	const sources = $derived(grading.scale?.laidOn ? SOURCES : (['by hand'] as const));
 	const whose = $derived(students.find(({ id }) => id === who)?.name ?? 'the whole group');
 
@@ -84,17 +89,41 @@
 <p class="quiet">
 	{grading.caution} Pain means stop. Left first, then right; the same person should look each time.
 </p>
+{#if !who && others.length}
+	<ul class="others">
+		{#each others as { caution, words } (caution)}<li>{words}</li>{/each}
+	</ul>
+{/if}
 {#key `${test} ${who} ${source} ${taken}`}
 	{#if who}
 		<ReadingsPad
 			{test}
 			{source}
 			busy={isBusy}
-			onkeep={(readings) =>
-				keep({ kind: 'readings', test, moment, unit: grading.scale?.unit ?? 'grade', source, readings })}
+			onkeep={(readings, stops) =>
+				keep({
+					kind: 'readings',
+					test,
+					moment,
+					unit: grading.scale?.unit ?? 'grade',
+					source,
+					readings,
+					...(Object.keys(stops).length ? { stops } : {})
+				})}
 		/>
 	{:else}
-		<CountsPad {test} busy={isBusy} onkeep={(counts) => keep({ kind: 'counts', test, moment, counts })} />
+		<CountsPad
+			{test}
+			busy={isBusy}
+			onkeep={(counts, stops) =>
+				keep({
+					kind: 'counts',
+					test,
+					moment,
+					counts,
+					...(Object.keys(stops).length ? { stops } : {})
+				})}
+		/>
 	{/if}
 {/key}
 <p role="status">{said}</p>
@@ -104,6 +133,11 @@
 		display: grid;
 		grid-template-columns: repeat(auto-fit, minmax(14rem, 1fr));
 		gap: 0.75rem;
+	}
+	.others {
+		margin: 0;
+		padding: 0;
+		list-style: none;
 	}
 	p {
 		max-width: 68ch;

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { TeachingSession } from '$lib/client/teach/teaching-session.svelte';
-	import { GRADINGS, HIP_TESTS, type GradeCounts, type Sides } from '$lib/core/hip-tests';
+	import { GRADINGS, HIP_TESTS, type GradeCounts, type Sides, type StopCounts } from '$lib/core/hip-tests';
 	import { momentOfTest } from '$lib/core/teach';
 	import { Modal } from 'carbon-components-svelte';
 	import { untrack } from 'svelte';
@@ -18,11 +18,12 @@
 		const { id, test: which } = run.now.step;
 		const when = momentOfTest(run.pack.script, id);
 		const known = run.state.counts.find((one) => one.test === which && one.moment === when);
-		return { test: which, moment: when, before: known?.counts };
+		return { test: which, moment: when, before: known };
 	});
 
-	function keep(counts: Sides<GradeCounts>) {
-		if (test) run.does({ do: 'count', test, moment, counts });
+	function keep(counts: Sides<GradeCounts>, stops: StopCounts) {
+		const asked = Object.keys(stops).length > 0;
+		if (test) run.does({ do: 'count', test, moment, counts, ...(asked ? { stops } : {}) });
 		onclose();
 	}
 </script>
@@ -39,7 +40,12 @@
 		<div class="parts">
 			<p>{HIP_TESTS[test].look}</p>
 			<p class="quiet">{GRADINGS[test].caution} Pain means stop.</p>
-			<CountsPad {test} busy={false} {...before ? { from: before } : {}} onkeep={keep} />
+			<CountsPad
+				{test}
+				busy={false}
+				{...before ? { from: before.counts, stopsFrom: before.stops ?? {} } : {}}
+				onkeep={keep}
+			/>
 			<p class="quiet">No names. It is saved with the group’s check-ins, as counted {moment}.</p>
 		</div>
 	</Modal>

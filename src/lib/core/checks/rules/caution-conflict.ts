@@ -8,7 +8,7 @@ import {
 	formForRoom,
 	formSuiting
 } from '../../substitution';
-import { HIP_TESTS, testWithCaution } from '../../hip-tests';
+import { cautionLinesAtTest, HIP_TESTS } from '../../hip-tests';
 import { blocksOf, newItem, type Item, type TestBlock } from '../../plan';
 import type { Group } from '../../group';
 import { memoize, SITS_OUT, type Caution, type FindMovement, type Movement } from '../../movement';
@@ -75,26 +75,14 @@ const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, it
 
 /** One note for each caution in the room that a test is not for. */
 const testReports = ({ id, test }: TestBlock, group: Group): Report[] =>
-	group.cautions.flatMap(({ caution, people }): Report[] => {
-		const verdict = testWithCaution(test, caution);
-		if (verdict.kind === 'takes it') return [];
-		const instead =
-			verdict.kind === 'another'
-				? `they take “${HIP_TESTS[verdict.test].name}” instead`
-				: verdict.kind === 'clinician'
-					? 'they skip it unless their clinician allows it'
-					: 'they skip it';
-		return [
-			{
-				message: `Test “${HIP_TESTS[test].name}”, ${caution} (${people}): ${instead}`,
-				severity: 'note',
-				where: { blockId: id },
-				data: { test, caution, people, kind: verdict.kind },
-				repairable: false,
-				cause: `${caution} at a test ${test}`
-			}
-		];
-	});
+	cautionLinesAtTest(test, group.cautions).map(({ caution, people, kind, words }) => ({
+		message: `Test “${HIP_TESTS[test].name}”, ${words}`,
+		severity: 'note',
+		where: { blockId: id },
+		data: { test, caution, people, kind },
+		repairable: false,
+		cause: `${caution} at a test ${test}`
+	}));
 
 export const cautionConflict: Check = {
 	meta: {

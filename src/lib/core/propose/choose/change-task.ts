@@ -1,5 +1,5 @@
 import { isSymmetrical } from '../../anatomy';
-import { workSecondsOf } from '../../clock';
+import { clock, workSecondsOf } from '../../clock';
 import { analysePlan, effortOfAnalysis } from '../../analysis';
 import type { Movement } from '../../movement';
 import {
@@ -53,11 +53,14 @@ export class ChangeTask {
 	private readonly seconds: ReadonlyMap<string, number>;
 	private readonly kinds: ReadonlyMap<string, SectionKind>;
 
+	private readonly wasOnTime: boolean;
+
 	constructor(
 		readonly plan: ClassPlan,
 		readonly context: ProposeContext
 	) {
 		this.offer = new FormPool(plan, context);
+		this.wasOnTime = clock(plan, context.find, context.pace).totalSeconds === plan.lengthSeconds;
 		this.seconds = workSecondsOf(plan, context.find, context.pace);
 		this.kinds = new Map(
 			blocksOf(plan).flatMap(({ block, section }) =>
@@ -95,6 +98,16 @@ export class ChangeTask {
 	/** Mean effort (0-10) of a class, once it is at its length. */
 	effort(plan: ClassPlan): number {
 		return effortOfAnalysis(analysePlan(onTime(plan, this.context), this.context, new Set()));
+	}
+
+	/** Whether the doses can still bring a changed class to its length; true where the class was not at it before either. */
+	keepsTime(plan: ClassPlan): boolean {
+		return !this.wasOnTime || this.isOnTime(plan);
+	}
+
+	private isOnTime(plan: ClassPlan): boolean {
+		const { find, pace } = this.context;
+		return clock(onTime(plan, this.context), find, pace).totalSeconds === plan.lengthSeconds;
 	}
 
 	/** An offer in the place of an item, in its sets. */

@@ -4,6 +4,7 @@ import { fit } from '../../fit';
 import { FORM_IDS, formOf, setRestOf, type Form } from '../../movement';
 import {
 	blocksOf,
+	findItem,
 	itemsIn,
 	itemsOf,
 	setsOf,
@@ -51,10 +52,13 @@ export interface ChangedClass {
 	became: { itemId: string; was: string; now: string | null }[];
 }
 
-/** How far the mean effort of a class goes up or down; a tenth is felt. Common practice, no source. */
+/**
+ * How far the mean effort of a class should go up or down; a tenth is felt. Much of a class is no exertion (moving about, hanging,
+ * rest), so that the forms there are may fall short of it. Common practice, no source.
+ */
 const HARDER = 1.12;
 const EASIER = 0.85;
-const QUIETER = 0.8;
+const QUIETER = 0.85;
 /** Share of the items that a quieter class keeps. */
 const FEWER = 0.85;
 /** Share of the class that moves to standing. */
@@ -100,12 +104,22 @@ function byEffort(task: ChangeTask, factor: number): ClassPlan | null {
 	const harder = factor > 1;
 	const wanted = factor * task.effort(plan);
 	const rank = (item: Item) => FROM_PEAK.indexOf(task.sectionOf(item));
+	const isThere = (other: ClassPlan) =>
+		harder ? task.effort(other) >= wanted : task.effort(other) <= wanted;
+	const inOrder = task
+		.touchable()
+		.sort((a, b) => rank(a) - rank(b))
+		.map(({ id }) => id);
 	let now = plan;
-	for (const item of task.touchable().sort((a, b) => rank(a) - rank(b))) {
+	// a step for each, and a second one where that was not enough
+	for (const id of [...inOrder, ...inOrder]) {
+		const item = findItem(now, id)!;
 		const changed = harder ? harderOf(item, task) : easierOf(item, task);
 		if (!changed) continue;
-		now = withItem(now, item.id, changed);
-		if (harder ? task.effort(now) >= wanted : task.effort(now) <= wanted) break;
+		const next = withItem(now, id, changed);
+		if (!task.keepsTime(next)) continue;
+		now = next;
+		if (isThere(now)) break;
 	}
 	return now === plan ? null : now;
 }
@@ -141,26 +155,45 @@ function quieter(task: ChangeTask): ClassPlan {
 	for (const item of task.touchable()) {
 		const { sets: _sets, restSeconds: _rest, ...once } = item.dose;
 		const [held] = offer.of(item.movement, 'active', 'passive').sort((a, b) => demand(a) - demand(b));
-		if (held && item.mode !== 'passive' && task.sectionOf(item) === 'build')
-			calmer = withItem(calmer, item.id, inPlaceOf(item, held, task.secondsOfSet(item) * setsOf(item.dose)));
-		else if (setsOf(item.dose) > 1) calmer = withItem(calmer, item.id, { ...item, dose: once });
+		const isHeld = held && item.mode !== 'passive' && task.sectionOf(item) === 'build';
+		if (!isHeld && setsOf(item.dose) === 1) continue;
+		const next = withItem(
+			calmer,
+			item.id,
+			isHeld ? inPlaceOf(item, held, task.secondsOfSet(item) * setsOf(item.dose)) : { ...item, dose: once }
+		);
+		if (!task.keepsTime(next)) continue;
+		calmer = next;
 		if (task.effort(calmer) <= wanted) break;
 	}
 	const count = itemsOf(calmer).length;
-	const fewer = thinned(calmer, task, (now) => itemsOf(now).length > FEWER * count);
+	const fewer = thinned(
+		calmer,
+		task,
+		(now) => itemsOf(now).length > FEWER * count,
+		(less) => task.keepsTime(less)
+	);
 	const left = task.effort(fewer);
-	return left > wanted ? (byEffort(new ChangeTask(fewer, context), wanted / left) ?? fewer) : fewer;
+	return left > wanted
+		? (byEffort(new ChangeTask(onTime(fewer, context), context), wanted / left) ?? fewer)
+		: fewer;
 }
 
 const demand = ({ form, option }: Offered) => demandOf(form, option.item.mode);
 
 /** Single items that the class loses least by are left out, one after another, while it is still too much. */
-function thinned(plan: ClassPlan, task: ChangeTask, isTooMuch: (plan: ClassPlan) => boolean): ClassPlan {
+function thinned(
+	plan: ClassPlan,
+	task: ChangeTask,
+	isTooMuch: (plan: ClassPlan) => boolean,
+	may: (plan: ClassPlan) => boolean = () => true
+): ClassPlan {
 	let now = plan;
 	while (isTooMuch(now)) {
 		const [best] = blocksOf(now)
 			.filter(({ block, section }) => mayGo(block, section))
 			.map(({ block }) => withItem(now, block.id, null))
+			.filter(may)
 			.map((less) => ({ less, worth: task.worth(less) }))
 			.sort((a, b) => b.worth - a.worth);
 		if (!best) break;

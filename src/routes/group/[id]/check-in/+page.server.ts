@@ -1,7 +1,13 @@
 import { dayInZone } from '$lib/core/calendar';
-import { groupResults, offersOf, studentResults, testToRepeat } from '$lib/core/measure';
+import { errorsOfTeacher, groupResults, offersOf, studentResults, testToRepeat } from '$lib/core/measure';
 import { TEST_IDS } from '$lib/core/hip-tests';
-import { groupCheckIns, keepsFor, lastKept, studentCheckIns } from '$lib/server/group/check-ins';
+import {
+	groupCheckIns,
+	keepsFor,
+	lastKept,
+	readingsOfTeacher,
+	studentCheckIns
+} from '$lib/server/group/check-ins';
 import { db } from '$lib/server/db';
 import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
 import { getGroup } from '$lib/server/group/groups';
@@ -20,18 +26,23 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 		lastKept(db(), owner, stored.id)
 	]);
 	const results = groupResults(counted);
+	const asked = TEST_IDS.find((id) => id === url.searchParams.get('test'));
+	const errors = errorsOfTeacher(await readingsOfTeacher(db(), owner));
 	return {
 		stored,
 		today: dayInZone(new Date(), timeZone),
 		results,
 		offers: offersOf(results, stored.group),
-		/** The test to begin with: the one that is asked for, else where the group stands lowest. */
-		next: TEST_IDS.find((id) => id === url.searchParams.get('test')) ?? testToRepeat(results)?.test ?? null,
+		/** The test to begin with, and why where it was not asked for. */
+		next: asked ? { test: asked, why: null } : testToRepeat(results),
 		students: students.map(({ id, version, student: { name } }) => ({
 			id,
 			version,
 			name,
-			results: studentResults(measured.filter(({ studentId }) => studentId === id))
+			results: studentResults(
+				measured.filter(({ studentId }) => studentId === id),
+				errors
+			)
 		})),
 		last,
 		keeps

@@ -52,10 +52,12 @@
 
 <section class="sheet form-fields" aria-labelledby="take-title">
 	<h2 id="take-title">Take one</h2>
+	{#if data.next?.why}<p class="quiet">{data.next.why}</p>{/if}
 	<TakeCheckIn
 		groupId={data.stored.id}
 		students={data.students}
-		test={data.next ?? 'figure-four-knee'}
+		cautions={data.stored.group.cautions}
+		test={data.next?.test ?? 'figure-four-knee'}
 		onkept={() => invalidateAll()}
 	/>
 </section>
@@ -67,7 +69,9 @@
 			{#each data.offers as offer, i (i)}
 				<li>
 					<span>{offer.words}</span>
-					<Button kind="tertiary" size="small" disabled={isBusy} on:click={() => take(offer)}>Apply</Button>
+					{#if offer.kind !== 'word'}
+						<Button kind="tertiary" size="small" disabled={isBusy} on:click={() => take(offer)}>Apply</Button>
+					{/if}
 				</li>
 			{/each}
 		</ul>

@@ -1,8 +1,8 @@
 import { dayName } from '$lib/core/calendar';
-import { groupResults, studentResults, type Dated } from '$lib/core/measure';
+import { errorsOfTeacher, groupResults, studentResults, type Dated } from '$lib/core/measure';
 import { HIP_TESTS } from '$lib/core/hip-tests';
 import { seriesSummary } from '$lib/core/series';
-import { groupCheckIns, studentCheckIns } from '$lib/server/group/check-ins';
+import { groupCheckIns, readingsOfTeacher, studentCheckIns } from '$lib/server/group/check-ins';
 import { db } from '$lib/server/db';
 import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
 import { getGroup } from '$lib/server/group/groups';
@@ -24,6 +24,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 		withNames ? studentCheckIns(db(), owner, group.id) : [],
 		withNames ? listStudents(db(), owner, group.id) : []
 	]);
+	const errors = withNames ? errorsOfTeacher(await readingsOfTeacher(db(), owner)) : {};
 	const results = groupResults(counted.filter(within));
 	return {
 		id: params.id,
@@ -42,7 +43,10 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 			.map(({ id, student: { name } }) => ({
 				id,
 				name,
-				results: studentResults(measured.filter((one) => one.studentId === id && within(one)))
+				results: studentResults(
+					measured.filter((one) => one.studentId === id && within(one)),
+					errors
+				)
 			}))
 			.filter(({ results: own }) => own.length > 0)
 	};
