@@ -1,6 +1,6 @@
 import { sampleVariance, sum } from 'simple-statistics';
 
-/** From so many sets of readings on, a teacher's own error is estimated. */
+/** From this number of sets of readings on, a teacher's own error is estimated. */
 export const FEWEST_SETS = 10;
 
 /** The error of one teacher's hands in one test. */

@@ -91,7 +91,7 @@
 </p>
 {#if !who && others.length}
 	<ul class="others">
-		{#each others as { caution, words } (caution)}<li>{words}</li>{/each}
+		{#each others as { words }, index (index)}<li>{words}</li>{/each}
 	</ul>
 {/if}
 {#key `${test} ${who} ${source} ${taken}`}
