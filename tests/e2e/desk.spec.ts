@@ -160,6 +160,7 @@ test('a finding is mended in one step and can be taken back', async ({ page }) =
 	const finding = page
 		.getByRole('paragraph')
 		.filter({ hasText: 'the class ends with Happy baby, not with rest' });
+	await page.getByText(/\d+ worth knowing/).click();
 	await expect(finding).toBeVisible();
 	await page.getByRole('listitem').filter({ has: finding }).getByRole('button', { name: 'Fix' }).click();
 	const change = page.getByRole('group', { name: 'Effect of the fix' });
