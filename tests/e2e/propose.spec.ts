@@ -183,7 +183,13 @@ test('the same seed gives the same class here and in Node', async ({ page }) => 
 	const file = test.info().outputPath('asked.plan.json');
 	writeFileSync(file, await (await page.request.get(`${path}/file`)).text());
 	const orbit = (args: string[]) =>
-		JSON.parse(execFileSync(process.execPath, ['bin/orbit.mjs', ...args, '--json'], { encoding: 'utf8' }));
+		JSON.parse(
+			execFileSync(process.execPath, ['bin/orbit.mjs', ...args, '--json'], {
+				encoding: 'utf8',
+				// all movements with their cautions are over a megabyte
+				maxBuffer: 2 ** 24
+			})
+		);
 	const { plan } = orbit(['propose', '--plan', file, '--seed', '1']);
 	const english = new Map<string, string>(
 		orbit(['movements']).movements.map((m: { slug: string; english: string }) => [m.slug, m.english])
