@@ -130,7 +130,8 @@
 			{#each day.clashes as clash, index (index)}
 				<p class="clash">
 					<SeverityMark severity="fix" />
-					{clash.room} is wanted twice: {clash.second} from {clash.from} on, {clash.minutes} min too early for {clash.first}
+					Room clash in {clash.room}: {clash.second} from {clash.from} overlaps {clash.first} by {clash.minutes}
+					min
 				</p>
 			{/each}
 			{#if day.classes.length === 0}
