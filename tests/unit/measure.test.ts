@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { preset } from '../../src/lib/core/group';
+import { seeded } from '../reference/seeded';
 import {
 	errorsOfTeacher,
 	groupResults,
@@ -347,24 +348,13 @@ describe('grades of one person', () => {
 		let [told, pairs] = [0, 0];
 		const next = seeded(20261202);
 		const look = () => {
-			const normal = Math.sqrt(-2 * Math.log(next())) * Math.cos(2 * Math.PI * next());
+			const normal = Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next());
 			return Math.max(0, Math.min(3, Math.round(1.5 + 0.5 * normal)));
 		};
 		for (; pairs < 4000; pairs++) told += Number(judgeGrades([look()], [look()]).isTold);
 		expect(told / pairs).toBeLessThan(0.05);
 	});
 });
-
-/** Numbers over 0 and under 1 (mulberry32). */
-function seeded(seed: number): () => number {
-	let state = seed;
-	return () => {
-		state = (state + 0x6d2b79f5) | 0;
-		let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-		mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-		return (((mixed ^ (mixed >>> 14)) >>> 0) + 1) / 4294967298;
-	};
-}
 
 describe('a teacher’s own error', () => {
 	it('is the repeatability of ISO 5725-2, the within-subject deviation of Bland and Altman 1996', () => {

@@ -1,4 +1,4 @@
-import { copyOf, PLAN, type ClassPlan } from '$lib/core/plan';
+import { copyOf, PLAN, PLAN_LIMITS, type ClassPlan } from '$lib/core/plan';
 import { withVersion } from '$lib/core/validation';
 import { create } from '../api';
 
@@ -17,7 +17,7 @@ export class Copies {
 
 	/** Adds a plan beside this one; returns its id, null when the server did not take it. */
 	private async add(plan: ClassPlan, suffix: string, plannedOn: string | null): Promise<string | null> {
-		const title = `${plan.title} (${suffix})`.slice(0, 200);
+		const title = `${plan.title} (${suffix})`.slice(0, PLAN_LIMITS.titleCharacters);
 		const answer = await create<{ id: string }>('/api/plans', {
 			groupId: this.place.groupId,
 			plannedOn,

@@ -1,10 +1,10 @@
 import { isSymmetrical } from '../anatomy';
 import type { Finding, Severity } from '../checks';
 import { formatDuration, type TimedItem } from '../clock';
-import { amountTaking, doseRange, modesOf, SITS_OUT, type FindMovement, type Movement } from '../movement';
-import { withItems, type ClassPlan, type Item } from '../plan';
+import { amountTaking, doseRange, SITS_OUT, type FindMovement } from '../movement';
+import { goesByTurns, modeIn, withItems, type ClassPlan, type Item } from '../plan';
 import { isPeak } from '../rules';
-import { doneBy, othersIn, type DoneInstead, type Who } from '../substitution';
+import { doneBy, nameOfWho, othersIn, type DoneInstead, type Who } from '../substitution';
 import { counted, listed } from '../text';
 import { analysePlan, type Analysis } from './analysis';
 
@@ -99,7 +99,7 @@ function livedClass(
 		rows,
 		differing: rows.filter(({ own }) => own).length,
 		strengthSeconds,
-		peak: peakOf(room.context.items, analysis.context.items)
+		peak: livedPeak(room.context.items, analysis.context.items)
 	};
 	return { ...lived, findings: [...ownFindings(lived), ...newFindings(room.findings, analysis.findings)] };
 }
@@ -142,24 +142,27 @@ function livedPlan(
 
 function itemOf(item: Item, taught: TimedItem, { movement, form }: DoneInstead): Item {
 	if (movement === taught.movement && form === taught.form) return item;
-	const modes = modesOf(movement, form);
-	const mode = modes.includes(item.mode) ? item.mode : modes[0]!;
+	const mode = modeIn(movement, form, item.mode);
 	if (item.dose.byBreath) return { ...item, movement: movement.slug, form: form.id, mode };
-	const range = doseRange(form, mode);
-	const passes = passesOf(movement);
-	return {
-		...item,
+	// what the plan says of this item (a note, kit of one person, pauses) is said of the room's
+	const { oneSided, lead } = item;
+	const own: Item = {
+		kind: 'item',
+		id: item.id,
 		movement: movement.slug,
 		form: form.id,
 		mode,
-		dose: { amount: amountTaking(taught.workSeconds / passes, range, mode) }
+		lead,
+		dose: { amount: 1 },
+		...(oneSided ? { oneSided } : {})
 	};
+	const isOnce = isSymmetrical(movement.action) || goesByTurns(own, movement) || oneSided;
+	const amount = amountTaking(taught.workSeconds / (isOnce ? 1 : 2), doseRange(form, mode), mode);
+	return { ...own, dose: { amount } };
 }
 
-const passesOf = ({ action, byTurns }: Movement): number => (isSymmetrical(action) || byTurns ? 1 : 2);
-
 /** The most intense of the room's peak, and what stands there in their class. */
-function peakOf(room: readonly TimedItem[], own: readonly TimedItem[]): LivedClass['peak'] {
+function livedPeak(room: readonly TimedItem[], own: readonly TimedItem[]): LivedClass['peak'] {
 	const peak = room
 		.filter(({ section, form }) => section.kind === 'peak' && isPeak(form))
 		.reduce<TimedItem | null>(
@@ -213,10 +216,7 @@ function ownFindings({ analysis, rows, strengthSeconds }: Omit<LivedClass, 'find
 		: again;
 }
 
-/** Returns the name of a kind of people: "sore knee", "tight". */
-export const nameOfWho = (who: Who): string => ('tier' in who ? who.tier : who.caution);
-
-/** Returns a class of a kind of people in a line: "sore knee (2): 5 of 14 items differ; the peak is Bridge; 1 finding". */
+/** Returns a class of a kind of people in a line: "sore knee (2): 5 of 14 items differ, their peak is Bridge and 1 thing to look at". */
 export function livedInWords({ who, people, rows, differing, peak, findings }: LivedClass): string {
 	const waits = rows.filter((row) => row.waits).length;
 	return `${nameOfWho(who)} (${people}): ${listed(

@@ -10,6 +10,7 @@ import {
 } from '../anatomy';
 import { withRuledCautions } from './conditions';
 import { readDose, readProp, writeDose, writeProp } from './notation';
+
 import type { CautionAdvice, Form, FormId, Mode, Movement, Position } from './types';
 
 /** A leg as it is typed. */

@@ -1,3 +1,4 @@
+export * from './cautions';
 export * from './conditions';
 export * from './difference';
 export * from './draft';

@@ -8,10 +8,10 @@ import {
 	type LegAction
 } from '../anatomy';
 import { eachOnce, isPropertyOfAll, oneLine, textOfLines } from '../validation';
+import { CAUTIONS } from './cautions';
 import {
 	ARMS,
 	PROP_SITES,
-	CAUTIONS,
 	CROSSINGS,
 	DOSE_UNITS,
 	FAMILIES,

@@ -256,7 +256,7 @@ export function formChange(
 }
 
 /** The mode that an item keeps in another form, or the first one of that form. */
-function modeIn(movement: Movement, form: Form, mode: Mode): Mode {
+export function modeIn(movement: Movement, form: Form, mode: Mode): Mode {
 	const modes = modesOf(movement, form);
 	return modes.includes(mode) ? mode : (modes[0] as Mode);
 }

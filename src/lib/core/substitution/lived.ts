@@ -1,13 +1,14 @@
 import type { TimedItem } from '../clock';
+import { modeIn, type Item } from '../plan';
 import { peopleByTier, type Group, type Tier } from '../group';
 import {
 	formOf,
-	modesOf,
 	RESTS,
 	type Caution,
 	type FindMovement,
 	type Form,
-	type Movement
+	type Movement,
+	memoize
 } from '../movement';
 import { kitAtHand, kitSuffices } from './kit';
 import { formForTier, givenInstead, isNoHarder, isSuitable, mostIntensity, suits } from './suits';
@@ -31,17 +32,42 @@ export interface DoneInstead {
 	waits: boolean;
 }
 
+/** Kept, since an edit leaves most items of a class the same; by the name of the kind of people. */
+const kept = memoize(
+	(_find: FindMovement, _group: Group, _movement: Movement, _item: Item) => new Map<string, DoneInstead>()
+);
+
 /** Returns what a person of a kind does while the room does an item: the same, another form, another movement, or a rest. */
-export function doneBy({ movement, item }: Shared, who: Who, group: Group, find: FindMovement): DoneInstead {
+export function doneBy(shared: Shared, who: Who, group: Group, find: FindMovement): DoneInstead {
+	const known = kept(find, group, shared.movement, shared.item);
+	const name = nameOfWho(who);
+	const done =
+		known.get(name) ??
+		('tier' in who ? doneByTier(shared, who.tier, group) : doneWith(shared, who.caution, group, find));
+	known.set(name, done);
+	return done;
+}
+
+/** Returns the name of a kind of people: "sore knee", "tight". */
+export const nameOfWho = (who: Who): string => ('tier' in who ? who.tier : who.caution);
+
+function doneByTier({ movement, item }: Shared, tier: Tier, group: Group): DoneInstead {
+	const given = formOf(movement, item.form)!;
+	const wanted = formForTier(movement, item.form, tier);
+	const isTooMuch = wanted.intensity > mostIntensity(tier, group) && wanted.intensity > given.intensity;
+	return { movement, form: isTooMuch ? given : wanted, waits: false };
+}
+
+function doneWith(
+	{ movement, item }: Shared,
+	caution: Caution,
+	group: Group,
+	find: FindMovement
+): DoneInstead {
 	const given = formOf(movement, item.form)!;
 	const same = { movement, form: given, waits: false };
-	if ('tier' in who) {
-		const wanted = formForTier(movement, item.form, who.tier);
-		const tooMuch = wanted.intensity > mostIntensity(who.tier, group) && wanted.intensity > given.intensity;
-		return tooMuch ? same : { ...same, form: wanted };
-	}
-	if (item.confirmed?.some(({ caution }) => caution === who.caution)) return same;
-	const verdict = suits(movement, item.form, who.caution);
+	if (item.confirmed?.some((confirmed) => confirmed.caution === caution)) return same;
+	const verdict = suits(movement, item.form, caution);
 	switch (verdict.kind) {
 		case 'fine':
 		case 'in this form':
@@ -49,13 +75,13 @@ export function doneBy({ movement, item }: Shared, who: Who, group: Group, find:
 		case 'other form':
 			return { ...same, form: formOf(movement, verdict.form)! };
 		case 'instead': {
-			const people = group.cautions.find(({ caution }) => caution === who.caution)?.people ?? 1;
+			const people = group.cautions.find((counted) => counted.caution === caution)?.people ?? 1;
 			const enough = kitSuffices(kitAtHand(group), people);
-			const other = givenInstead(movement, item.form, who.caution, find, enough);
-			return other ? { ...other, waits: false } : same;
+			const other = givenInstead(movement, item.form, caution, find, enough);
+			return other ? { ...other, waits: false } : restFor(caution, given, find, same);
 		}
 		case 'clinician':
-			return { ...restFor(who.caution, given, find, same), waits: true };
+			return { ...restFor(caution, given, find, same), waits: true };
 	}
 }
 
@@ -82,8 +108,7 @@ export function livedItems(
 	return items.map((taught) => {
 		const { movement, form } = doneBy(taught, who, group, find);
 		if (movement === taught.movement && form === taught.form) return taught;
-		const modes = modesOf(movement, form);
-		const mode = modes.includes(taught.item.mode) ? taught.item.mode : modes[0]!;
+		const mode = modeIn(movement, form, taught.item.mode);
 		return {
 			...taught,
 			movement,

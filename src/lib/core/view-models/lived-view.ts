@@ -1,16 +1,9 @@
-import {
-	effortOfAnalysis,
-	livedClasses,
-	livedInWords,
-	nameOfWho,
-	type Analysis,
-	type LivedClass
-} from '../analysis';
+import { effortOfAnalysis, livedClasses, livedInWords, type Analysis, type LivedClass } from '../analysis';
 import type { Severity } from '../checks';
 import { formatDuration } from '../clock';
 import { kitName } from '../group';
 import type { KitKind } from '../movement';
-import { kitOfForm } from '../substitution';
+import { kitOfForm, nameOfWho } from '../substitution';
 import { classRing, type RingSector } from './ring';
 
 /** One item: what the room does, and what these people do. */

@@ -1,16 +1,15 @@
 import type { TimedItem } from '../../clock';
 import { WORKING_MODES } from '../../movement';
+import { legsOfItem } from '../../orbit';
 import { changedDose, rangeOf, setsOf } from '../../plan';
 import { findingLocation } from '../helpers';
 import type { Check } from '../types';
 
 /** Muscles that work while they grow longer are the sorest the next day. */
-const lengthensUnderLoad = ({ movement, form, item }: TimedItem): boolean =>
-	item.mode === 'dynamic' &&
-	form.effort >= 3 &&
-	(form.action ? Object.values(form.action) : Object.values(movement.action)).some(
-		({ lengthens, works }) => lengthens.length > 0 && works.length > 0
-	);
+const lengthensUnderLoad = (taught: TimedItem): boolean =>
+	taught.item.mode === 'dynamic' &&
+	taught.form.effort >= 3 &&
+	legsOfItem(taught).some(({ lengthens, works }) => lengthens.length > 0 && works.length > 0);
 
 const isLoaded = ({ form, item }: TimedItem): boolean =>
 	WORKING_MODES.has(item.mode) && (form.id === 'loaded' || form.props.some(({ kit }) => kit === 'weight'));

@@ -1,4 +1,4 @@
-import { formatDuration, type TimedItem } from '../../clock';
+import { formatDuration } from '../../clock';
 import { formFacts, type Caution } from '../../movement';
 import { findBlock, newItem } from '../../plan';
 import { findingLocation } from '../helpers';
@@ -17,25 +17,26 @@ export const risingQuickly: Check = {
 		id: 'rising-quickly',
 		summary: 'After long lying there is a seat before standing',
 		severity: 'note',
-		why: 'Blood pressure falls when somebody stands up quickly after lying or hanging; half a minute on a seat prevents dizziness.',
+		why: 'Blood pressure falls when people stand up quickly after lying or hanging; half a minute on a seat prevents dizziness.',
 		source: 'common practice',
 		canRepair: true
 	},
 	check(context) {
-		const lived = DIZZY.map((caution) => ({ caution, ...livedWith(context, caution) })).find((l) => l.items);
-		if (!lived?.items) return [];
+		const caution = DIZZY.find((one) => context.group?.cautions.some((counted) => counted.caution === one));
+		const lived = caution && livedWith(context, caution);
+		if (!lived) return [];
 		let lying = 0;
-		return lived.items.flatMap((taught: TimedItem) => {
+		return lived.items.flatMap((taught) => {
 			const it = factsOf(taught);
 			const before = lying;
 			lying = formFacts.isLying(it) || formFacts.isHeadDown(it) ? lying + taught.workSeconds : 0;
 			if (!formFacts.isStanding(it) || before < LONG_LYING_SECONDS) return [];
 			return [
 				{
-					message: `${lived.caution} (${lived.people}): ${taught.movement.english} stands up after ${formatDuration(before)} of lying. Let them sit for half a minute first.`,
+					message: `${caution} (${lived.people}): ${taught.movement.english} stands up after ${formatDuration(before)} of lying. Let them sit for half a minute first.`,
 					where: findingLocation(taught),
 					cause: 'up',
-					data: { caution: lived.caution, movement: taught.movement.slug, seconds: Math.round(before) }
+					data: { caution, movement: taught.movement.slug, seconds: Math.round(before) }
 				}
 			];
 		});
@@ -47,7 +48,7 @@ export const risingQuickly: Check = {
 		const seat = find(PAUSE);
 		if (!place || !seat) return null;
 		return {
-			label: `Sit quietly before it`,
+			label: 'Sit quietly before it',
 			edits: [
 				{ do: 'insert', at: { sectionId: place.sectionId, index: place.index }, block: newItem(plan, seat) }
 			]

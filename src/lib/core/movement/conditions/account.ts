@@ -1,5 +1,7 @@
-import { CAUTIONS, type Caution, type CautionAdvice, type Movement } from '../types';
-import { conditionOf, CONDITIONS, type Condition } from './table';
+import { CAUTIONS, type Caution } from '../cautions';
+import { type CautionAdvice, type Movement } from '../types';
+import type { Condition } from './condition';
+import { conditionOf, CONDITIONS } from './table';
 import { provokedBy } from './apply';
 
 /** A movement that a condition touches: the forms that provoke it, by which rule, and what is given. */

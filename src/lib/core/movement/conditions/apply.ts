@@ -1,6 +1,8 @@
-import type { Caution, CautionAdvice, Form, Movement } from '../types';
+import type { Caution } from '../cautions';
+import type { CautionAdvice, Form, FormId, Movement } from '../types';
 import { givenForm } from './given';
-import { CONDITIONS, conditionOf, RESTS, type Condition, type Provocation } from './table';
+import type { Condition, Provocation } from './condition';
+import { CONDITIONS, conditionOf, RESTS } from './table';
 
 /** Returns what in a form provokes a condition; empty where nothing does. */
 export function provokedBy(movement: Movement, form: Form, { provocations }: Condition): Provocation[] {
@@ -12,11 +14,17 @@ export function provokedBy(movement: Movement, form: Form, { provocations }: Con
 export const formsWithin = (movement: Movement, caution: Caution): Form[] =>
 	movement.forms.filter((form) => provokedBy(movement, form, conditionOf(caution)).length === 0);
 
-/** Returns the line that makes a movement fine for a person with a condition; undefined where none is needed. */
-const adjustmentOf = (movement: Movement, { adjustment }: Condition): string | undefined =>
-	adjustment && movement.forms.some((form) => adjustment.applies(givenForm(movement, form)))
-		? adjustment.line
-		: undefined;
+/** Returns the line that makes the forms that provoke nothing fine; null where none of them needs it. */
+const adjustmentOf = (
+	movement: Movement,
+	okIn: readonly FormId[],
+	{ adjustment }: Condition
+): string | null => {
+	const needs = movement.forms.some(
+		(form) => okIn.includes(form.id) && adjustment?.applies(givenForm(movement, form))
+	);
+	return adjustment && needs ? adjustment.line : null;
+};
 
 /**
  * Returns the movement with the cautions that follow from the table of conditions. What an entry says of a caution itself
@@ -33,9 +41,10 @@ export function withRuledCautions(movement: Movement): Movement {
 		if (own.some((said) => said.caution === caution)) return [];
 		const okIn = within(caution);
 		const other = [...instead(movement.position), ...RESTS].find((slug) => slug !== movement.slug)!;
-		if (okIn.length < movement.forms.length) return [{ caution, advice, instead: other, okIn }];
-		const line = adjustmentOf(movement, condition);
-		return line ? [{ caution, advice: line, instead: other, okIn }] : [];
+		const line = adjustmentOf(movement, okIn, condition);
+		const isTouched = okIn.length < movement.forms.length;
+		const words = [isTouched ? advice : null, line].filter((part) => part !== null).join(' ');
+		return words ? [{ caution, advice: words, instead: other, okIn }] : [];
 	});
 	const cautions = [...own, ...ruled];
 	return { ...movement, cautions };
