@@ -4,7 +4,7 @@ import { accountOfConditions, CLINICIAN_DECIDES } from '../src/lib/core/movement
 
 const INTRO = `# Cautions
 
-Made from the table of conditions (\`src/lib/core/movement/conditions/table.ts\`) by \`npm run files\`; \`npx orbit cautions\` prints the
+Made from the table of conditions (\`src/lib/core/movement/conditions/by-part\`) by \`npm run files\`; \`npx orbit cautions\` prints the
 same. The rules look at every form of every movement, by angles, load, modes, position and kit, also of movements that a studio adds.
 An entry of the catalogue may add a caution and never loosens one. Nobody is given anything with more intensity or effort than the
 room does. Pain means stop; what is unclear belongs to a doctor or physiotherapist, and licensed practice decides.

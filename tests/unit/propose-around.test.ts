@@ -104,7 +104,7 @@ describe('something else here', () => {
 describe('a proposal on the screen', () => {
 	it('has the figures of its class, its items by part, and what it is worth, the weightiest first', () => {
 		const [proposal] = proposals(ask(DEMO_GROUPS.chalk, 50));
-		const card = proposalCard(proposal!.analysis, proposal!);
+		const card = proposalCard(proposal!.analysis, proposal!, true);
 		const figure = (label: string) => card.figures.find((f) => f.label === label)?.value;
 		expect(card.total).toBe('50:00');
 		expect(figure('items')).toBe(String(itemsOf(proposal!.plan).length));

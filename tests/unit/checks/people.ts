@@ -73,9 +73,44 @@ export const PEOPLE: Tables = {
 					),
 				'hamstring injury (2): 5:22 of pull or load on the back of the thigh; 2:30 is enough. Spread it over several classes.',
 				{ group: groupOf({}, ['hamstring injury']) }
+			],
+			[
+				'long stretches that a very mobile person is kept in',
+				(w) =>
+					w.add(
+						'release',
+						w.item('pigeon-fold', { dose: 40, keep: ['very mobile joints'] }),
+						w.item('frog', { dose: 30, keep: ['very mobile joints'] })
+					),
+				'very mobile joints (2): 9:50 held in a stretch; 8:00 is enough. Let them work in the middle of the range instead.',
+				{ group: groupOf({}, ['very mobile joints']) }
+			],
+			[
+				'turned in again and again with a pinch',
+				(w) => w.add('release', w.item('90-90-fold', { dose: 15, keep: ['front-of-hip pinch'] })),
+				'front-of-hip pinch (2): 4:00 with the hip bent and turned in; 2:00 is enough. Give them one of these lying, with the leg long.',
+				{ group: groupOf({}, ['front-of-hip pinch']) }
+			],
+			[
+				'much of the inner thigh after an injury',
+				(w) => w.add('release', w.item('frog', { dose: 200, keep: ['adductor injury'] })),
+				'adductor injury (2): 3:20 of pull or load on the inner thigh; 2:30 is enough. Spread it over several classes.',
+				{ group: groupOf({}, ['adductor injury']) }
+			],
+			[
+				'long stretches of an unstable hip',
+				(w) => w.add('release', w.item('pigeon-fold', { dose: 30, keep: ['unstable hip'] })),
+				'unstable hip (2): 7:00 held in a stretch; 5:00 is enough. Let them work in the middle of the range instead.',
+				{ group: groupOf({}, ['unstable hip']) }
 			]
 		],
-		unmendable: ['many light pulls on an injured hamstring']
+		unmendable: [
+			'many light pulls on an injured hamstring',
+			'long stretches that a very mobile person is kept in',
+			'turned in again and again with a pinch',
+			'much of the inner thigh after an injury',
+			'long stretches of an unstable hip'
+		]
 	},
 	'one-leg-late': {
 		passing: [

@@ -39,7 +39,7 @@ export function proposeFirst(
 	const catalogue = catalogueView(CATALOGUE, own, leftOut, []);
 	const shown = proxy((number: number, done: boolean, sent: SentProposal) => {
 		const read = analysePlan(sent.plan, planContext(catalogue, group, pace, context));
-		tell({ number, done, sent, card: proposalCard(read, sent), own: '' });
+		tell({ number, done, sent, card: proposalCard(read, sent, done), own: '' });
 	});
 	return inWorker(async (core) => (await core.propose(ask, shown, 1))?.message ?? null);
 }

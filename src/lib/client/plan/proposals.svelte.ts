@@ -60,7 +60,7 @@ export class Proposals {
 		const ask = proposeTask(this.document, { ...wishes, ...part }, seed, renewed(plan, renew));
 		const shown = proxy((number: number, done: boolean, sent: SentProposal) => {
 			if (plan !== this.document.plan || this.work !== work) return; // edited or asked anew meanwhile
-			const card = proposalCard(this.document.read(sent.plan), sent);
+			const card = proposalCard(this.document.read(sent.plan), sent, done);
 			const others = this.found.filter((other) => other.number !== number);
 			const all = [...others, { number, done, sent, card, own: '' }].sort((a, b) => a.number - b.number);
 			const shares = ownShares(all.map((one) => one.sent.plan));

@@ -144,7 +144,7 @@ function itemOf(item: Item, taught: TimedItem, { movement, form }: DoneInstead):
 	if (movement === taught.movement && form === taught.form) return item;
 	const mode = modeIn(movement, form, item.mode);
 	if (item.dose.byBreath) return { ...item, movement: movement.slug, form: form.id, mode };
-	// what the plan says of this item (a note, kit of one person, pauses) is said of the room's
+	// a note, kit of one person and pauses belong to the item of the room
 	const { oneSided, lead } = item;
 	const own: Item = {
 		kind: 'item',

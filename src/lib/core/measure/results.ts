@@ -12,21 +12,19 @@ import {
 	judgeGrades,
 	judgeReadings,
 	limbSymmetryPercent,
-	FEWEST_SETS,
 	meanGrade,
 	peopleIn,
-	repeatability,
 	STOPS,
 	trend,
 	type GradeCounts,
 	type Judgement,
-	type OwnError,
 	GRADINGS,
 	REGION_NAMES,
 	HIP_TESTS,
 	TEST_IDS,
 	type TestId
 } from '../hip-tests';
+import { errorOfTest, one, type TeacherErrors } from './own-error';
 
 /** A check-in with its day. */
 export interface Dated<T extends CheckIn = CheckIn> {
@@ -79,7 +77,6 @@ interface Reader<T extends CheckIn, V> {
 	limits: (checkIn: T) => string | null;
 }
 
-const one = (value: number): string => String(Math.round(value * 10) / 10);
 const grades = (value: number): string => (one(value) === '1' ? 'one grade' : `${one(value)} grades`);
 
 const COUNTS: Reader<GroupCheckIn, GradeCounts> = {
@@ -94,41 +91,6 @@ const COUNTS: Reader<GroupCheckIn, GradeCounts> = {
 	people: ({ counts }) => Math.max(peopleIn(counts.left), peopleIn(counts.right)),
 	limits: () => null
 };
-
-/** Standard error of one reading in a test, with where it comes from. */
-function errorOfTest(test: TestId, errors: TeacherErrors): { sem: number; words: string } {
-	const { sem, unit } = GRADINGS[test].scale!;
-	const own = errors[test];
-	// half of the variance comes from the reading and half from the day: see errorOfMean
-	if (own)
-		return {
-			sem: Math.SQRT2 * own.repeatabilitySd,
-			words: `The limits come from ${own.sets} sets of your own readings, which differ by ${one(own.repeatabilitySd)} ${unit}.`
-		};
-	return {
-		sem: UNTRAINED * sem,
-		words: `The limits are twice the published error of ${one(sem)} ${unit}, which is for trained hands. From ${FEWEST_SETS} sets of two or three readings on, your own error takes its place.`
-	};
-}
-
-/** By how much hands that have not been measured are taken to be worse than those of studies. Judged. */
-const UNTRAINED = 2;
-
-/** The error of a teacher's own hands, where it is known. */
-export type TeacherErrors = Partial<Record<TestId, OwnError>>;
-
-/** Returns the error of a teacher's hands in each test in which there are readings enough. */
-export function errorsOfTeacher(checkIns: readonly StudentCheckIn[]): TeacherErrors {
-	const errors: TeacherErrors = {};
-	for (const test of TEST_IDS) {
-		const sets = checkIns
-			.filter((one) => one.test === test && one.unit !== 'grade')
-			.flatMap(({ readings }) => [readings.left, readings.right]);
-		const own = repeatability(sets);
-		if (own) errors[test] = own;
-	}
-	return errors;
-}
 
 const readingsWith = (errors: TeacherErrors): Reader<StudentCheckIn, number[]> => ({
 	of: ({ readings }) => readings,

@@ -63,10 +63,11 @@ const PART_WORDS: Record<keyof Worth['parts'], string> = {
 /** Fewer points than this are not worth a line. */
 const LEAST_POINTS = 0.05;
 
-/** A proposed class as its card shows it. */
+/** A proposed class as its card shows it; `done` once it is no longer improved. */
 export function proposalCard(
 	analysis: Analysis,
-	proposed: Pick<Proposal, 'about' | 'reasons' | 'worth' | 'story' | 'lostSeconds'>
+	proposed: Pick<Proposal, 'about' | 'reasons' | 'worth' | 'story' | 'lostSeconds'>,
+	done: boolean
 ): ProposalCard {
 	const { timeline, context, orbit, balance, findings } = analysis;
 	const why = new Map(proposed.reasons.map((reason) => [reason.itemId, reason]));
@@ -96,7 +97,8 @@ export function proposalCard(
 			})),
 		// the first line says what it is about
 		story: proposed.story.slice(1),
-		lived: livedLines(analysis),
+		// it takes a reading for each kind of people: once the class stands
+		lived: done ? livedLines(analysis) : [],
 		costs: (Object.keys(PART_WORDS) as (keyof Worth['parts'])[])
 			.map((part) => ({ label: PART_WORDS[part], points: proposed.worth.parts[part] }))
 			.filter(({ points }) => Math.abs(points) >= LEAST_POINTS)

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { create } from '$lib/client/api';
+	import type { Caution } from '$lib/core/movement';
 	import type { CautionCount } from '$lib/core/people';
 	import {
 		cautionLinesAtTest,
@@ -21,7 +22,7 @@
 	/** Takes a check-in: of a whole group by counts, or of one person by readings. */
 	interface Props {
 		groupId: string;
-		students: { id: string; name: string }[];
+		students: { id: string; name: string; cautions: readonly Caution[] }[];
 		/** Cautions in the group: some people take another test, or none. */
 		cautions: readonly CautionCount[];
 		/** The test to begin with. */
@@ -41,9 +42,12 @@
 	let taken = $state(0);
 
 	const grading = $derived(GRADINGS[test]);
-	const others = $derived(cautionLinesAtTest(test, cautions));
+	const person = $derived(students.find(({ id }) => id === who));
+	const others = $derived(
+		cautionLinesAtTest(test, person ? person.cautions.map((caution) => ({ caution, people: 1 })) : cautions)
+	);
 	const sources = $derived(grading.scale?.laidOn ? SOURCES : (['by hand'] as const));
-	const whose = $derived(students.find(({ id }) => id === who)?.name ?? 'the whole group');
+	const whose = $derived(person?.name ?? 'the whole group');
 
 	async function keep(document: CheckIn) {
 		isBusy = true;
@@ -89,7 +93,7 @@
 <p class="quiet">
 	{grading.caution} Pain means stop. Left first, then right; the same person should look each time.
 </p>
-{#if !who && others.length}
+{#if others.length}
 	<ul class="others">
 		{#each others as { words }, index (index)}<li>{words}</li>{/each}
 	</ul>

@@ -35,10 +35,11 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 		offers: offersOf(results, stored.group),
 		/** The test to begin with, and why where it was not asked for. */
 		next: asked ? { test: asked, why: null } : testToRepeat(results),
-		students: students.map(({ id, version, student: { name } }) => ({
+		students: students.map(({ id, version, student: { name, cautions } }) => ({
 			id,
 			version,
 			name,
+			cautions,
 			results: studentResults(
 				measured.filter(({ studentId }) => studentId === id),
 				errors

@@ -14,7 +14,7 @@
 		<header>
 			<h1>As each person does it: {data.title || 'Untitled class'}</h1>
 			<p>
-				{data.groupName}{data.day ? `, ${data.day}` : ''}: {data.size} people.
+				{data.group.name}{data.day ? `, ${data.day}` : ''}: {data.group.size} people.
 				<a class="screen" href="/plan/{data.id}/room">Room sheet</a>
 			</p>
 		</header>

@@ -1,21 +1,4 @@
-import { dayInZone, dayName } from '$lib/core/calendar';
-import { groupToday } from '$lib/core/group';
-import { compute } from '$lib/server/compute/pool';
-import { db } from '$lib/server/db';
-import { loadPlanContext, planInput } from '$lib/server/plan/plan-context';
-import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
+import { loadPlanSheet } from '$lib/server/plan/plan-sheet';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, locals, request }) => {
-	const studio = studioOfRequest(locals);
-	const today = dayInZone(new Date(), studio.timeZone);
-	const context = orNotFound(await loadPlanContext(db(), ownerOfRequest(locals), params.id, today));
-	const { stored, group } = context;
-	return {
-		id: stored.id,
-		title: stored.plan.title,
-		group: groupToday(group, stored.plan.here),
-		day: stored.plannedOn ? dayName(stored.plannedOn) : '',
-		sheet: await compute('room', planInput(context), request.signal)
-	};
-};
+export const load: PageServerLoad = (event) => loadPlanSheet('room', event);
