@@ -2,7 +2,7 @@
 	import { sidesChart } from '$lib/client/measure/measure-charts';
 	import { shortDay } from '$lib/core/calendar';
 	import { type TestResult } from '$lib/core/measure';
-	import { GRADINGS, minimalDetectableChange } from '$lib/core/hip-tests';
+	import { GRADINGS } from '$lib/core/hip-tests';
 	import Chart from '$lib/ui/chart/Chart.svelte';
 	import { Table, TableBody, TableCell, TableHead, TableHeader, TableRow } from 'carbon-components-svelte';
 	import Fold from '$lib/ui/fields/Fold.svelte';
@@ -54,13 +54,7 @@
 			</Table>
 		</Fold>
 	{/if}
-	{#if scale && result.unit !== 'mean grade'}
-		<p class="quiet">
-			One reading has a standard error of {scale.sem}
-			{scale.unit} ({scale.source}): a difference under {minimalDetectableChange(scale.sem).toFixed(1)} between
-			two readings means nothing.
-		</p>
-	{/if}
+	{#if scale && result.unit === scale.unit}<p class="quiet">Published error: {scale.source}.</p>{/if}
 </article>
 
 <style>
