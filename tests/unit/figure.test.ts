@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { bestView, drawnForms, figure, joints, VIEWS, type Skeleton } from '../../src/lib/core/figure';
+import { arm } from '../../src/lib/core/figure/arms';
+import { posture } from '../../src/lib/core/figure/posture';
 import { usualForm, type Movement } from '../../src/lib/core/movement';
 
 type Vec = Skeleton['pelvis'];
@@ -25,6 +27,29 @@ describe('every figure', () => {
 			expect(lowest, m.slug).toBeLessThan(0.3);
 			for (const p of points) for (const value of p) expect(Number.isFinite(value), m.slug).toBe(true);
 		}
+	});
+
+	it('touches the floor or its blocks in every form with what its words put there', () => {
+		/** How far above its place a joint may be drawn, in body heights, and how high a hand is that has a block. */
+		const near = 0.03;
+		const hand = { onFloor: 0.09, onBlock: 0.16 };
+		let touches = 0;
+		for (const m of CATALOGUE)
+			for (const form of m.forms) {
+				const { skeleton: s, contacts, arms } = posture(m, form);
+				const name = `${m.slug} ${form.id}`;
+				for (const part of ['lead', 'trail'] as const) {
+					if (contacts[part].foot) expect(s[part].ankle[1], `${name} foot`).toBeLessThan(0.032 + near);
+					if (contacts[part].knee) expect(s[part].knee[1], `${name} knee`).toBeLessThan(0.036 + near);
+					if (arms === 'floor') {
+						const most = form.props.some((p) => p.site === 'hands') ? hand.onBlock : hand.onFloor;
+						expect(arm(s, arms, part).hand[1], `${name} hand`).toBeLessThan(most);
+					}
+					touches += Number(contacts[part].foot) + Number(contacts[part].knee) + Number(arms === 'floor');
+				}
+				if (contacts.seat) expect(s.pelvis[1], `${name} seat`).toBeLessThan(0.058 + near);
+			}
+		expect(touches).toBeGreaterThan(1400);
 	});
 
 	it('is drawn in every form and view, the same each time, with both legs told apart', () => {

@@ -29,6 +29,8 @@ export interface Posture {
 	skeleton: Skeleton;
 	arms: Arms;
 	state: BodyState;
+	/** What of it shall touch the floor. */
+	contacts: Contacts;
 }
 
 /** The body of a movement in a form, set down on the floor. Leading leg on the right. */
@@ -56,7 +58,7 @@ export function posture(movement: Movement, form?: Form): Posture {
 		pitchGives: pose.pitchDeg === undefined ? usual.gives : Math.min(usual.gives, 4)
 	};
 	const state = settle(wanted, contacts);
-	return { skeleton: skeleton(state), arms: pose.arms ?? usual.arms, state };
+	return { skeleton: skeleton(state), arms: pose.arms ?? usual.arms, state, contacts };
 }
 
 /** A leg at one of its positions; the far end of a swing where nothing is said. */

@@ -18,7 +18,7 @@ export const givenForm = (movement: Movement, form: Form, mode?: Mode): GivenFor
 	form,
 	modes: mode ? [mode] : modesOf(movement, form),
 	legs: legPair(actionOf(movement, form)),
-	pose: form.pose ?? movement.pose
+	pose: { ...movement.pose, ...form.pose }
 });
 
 const LYING: ReadonlySet<Position> = new Set(['supine', 'wall-supine', 'prone', 'sidelying']);

@@ -29,7 +29,7 @@ export const PREGNANCY_CONDITIONS: readonly Condition[] = [
 			},
 			{ words: 'a closed turn of the trunk', provokes: isTurnedClosed }
 		],
-		advice: 'Later on not long on the back, not on the belly, nothing at the end of wide.',
+		advice: 'Later on not long on the back, not on the belly, nothing at the end of wide; a cool room.',
 		instead: (p) =>
 			p === 'prone'
 				? ['bird-reach', 'sidelying-parallel-lift', 'sidelying-rest']

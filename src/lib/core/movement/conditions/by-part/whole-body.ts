@@ -16,8 +16,10 @@ import {
 	isOnOneLeg,
 	isPulledIn,
 	isRounded,
+	isStanding,
 	isSteadied,
 	isTurned,
+	reachesUp,
 	stepsUp
 } from '../given';
 
@@ -53,7 +55,12 @@ export const WHOLE_BODY_CONDITIONS: readonly Condition[] = [
 				provokes: (g) => stepsUp(g) && (!has(g, 'wall space') || g.form.intensity >= 3)
 			}
 		],
-		advice: 'A hand on the wall or on a chair.',
+		adjustment: {
+			words: 'standing with the arms up',
+			applies: (g) => isStanding(g) && reachesUp(g),
+			line: 'Eyes straight ahead, not up to the hands.'
+		},
+		advice: 'A hand on the wall or on a chair; eyes straight ahead.',
 		instead: () => ['chair-sit-to-stand', 'mountain'],
 		source: PRACTICE
 	},
