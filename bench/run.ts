@@ -22,6 +22,7 @@ import {
 import { freePathByHighs, pathByHighs } from '../tests/reference/order-by-highs';
 import { wholeByHighs } from '../tests/reference/fit-by-highs';
 import { seeded } from '../tests/reference/seeded';
+import { craftFigures } from './planner/craft';
 import { knowsAClass, readsLikeAClass, searchesEnough } from './planner/worth';
 import { paceCurve } from './pace';
 import { pageWeights } from './weights';
@@ -320,6 +321,19 @@ await pages();
 if (asked === 'quick') process.exit(0);
 knowsAClass(line);
 readsLikeAClass(line);
+const craft = craftFigures([9301, 9302, 9303]);
+for (const [number, share] of craft.noShares)
+	line(
+		`proposals with a no of the strict reader, question ${number}`,
+		share,
+		'at most 0.20 for 9, 10, 14 and 19'
+	);
+line(
+	'likely grade of proposals, mean',
+	craft.meanGrade,
+	'readers: 7.5; the line through 30 graded texts ends at 7.4'
+);
+line('likely grade of proposals, lowest', craft.lowestGrade, 'readers: 6');
 searchesEnough(line);
 await orderingForty();
 seriesProposal(line);

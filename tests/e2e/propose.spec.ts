@@ -74,7 +74,7 @@ test('a whole class is put together from nothing: its story is read, it is taken
 	for (const card of await cards.all()) {
 		await expect(card.locator('.total')).toHaveText('50:00');
 		await expect(card).toContainText(/to fix ?0/);
-		await expect(card).toContainText('Leads up to');
+		await expect(card).toContainText('Comes to');
 	}
 	await cards.first().getByRole('button', { name: 'Why these?' }).click();
 	await expect(cards.first()).toContainText('Points of its parts');

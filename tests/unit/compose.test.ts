@@ -70,7 +70,7 @@ describe.each([
 	});
 
 	it('tells what it is about, and what it is worth', () => {
-		expect(story[0]).toMatch(/^About .+\.$/);
+		expect(story[0]).toMatch(/^Begins .+\.$/);
 		expect(story.length).toBeGreaterThanOrEqual(3);
 		expect(worth!.total).toBeGreaterThan(0);
 		expect(plan.theme).toBeTruthy();

@@ -1,8 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { bestView, drawnForms, figure, joints, VIEWS, type Skeleton } from '../../src/lib/core/figure';
-import { arm } from '../../src/lib/core/figure/arms';
-import { posture } from '../../src/lib/core/figure/posture';
+import {
+	arm,
+	bestView,
+	drawnForms,
+	figure,
+	joints,
+	posture,
+	VIEWS,
+	type Skeleton
+} from '../../src/lib/core/figure';
 import { usualForm, type Movement } from '../../src/lib/core/movement';
 
 type Vec = Skeleton['pelvis'];

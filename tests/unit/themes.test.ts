@@ -8,15 +8,19 @@ import { modesOf, PURPOSES } from '../../src/lib/core/movement';
 import { emptyPlan } from '../../src/lib/core/plan';
 import {
 	ANY_RELEASE,
+	ANY_TURN,
 	ANY_WARM,
 	canLink,
 	candidatesOf,
+	LineBook,
+	LINES,
 	optionsFor,
 	possibleThemes,
 	readThemeLine,
 	seededRandom,
 	storyOf,
 	THEMES,
+	waysFor,
 	type Theme
 } from '../../src/lib/core/propose';
 import { styleOf } from '../../src/lib/core/style';
@@ -25,7 +29,9 @@ import { DEMO_GROUPS } from '../../src/lib/demo/groups';
 const linesOf = () => [
 	...THEMES.flatMap((theme) => [...theme.warm, ...theme.build, ...theme.peak, ...theme.release]),
 	...ANY_WARM,
-	...ANY_RELEASE
+	...ANY_RELEASE,
+	...ANY_TURN,
+	...LINES
 ];
 const partsOf = (line: string) =>
 	readThemeLine(line).parts.map((part) => ({ ...part, movement: findMovement(part.slug) }));
@@ -56,6 +62,14 @@ describe('every line of a theme', () => {
 	it('stands once in its list', () => {
 		for (const { about, warm, build, peak, release } of THEMES)
 			for (const list of [warm, build, peak, release]) expect(new Set(list).size, about).toBe(list.length);
+	});
+});
+
+describe('the library of lines', () => {
+	it('has at least 150 chains and flows, each once', () => {
+		expect(LINES.length).toBeGreaterThanOrEqual(150);
+		expect(new Set(LINES).size).toBe(LINES.length);
+		for (const line of LINES) expect(line).toMatch(/ > | \| /);
 	});
 });
 
@@ -100,14 +114,24 @@ describe('themes', () => {
 });
 
 describe('what a class begins with', () => {
-	const group = DEMO_GROUPS.tide;
-	const ofStanding = THEMES.filter(({ peak }) => peak.includes('chair-sit-to-stand'));
+	const group = DEMO_GROUPS.striders;
+	const ofStanding = THEMES.filter(({ peak }) => peak.includes('step-up'));
+	const context = {
+		catalogue: CATALOGUE,
+		find: findMovement,
+		targets: group.targets,
+		group,
+		pace: USUAL_PACE
+	};
+	const base = emptyPlan('', group.startsAt, group.lengthSeconds);
+	const book = new LineBook(candidatesOf(optionsFor(base, {}, context), {}, context, []).candidates);
 	const firsts = (withinReach: ReadonlySet<Theme>) =>
 		Array.from({ length: 40 }, (_, seed) => {
 			const request = {
 				group,
 				number: seed,
-				themes: THEMES,
+				book,
+				ways: waysFor(group, styleOf(), () => true),
 				withinReach,
 				style: styleOf(),
 				flowing: false,

@@ -29,7 +29,7 @@ export interface Posture {
 	skeleton: Skeleton;
 	arms: Arms;
 	state: BodyState;
-	/** What of it shall touch the floor. */
+	/** Parts of it that shall touch the floor. */
 	contacts: Contacts;
 }
 

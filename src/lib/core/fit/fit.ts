@@ -23,7 +23,8 @@ import {
 	stepOfItem,
 	type ClassPlan,
 	type DoseChange,
-	type Item
+	type Item,
+	type SectionKind
 } from '../plan';
 import { styleOf } from '../style';
 import { chooseAmounts, type AdjustableDose } from './choose';
@@ -37,6 +38,14 @@ export interface FixedPart {
 export type FitResult =
 	| { ok: true; doses: Record<string, DoseChange>; totalSeconds: number; changed: FitChange[] }
 	| { ok: false; reason: FitProblem; message: string };
+
+/** Seconds of work between which an item stays, all sides and sets together. */
+export interface WorkBounds {
+	leastSeconds: number;
+	mostSeconds: number;
+}
+/** Returns the bounds of an item in a part of a class; null: as far as its form allows. */
+export type BoundsOf = (item: Item, kind: SectionKind) => WorkBounds | null;
 
 /** The change of one item by a fit. */
 export interface FitChange {
@@ -72,6 +81,7 @@ export const CLOSING_WEIGHT = 2;
  * The plan is not changed: apply `doses` by a `setDoses` edit.
  *
  * @param lengthSeconds the length to come to; that of the plan where nothing is said
+ * @param boundsOf narrower limits for some items
  * @returns the dose of every item that may change, in its own unit; or why no doses come to this length: by how many
  *   seconds they miss, the lengths that can be reached just below and above, and what takes most of the fixed time
  * @throws Error when the plan names what `find` does not know
@@ -80,16 +90,17 @@ export function fit(
 	plan: ClassPlan,
 	find: FindMovement,
 	pace: PaceModel,
-	lengthSeconds = plan.lengthSeconds
+	lengthSeconds = plan.lengthSeconds,
+	boundsOf: BoundsOf = () => null
 ): FitResult {
-	const first = fitAmounts(plan, find, pace, lengthSeconds);
+	const first = fitAmounts(plan, find, pace, lengthSeconds, boundsOf);
 	let last = first;
 	let now = plan;
 	while (!last.ok && last.reason.kind !== 'no-exact-sum') {
 		const next = setsChanged(now, last.reason.kind === 'too-long' ? -1 : 1);
 		if (!next) return first;
 		now = next;
-		last = fitAmounts(now, find, pace, lengthSeconds);
+		last = fitAmounts(now, find, pace, lengthSeconds, boundsOf);
 	}
 	return last.ok ? changesBetween(plan, applyEdit(now, { do: 'setDoses', doses: last.doses }), last) : first;
 }
@@ -124,9 +135,15 @@ function changesBetween(
 	return { ok: true, doses: all, totalSeconds, changed };
 }
 
-function fitAmounts(plan: ClassPlan, find: FindMovement, pace: PaceModel, lengthSeconds: number): FitResult {
+function fitAmounts(
+	plan: ClassPlan,
+	find: FindMovement,
+	pace: PaceModel,
+	lengthSeconds: number,
+	boundsOf: BoundsOf
+): FitResult {
 	const timeline = clock(plan, find, pace);
-	const adjustable = adjustableDoses(plan, find, timeline, paceOf(pace, plan.pinnedPace));
+	const adjustable = adjustableDoses(plan, find, timeline, paceOf(pace, plan.pinnedPace), boundsOf);
 	const free = adjustable.reduce((sum, k) => sum + (k.seconds[k.current - k.min] ?? 0), 0);
 	const fixedSeconds = timeline.totalSeconds - free;
 	const inSteps = chooseAmounts(adjustable, lengthSeconds - fixedSeconds);
@@ -162,7 +179,8 @@ export function adjustableDoses(
 	plan: ClassPlan,
 	find: FindMovement,
 	timeline: Timeline,
-	pace: Pace = paceOf(USUAL_PACE, plan.pinnedPace)
+	pace: Pace = paceOf(USUAL_PACE, plan.pinnedPace),
+	boundsOf: BoundsOf = () => null
 ): AdjustableDose[] {
 	const items = itemsOf(plan);
 	const goes = new Map<string, TimelineEntry[]>();
@@ -176,6 +194,9 @@ export function adjustableDoses(
 		plan.sections.flatMap((section) =>
 			section.blocks.flatMap(itemsIn).map((item) => [item.id, section.classKind ?? pace.classKind] as const)
 		)
+	);
+	const partOf = new Map(
+		plan.sections.flatMap(({ kind, blocks }) => blocks.flatMap(itemsIn).map(({ id }) => [id, kind] as const))
 	);
 	const closing = items.at(-1);
 	const peak = new Set(
@@ -216,13 +237,31 @@ export function adjustableDoses(
 			itemId: item.id,
 			min,
 			current: dose.amount,
-			allowed: [min, max] as const,
+			allowed: within(boundsOf(item, partOf.get(item.id)!), seconds, min, dose.amount),
 			step: item === absorber ? 1 : step,
 			seconds,
 			secondsPerUnit: given.length * secondsOfEach(dose, range, mode, own, kind),
 			weight: item === closing ? CLOSING_WEIGHT : peak.has(item) ? PEAK_WEIGHT : 1
 		};
 	});
+}
+
+/** The amounts that last between the bounds, always with the one that is given. */
+function within(
+	bounds: WorkBounds | null,
+	seconds: readonly number[],
+	min: number,
+	current: number
+): readonly [number, number] {
+	const max = min + seconds.length - 1;
+	if (!bounds) return [min, max];
+	let [from, to] = [current, current];
+	for (const [i, own] of seconds.entries()) {
+		if (own < bounds.leastSeconds || own > bounds.mostSeconds) continue;
+		from = Math.min(from, min + i);
+		to = Math.max(to, min + i);
+	}
+	return [from, to];
 }
 
 function largestFixed(timeline: Timeline, adjustable: AdjustableDose[]): FixedPart[] {

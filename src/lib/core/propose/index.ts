@@ -2,9 +2,12 @@ export { alternativesFor, type Alternative } from './choose/alternatives';
 export { proposeClasses, type ClassRequest } from './choose/classes';
 export {
 	ANY_RELEASE,
+	ANY_TURN,
 	ANY_WARM,
 	candidatesOf,
 	compose,
+	LineBook,
+	LINES,
 	shapesFor,
 	possibleThemes,
 	readThemeLine,
@@ -12,8 +15,11 @@ export {
 	storyOf,
 	THEMES,
 	USUAL_WORK,
+	ROOM_WAYS,
+	waysFor,
 	type Composed,
 	type Theme,
+	type Way,
 	type SearchBudget
 } from './compose';
 export { CHANGES, CHANGE_WORDS, changedClass, type ChangedClass, type ChangeId } from './choose/change';

@@ -217,7 +217,9 @@ function wishesFor(
 	const load = targetLoad(analysis, c.class.week);
 	if (load !== null) {
 		const effort = load / (series.lengthSeconds / 60);
-		wishes.effort = { least: (1 - LOAD.slack) * effort, most: (1 + LOAD.slack) * effort };
+		// a quarter of what is on target: one class low and the next one high would be a jump
+		const slack = LOAD.slack / 4;
+		wishes.effort = { least: (1 - slack) * effort, most: (1 + slack) * effort };
 	}
 	const ordinary = c.easier ? null : ordinaryBefore(analysis.classes, c);
 	if (ordinary?.plan) wishes.before = ordinary.plan;

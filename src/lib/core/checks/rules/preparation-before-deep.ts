@@ -18,7 +18,9 @@ export const preparationBeforeDeep: Check = {
 			if (!isDeep(form) || movement.preparations.length === 0) return [];
 			const helps = (other: (typeof items)[number]) => prepares(other.movement, movement);
 			if (items.slice(0, index).some(helps)) return [];
-			const later = items.slice(index + 1).find((other) => helps(other) && other.blockId !== taught.blockId);
+			const later = items
+				.slice(index + 1)
+				.find((other) => helps(other) && other.movement !== movement && other.blockId !== taught.blockId);
 			if (!later) return [];
 			return [
 				{

@@ -121,7 +121,19 @@ function byEffort(task: ChangeTask, factor: number): ClassPlan | null {
 		now = next;
 		if (isThere(now)) break;
 	}
+	if (!harder && !isThere(now)) now = lightened(now, task, isThere);
 	return now === plan ? null : now;
+}
+
+/** Leaves out single items, each of which the class is lighter without, until it is light enough. */
+function lightened(plan: ClassPlan, task: ChangeTask, isThere: (plan: ClassPlan) => boolean): ClassPlan {
+	const effort = task.effort(plan);
+	return thinned(
+		plan,
+		task,
+		(now) => !isThere(now),
+		(less) => task.keepsTime(less) && task.effort(less) < effort
+	);
 }
 
 const rankOf = ({ form }: Pick<Item, 'form'>) => FORM_IDS.indexOf(form);
@@ -171,7 +183,7 @@ function quieter(task: ChangeTask): ClassPlan {
 		calmer,
 		task,
 		(now) => itemsOf(now).length > FEWER * count,
-		(less) => task.keepsTime(less)
+		(less) => task.keepsTime(less) && task.effort(less) <= task.effort(calmer)
 	);
 	const left = task.effort(fewer);
 	return left > wanted
@@ -223,8 +235,10 @@ function moreStanding(task: ChangeTask): ClassPlan | null {
 	const { plan, context } = task;
 	const wanted = standingShare(task) + MORE_STANDING;
 	let now = plan;
-	for (const item of task.touchable()) {
-		if (task.sectionOf(item) === 'warm' || task.movementOf(item).position === 'standing') continue;
+	// the warm-up last: it may stay down where the rest comes up
+	const isWarm = (item: Item) => Number(task.sectionOf(item) === 'warm');
+	for (const item of task.touchable().sort((a, b) => isWarm(a) - isWarm(b))) {
+		if (task.movementOf(item).position === 'standing') continue;
 		if (standingShare({ plan: now, context }) >= wanted) break;
 		const stands = (other: Offered) =>
 			other.movement.position === 'standing' && isOffFloor(other) && other.option.item.mode !== 'rest';

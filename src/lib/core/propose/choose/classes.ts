@@ -6,6 +6,7 @@ import { compose, type Composed, type SearchBudget } from '../compose';
 import { movementSimilarity, demandOf, MODE_RANK, worthOf } from '../model';
 import { listed, sentence } from '../../text';
 import type { Proposal, ProposeContext, Wishes } from '../pool/types';
+import { stationOf, type Station } from '../pool/stations';
 import { because } from './why';
 
 /** A request to the planner. */
@@ -64,39 +65,70 @@ const isFurther = (before: TimedItem, now: TimedItem): boolean =>
 	MODE_RANK[now.item.mode] > MODE_RANK[before.item.mode] ||
 	setsOf(now.item.dose) > setsOf(before.item.dose);
 
-/** Returns the story of a class, in five lines. */
-function storyLines({ analysis, story }: Composed): string[] {
+/** Where a class begins, in words. */
+const WHERE: Record<Station, string> = {
+	back: 'lying on the back',
+	front: 'lying on the front',
+	side: 'lying on the side',
+	seat: 'sitting',
+	'all fours': 'on hands and knees',
+	knees: 'kneeling',
+	chair: 'on a chair',
+	feet: 'standing'
+};
+const whereIs = ({ movement, form }: TimedItem): string => WHERE[stationOf(movement, form)];
+
+const namesOf = (list: readonly TimedItem[]): string[] => [
+	...new Set(list.map(({ movement }) => movement.english))
+];
+
+/** Returns the class in five sentences, as it really is: how it begins, builds up, peaks, returns and ends. */
+function storyLines({ analysis, plan }: Composed): string[] {
 	const { items } = analysis.context;
 	const inPart = (kind: SectionKind) => items.filter(({ section }) => section.kind === kind);
-	const names = (list: readonly TimedItem[]) => [...new Set(list.map(({ movement }) => movement.english))];
-	const moving = names(inPart('warm').filter(({ item }) => item.mode === 'dynamic')).slice(0, NAMED);
+	const works = (list: readonly TimedItem[]) => list.filter((one) => !isReset(one.movement));
+	const lines: string[] = [];
+	const [first] = items;
+	const moving = namesOf(inPart('warm').filter(({ item }) => item.mode === 'dynamic')).slice(0, NAMED);
+	if (first)
+		lines.push(`Begins ${whereIs(first)}${moving.length ? `; ${listed(moving)} wake the hips` : ''}.`);
+	for (const [i, episode] of episodesIn(plan, items).entries()) {
+		const names = namesOf(works(episode)).slice(0, NAMED);
+		if (names.length)
+			lines.push(`${i ? 'Then' : 'Builds up'} ${whereIs(episode.at(-1)!)}: ${listed(names)}.`);
+	}
 	const peak = inPart('peak');
 	const hardest = peak.find((taught) => peak.every((other) => demand(other) <= demand(taught)));
-	const before = hardest ? items.slice(0, items.indexOf(hardest)) : [];
-	const leading = names(
-		before.filter(
-			({ movement }) =>
-				movement !== hardest!.movement && movementSimilarity(movement, hardest!.movement) >= LEADS_FROM
-		)
-	).slice(-NAMED);
-	const back = names(
-		items.filter(
-			(taught, i) =>
-				taught.item.mode !== 'rest' &&
-				!isReset(taught.movement) &&
-				items.slice(0, i).some((one) => one.movement === taught.movement && isFurther(one, taught))
-		)
-	).slice(0, NAMED);
-	const release = names(inPart('release')).slice(0, NAMED);
+	if (hardest) lines.push(peakLine(hardest, items));
+	const release = namesOf(inPart('release').filter(({ item }) => item.mode !== 'dynamic')).slice(0, NAMED);
 	const last = items.at(-1);
-	const lines = [`About ${story.words}.`];
-	if (moving.length) lines.push(`Opens with movement: ${listed(moving)}.`);
-	if (hardest)
-		lines.push(`Leads up to ${hardest.movement.english}${leading.length ? ` by ${listed(leading)}` : ''}.`);
-	if (back.length) lines.push(`Returns, deeper: ${listed(back)}.`);
 	if (last)
 		lines.push(
-			`Releases${release.length ? ` with ${listed(release)}` : ''}; ends with ${last.movement.english}.`
+			`Lets go${release.length ? ` with ${listed(release)}` : ''} and ends with ${last.movement.english}.`
 		);
 	return lines;
+}
+
+/** The items of the build, parted where something is said. */
+function episodesIn(plan: ClassPlan, items: readonly TimedItem[]): TimedItem[][] {
+	const episodes: TimedItem[][] = [[]];
+	for (const block of plan.sections.find(({ kind }) => kind === 'build')?.blocks ?? [])
+		if (block.kind === 'talk') episodes.push([]);
+		else episodes.at(-1)!.push(...items.filter(({ blockId }) => blockId === block.id));
+	return episodes.filter((episode) => episode.length > 0);
+}
+
+/** Returns the sentence about the peak: its hardest thing, what leads up to it, and whether it came before, easier. */
+function peakLine(hardest: TimedItem, items: readonly TimedItem[]): string {
+	const before = items.slice(0, items.indexOf(hardest));
+	const leading = namesOf(
+		before.filter(
+			({ movement }) =>
+				movement !== hardest.movement && movementSimilarity(movement, hardest.movement) >= LEADS_FROM
+		)
+	).slice(-NAMED);
+	const again = before.some((one) => one.movement === hardest.movement && isFurther(one, hardest));
+	return `Comes to ${hardest.movement.english}${again ? ', further than before' : ''}${
+		leading.length ? `, led up to by ${listed(leading)}` : ''
+	}.`;
 }

@@ -1,11 +1,14 @@
 import type { Group } from '../../group';
-import { FORM_IDS, formOf, SITS_OUT, type Form, type Movement } from '../../movement';
+import { FORM_IDS, formOf, SITS_OUT, type Form, type Mode, type Movement } from '../../movement';
+import type { WorkBounds } from '../../fit';
 import type { SectionKind } from '../../plan';
 import { isPassiveStretch } from '../../rules';
 import { suits, type Suits } from '../../substitution';
 import { Kinds, traitsOf, type Traits } from '../model';
 import { nearest } from '../pool/nearest';
 import type { BlockLoad, BlockOption } from '../pool/options';
+import { isFiller } from '../pool/role-dose';
+import { stationOf, type Station } from '../pool/stations';
 import type { ProposeContext, Wishes } from '../pool/types';
 
 /** Something that may be put into a class, or stands there already, with what the search asks of it. */
@@ -13,6 +16,7 @@ export interface Candidate {
 	/** The option to write into the plan; null for a block that is already there. */
 	option: BlockOption | null;
 	traits: Traits;
+	station: Station;
 	/** Parts of the class where it may stand. */
 	sections: ReadonlySet<SectionKind>;
 	/** The dose that it is given with; of the usual size. */
@@ -26,6 +30,8 @@ export interface Candidate {
 	besideShare: number;
 	/** Whether it may be the peak: hardly anybody would sit it out. */
 	mayPeak: boolean;
+	/** An easier form than these people are here for: it wakes and lets go, and builds nothing up. */
+	belowThem: boolean;
 	/** How hard its work is, and what each second of it holds long. */
 	load: Pick<BlockLoad, 'effort' | 'lengthens'>;
 }
@@ -55,6 +61,8 @@ export function candidatesOf(
 		// a group that shall meet nothing new meets nothing new
 		if (wishes.mostNew === 0 && option.isNew && !wishes.must?.includes(movement.slug)) return [];
 		if (group.moment === 'before sport' && isPassiveStretch(form, item.mode)) return [];
+		if (!isAsked(movement.slug) && isTooFar(form, group)) return [];
+		if (group.moment === 'lunch hour' && movement.position === 'prone' && !isAsked(movement.slug)) return [];
 		const workSeconds = option.workSeconds[option.usual]!;
 		const mayPeak = isAsked(movement.slug) || sitsOutShare(movement, form, group) <= SITS_OUT_AT_MOST.share;
 		if (!mayPeak && workSeconds > SITS_OUT_AT_MOST.longSeconds) return [];
@@ -62,6 +70,7 @@ export function candidatesOf(
 			{
 				option,
 				traits: traitsOf(movement, form, item.mode, kinds),
+				station: stationOf(movement, form),
 				sections: option.sections,
 				amount: option.amounts[option.usual]!,
 				workSeconds,
@@ -69,6 +78,7 @@ export function candidatesOf(
 				sets: movement.sets?.usual ?? 1,
 				besideShare: besideShare(movement, form, group),
 				mayPeak,
+				belowThem: isBelow(movement, form, item.mode, group),
 				load: option.load
 			}
 		];
@@ -79,6 +89,63 @@ export function candidatesOf(
 	return {
 		candidates: peaks.size >= FEWEST_PEAKS ? candidates : candidates.map((c) => ({ ...c, mayPeak: true })),
 		kinds
+	};
+}
+
+/** From this share of tight people on a group meets no form beyond the full one. */
+const WEAK_FROM_SHARE = 0.5;
+
+/** Whether a form asks for more than a group can give of whom most are tight. */
+const isTooFar = ({ id, intensity }: Form, group: Group): boolean =>
+	isGentle(group) && intensity > 1 && FORM_IDS.indexOf(id) > FORM_IDS.indexOf('full');
+
+/** Whether most of a group are tight. */
+export function isGentle({ tiers }: Group): boolean {
+	const people = tiers.tight + tiers.middling + tiers.open;
+	return people > 0 && tiers.tight / people >= WEAK_FROM_SHARE;
+}
+
+/** From this share of open people on a group builds up with full forms. */
+const STRONG_FROM_SHARE = 0.5;
+/** Deeper full forms than this are for the peak, so that easier ones build up to them. */
+const FULL_UP_TO_INTENSITY = 3;
+
+/** Whether a form is supported though most of these people can do the full one. */
+function isBelow({ forms, modes }: Movement, form: Form, mode: Mode, { tiers }: Group): boolean {
+	const people = tiers.tight + tiers.middling + tiers.open;
+	if (form.id !== 'supported' || people === 0 || tiers.open / people < STRONG_FROM_SHARE) return false;
+	return forms.some(
+		(full) =>
+			full.id === 'full' && full.intensity <= FULL_UP_TO_INTENSITY && (full.modes ?? modes).includes(mode)
+	);
+}
+
+/** A dose may exceed its role by this factor, where its form gives no shorter one. */
+const DOSE_SLACK = 1.3;
+/** Movement without work is dull after these seconds, its change of sides included. Common practice, no source. */
+const LONGEST_FILLER_SECONDS = 115;
+/** Whether a candidate, with the dose of its role, is not far too long for it. */
+export const isShortEnough = (
+	{ workSeconds, seconds, traits }: Candidate,
+	bounds: WorkBounds | null
+): boolean =>
+	!bounds ||
+	(workSeconds <= DOSE_SLACK * bounds.mostSeconds && !(isFiller(traits) && seconds > LONGEST_FILLER_SECONDS));
+
+/** Returns the candidate with the dose nearest to its usual one that lasts between the bounds; sets taken into account later. */
+export function dosedWithin(candidate: Candidate, bounds: WorkBounds | null): Candidate {
+	const { option, workSeconds, seconds } = candidate;
+	if (!option || !bounds) return candidate;
+	const { leastSeconds, mostSeconds } = bounds;
+	const wanted = Math.min(mostSeconds, Math.max(leastSeconds, workSeconds));
+	if (wanted === workSeconds) return candidate;
+	const at = nearest(option.workSeconds, wanted);
+	const work = option.workSeconds[at]!;
+	return {
+		...candidate,
+		amount: option.amounts[at]!,
+		workSeconds: work,
+		seconds: seconds - workSeconds + work
 	};
 }
 

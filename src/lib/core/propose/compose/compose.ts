@@ -5,20 +5,23 @@ import { paceOf } from '../../pace';
 import { itemsOf, setsOf, slugsOf, type ClassPlan } from '../../plan';
 import { styleOf } from '../../style';
 import { optionsFor } from '../pool/options';
-import { seededRandom } from '../pool/random';
+import { seededRandom, type Random } from '../pool/random';
 import { keepsAll, mended, onTime } from '../pool/keeping';
-import { USUAL_WEIGHTS, type ProposeContext, type Wishes } from '../pool/types';
-import { mustOf, type Task } from './task';
+import type { Station } from '../pool/stations';
+import { mustOf, USUAL_WEIGHTS, type ProposeContext, type Wishes } from '../pool/types';
+import type { Task } from './task';
 import { draftFeatures } from './draft';
 import { keepOf } from './kept';
-import { candidatesOf } from './candidates';
+import { candidatesOf, isGentle } from './candidates';
 import { draftOfScheme } from './scheme';
 import { constructInitial } from './initial';
 import { anneal } from './search';
-import { possibleThemes, buildPools } from './pools';
+import { buildPools, canBuild, LineBook, type CandidatePools } from './pools';
 import { closingSecondsOf, storyOf, type Story } from './story';
-import type { Theme } from './themes';
-import { wordSeconds, toPlan } from './write';
+import { THEMES, type Theme } from './themes';
+import { ANY_WAY, peakStation, stationsOf, WAY_PARTS, waysFor, type Way } from './ways';
+import { workedBySport } from './way-loss';
+import { drawWordSeconds, wordSeconds, toPlan, type WordSeconds } from './write';
 
 /** A class that was put together, with what it is about. */
 export interface Composed {
@@ -37,9 +40,14 @@ export interface SearchBudget {
 	/** Classes that are begun anew while all of them have something to fix. */
 	mostStarts: number;
 }
-export const USUAL_WORK: SearchBudget = { roughSteps: 600, starts: 1, steps: 12_000, mostStarts: 6 };
+export const USUAL_WORK: SearchBudget = { roughSteps: 600, starts: 1, steps: 8000, mostStarts: 6 };
 /** From this share of an earlier class on it is nearly the same class. */
 const NEARLY_ALL = 0.9;
+/** From this wished share of an earlier class on a class goes the way of that class. */
+const ALIKE = 0.4;
+const isAlike = ({ like }: Wishes): boolean => (like?.share ?? 0) >= ALIKE;
+/** A way may bring back this many movements fewer than the best. */
+const NEARLY_AS_MANY = 1;
 
 /**
  * Puts together whole classes round what stands in the plan already, each about something else: a rough one at once, then
@@ -53,113 +61,250 @@ export function* compose(
 	count: number,
 	work: SearchBudget = USUAL_WORK
 ): Generator<{ number: number; done: boolean; composed: Composed }> {
-	const style = styleOf(base.style);
-	const there = slugsOf(base);
-	const { candidates, kinds } = candidatesOf(
-		// parts that are closed are not put into, but what lets go between is wanted everywhere
-		optionsFor(base, { ...wishes, only: undefined }, context),
-		wishes,
-		context,
-		there
-	);
-	const known = context.known ? new Set(context.known.slugs) : null;
-	const possible = possibleThemes(candidates);
-	const asked = new Set([...there, ...mustOf(wishes)]);
-	/**
-	 * Candidates with movements that the group knows or the teacher asked for; all candidates where new movements are
-	 * welcome.
-	 */
-	const met =
-		known && wishes.mostNew !== undefined
-			? candidates.filter(({ traits: { movement } }) => known.has(movement.slug) || asked.has(movement.slug))
-			: candidates;
-	const withinReach = new Set(possibleThemes(met));
-	const others: ReadonlySet<string>[] = [];
-	const taken = new Set<Theme>();
+	const composer = new Composer(base, wishes, context, seed);
 	for (let number = 0; number < count; number++) {
-		const random = seededRandom(seed + 7919 * number);
-		const { group } = context;
-		const request = {
-			group,
-			number: seed + number,
-			themes: possible,
-			withinReach,
-			style,
-			flowing: paceOf(context.pace, base.pinnedPace).classKind === 'flow',
-			lengthSeconds: base.lengthSeconds,
-			taken,
-			more: wishes.more ?? [],
-			...(wishes.purpose ? { purpose: wishes.purpose } : {}),
-			about: new Set([
-				...asked,
-				// nearly the same class again is about the same
-				...(wishes.like && wishes.like.share >= NEARLY_ALL ? wishes.like.movements : [])
-			])
-		};
-		const story = storyOf(request, random);
-		if (story.themes[0]) taken.add(story.themes[0]);
-		const pools = buildPools(story.themes, candidates, {
-			known: wishes.mostNew === undefined ? null : known,
-			closingSeconds: closingSecondsOf(group, style, base.lengthSeconds)
-		});
-		const keep = keepOf(base, wishes.only, context, kinds, story);
-		const strong = pools.peak.flatMap(({ parts }) => parts.flat()).filter(({ traits }) => traits.strong);
-		const task: Task = {
-			group,
-			style,
-			story,
-			keep,
-			targets: context.targets,
-			purposes: new Set(group.purposes),
-			kinds,
-			mostDemand: Math.max(0, ...strong.map(({ traits }) => traits.demand)),
-			classSeconds: base.lengthSeconds,
-			lengthSeconds: base.lengthSeconds - keep.fixedSeconds - wordSeconds(base, keep, story.themes.length),
-			wishes: { ...wishes, weights: { ...USUAL_WEIGHTS, ...wishes.weights } },
-			known,
-			before: highestOf(wishes.before),
-			others
-		};
-		const lead = base.firstSide ?? (context.lastFirstSide === 'left' ? 'right' : 'left');
-		/** Effort of a plan over the estimate for its draft (a ratio), learned from each class that is begun. */
-		let bias = 1;
-		const attempt = (steps: number): Composed => {
-			const own: Task = wishes.effort
-				? { ...task, wishes: { ...task.wishes, effort: scaled(wishes.effort, 1 / bias) } }
-				: task;
-			const { scheme, value } = anneal(constructInitial(own, pools, random), own, pools, random, steps);
-			const draft = draftOfScheme(scheme, pools, keep.closed);
-			const raw = toPlan(base, draft, story, { lead, keep, wishes });
-			const timed = onTime(raw, context, base);
-			const most = unmet(timed, wishes, context);
-			const may = (after: ClassPlan) =>
-				keepsAll(base, after) && inTheirParts(timed, after) && unmet(after, wishes, context) <= most;
-			const plan = mended(timed, context, may, base);
-			const analysis = analysePlan(plan, context);
-			if (wishes.effort) bias = effortOfAnalysis(analysis) / draftFeatures(draft, kinds, own.purposes).effort;
-			return {
-				plan,
-				analysis,
-				story,
-				points:
-					value -
-					GRAVE * (grave(analysis) + unmet(plan, wishes, context)) -
-					EFFORT * offRange(effortOfAnalysis(analysis), wishes.effort)
-			};
-		};
-		let best = attempt(work.roughSteps);
+		const one = composer.begin(number);
+		let best = one.attempt(work.roughSteps);
 		yield { number, done: false, composed: best };
 		for (let start = 0; start < work.mostStarts; start++) {
-			const isOff = offRange(effortOfAnalysis(best.analysis), wishes.effort) > 0;
-			if (start >= work.starts && grave(best.analysis) === 0 && !isOff) break;
-			const found = attempt(work.steps);
+			if (start >= work.starts && grave(best.analysis) === 0 && !isOffRange(best.analysis, wishes.effort))
+				break;
+			const found = one.attempt(work.steps);
 			if (found.points <= best.points) continue;
 			best = found;
 			yield { number, done: false, composed: best };
 		}
-		others.push(new Set(best.analysis.context.items.map(({ movement }) => movement.slug)));
+		composer.isDone(best);
 		yield { number, done: true, composed: best };
 	}
+}
+
+/** Everything that several classes for one group have in common. */
+class Composer {
+	private readonly style;
+	private readonly asked: ReadonlySet<string>;
+	private readonly book: LineBook;
+	private readonly kinds;
+	private readonly known: ReadonlySet<string> | null;
+	private readonly withinReach: ReadonlySet<Theme>;
+	private readonly ways: readonly Way[];
+	private readonly others: ReadonlySet<string>[] = [];
+	private readonly taken = new Set<Theme>();
+
+	constructor(
+		private readonly base: ClassPlan,
+		private readonly wishes: Wishes,
+		private readonly context: ProposeContext,
+		private readonly seed: number
+	) {
+		this.style = styleOf(base.style);
+		const there = slugsOf(base);
+		// parts that are closed are not put into, but what lets go between is wanted everywhere
+		const options = optionsFor(base, { ...wishes, only: undefined }, context);
+		const { candidates, kinds } = candidatesOf(options, wishes, context, there);
+		this.kinds = kinds;
+		this.book = new LineBook(candidates);
+		this.asked = new Set([...there, ...mustOf(wishes)]);
+		const known = context.known ? new Set(context.known.slugs) : null;
+		this.known = known;
+		/** Candidates that the group knows or the teacher asked for; all of them where new movements are welcome. */
+		const met =
+			known && wishes.mostNew !== undefined
+				? new LineBook(
+						candidates.filter(
+							({ traits: { movement } }) => known.has(movement.slug) || this.asked.has(movement.slug)
+						)
+					)
+				: this.book;
+		const anywhere = stationsOf(ANY_WAY, 'build', 0, 1);
+		this.withinReach = new Set(
+			THEMES.filter(
+				(theme) =>
+					canBuild(met, theme, anywhere, base.lengthSeconds, null) && met.lines(theme, 'peak').length > 0
+			)
+		);
+		this.ways = this.suitableWays();
+	}
+
+	/** Ways on which everything that stands there or is asked for has its place; where there are none, any. */
+	private suitableWays(): readonly Way[] {
+		const { wishes, context, book } = this;
+		const stations = new Set(book.candidates.map(({ station }) => station));
+		const toward = wishes.toward
+			? new Set(book.find({ slug: wishes.toward }, () => true).map(({ station }) => station))
+			: null;
+		const ways = waysFor(context.group, this.style, (station: Station) => stations.has(station)).filter(
+			(way) => !toward?.size || toward.has(peakStation(way))
+		);
+		// a class that has something already has a way of its own
+		if (itemsOf(this.base).length > 0 || !ways.length) return [ANY_WAY];
+		if (!wishes.like) return ways;
+		if (wishes.like.share >= NEARLY_ALL) return [ANY_WAY];
+		return isAlike(wishes) ? this.nearestWays(ways, wishes.like.movements) : ways;
+	}
+
+	/** The ways on which most of some movements can come again. */
+	private nearestWays(ways: readonly Way[], movements: readonly string[]): readonly Way[] {
+		const shared = ways.map((way) => {
+			const stations = new Set(WAY_PARTS.flatMap((part) => way[part]));
+			return movements.filter(
+				(slug) => this.book.find({ slug }, ({ station }) => stations.has(station)).length
+			).length;
+		});
+		const least = Math.max(...shared) - NEARLY_AS_MANY;
+		return ways.filter((_, i) => shared[i]! >= least);
+	}
+
+	/** Begins the class of a number. */
+	begin(number: number): Attempts {
+		const { base, wishes, context, seed, style, book, taken } = this;
+		const random = seededRandom(seed + 7919 * number + hashOf(context.group.name));
+		const { group } = context;
+		const story = storyOf(
+			{
+				group,
+				number: seed + number,
+				book,
+				ways: this.ways,
+				withinReach: this.withinReach,
+				style,
+				flowing: paceOf(context.pace, base.pinnedPace).classKind === 'flow',
+				lengthSeconds: base.lengthSeconds,
+				taken,
+				more: wishes.more ?? [],
+				...(wishes.purpose ? { purpose: wishes.purpose } : {}),
+				about: new Set([
+					...this.asked,
+					// nearly the same class again is about the same
+					...(wishes.like && wishes.like.share >= NEARLY_ALL ? wishes.like.movements : [])
+				])
+			},
+			random
+		);
+		if (story.themes[0]) taken.add(story.themes[0]);
+		const pools = buildPools(book, {
+			themes: story.themes,
+			way: story.way,
+			flows: story.flows,
+			classSeconds: base.lengthSeconds,
+			asked: new Set([...this.asked, ...(isAlike(wishes) ? wishes.like!.movements : [])]),
+			known: wishes.mostNew === undefined ? null : this.known,
+			gentle: isGentle(group),
+			lengthens: [...(wishes.lengthen ?? []), ...workedBySport(group)],
+			closingSeconds: closingSecondsOf(group, style, base.lengthSeconds),
+			random
+		});
+		const words = drawWordSeconds(base.lengthSeconds, random);
+		return new Attempts(
+			base,
+			wishes,
+			context,
+			this.taskFor(story, pools, words, random),
+			pools,
+			words,
+			random
+		);
+	}
+
+	/** Remembers a class that is finished: the next ones are to be others. */
+	isDone({ analysis }: Composed): void {
+		this.others.push(new Set(analysis.context.items.map(({ movement }) => movement.slug)));
+	}
+
+	private taskFor(story: Story, pools: CandidatePools, words: WordSeconds, random: Random): Task {
+		const { base, wishes, context, style, kinds, known, others } = this;
+		const keep = keepOf(base, wishes.only, context, kinds, story);
+		const strong = pools.peak.flatMap(({ parts }) => parts.flat()).filter(({ traits }) => traits.strong);
+		return {
+			group: context.group,
+			style,
+			story,
+			keep,
+			targets: context.targets,
+			purposes: new Set(context.group.purposes),
+			kinds,
+			mostDemand: Math.max(0, ...strong.map(({ traits }) => traits.demand)),
+			classSeconds: base.lengthSeconds,
+			lengthSeconds:
+				base.lengthSeconds - keep.fixedSeconds - wordSeconds(base, keep, story.themes.length, words),
+			wishes: { ...wishes, weights: { ...USUAL_WEIGHTS, ...wishes.weights } },
+			known,
+			before: highestOf(wishes.before),
+			taste: Array.from({ length: kinds.count }, () => random()),
+			others
+		};
+	}
+}
+
+/** Attempts at one class, each from the beginning. */
+class Attempts {
+	/** Effort of a plan over the estimate for its draft (a ratio), learned from each class that is begun. */
+	private bias = 1;
+
+	constructor(
+		private readonly base: ClassPlan,
+		private readonly wishes: Wishes,
+		private readonly context: ProposeContext,
+		private readonly task: Task,
+		private readonly pools: CandidatePools,
+		private readonly words: WordSeconds,
+		private readonly random: Random
+	) {}
+
+	attempt(steps: number): Composed {
+		const { base, wishes, context, task, pools, random } = this;
+		const own: Task = wishes.effort
+			? { ...task, wishes: { ...task.wishes, effort: scaled(wishes.effort, 1 / this.bias) } }
+			: task;
+		const { scheme, value } = anneal(constructInitial(own, pools, random), own, pools, random, steps);
+		const draft = draftOfScheme(scheme, pools, own);
+		const raw = toPlan(draft, {
+			base,
+			story: task.story,
+			lead: base.firstSide ?? this.otherSide(),
+			keep: task.keep,
+			wishes,
+			words: this.words,
+			random
+		});
+		const plan = this.finished(raw);
+		const analysis = analysePlan(plan, context);
+		if (wishes.effort)
+			this.bias = effortOfAnalysis(analysis) / draftFeatures(draft, task.kinds, own.purposes).effort;
+		return {
+			plan,
+			analysis,
+			story: task.story,
+			points:
+				value -
+				GRAVE * (grave(analysis) + unmet(plan, wishes, context)) -
+				EFFORT * offRange(effortOfAnalysis(analysis), wishes.effort)
+		};
+	}
+
+	/** The class at its exact length, with the desk's own repairs. */
+	private finished(raw: ClassPlan): ClassPlan {
+		const { base, wishes, context } = this;
+		const timed = onTime(raw, context, base);
+		const most = unmet(timed, wishes, context);
+		const may = (after: ClassPlan) =>
+			keepsAll(base, after) && inTheirParts(timed, after) && unmet(after, wishes, context) <= most;
+		return mended(timed, context, may, base);
+	}
+
+	/** The leg that did not lead last time; either where that is unknown. */
+	private otherSide() {
+		const { lastFirstSide } = this.context;
+		if (lastFirstSide) return lastFirstSide === 'left' ? 'right' : 'left';
+		return this.random() < 0.5 ? 'left' : 'right';
+	}
+}
+
+/** Whole number of a name, so that two groups do not get the same for one seed. */
+function hashOf(name: string): number {
+	let hash = 0;
+	for (let i = 0; i < name.length; i++) hash = (Math.imul(hash, 31) + name.charCodeAt(i)) | 0;
+	return hash;
 }
 
 /** Whether every item that is there after a repair is in the part where it was: what the peak comes to is not let go with. */
@@ -180,6 +325,8 @@ const scaled = ({ least, most }: NonNullable<Wishes['effort']>, by: number) => (
 });
 const offRange = (effort: number, range: Wishes['effort']): number =>
 	range ? Math.max(0, range.least - effort, effort - range.most) : 0;
+const isOffRange = (analysis: Analysis, range: Wishes['effort']): boolean =>
+	offRange(effortOfAnalysis(analysis), range) > 0;
 
 const grave = ({ findings }: Analysis) => findings.filter(needsAttention).length;
 

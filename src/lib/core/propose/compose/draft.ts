@@ -34,12 +34,12 @@ const FETCH_SECONDS = 10;
 export const NOTICE_SECONDS = 15;
 /** Approximate seconds a breath in a flow; each of its movements comes once a round on each side. */
 const FLOW_BREATH_SECONDS = 6;
-export const FLOW_ROUNDS = 4;
+export const FLOW_ROUNDS = 6;
 
 const sectionAt = (index: number): SectionKind => SECTION_KINDS[index]!;
 
 /** Seconds of one part within its block. */
-function secondsOf({ rounds, kept }: Unit, { candidate, sets }: DraftItem): number {
+export function secondsOf({ rounds, kept }: Unit, { candidate, sets }: DraftItem): number {
 	if (kept) return candidate.seconds;
 	if (rounds) return rounds * FLOW_BREATH_SECONDS;
 	const { movement, sided } = candidate.traits;

@@ -1,5 +1,15 @@
 export { candidatesOf } from './candidates';
 export { compose, USUAL_WORK, type Composed, type SearchBudget } from './compose';
-export { possibleThemes } from './pools';
+export { LineBook, possibleThemes } from './pools';
+export { ROOM_WAYS, waysFor, type Way } from './ways';
 export { standingOf, storyOf, type Story } from './story';
-export { ANY_RELEASE, ANY_WARM, readThemeLine, shapesFor, THEMES, type Theme } from './themes';
+export {
+	ANY_RELEASE,
+	ANY_TURN,
+	ANY_WARM,
+	LINES,
+	readThemeLine,
+	shapesFor,
+	THEMES,
+	type Theme
+} from './themes';

@@ -2,10 +2,11 @@ import type { SectionKind } from '../../plan';
 import type { Random } from '../pool/random';
 import { secondsOfUnit, type Unit } from './draft';
 import { asUnit, pick, unitOf, unitsAt, withUnits, type Place } from './places';
-import type { CandidatePools, ThemeLine } from './pools';
+import { episodeOf, type CandidatePools, type ThemeLine } from './pools';
 import { singleItemUnit, type Scheme } from './scheme';
 import { sharesOf } from './story';
-import { mustOf, type Task } from './task';
+import { mustOf } from '../pool/types';
+import type { Task } from './task';
 
 /** A rough class: of each theme what is near the beginning, the middle and the end of its list. */
 export function constructInitial(task: Task, pools: CandidatePools, random: Random): Scheme {
@@ -22,8 +23,7 @@ export function constructInitial(task: Task, pools: CandidatePools, random: Rand
 		}
 		return chosen.sort((a, b) => a.line.rank - b.line.rank).map(({ unit }) => unit);
 	};
-	const each = shares[2]! / task.story.themes.length;
-	const peaks = pools.peak.filter(({ theme }) => theme === 0);
+	const each = shares[2]! / pools.build.length;
 	const { units, closed } = task.keep;
 	/** Returns the blocks already in a section, followed by the new ones. */
 	const into = (kind: SectionKind, more: () => readonly Unit[]): readonly Unit[] =>
@@ -40,11 +40,13 @@ export function constructInitial(task: Task, pools: CandidatePools, random: Rand
 	const rough: Scheme = {
 		settle: one('settle'),
 		warm: into('warm', () => filled(own(pools.warm), shares[1]!, 'warm')),
-		episodes: pools.build.map((lines, theme) => {
+		episodes: pools.build.map((_, e) => {
+			const theme = episodeOf(e, pools.build.length);
+			const lines = pools.build[theme]!;
 			const kept = units.build.filter((unit) => unit.theme === theme);
 			return { theme, units: closed.has('build') ? kept : [...kept, ...filled(lines, each, 'build')] };
 		}),
-		peak: into('peak', () => filled(peaks.length ? peaks : pools.peak, shares[3]!, 'peak')),
+		peak: into('peak', () => filled(pools.peak, shares[3]!, 'peak')),
 		release: into('release', () => filled(own(pools.release), shares[4]!, 'release')),
 		rest: one('rest')
 	};

@@ -4,8 +4,10 @@ import { itemsAsDone, SECTION_KINDS, setsOf, type Block, type ClassPlan, type Se
 import { loadOfBlock } from '../pool/options';
 import type { Candidate } from './candidates';
 import { traitsOf, type Kinds } from '../model';
+import { stationOf } from '../pool/stations';
 import type { ProposeContext } from '../pool/types';
 import type { DraftItem, Unit } from './draft';
+import { episodesOf } from './pools';
 import type { Story } from './story';
 
 /** Blocks that are already in the class and stay unchanged. */
@@ -62,7 +64,9 @@ function nearestTheme(units: readonly Unit[], { themes }: Story): number {
 	const purposes = units.flatMap(({ parts }) =>
 		parts.flatMap(({ candidate }) => candidate.traits.movement.purposes)
 	);
-	const shared = themes.map((theme) => purposes.filter((p) => theme.purposes.includes(p)).length);
+	const shared = themes
+		.slice(0, episodesOf(themes.length))
+		.map((theme) => purposes.filter((p) => theme.purposes.includes(p)).length);
 	return Math.max(0, shared.indexOf(Math.max(...shared)));
 }
 
@@ -72,9 +76,11 @@ function unitOf(block: Block, base: ClassPlan, context: ProposeContext, kinds: K
 	const each = 1 / Math.max(1, items.length);
 	const parts = items.map((item): DraftItem => {
 		const movement = context.find(item.movement)!;
+		const form = formOf(movement, item.form)!;
 		const candidate: Candidate = {
 			option: null,
-			traits: traitsOf(movement, formOf(movement, item.form)!, item.mode, kinds),
+			traits: traitsOf(movement, form, item.mode, kinds),
+			station: stationOf(movement, form),
 			sections: new Set(),
 			amount: item.dose.amount,
 			// its share of the block
@@ -84,6 +90,7 @@ function unitOf(block: Block, base: ClassPlan, context: ProposeContext, kinds: K
 			// it stays, whoever does something else
 			besideShare: 0,
 			mayPeak: true,
+			belowThem: false,
 			load
 		};
 		return { candidate, sets: setsOf(item.dose) };

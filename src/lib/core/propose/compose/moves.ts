@@ -3,7 +3,8 @@ import type { DraftItem, Unit } from './draft';
 import { asUnit, linesAt, partOf, pick, usualSets, unitOf, unitsAt, withUnits, type Place } from './places';
 import type { CandidatePools } from './pools';
 import { singleItemUnit, type Scheme } from './scheme';
-import { mustOf, type Task } from './task';
+import { mustOf } from '../pool/types';
+import type { Task } from './task';
 
 /** Where a move is tried, and on which block. */
 interface Spot {
@@ -31,8 +32,7 @@ const MOVES: readonly [share: number, move: Move][] = [
 	[8, changeSets],
 	[8, bringBack],
 	[6, replaceByRelated],
-	[3, changeEnds],
-	[3, swapEpisodes]
+	[3, changeEnds]
 ];
 const ALL_SHARES = MOVES.reduce((sum, [share]) => sum + share, 0);
 
@@ -180,14 +180,6 @@ function changeEnds({ scheme, task, pools, random }: Spot): Scheme | null {
 	if (task.keep.closed.has(kind) || task.keep.units[kind].length) return null;
 	const candidate = pick(pools.any[kind], random);
 	return candidate ? { ...scheme, [kind]: [singleItemUnit(candidate)] } : null;
-}
-
-/** Two themes of the build change places. */
-function swapEpisodes({ scheme, random }: Spot): Scheme | null {
-	const { episodes } = scheme;
-	if (episodes.length < 2) return null;
-	const a = random.below(episodes.length - 1);
-	return { ...scheme, episodes: episodes.with(a, episodes[a + 1]!).with(a + 1, episodes[a]!) };
 }
 
 const withPart = (unit: Unit, p: number, part: DraftItem): Unit => ({

@@ -15,8 +15,6 @@ const LEFT_OUT = 0.05;
 const CHAIN_EVERY_SECONDS = 600;
 /** Down to begin with, up for the build, down to end: more of it tires. */
 const FAR_WAYS = 3;
-/** A class of this length links something. */
-const LINKED_FROM_SECONDS = 1800;
 /** An item after the peak should be at least this much less demanding. */
 const LESS_AFTER = 0.5;
 
@@ -42,13 +40,15 @@ export function orderLoss(draft: Draft, steps: readonly DraftStep[], task: Task)
 		WISH_POINTS.again * again +
 		WISH_POINTS.sameSpot * variety * sameSpots(draft) +
 		WISH_POINTS.filler * variety * fillers(steps) +
-		WISH_POINTS.warm * (coldStart(draft) + warmsNothing(steps, task.kinds) / 2) +
+		WISH_POINTS.warm * (coldStart(steps, task.classSeconds) + warmsNothing(steps, task.kinds) / 2) +
 		(WISH_POINTS.cold * secondsCold(steps, task.group)) / 60 +
 		WISH_POINTS.upAndDown * upAndDown(steps) +
 		WISH_POINTS.peakMoves * peakMoves(steps) +
 		WISH_POINTS.peakItems *
 			Math.max(0, 2 - draft[PEAK]!.flatMap(({ parts }) => parts).filter(isStrongItem).length) +
 		WISH_POINTS.peak * loosePeak(draft) +
+		WISH_POINTS.shortPeak * shortPeak(draft) +
+		WISH_POINTS.wakes * Math.max(0, wakersWanted(task.classSeconds) - draftItems(draft[WARM]!).length) +
 		WISH_POINTS.noSets *
 			Number(task.classSeconds >= WHOLE_CLASS_FROM_SECONDS && !steps.some(({ sets }) => sets > 1)) +
 		WISH_POINTS.demand *
@@ -68,11 +68,23 @@ export function orderLoss(draft: Draft, steps: readonly DraftStep[], task: Task)
 	);
 }
 
-/** 0 where the warm-up moves at least twice, in two positions; up to 1 for what is missing. */
-function coldStart(draft: Draft): number {
-	const moving = draftItems(draft[WARM]!).filter(({ candidate }) => candidate.traits.rank === 0);
-	const positions = new Set(moving.map(({ candidate }) => candidate.traits.movement.position));
-	return (Math.max(0, 2 - moving.length) + Math.max(0, 2 - positions.size)) / 4;
+/** By this share of the class, at most by these seconds, two things have moved, in two positions. Common practice, no source. */
+const WARMED_BY = { share: 0.2, seconds: 480 };
+/** About so long are the words before anything is done. */
+const WORDS_SHARE = 0.02;
+
+/** 0 where two things move early, in two positions; up to 1 for what is missing. */
+function coldStart(steps: readonly DraftStep[], classSeconds: number): number {
+	const by = Math.min(WARMED_BY.share, WARMED_BY.seconds / classSeconds) - WORDS_SHARE;
+	let moving = 0;
+	const positions = new Set<string>();
+	for (const { traits, at, section } of steps) {
+		if (at >= by || isMain(section)) break;
+		if (traits.rank !== 0) continue;
+		moving += 1;
+		positions.add(traits.movement.position);
+	}
+	return (Math.max(0, 2 - moving) + Math.max(0, 2 - positions.size)) / 4;
 }
 
 /** 1 where nothing that moves in the warm-up is like anything of the build or the peak. */
@@ -209,6 +221,25 @@ function loosePeak(draft: Draft): number {
 	return strong.length ? 1 - inSets.length / strong.length : 1;
 }
 
+/** Strength of the peak works so long on each side, or comes in sets. Common practice, no source. */
+const PEAK_SECONDS = 40;
+
+/** Blocks of the peak that ask for strength, in one set, for too short a time. */
+function shortPeak(draft: Draft): number {
+	return draft[PEAK]!.filter(({ parts, rounds }) => {
+		if (rounds || !parts.some(isStrongItem) || parts.some(({ sets }) => sets > 1)) return false;
+		const seconds = parts.reduce(
+			(sum, { candidate }) => sum + candidate.workSeconds / (candidate.traits.sided ? 2 : 1),
+			0
+		);
+		return seconds < PEAK_SECONDS;
+	}).length;
+}
+
+/** How many things wake a class of a length. Common practice, no source. */
+const wakersWanted = (classSeconds: number): number =>
+	classSeconds >= 2400 ? 4 : classSeconds >= 1500 ? 3 : 2;
+
 /** How many of flexion and the two rotations hardly come, and how far any direction is below its band. */
 function directionLoss(draft: Draft, { wishes, targets }: Task): number {
 	const sums = DIRECTIONS.map(() => 0);
@@ -237,5 +268,5 @@ function linkLoss(draft: Draft, { style, classSeconds }: Task): number {
 	if (style.runningSides === 'chain')
 		return WISH_POINTS.style * Math.max(0, classSeconds / CHAIN_EVERY_SECONDS - linked);
 	if (style.holding === 'quiet') return WISH_POINTS.style * linked;
-	return linked === 0 && classSeconds >= LINKED_FROM_SECONDS ? WISH_POINTS.link : 0;
+	return 0;
 }

@@ -19,7 +19,7 @@ export const partOf = (candidate: Candidate, strongSets: boolean, random: Random
 			: 1
 });
 /** How many sets of a candidate are usual. */
-export const usualSets = ({ sets }: Candidate) => Math.min(3, Math.max(2, sets));
+export const usualSets = ({ sets, traits }: Candidate) => Math.min(traits.sided ? 2 : 3, Math.max(2, sets));
 
 /** A line of a theme as a block: in the peak in one of its harder forms, elsewhere mostly in the first that is asked of everybody. */
 export function unitOf(line: ThemeLine, kind: Place['kind'], random: Random): Unit {

@@ -48,12 +48,12 @@ export function anneal(
 	steps: number
 ): { scheme: Scheme; value: number } {
 	let now = start;
-	let value = valueOf(draftOfScheme(now, pools, task.keep.closed), task);
+	let value = valueOf(draftOfScheme(now, pools, task), task);
 	let best = { scheme: now, value };
 	for (let step = 0; step < steps; step++) {
 		const next = changed(now, task, pools, random);
 		if (!next) continue;
-		const then = valueOf(draftOfScheme(next, pools, task.keep.closed), task);
+		const then = valueOf(draftOfScheme(next, pools, task), task);
 		const temperature = INITIAL_TEMPERATURE * Math.max(0, 1 - step / steps / (1 - GREEDY_TAIL_FRACTION));
 		if (then < value - temperature * random()) continue;
 		now = next;

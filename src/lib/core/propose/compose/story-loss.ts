@@ -1,4 +1,5 @@
 import type { Draft } from './draft';
+import { episodesOf } from './pools';
 import { WISH_POINTS, BUILD, PEAK, RELEASE, WARM, type Task } from './task';
 
 /** Blocks of the build per theme, in a class of 45 minutes. */
@@ -9,7 +10,7 @@ const PEAK_BELOW = 1.5;
 /** Whether the class is about its themes: each woken, built up in its order, come back to further, and let go. */
 export function storyLoss(draft: Draft, { story, classSeconds, mostDemand }: Task): number {
 	const least = classSeconds >= 2400 ? LEAST_OF_THEME : 2;
-	const themes = story.themes.length;
+	const built = episodesOf(story.themes.length);
 	const count = story.themes.map(() => 0);
 	const lastRank = story.themes.map(() => -1);
 	const [woken, released] = [new Set<number>(), new Set<number>()];
@@ -32,9 +33,11 @@ export function storyLoss(draft: Draft, { story, classSeconds, mostDemand }: Tas
 			WISH_POINTS.strayPeak *
 			(Number(theme === null || rank === null) + Number(most < mostDemand - PEAK_BELOW));
 	}
-	for (let t = 0; t < themes; t++) {
+	for (const t of story.themes.keys()) {
+		if (!released.has(t)) loss += WISH_POINTS.frame;
+		if (t >= built) continue;
 		loss += WISH_POINTS.theme * Math.max(0, least - count[t]!);
-		loss += WISH_POINTS.frame * (Number(!woken.has(t)) + Number(!released.has(t)));
+		if (!woken.has(t)) loss += WISH_POINTS.frame;
 		if (!returnLoss(draft, t)) loss += WISH_POINTS.back;
 	}
 	const own = draft[PEAK]!.some(

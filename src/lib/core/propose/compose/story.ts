@@ -5,12 +5,20 @@ import { SECTION_KINDS, type SectionKind } from '../../plan';
 import type { TeachingStyle } from '../../style';
 import type { Random } from '../pool/random';
 import { endsUpright } from '../pool/roles';
-import { readThemeLine, type Theme } from './themes';
+import { canBuild, episodeOf, episodesOf, linesWithin, type LineBook } from './pools';
+import { readThemeLine, THEMES, type Theme } from './themes';
+import { ANY_WAY, peakStation, stationsOf, type Way } from './ways';
 
-/** The story of a class: one to three themes, most important first. */
+/**
+ * The story of a class: one to three themes, most important first, and the way on which they come. The second theme is
+ * built up before the first, which comes to the peak; the third is only let go with.
+ */
 export interface Story {
 	themes: readonly Theme[];
-	/** "one leg that carries, then long fronts of the hip" */
+	way: Way;
+	/** Whether something of it flows. */
+	flows: boolean;
+	/** Themes in the order in which they come: "long fronts of the hip, then one leg that carries" */
 	words: string;
 }
 
@@ -33,9 +41,11 @@ export interface StoryRequest {
 	group: Group;
 	/** Counts the classes: each begins with another purpose of the group. */
 	number: number;
-	/** Themes that these people can do. */
-	themes: readonly Theme[];
-	/** Those of them that are built up and come to something with what the group has met. */
+	/** Lines that these people can do, theme by theme. */
+	book: LineBook;
+	/** Ways that suit them. */
+	ways: readonly Way[];
+	/** Themes of them that are built up and come to something with what the group has met. */
 	withinReach: ReadonlySet<Theme>;
 	style: TeachingStyle;
 	/** Whether the teacher lets one shape flow into the next. */
@@ -63,7 +73,7 @@ const CHOICE = {
 	/** Factor for the purpose that was asked for. */
 	isAsked: 8,
 	/** For the first that turns the legs in and out. */
-	turns: 1.5,
+	turns: 0.5,
 	/** For each direction that is wanted and that no other theme gives. */
 	gives: 1.2,
 	/** For each line with something that is asked for, and at most. */
@@ -82,11 +92,11 @@ const CHOICE = {
 } as const;
 
 /**
- * The story of a class for a group: it begins with one of its purposes, and goes on with themes that serve what is not
- * served yet.
+ * The story of a class for a group: it begins with one of its purposes and a way on which that comes to a peak, and goes
+ * on with themes that serve what is not served yet.
  */
 export function storyOf(request: StoryRequest, random: Random): Story {
-	const { group, number, style, lengthSeconds } = request;
+	const { group, number, style, lengthSeconds, book } = request;
 	const asked = request.purpose ? [request.purpose] : [];
 	const wanted = group.purposes.length ? group.purposes : USUAL[number % USUAL.length]!;
 	// the purpose of this class, then the others as the group has them
@@ -94,17 +104,55 @@ export function storyOf(request: StoryRequest, random: Random): Story {
 	const inTurn = [...new Set([...asked, ...wanted.slice(begin), ...wanted.slice(0, begin)])];
 	const gentle =
 		group.preset === 'beginners' || group.preset === 'desk workers' || group.moment === 'lunch hour';
-	const left = request.themes.filter(
+	const left = THEMES.filter(
 		({ steep, quiet }) => !(steep && gentle) && (style.holding === 'quiet' || !quiet)
 	);
+	const count = themesIn(lengthSeconds);
+	const episodes = episodesOf(count);
+	/** Whether a theme, as the given one of the story, can be built up on a way. */
+	const fits = (theme: Theme, at: number, way: Way): boolean =>
+		at < episodes
+			? canBuild(
+					book,
+					theme,
+					stationsOf(way, 'build', episodeOf(at, episodes), episodes),
+					lengthSeconds,
+					at === 0 ? peakStation(way) : null
+				)
+			: linesWithin(book.lines(theme, 'release'), way.release).length >= LEAST_OF_RELEASE;
 	const chosen: Theme[] = [];
-	while (chosen.length < themesIn(lengthSeconds) && left.length) {
-		const points = left.map((theme) => pointsOf(theme, chosen, inTurn, request) + CHOICE.chance * random());
-		const [best] = left.splice(points.indexOf(Math.max(...points)), 1);
-		chosen.push(best!);
+	const best = (themes: readonly Theme[]): Theme | undefined => {
+		const points = themes.map((theme) => pointsOf(theme, chosen, inTurn, request) + CHOICE.chance * random());
+		return themes[points.indexOf(Math.max(...points))];
+	};
+	const firsts = left.filter((theme) => request.ways.some((way) => fits(theme, 0, way)));
+	const open = firsts.length
+		? firsts
+		: left.filter((theme) => canBuild(book, theme, stationsOf(ANY_WAY, 'build', 0, 1), lengthSeconds, null));
+	const first = best(open.length ? open : left);
+	if (first) chosen.push(first);
+	const goingOn = (way: Way, at: number) =>
+		left.filter((theme) => !chosen.includes(theme) && fits(theme, at, way));
+	const ways = first ? request.ways.filter((way) => fits(first, 0, way)) : [];
+	// rather a way on which a second theme can be built up
+	const fuller = count > 1 ? ways.filter((way) => goingOn(way, 1).length > 0) : ways;
+	const choice = fuller.length ? fuller : ways;
+	const way = choice[random.below(choice.length)] ?? ANY_WAY;
+	while (first && chosen.length < count) {
+		const next = best(goingOn(way, chosen.length));
+		if (!next) break;
+		chosen.push(next);
 	}
-	return { themes: chosen, words: chosen.map(({ about }) => about).join(', then ') };
+	const inOrder = [...chosen.slice(0, episodes).reverse(), ...chosen.slice(episodes)];
+	const flows = request.flowing || (lengthSeconds >= FLOWS_FROM_SECONDS && random() < FLOWS_IN);
+	return { themes: chosen, way, flows, words: inOrder.map(({ about }) => about).join(', then ') };
 }
+
+/** Half of the classes that are not short have a flow; those of a teacher who flows always. */
+const FLOWS_FROM_SECONDS = 1500;
+const FLOWS_IN = 0.5;
+/** The fewest lines in the release of a theme that is only let go with. */
+const LEAST_OF_RELEASE = 2;
 
 /** How well a theme goes on from those that are chosen. */
 function pointsOf(
@@ -123,7 +171,9 @@ function pointsOf(
 		const begins = purpose === wanted ? CHOICE.isAsked : CHOICE.begins;
 		points += own * (served.has(purpose) ? CHOICE.served : 1) * (isFirst && turn === 0 ? begins : 1);
 	}
-	if (!isFirst && TURNS.has(theme.purposes[0]!) && ![...served].some((p) => TURNS.has(p)))
+	const turns = theme.purposes[0]!;
+	const mayTurn = turns === 'turning both ways' || inTurn.includes(turns);
+	if (!isFirst && TURNS.has(turns) && mayTurn && ![...served].some((p) => TURNS.has(p)))
 		points += CHOICE.turns;
 	for (const direction of more)
 		if (
@@ -157,19 +207,19 @@ const TURNS: ReadonlySet<Purpose> = new Set(['turning both ways', 'dropped knee'
 /** How much of a class each part takes, of all that is not said. Common practice, no source. */
 const USUAL_SHARES: Record<SectionKind, number> = {
 	settle: 0.04,
-	warm: 0.12,
-	build: 0.41,
-	peak: 0.18,
-	release: 0.16,
-	rest: 0.09
+	warm: 0.13,
+	build: 0.35,
+	peak: 0.17,
+	release: 0.21,
+	rest: 0.1
 };
 const UPRIGHT_SHARES: Record<SectionKind, number> = {
-	settle: 0.04,
-	warm: 0.18,
-	build: 0.45,
-	peak: 0.2,
-	release: 0.1,
-	rest: 0.03
+	settle: 0.05,
+	warm: 0.17,
+	build: 0.35,
+	peak: 0.22,
+	release: 0.17,
+	rest: 0.04
 };
 const QUIET_SHARES: Record<SectionKind, number> = {
 	settle: 0.05,

@@ -28,20 +28,18 @@ export interface Task {
 	before: ReadonlyMap<string, { form: number; sets: number }>;
 	keep: Keep;
 	targets: Targets;
+	/** By the number of a movement: how little this class likes it, 0 to 1, drawn by lot. */
+	taste: readonly number[];
 	/** Movements of other proposals: at most half of a class is shared. */
 	others: readonly ReadonlySet<string>[];
 }
-
-/** Slugs that must be in a class, the one that it leads up to among them. */
-export const mustOf = ({ must = [], toward }: Pick<Wishes, 'must' | 'toward'>): readonly string[] =>
-	toward ? [...must, toward] : must;
 
 /** Points, of the same size as those of the model, for what a class asks for besides being one. */
 export const WISH_POINTS = {
 	/** Per tenth of the class too long or too short. */
 	length: 6,
 	/** Per tenth of the class by which a part is away from its usual share. */
-	share: 0.8,
+	share: 1.4,
 	/** Per tenth of the class by which the time on the feet is outside its range. */
 	standing: 1.2,
 	/** For each purpose of the group that is wanted and missing in build and peak. */
@@ -55,7 +53,7 @@ export const WISH_POINTS = {
 	/** For each two blocks of a theme that stand the other way round. */
 	order: 0.3,
 	/** For a theme of which nothing comes back further. */
-	back: 0.8,
+	back: 2,
 	/** For a theme that nothing wakes, and one that nothing lets go. */
 	frame: 0.5,
 	/** For a peak in which the first theme does not come to its end. */
@@ -71,21 +69,47 @@ export const WISH_POINTS = {
 	/** For each of two likenesses of the hardest of the peak that do not lead up to it. */
 	ledUp: 0.8,
 	/** For each wish that is not met. */
-	wish: 6,
+	wish: 12,
 	/** For the whole way from the wished share of an earlier class. */
-	like: 30,
+	like: 45,
 	/** For each whole point (of ten) by which the mean effort is outside what is asked for. */
-	effort: 30,
+	effort: 45,
 	/** For each movement that comes again in an easier form. */
-	goesDown: 1,
+	goesDown: 2,
 	/** For each minute by which one thing alone goes on for longer than {@link LONGEST_SECONDS}. */
 	tooLong: 0.8,
 	/** For a part that holds nothing though it should. */
 	empty: 3,
 	/** For each item that a class of its length has fewer than usual. */
 	items: 0.4,
-	/** For each piece of build and peak beyond what can be kept in the head. */
-	pieces: 0.5,
+	/** For each piece beyond what can be kept in the head. */
+	pieces: 0.6,
+	/** For each block that stands where the way of the class does not lead. */
+	offWay: 1.5,
+	/** For each station that is left again after one short thing. */
+	thin: 1,
+	/** For the whole class by which the hardest thing begins too late. */
+	latePeak: 12,
+	/** For all items at which somebody does something else, beyond what is usual. */
+	besideItems: 10,
+	/** For a peak before which nothing stood at its station for minutes. */
+	unprepared: 1.5,
+	/** For a class in which nothing runs in chains or flows; in part for too little of it. */
+	linked: 3,
+	/** For each single-leg standing item beyond the first that runs in no chain. */
+	alone: 0.6,
+	/** For a class without a flow that is to have one. */
+	flow: 2,
+	/** For a build and a peak of which nothing serves a purpose of the group, as a share. */
+	foreign: 6,
+	/** For a movement that this class likes least of all. */
+	taste: 1,
+	/** For each of turning in and out, moving and held, that is missing. */
+	turning: 2,
+	/** For each minute by which one movement takes more than its part of the class. */
+	oneThing: 1.5,
+	/** For each tissue that the sport has worked and nothing holds long afterwards. */
+	afterSport: 1.5,
 	/** For a class of some length without anything in sets. */
 	noSets: 0.8,
 	/** For each way from the floor to the feet or back beyond {@link FAR_WAYS}. */
@@ -93,7 +117,7 @@ export const WISH_POINTS = {
 	/** For each strong item that the peak has fewer than two. */
 	peakItems: 1,
 	/** For a warm-up that does not move in two positions, and half of it for one that warms nothing that comes later. */
-	warm: 2,
+	warm: 4,
 	/** For each minute of moving that is missing before the first deep shape. */
 	cold: 2,
 	/** For each time that it goes up again after it went down, or down after up, before the build has begun. */
@@ -106,6 +130,10 @@ export const WISH_POINTS = {
 	peak: 0.8,
 	/** For each point by which the peak asks less than it could, and by which something before or after it asks as much. */
 	demand: 0.7,
+	/** For each item that a warm-up has too few. */
+	wakes: 1,
+	/** For each piece of strength of the peak that is over before it works. */
+	shortPeak: 1.2,
 	/** For a release that works more than it lets go, as a share. */
 	release: 2,
 	/** For one that ends with work, and for each time that it goes up again. */
@@ -118,9 +146,7 @@ export const WISH_POINTS = {
 	/** For each visit of a movement beyond two that goes no further. */
 	filler: 0.6,
 	/** For each chain of a teacher who holds long and runs none, and each missing where a style runs them. */
-	style: 0.5,
-	/** For a class of half an hour and more in which nothing is linked. */
-	link: 3.5
+	style: 0.5
 } as const;
 
 /** Indices of the parts of a draft. */

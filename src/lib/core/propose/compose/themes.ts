@@ -1,4 +1,5 @@
 import type { Mode, Purpose } from '../../movement';
+import library from './lines.json';
 import data from './themes.json';
 
 /**
@@ -24,6 +25,10 @@ export interface Theme {
 
 /** A test holds the data to their type and to the catalogue. */
 export const THEMES = data.themes as readonly Theme[];
+/** Chains and flows that any theme may use which they are about; each can be gone through in one. */
+export const LINES: readonly string[] = library.lines;
+/** Lines that turn a leg in or out, moving or held: any class may have them where it stands. */
+export const ANY_TURN: readonly string[] = data.anyTurn;
 /** Openers that suit any class, and what lets go at the end of any. */
 export const ANY_WARM: readonly string[] = data.anyWarm;
 export const ANY_RELEASE: readonly string[] = data.anyRelease;

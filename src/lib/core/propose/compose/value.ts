@@ -6,15 +6,13 @@ import { draftFeatures, secondsOfUnit, type Draft } from './draft';
 import { endsUpright } from '../pool/roles';
 import { orderLoss } from './order-loss';
 import { sharesOf, standingOf } from './story';
-import { BUILD, WISH_POINTS, PEAK, RELEASE, WARM, type Task } from './task';
+import { WISH_POINTS, RELEASE, WARM, type Task } from './task';
 import { storyLoss } from './story-loss';
+import { wayLoss } from './way-loss';
 import { wishLoss } from './wish-loss';
 
-/** Taught classes have about six to seven; with sets and pauses a little fewer. Common practice, no source. */
-const ITEMS_IN_TEN_MINUTES = 5.5;
-/** A class is kept in the head in about seven pieces, a long one in one for every three and a half minutes. Common practice, no source. */
-const MOST_CHUNKS = 7;
-const SECONDS_EACH_PIECE = 210;
+/** Fewer than these, and people wait. Common practice, no source. */
+const ITEMS_IN_TEN_MINUTES = 3.8;
 /** One thing with all of its sets and both sides: longer, and people wait. Common practice, no source. */
 const LONGEST_SECONDS = 270;
 
@@ -33,6 +31,7 @@ export function valueOf(draft: Draft, task: Task): number {
 		storyLoss(draft, task) -
 		peopleLoss(reading, task) -
 		orderLoss(draft, reading.steps, task) -
+		wayLoss(draft, reading.steps, task) -
 		wishLoss(draft, reading, task)
 	);
 }
@@ -56,12 +55,7 @@ function shapeLoss(
 	for (const unit of draft.slice(WARM, RELEASE).flat())
 		if (unit.parts.length === 1 && !unit.kept)
 			loss += (WISH_POINTS.tooLong * Math.max(0, secondsOfUnit(unit) - LONGEST_SECONDS)) / 60;
-	const pieces = [...draft[BUILD]!, ...draft[PEAK]!].filter(
-		({ parts }) => !parts.every(({ candidate }) => candidate.traits.reset)
-	).length;
-	const most = Math.max(MOST_CHUNKS, classSeconds / SECONDS_EACH_PIECE);
-	loss += WISH_POINTS.pieces * Math.max(0, pieces - most);
-	const usual = (lengthSeconds / 600) * (style.holding === 'quiet' ? 4 : ITEMS_IN_TEN_MINUTES);
+	const usual = (lengthSeconds / 600) * (style.holding === 'quiet' ? 3 : ITEMS_IN_TEN_MINUTES);
 	return loss + WISH_POINTS.items * Math.max(0, usual - steps.length);
 }
 

@@ -1,6 +1,6 @@
 import { WHOLE_CLASS_FROM_SECONDS } from '../../rules';
 import type { Leg } from '../../anatomy';
-import { setRestOf, type Purpose } from '../../movement';
+import { setRestOf } from '../../movement';
 import {
 	itemsOf,
 	nextId,
@@ -12,148 +12,184 @@ import {
 } from '../../plan';
 import { nearest } from '../pool/nearest';
 import { withAmount } from '../pool/options';
+import type { Random } from '../pool/random';
 import type { Wishes } from '../pool/types';
 import { sentence } from '../../text';
 import type { Candidate } from './candidates';
 import { NOTICE_SECONDS, type Draft, type DraftItem, type Unit } from './draft';
 import type { Keep } from './kept';
+import { episodesOf } from './pools';
 import type { Story } from './story';
+import type { Theme } from './themes';
+import { beforePeak, cueFor, lastWords, welcomeTo } from './words';
 
-/** Seconds of words. */
-const WORDS = { begin: 40, on: 15, end: 20 } as const;
+/** Seconds of the words of one class: at the beginning, on the way and at the end. */
+export interface WordSeconds {
+	begin: number;
+	on: number;
+	end: number;
+}
+
+/** Parts of a class that is spoken, between which each length is drawn, and the least and the most seconds. Common practice, no source. */
+const SPOKEN = {
+	begin: { share: [0.014, 0.024], least: 25, most: 75 },
+	on: { share: [0.005, 0.009], least: 10, most: 30 },
+	end: { share: [0.008, 0.014], least: 15, most: 45 }
+} as const;
+
+/** Draws how long the words of a class are, in steps of five seconds. */
+export function drawWordSeconds(classSeconds: number, random: Random): WordSeconds {
+	const drawn = ({ share: [from, to], least, most }: (typeof SPOKEN)[keyof typeof SPOKEN]) =>
+		Math.min(most, Math.max(least, 5 * Math.round((classSeconds * (from + (to - from) * random())) / 5)));
+	return { begin: drawn(SPOKEN.begin), on: drawn(SPOKEN.on), end: drawn(SPOKEN.end) };
+}
 
 /** Seconds of the words that are put into a class, besides those that are there already. */
-export function wordSeconds({ lengthSeconds }: ClassPlan, keep: Keep, themes: number): number {
+export function wordSeconds(
+	{ lengthSeconds }: ClassPlan,
+	keep: Keep,
+	themes: number,
+	{ begin, on, end }: WordSeconds
+): number {
 	const says = (kind: SectionKind) =>
 		!keep.closed.has(kind) && !keep.fixed.some((own) => own.kind === kind && own.block.kind === 'talk');
 	const onTheWay =
-		lengthSeconds < WHOLE_CLASS_FROM_SECONDS ? 0 : (says('build') ? themes : 0) + Number(says('peak'));
-	return Number(says('settle')) * WORDS.begin + onTheWay * WORDS.on + Number(says('rest')) * WORDS.end;
+		lengthSeconds < WHOLE_CLASS_FROM_SECONDS
+			? 0
+			: (says('build') ? episodesOf(themes) : 0) + Number(says('peak'));
+	return Number(says('settle')) * begin + onTheWay * on + Number(says('rest')) * end;
 }
 
-const LAST_WORDS = 'What is different now, left and right';
-
-/** One line that a teacher might say before each purpose. */
-const CUE: Record<Purpose, string> = {
-	'turned-out squat': 'Out of the hip, not out of the foot',
-	'high step': 'The knee comes before the foot',
-	'dropped knee': 'In and down: the foot turns, the knee follows',
-	'wide straddle': 'Wide, and still carried',
-	'heel perch': 'Over the heel, the seat light',
-	'end-range lift': 'Small, by your own strength, at the end of the way',
-	'knee pull': 'The knee up, the pelvis where it was',
-	'hip extension under the trunk': 'The leg behind, the pelvis upright over it',
-	'single-leg strength': 'One leg carries the whole of you',
-	'level pelvis': 'Both hip bones at one height',
-	'push-off': 'Push the ground away',
-	'step-up': 'Up without swinging',
-	'deep flexion': 'Deep in the hip, long in the back',
-	'hinge with a long back': 'The hip folds, the back stays long',
-	'sit on the heels': 'Down onto the heels, as far as it is kind',
-	'adductors at length': 'The inner thighs, long and awake',
-	'turning both ways': 'In and out, as far as it goes by itself',
-	'standing up from a seat': 'Up and down without a hurry',
-	'getting down and up': 'How to come down, and how to get up again',
-	'floor sitting': 'Sitting on the floor: higher is better',
-	'balance with support': 'A hand nearby, and the weight over one foot',
-	'mid-range control': 'Less far and more held',
-	reset: 'Let it go',
-	rest: 'Nothing to do'
-};
+/** Everything that writing a class is given besides its draft. */
+export interface Writing {
+	base: ClassPlan;
+	story: Story;
+	lead: Leg;
+	keep: Keep;
+	wishes: Wishes;
+	words: WordSeconds;
+	/** Draws what is said. */
+	random: Random;
+}
 
 /** A draft as a plan: with words at the beginning, before each theme, before the peak and at the end. */
-export function toPlan(
-	base: ClassPlan,
-	draft: Draft,
-	story: Story,
-	{ lead, keep, wishes: { nextTime, before } }: { lead: Leg; keep: Keep; wishes: Wishes }
-): ClassPlan {
-	let used = 0;
-	const id = () => nextId(base, used++);
-	const itemOf = ({ candidate, sets }: DraftItem): Item => {
-		const item = withAmount(candidate.option!.item, id(), amountOf(candidate), lead);
-		if (sets === 1) return item;
-		return { ...item, dose: { ...item.dose, sets, restSeconds: setRestOf(candidate.traits.movement) } };
-	};
-	/** Its amount; what came last time in the same way is not given less of. */
-	const amountOf = ({ option, amount, traits }: Candidate): number => {
-		const { amounts } = option!;
-		const last = lastTime.get(`${traits.movement.slug} ${traits.form.id} ${traits.mode}`) ?? 0;
-		return last > amount ? amounts[nearest(amounts, last)]! : amount;
-	};
-	const lastTime = new Map<string, number>();
-	for (const { movement, form, mode, dose } of before ? itemsOf(before) : []) {
-		const key = `${movement} ${form} ${mode}`;
-		lastTime.set(key, Math.max(lastTime.get(key) ?? 0, dose.amount));
+export const toPlan = (draft: Draft, writing: Writing): ClassPlan => new Writer(writing).write(draft);
+
+class Writer {
+	private used = 0;
+	private readonly lastTime = new Map<string, number>();
+	private readonly isLong: boolean;
+	/** The theme that was taken up last. */
+	private about: number | null = null;
+
+	constructor(private readonly given: Writing) {
+		this.isLong = given.base.lengthSeconds >= WHOLE_CLASS_FROM_SECONDS;
+		const { before } = given.wishes;
+		for (const { movement, form, mode, dose } of before ? itemsOf(before) : []) {
+			const key = `${movement} ${form} ${mode}`;
+			this.lastTime.set(key, Math.max(this.lastTime.get(key) ?? 0, dose.amount));
+		}
 	}
-	const blockOf = ({ parts, rounds, notice, kept }: Unit): Block => {
-		if (kept) return kept;
-		const items = parts.map(itemOf);
-		const only = items[0]!;
-		if (rounds)
-			return {
-				kind: 'flow',
-				id: id(),
-				rounds,
-				sides: 'alternate',
-				items: items.map((item) => ({ ...item, dose: { amount: 1, byBreath: true } }))
-			};
-		if (items.length > 1) return { kind: 'chain', id: id(), items };
-		return notice ? { ...only, noticeSeconds: NOTICE_SECONDS } : only;
-	};
-	const say = (label: string, seconds: number): Block => ({ kind: 'talk', id: id(), label, seconds });
-	const long = base.lengthSeconds >= WHOLE_CLASS_FROM_SECONDS;
+
+	write(draft: Draft): ClassPlan {
+		const { base, story, keep } = this.given;
+		return {
+			...base,
+			...(base.theme ? {} : { theme: sentence(story.words) }),
+			sections: base.sections.map((section) => {
+				const { kind } = section;
+				if (keep.closed.has(kind)) return section;
+				const units = draft[SECTION_KINDS.indexOf(kind)]!;
+				const spoken = keep.fixed.some((fixed) => fixed.kind === kind && fixed.block.kind === 'talk');
+				const blocks = this.blocksOf(kind, units, kind === 'build' && !spoken);
+				const begin = spoken || (kind === 'peak' && !blocks.length) ? null : this.beginning(kind, draft);
+				return { ...section, blocks: begin ? [begin, ...blocks] : blocks };
+			})
+		};
+	}
+
+	private id = () => nextId(this.given.base, this.used++);
+
+	private say = (label: string, seconds: number): Block => ({ kind: 'talk', id: this.id(), label, seconds });
+
+	/** Words at the start of a section, where the teacher has put none. */
+	private beginning(kind: SectionKind, draft: Draft): Block | null {
+		const { story, wishes, words, random } = this.given;
+		const first = story.themes[0];
+		if (kind === 'settle')
+			return this.say(first ? welcomeTo(story.words, first.purposes[0]!) : 'Welcome', words.begin);
+		if (kind === 'rest') return this.say(lastWords(wishes.nextTime, random), words.end);
+		if (kind !== 'peak' || !this.isLong) return null;
+		const theme = this.themeOfPeak(draft);
+		return this.say(theme ? beforePeak(theme.about, theme.purposes[0]!, random) : 'Slowly', words.on);
+	}
+
+	/** The theme that most of the peak belongs to; the first where none does. */
+	private themeOfPeak(draft: Draft): Theme | undefined {
+		const { themes } = this.given.story;
+		const inPeak = draft[SECTION_KINDS.indexOf('peak')]!.map(({ theme }) => theme);
+		return themes.reduce(
+			(most, theme, t) => {
+				const count = inPeak.filter((own) => own === t).length;
+				return count > most.count ? { theme, count } : most;
+			},
+			{ theme: themes[0], count: 0 }
+		).theme;
+	}
+
 	/** The blocks of a part, each with what is said or tested right before it. */
-	const blocksOf = (kind: SectionKind, units: readonly Unit[], before: (unit: Unit) => Block[]): Block[] => {
+	private blocksOf(kind: SectionKind, units: readonly Unit[], speaks: boolean): Block[] {
+		const { keep } = this.given;
 		const own = keep.fixed.filter((fixed) => fixed.kind === kind);
 		const count = keep.units[kind].length;
 		let kept = 0;
 		const blocks = units.flatMap((unit): Block[] => {
-			const words = before(unit);
-			if (!unit.kept) return [...words, blockOf(unit)];
+			const words = speaks ? this.takenUp(unit) : [];
+			if (!unit.kept) return [...words, this.blockOf(unit)];
 			const here = own.filter((fixed) => fixed.before === kept).map(({ block }) => block);
 			kept += 1;
-			return [...words, ...here, blockOf(unit)];
+			return [...words, ...here, this.blockOf(unit)];
 		});
 		const after = own.filter((fixed) => fixed.before >= count).map(({ block }) => block);
 		// where nothing but words and tests was there, one speaks first and tests last
 		const first = count === 0 ? after.filter(({ kind }) => kind === 'talk') : [];
 		return [...first, ...blocks, ...after.filter((block) => !first.includes(block))];
-	};
+	}
+
 	/** A line before each theme that is taken up. */
-	let about: number | null = null;
-	const taken = (unit: Unit): Block[] => {
-		if (unit.theme === null || unit.theme === about) return [];
-		about = unit.theme;
-		const theme = long ? story.themes[unit.theme] : undefined;
-		return theme ? [say(CUE[theme.purposes[0]!], WORDS.on)] : [];
+	private takenUp({ theme: number }: Unit): Block[] {
+		if (number === null || number === this.about) return [];
+		this.about = number;
+		const { story, words, random } = this.given;
+		const theme = this.isLong ? story.themes[number] : undefined;
+		return theme ? [this.say(cueFor(theme.purposes[0]!, random), words.on)] : [];
+	}
+
+	private blockOf({ parts, rounds, notice, kept }: Unit): Block {
+		if (kept) return kept;
+		const items = parts.map(this.itemOf);
+		if (rounds)
+			return {
+				kind: 'flow',
+				id: this.id(),
+				rounds,
+				sides: 'alternate',
+				items: items.map((item) => ({ ...item, dose: { amount: 1, byBreath: true } }))
+			};
+		if (items.length > 1) return { kind: 'chain', id: this.id(), items };
+		return notice ? { ...items[0]!, noticeSeconds: NOTICE_SECONDS } : items[0]!;
+	}
+
+	private itemOf = ({ candidate, sets }: DraftItem): Item => {
+		const item = withAmount(candidate.option!.item, this.id(), this.amountOf(candidate), this.given.lead);
+		if (sets === 1) return item;
+		return { ...item, dose: { ...item.dose, sets, restSeconds: setRestOf(candidate.traits.movement) } };
 	};
-	/** The theme that most of the peak belongs to; the first where none does. */
-	const inPeak = draft[SECTION_KINDS.indexOf('peak')]!.map(({ theme }) => theme);
-	const peakTheme = story.themes.reduce(
-		(most, theme, t) => {
-			const count = inPeak.filter((own) => own === t).length;
-			return count > most.count ? { theme, count } : most;
-		},
-		{ theme: story.themes[0], count: 0 }
-	).theme;
-	/** Words at the start of a section, where the teacher has put none. */
-	const words: Partial<Record<SectionKind, () => Block>> = {
-		settle: () => say(`Welcome: ${story.words}`, WORDS.begin),
-		...(long ? { peak: () => say(`All of it together: ${peakTheme?.about ?? 'slowly'}`, WORDS.on) } : {}),
-		rest: () => say(nextTime ? `${LAST_WORDS}; next time: ${nextTime}` : LAST_WORDS, WORDS.end)
-	};
-	return {
-		...base,
-		...(base.theme ? {} : { theme: sentence(story.words) }),
-		sections: base.sections.map((section) => {
-			const { kind } = section;
-			if (keep.closed.has(kind)) return section;
-			const units = draft[SECTION_KINDS.indexOf(kind)]!;
-			const spoken = keep.fixed.some((fixed) => fixed.kind === kind && fixed.block.kind === 'talk');
-			const blocks = blocksOf(kind, units, kind === 'build' && !spoken ? taken : () => []);
-			const begin = spoken || (kind === 'peak' && !blocks.length) ? undefined : words[kind]?.();
-			return { ...section, blocks: begin ? [begin, ...blocks] : blocks };
-		})
-	};
+
+	/** Its amount; what came last time in the same way is not given less of. */
+	private amountOf({ option, amount, traits }: Candidate): number {
+		const { amounts } = option!;
+		const last = this.lastTime.get(`${traits.movement.slug} ${traits.form.id} ${traits.mode}`) ?? 0;
+		return last > amount ? amounts[nearest(amounts, last)]! : amount;
+	}
 }

@@ -25,6 +25,11 @@ export class Kinds {
 			}
 	}
 
+	/** How many movements there are. */
+	get count(): number {
+		return this.size;
+	}
+
 	numberOf(movement: Movement): number {
 		return this.numbers.get(movement)!;
 	}

@@ -1,7 +1,9 @@
 import { needsAttention } from '../../checks';
 import { analysePlan, previewRepair } from '../../analysis';
-import { fit } from '../../fit';
+import { fit, type BoundsOf } from '../../fit';
+import { formOf } from '../../movement';
 import { applyEdit, blocksOf, itemsOf, type Block, type ClassPlan, type PlanEdit } from '../../plan';
+import { workBounds } from './role-dose';
 import type { ProposeContext } from './types';
 
 /** Repairs that are tried on one class. */
@@ -28,11 +30,21 @@ export function keepsAll(base: ClassPlan, plan: ClassPlan): boolean {
 export function onTime(plan: ClassPlan, { find, pace }: ProposeContext, base?: ClassPlan): ClassPlan {
 	const there = base ? itemsOf(base).map(({ id }) => id) : [];
 	const closing = itemsOf(plan).at(-1)?.id;
-	for (const held of [there, there.filter((id) => id !== closing)]) {
-		const pinned = held.map((itemId): PlanEdit => ({ do: 'setItem', itemId, change: { pinned: true } }));
-		const fitted = fit(pinned.reduce(applyEdit, plan), find, pace);
-		if (fitted.ok) return applyEdit(plan, { do: 'setDoses', doses: fitted.doses });
-	}
+	const linked = new Set(
+		blocksOf(plan).flatMap(({ block }) => (block.kind === 'chain' ? block.items.map(({ id }) => id) : []))
+	);
+	const inRole: BoundsOf = ({ id: itemId, movement: slug, form: id, mode }, kind) => {
+		const movement = find(slug);
+		const form = movement && formOf(movement, id);
+		return form ? workBounds({ movement, form, mode }, kind, plan.lengthSeconds, linked.has(itemId)) : null;
+	};
+	// rather with each dose in its role; else as far as the forms allow
+	for (const boundsOf of [inRole, undefined])
+		for (const held of [there, there.filter((id) => id !== closing)]) {
+			const pinned = held.map((itemId): PlanEdit => ({ do: 'setItem', itemId, change: { pinned: true } }));
+			const fitted = fit(pinned.reduce(applyEdit, plan), find, pace, plan.lengthSeconds, boundsOf);
+			if (fitted.ok) return applyEdit(plan, { do: 'setDoses', doses: fitted.doses });
+		}
 	return plan;
 }
 

@@ -2,7 +2,7 @@ import type { Leg, Tissue } from '../../anatomy';
 import { stillSeconds } from '../../orbit';
 import { analysePlan, type Analysis } from '../../analysis';
 import { setSeconds } from '../../clock';
-import { modesOf, type Form, type Mode, type Movement } from '../../movement';
+import { modesOf, type Form, type KitKind, type Mode, type Movement } from '../../movement';
 import { paceFor, paceOf } from '../../pace';
 import {
 	emptyPlan,
@@ -18,7 +18,7 @@ import { holdUnit, styleOf } from '../../style';
 import { itemKit } from '../../substitution';
 import { effortOfWork } from '../../training-load';
 import { endsUpright, mayStandIn } from './roles';
-import type { ProposeContext, Wishes } from './types';
+import { mustOf, type ProposeContext, type Wishes } from './types';
 
 /** An item as it is proposed: its dose without the amount. */
 export type OptionItem = Omit<Item, 'id' | 'dose' | 'lead'> & { dose: Omit<Dose, 'amount'> };
@@ -80,9 +80,22 @@ export function optionsFor(base: ClassPlan, wishes: Wishes, context: ProposeCont
 	return [...options, ...rests.filter((_, i) => lacking[i] === fewest)];
 }
 
-/** Whether pieces are missing that nothing stands in for, though it might be done without. */
-const lacksKit = (movement: Movement, item: Item, { group, find }: ProposeContext): boolean =>
-	itemKit({ movement, item }, group, find).some(({ missing }) => missing > 0);
+/** Kinds that are as good as each other under a seat or a knee. */
+const SOFT: ReadonlySet<KitKind> = new Set(['cushion', 'blanket', 'bolster']);
+
+/**
+ * Whether there are too few pieces for everybody: what is asked for may have something stand in, what is proposed has
+ * its own kit or something as soft.
+ */
+const lacksKit = (
+	movement: Movement,
+	item: Item,
+	{ group, find }: ProposeContext,
+	isAsked: boolean
+): boolean =>
+	itemKit({ movement, item }, group, find).some(
+		({ kit, short, missing }) => missing > 0 || (short > 0 && !isAsked && !SOFT.has(kit))
+	);
 
 /** How many kinds of kit do not suffice for an option. */
 function kitLacking({ item, amounts, usual }: BlockOption, base: ClassPlan, context: ProposeContext): number {
@@ -118,7 +131,11 @@ function readOptions(
 				const belongs = mayStandIn({ movement, form, mode }, context.group, style);
 				const sections = asWished(belongs, movement.slug, wishes);
 				if (wishes.only && sections.size === 0) continue;
-				if (checks.has('kit-shortage') && lacksKit(movement, withAmount(item, 'a', 1, 'left'), context))
+				const isAsked = mustOf(wishes).includes(movement.slug);
+				if (
+					checks.has('kit-shortage') &&
+					lacksKit(movement, withAmount(item, 'a', 1, 'left'), context, isAsked)
+				)
 					continue;
 				const option = readItem(item, movement, form, mode, base, context, checks);
 				if (option) options.push({ ...option, sections });

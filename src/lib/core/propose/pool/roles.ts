@@ -39,11 +39,12 @@ const BELONGS: Record<SectionKind, (given: FormInMode, group: Group, style: Teac
 	// still, without kit and without a change of sides; not down where the class stays up
 	settle: ({ movement, form, mode }, group) => {
 		const still = mode === 'rest' || mode === 'passive' || ARRIVES.has(movement.slug);
-		const shaken = isReset(movement) && !movement.purposes.includes('rest');
+		const shaken = isReset(movement) && !movement.purposes.includes('rest') && !ARRIVES.has(movement.slug);
 		if (!still || shaken || hasSides(movement) || movement.onHands) return false;
-		if (form.intensity > 1 || form.props.length > 0) return false;
-		if (movement.position === 'standing') return endsUpright(group) && mode === 'active';
-		return !(endsUpright(group) && LYING.has(movement.position));
+		if (form.intensity > 1 || form.props.some(({ kit }) => kit !== 'chair')) return false;
+		if (movement.position === 'standing') return mode === 'active';
+		if (needsChair(form)) return movement.position === 'seated';
+		return !(group.moment === 'before sport' && LYING.has(movement.position));
 	},
 	warm: ({ movement, form, mode }) =>
 		mode === 'dynamic' &&
@@ -74,7 +75,11 @@ const BELONGS: Record<SectionKind, (given: FormInMode, group: Group, style: Teac
 		if (letsGo(given) && (!upright || (standing && mode !== 'rest'))) return true;
 		if (form.effort >= STRENGTH_FROM_EFFORT || mode === 'rest') return false;
 		if (upright)
-			return standing && form.intensity <= 2 && (mode === 'dynamic' || group.moment === 'lunch hour');
+			return (
+				(standing || (needsChair(form) && group.moment === 'lunch hour')) &&
+				form.intensity <= 2 &&
+				(mode === 'dynamic' || group.moment === 'lunch hour')
+			);
 		if (standing || isDeep(form) || needsChair(form)) return false;
 		return mode === 'passive' || mode === 'active' || form.intensity === 1;
 	},

@@ -39,6 +39,10 @@ export interface Wishes {
 	weights?: Partial<Weights>;
 }
 
+/** Slugs that must be in a class, the one that it leads up to among them. */
+export const mustOf = ({ must = [], toward }: Pick<Wishes, 'must' | 'toward'>): readonly string[] =>
+	toward ? [...must, toward] : must;
+
 /** How much a teacher can feel of each concern: 1 is usual, 0 does not matter, 3 is three times as much. */
 export interface Weights {
 	/** Bands of the six directions and of strength. */
