@@ -1,6 +1,5 @@
 // Proposals for groups of every kind, as a strict reader sees them: which questions get a no, and the likely grade.
-import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
-import { USUAL_PACE } from '../../src/lib/core/pace';
+import { contextOfGroup } from './context';
 import { emptyPlan, type ClassPlan } from '../../src/lib/core/plan';
 import { proposeClasses, USUAL_WORK, type Proposal } from '../../src/lib/core/propose';
 import type { Group } from '../../src/lib/core/group';
@@ -40,13 +39,7 @@ export function* judged(seeds: readonly number[], work = USUAL_WORK): Generator<
 		for (const key of Object.keys(JUDGED_GROUPS) as JudgedGroupKey[]) {
 			const group: Group = JUDGED_GROUPS[key];
 			const minutes = MINUTES[key][seed % MINUTES[key].length]!;
-			const context = {
-				catalogue: CATALOGUE,
-				find: findMovement,
-				targets: group.targets,
-				group,
-				pace: USUAL_PACE
-			};
+			const context = contextOfGroup(group);
 			const base = emptyPlan('Judged', group.startsAt, 60 * minutes);
 			const all = [...proposeClasses({ base, wishes: {}, context, seed, count: 1, work })];
 			const { proposal } = all.at(-1)!;

@@ -1,6 +1,7 @@
 // How well the objective knows a class, and what the proposals that follow from it hold: docs/planner.md keeps the table.
+import { contextOfGroup } from './context';
 import { USUAL_PACE } from '../../src/lib/core/pace';
-import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { findMovement } from '../../src/lib/catalogue';
 import { newGroup, type Group } from '../../src/lib/core/group';
 import { emptyPlan } from '../../src/lib/core/plan';
 import { compose, proposeClasses, USUAL_WORK, worthOf, type SearchBudget } from '../../src/lib/core/propose';
@@ -58,13 +59,7 @@ export function readsLikeAClass(line: Line): void {
 		[15, 30, 45, 60, 75].flatMap((minutes) =>
 			Array.from({ length: 6 }, (_, i) => {
 				const base = emptyPlan('Bench', group.startsAt, 60 * minutes);
-				const context = {
-					catalogue: CATALOGUE,
-					find: findMovement,
-					targets: group.targets,
-					group,
-					pace: USUAL_PACE
-				};
+				const context = contextOfGroup(group);
 				const all = [...proposeClasses({ base, wishes: {}, context, seed: minutes + i, count: 1 })];
 				return { ...all.at(-1)!.proposal, group };
 			})
@@ -99,13 +94,7 @@ export function searchesEnough(line: Line): void {
 	const rough: number[] = [];
 	for (const group of Object.values(DEMO_GROUPS)) {
 		const base = emptyPlan('Bench', group.startsAt, 2700);
-		const context = {
-			catalogue: CATALOGUE,
-			find: findMovement,
-			targets: group.targets,
-			group,
-			pace: USUAL_PACE
-		};
+		const context = contextOfGroup(group);
 		const points = (seed: number, work: SearchBudget) => {
 			const all = [...compose(base, {}, context, seed, 1, work)].map(({ composed }) => composed.points);
 			return { first: all[0]!, last: all.at(-1)! };

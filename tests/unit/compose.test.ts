@@ -1,7 +1,7 @@
 /** Whole classes that are put together: what a teacher would look at first. */
-import { USUAL_PACE } from '../../src/lib/core/pace';
+import { contextOfGroup } from '../../bench/planner/context';
 import { describe, expect, it } from 'vitest';
-import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { findMovement } from '../../src/lib/catalogue';
 import { isSymmetrical } from '../../src/lib/core/anatomy';
 import { needsAttention } from '../../src/lib/core/checks';
 import type { Group } from '../../src/lib/core/group';
@@ -15,13 +15,7 @@ const LITTLE = { roughSteps: 400, starts: 1, steps: 2500, mostStarts: 6 };
 
 function proposed(group: Group, minutes: number, wishes: Wishes = {}, seed = 1, count = 1): Proposal[] {
 	const base = emptyPlan('Proposed', group.startsAt, 60 * minutes);
-	const context = {
-		catalogue: CATALOGUE,
-		find: findMovement,
-		targets: group.targets,
-		group,
-		pace: USUAL_PACE
-	};
+	const context = contextOfGroup(group);
 	return [...proposeClasses({ base, wishes, context, seed, count, work: LITTLE })]
 		.filter(({ done }) => done)
 		.map(({ proposal }) => proposal);

@@ -2,7 +2,15 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { readFileSync, readdirSync } from 'node:fs';
 import { judged, type Judged } from '../../bench/planner/craft';
-import { COSTS, likelyGrade, peakAt, penalty, strictNoes, type Costs } from '../../bench/planner/reader';
+import {
+	COSTS,
+	likelyGrade,
+	peakAt,
+	penalty,
+	piecesOf,
+	strictNoes,
+	type Costs
+} from '../../bench/planner/reader';
 import { readSheet, type Row, type Sheet } from '../../bench/planner/rows';
 import { itemsOf } from '../../src/lib/core/plan';
 import { ROOM_WAYS } from '../../src/lib/core/propose';
@@ -132,6 +140,13 @@ describe('what a class holds', () => {
 		expect(lines.size).toBeGreaterThan(40);
 		expect(Math.max(...lines.values())).toBeLessThanOrEqual(classes.length / 8);
 		expect(share(({ sheet }) => sheet.rows.some(({ flow }) => flow))).toBeGreaterThan(0.2);
+	});
+
+	it('is kept in the head: about nine pieces in 45 minutes, and seldom half as many again', () => {
+		const each = classes.map(({ sheet }) => (piecesOf(sheet) * 300) / sheet.seconds);
+		const mean = each.reduce((sum, one) => sum + one, 0) / each.length;
+		expect(mean).toBeLessThan(1.5);
+		expect(each.filter((one) => one > 2).length / each.length).toBeLessThanOrEqual(0.15);
 	});
 
 	it('is told in five sentences at most, which name what is in it', () => {

@@ -1,5 +1,5 @@
 /** Nearly the whole catalogue is proposed to somebody: up to 300 classes for every kind of group, at every moment. */
-import { USUAL_PACE } from '../../src/lib/core/pace';
+import { contextOfGroup } from '../../bench/planner/context';
 import { expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { MOMENTS, newGroup, PRESETS, type Group } from '../../src/lib/core/group';
@@ -27,13 +27,7 @@ it('190 movements and more are proposed to somebody', () => {
 		};
 		const empty = emptyPlan('', group.startsAt, 60 * [45, 60, 75][seed % 3]!);
 		const base = seed % 5 === 0 ? { ...empty, style: { holding: 'quiet' as const } } : empty;
-		const context = {
-			catalogue: CATALOGUE,
-			find: findMovement,
-			targets: group.targets,
-			group,
-			pace: USUAL_PACE
-		};
+		const context = contextOfGroup(group);
 		const work = { roughSteps: 1, starts: 1, steps: 350, mostStarts: 1 };
 		for (const { done, proposal } of proposeClasses({ base, wishes: {}, context, seed, count: 1, work }))
 			if (done) for (const { movement } of itemsOf(proposal.plan)) left.delete(movement);

@@ -1,4 +1,5 @@
 /** Asks a reader's questions of proposals: docs/planner.md has all twenty. */
+import { contextOfGroup } from '../../bench/planner/context';
 import { USUAL_PACE } from '../../src/lib/core/pace';
 import { describe, expect, it } from 'vitest';
 import { noes, QUESTIONS, type Read } from '../../bench/planner/questions';
@@ -17,13 +18,7 @@ const LITTLE = { roughSteps: 300, starts: 1, steps: 2500, mostStarts: 6 };
 
 function read(group: Group, minutes: number, seed: number): Read {
 	const base = emptyPlan('Asked', group.startsAt, 60 * minutes);
-	const context = {
-		catalogue: CATALOGUE,
-		find: findMovement,
-		targets: group.targets,
-		group,
-		pace: USUAL_PACE
-	};
+	const context = contextOfGroup(group);
 	const all = [...proposeClasses({ base, wishes: {}, context, seed, count: 1, work: LITTLE })];
 	const { plan, analysis } = all.at(-1)!.proposal;
 	return { plan, analysis, group };

@@ -1,7 +1,7 @@
 /** The themes that classes are put together from: each line can be taught, and each group finds what it comes for. */
-import { USUAL_PACE } from '../../src/lib/core/pace';
+import { contextOfGroup } from '../../bench/planner/context';
 import { describe, expect, it } from 'vitest';
-import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
+import { findMovement } from '../../src/lib/catalogue';
 import { isSymmetrical } from '../../src/lib/core/anatomy';
 import { newGroup, PRESETS } from '../../src/lib/core/group';
 import { modesOf, PURPOSES } from '../../src/lib/core/movement';
@@ -94,13 +94,7 @@ describe('themes', () => {
 		(preset) => {
 			const group = newGroup(preset, preset);
 			const base = emptyPlan('', group.startsAt, 2700);
-			const context = {
-				catalogue: CATALOGUE,
-				find: findMovement,
-				targets: group.targets,
-				group,
-				pace: USUAL_PACE
-			};
+			const context = contextOfGroup(group);
 			const { candidates } = candidatesOf(optionsFor(base, {}, context), {}, context, []);
 			const possible = possibleThemes(candidates);
 			expect(possible.length).toBeGreaterThanOrEqual(3);
@@ -116,13 +110,7 @@ describe('themes', () => {
 describe('what a class begins with', () => {
 	const group = DEMO_GROUPS.striders;
 	const ofStanding = THEMES.filter(({ peak }) => peak.includes('step-up'));
-	const context = {
-		catalogue: CATALOGUE,
-		find: findMovement,
-		targets: group.targets,
-		group,
-		pace: USUAL_PACE
-	};
+	const context = contextOfGroup(group);
 	const base = emptyPlan('', group.startsAt, group.lengthSeconds);
 	const book = new LineBook(candidatesOf(optionsFor(base, {}, context), {}, context, []).candidates);
 	const firsts = (withinReach: ReadonlySet<Theme>) =>

@@ -91,7 +91,9 @@ function storyLines({ analysis, plan }: Composed): string[] {
 	const [first] = items;
 	const moving = namesOf(inPart('warm').filter(({ item }) => item.mode === 'dynamic')).slice(0, NAMED);
 	if (first)
-		lines.push(`Begins ${whereIs(first)}${moving.length ? `; ${listed(moving)} wake the hips` : ''}.`);
+		lines.push(
+			`Begins ${whereIs(first)}${moving.length ? ` and wakes the hips with ${listed(moving)}` : ''}.`
+		);
 	for (const [i, episode] of episodesIn(plan, items).entries()) {
 		const names = namesOf(works(episode)).slice(0, NAMED);
 		if (names.length)

@@ -1,4 +1,4 @@
-import type { Group } from '../../group';
+import type { Group, Tier } from '../../group';
 import { FORM_IDS, formOf, SITS_OUT, type Form, type Mode, type Movement } from '../../movement';
 import type { WorkBounds } from '../../fit';
 import type { SectionKind } from '../../plan';
@@ -100,9 +100,12 @@ const isTooFar = ({ id, intensity }: Form, group: Group): boolean =>
 	isGentle(group) && intensity > 1 && FORM_IDS.indexOf(id) > FORM_IDS.indexOf('full');
 
 /** Whether most of a group are tight. */
-export function isGentle({ tiers }: Group): boolean {
+export const isGentle = (group: Group): boolean => tierShare(group, 'tight') >= WEAK_FROM_SHARE;
+
+/** The part of a group that is of a tier; 0 where no tiers are counted. */
+function tierShare({ tiers }: Group, tier: Tier): number {
 	const people = tiers.tight + tiers.middling + tiers.open;
-	return people > 0 && tiers.tight / people >= WEAK_FROM_SHARE;
+	return people > 0 ? tiers[tier] / people : 0;
 }
 
 /** From this share of open people on a group builds up with full forms. */
@@ -111,9 +114,8 @@ const STRONG_FROM_SHARE = 0.5;
 const FULL_UP_TO_INTENSITY = 3;
 
 /** Whether a form is supported though most of these people can do the full one. */
-function isBelow({ forms, modes }: Movement, form: Form, mode: Mode, { tiers }: Group): boolean {
-	const people = tiers.tight + tiers.middling + tiers.open;
-	if (form.id !== 'supported' || people === 0 || tiers.open / people < STRONG_FROM_SHARE) return false;
+function isBelow({ forms, modes }: Movement, form: Form, mode: Mode, group: Group): boolean {
+	if (form.id !== 'supported' || tierShare(group, 'open') < STRONG_FROM_SHARE) return false;
 	return forms.some(
 		(full) =>
 			full.id === 'full' && full.intensity <= FULL_UP_TO_INTENSITY && (full.modes ?? modes).includes(mode)
@@ -132,25 +134,16 @@ export const isShortEnough = (
 	!bounds ||
 	(workSeconds <= DOSE_SLACK * bounds.mostSeconds && !(isFiller(traits) && seconds > LONGEST_FILLER_SECONDS));
 
-/** Returns the candidate with the dose nearest to its usual one that lasts between the bounds; sets taken into account later. */
+/** Returns the candidate with the dose that is nearest to its usual one and lasts between the bounds, sets apart. */
 export function dosedWithin(candidate: Candidate, bounds: WorkBounds | null): Candidate {
-	const { option, workSeconds, seconds } = candidate;
-	if (!option || !bounds) return candidate;
-	const { leastSeconds, mostSeconds } = bounds;
-	const wanted = Math.min(mostSeconds, Math.max(leastSeconds, workSeconds));
-	if (wanted === workSeconds) return candidate;
-	const at = nearest(option.workSeconds, wanted);
-	const work = option.workSeconds[at]!;
-	return {
-		...candidate,
-		amount: option.amounts[at]!,
-		workSeconds: work,
-		seconds: seconds - workSeconds + work
-	};
+	if (!bounds) return candidate;
+	const { workSeconds } = candidate;
+	const wanted = Math.min(bounds.mostSeconds, Math.max(bounds.leastSeconds, workSeconds));
+	return wanted === workSeconds ? candidate : withWork(candidate, wanted);
 }
 
-/** Returns the candidate that closes a class, with the dose nearest to the given seconds. */
-export function closing(candidate: Candidate, wantedSeconds: number): Candidate {
+/** Returns the candidate with the dose whose work is nearest to the given seconds. */
+export function withWork(candidate: Candidate, wantedSeconds: number): Candidate {
 	const { option, workSeconds, seconds } = candidate;
 	if (!option) return candidate;
 	const at = nearest(option.workSeconds, wantedSeconds);

@@ -70,6 +70,14 @@ export interface DraftStep extends ScoredItem {
 	besideShare: number;
 }
 
+/** Returns the most demanding step of the peak, the first of several; undefined where nothing is a peak. */
+export function hardestOfPeak<T extends ScoredItem>(steps: readonly T[]): T | undefined {
+	let top: T | undefined;
+	for (const step of steps)
+		if (step.section === 'peak' && (!top || step.traits.demand > top.traits.demand)) top = step;
+	return top;
+}
+
 /** Returns the features that the objective reads from a draft, with an estimated length: only a plan has a clock. */
 export function draftFeatures(
 	draft: Draft,

@@ -1,6 +1,7 @@
 export { candidatesOf } from './candidates';
-export { compose, USUAL_WORK, type Composed, type SearchBudget } from './compose';
-export { LineBook, possibleThemes } from './pools';
+export { compose, USUAL_WORK, type SearchBudget } from './compose';
+export type { Composed } from './attempts';
+export { LineBook, possibleThemes } from './line-book';
 export { ROOM_WAYS, waysFor, type Way } from './ways';
 export { standingOf, storyOf, type Story } from './story';
 export {

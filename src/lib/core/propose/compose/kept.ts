@@ -7,7 +7,7 @@ import { traitsOf, type Kinds } from '../model';
 import { stationOf } from '../pool/stations';
 import type { ProposeContext } from '../pool/types';
 import type { DraftItem, Unit } from './draft';
-import { episodesOf } from './pools';
+import { episodesOf } from './ways';
 import type { Story } from './story';
 
 /** Blocks that are already in the class and stay unchanged. */

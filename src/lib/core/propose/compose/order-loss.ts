@@ -2,7 +2,7 @@ import { DIRECTIONS, type Direction } from '../../anatomy';
 import type { Group } from '../../group';
 import { isDeep, isWarming, WARM_AFTER_SECONDS, WHOLE_CLASS_FROM_SECONDS } from '../../rules';
 import type { Kinds, ScoredItem } from '../model';
-import type { Draft, DraftStep } from './draft';
+import { hardestOfPeak, type Draft, type DraftStep } from './draft';
 import { endsUpright } from '../pool/roles';
 import { WISH_POINTS, BUILD, isStrongItem, draftItems, PEAK, RELEASE, WARM, type Task } from './task';
 
@@ -11,8 +11,6 @@ const LEADING = 2;
 const LATELY = 0.25;
 /** A direction with less than this part of the direction time is left out. */
 const LEFT_OUT = 0.05;
-/** A teacher of chains gives one chain per this share of a class. */
-const CHAIN_EVERY_SECONDS = 600;
 /** Down to begin with, up for the build, down to end: more of it tires. */
 const FAR_WAYS = 3;
 /** An item after the peak should be at least this much less demanding. */
@@ -63,8 +61,7 @@ export function orderLoss(draft: Draft, steps: readonly DraftStep[], task: Task)
 			Number(
 				draft[WARM]![0]?.parts.some(({ candidate: { traits } }) => traits.sided || traits.kit.length > 0) ??
 					false
-			) +
-		linkLoss(draft, task)
+			)
 	);
 }
 
@@ -136,9 +133,7 @@ function peakMoves(steps: readonly ScoredItem[]): number {
 
 /** How many different things lead up to the hardest of the peak: alike, before it, and not long ago. */
 function ledUp(steps: readonly ScoredItem[], kinds: Kinds): number {
-	let top: ScoredItem | null = null;
-	for (const step of steps)
-		if (step.section === 'peak' && (!top || step.traits.demand > top.traits.demand)) top = step;
+	const top = hardestOfPeak(steps);
 	if (!top) return 0;
 	const before = new Set<number>();
 	let lately = false;
@@ -261,12 +256,3 @@ function directionLoss(draft: Draft, { wishes, targets }: Task): number {
 	return wishes.weights.balance * loss;
 }
 const NEVER_LEFT_OUT: ReadonlySet<Direction> = new Set(['flexion', 'internalRotation', 'externalRotation']);
-
-/** Chains and flows, as a teacher of this style runs them. */
-function linkLoss(draft: Draft, { style, classSeconds }: Task): number {
-	const linked = draft.flat().filter(({ parts }) => parts.length > 1).length;
-	if (style.runningSides === 'chain')
-		return WISH_POINTS.style * Math.max(0, classSeconds / CHAIN_EVERY_SECONDS - linked);
-	if (style.holding === 'quiet') return WISH_POINTS.style * linked;
-	return 0;
-}

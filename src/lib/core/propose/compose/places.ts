@@ -1,7 +1,8 @@
 import type { Random } from '../pool/random';
 import type { Candidate } from './candidates';
 import { FLOW_ROUNDS, type DraftItem, type Unit } from './draft';
-import type { CandidatePools, ThemeLine } from './pools';
+import type { ThemeLine } from './line-book';
+import type { CandidatePools } from './pools';
 import { singleItemUnit, type Scheme } from './scheme';
 
 /** Returns one of a list at random; undefined where it is empty. */

@@ -1,5 +1,5 @@
 import type { Draft } from './draft';
-import { episodesOf } from './pools';
+import { episodesOf } from './ways';
 import { WISH_POINTS, BUILD, PEAK, RELEASE, WARM, type Task } from './task';
 
 /** Blocks of the build per theme, in a class of 45 minutes. */

@@ -5,9 +5,9 @@ import { SECTION_KINDS, type SectionKind } from '../../plan';
 import type { TeachingStyle } from '../../style';
 import type { Random } from '../pool/random';
 import { endsUpright } from '../pool/roles';
-import { canBuild, episodeOf, episodesOf, linesWithin, type LineBook } from './pools';
+import { canBuild, linesWithin, type LineBook } from './line-book';
 import { readThemeLine, THEMES, type Theme } from './themes';
-import { ANY_WAY, peakStation, stationsOf, type Way } from './ways';
+import { ANY_WAY, episodeOf, episodesOf, peakStation, stationsOf, type Way } from './ways';
 
 /**
  * The story of a class: one to three themes, most important first, and the way on which they come. The second theme is

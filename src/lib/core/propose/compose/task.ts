@@ -28,8 +28,8 @@ export interface Task {
 	before: ReadonlyMap<string, { form: number; sets: number }>;
 	keep: Keep;
 	targets: Targets;
-	/** By the number of a movement: how little this class likes it, 0 to 1, drawn by lot. */
-	taste: readonly number[];
+	/** By the number of a movement: how much this class avoids it, 0 to 1, drawn by lot. */
+	avoids: readonly number[];
 	/** Movements of other proposals: at most half of a class is shared. */
 	others: readonly ReadonlySet<string>[];
 }
@@ -102,8 +102,8 @@ export const WISH_POINTS = {
 	flow: 2,
 	/** For a build and a peak of which nothing serves a purpose of the group, as a share. */
 	foreign: 6,
-	/** For a movement that this class likes least of all. */
-	taste: 1,
+	/** For a movement that this class avoids most. */
+	avoided: 1,
 	/** For each of turning in and out, moving and held, that is missing. */
 	turning: 2,
 	/** For each minute by which one movement takes more than its part of the class. */

@@ -2,29 +2,31 @@ import { DIRECTIONS, type Tissue } from '../../anatomy';
 import type { Group } from '../../group';
 import { SECTION_KINDS } from '../../plan';
 import type { Station } from '../pool/stations';
-import { secondsOf, secondsOfUnit, type Draft, type DraftStep, type Unit } from './draft';
+import { hardestOfPeak, secondsOf, secondsOfUnit, type Draft, type DraftStep, type Unit } from './draft';
 import { MOST_OF_CLASS } from '../pool/role-dose';
 import { BUILD, draftItems, RELEASE, WARM, WISH_POINTS, type Task } from './task';
-import { stationsOf } from './ways';
+import { episodeOf, episodesOf, stationsOf } from './ways';
 
 /** A station has two items, or this much time. Common practice, no source. */
 const STATION = { items: 2, seconds: 120 };
-/** The last preparation comes at most so long before the peak, at its station. */
+/** At most these seconds lie between the last preparation and the peak, at one station. */
 const PREPARED_WITHIN_SECONDS = 240;
-/** One piece for each of these seconds: nine in 45 minutes. */
+/** A class has a piece for each of these seconds: nine in 45 minutes. */
 const SECONDS_EACH_PIECE = 300;
+/** A teacher of chains gives one chain for each of these seconds of a class. */
+const CHAIN_EVERY_SECONDS = 600;
 /** The part of the work that runs in chains and flows. */
 const LINKED_SHARE = 0.12;
-/** A class of this length has them in full. */
+/** From this length on a class has as many links as it should; a shorter one fewer. */
 const LINKS_FROM_SECONDS = 1500;
-/** Single-leg standing items of the build that stand alone. */
+/** The most single-leg standing items of the build that stand in no chain. */
 const MOST_ALONE = 1;
 /** Seconds of each way of turning, moving and held, in a class of 45 minutes. */
 const TURNING_SECONDS = 70;
 const WHOLE_SECONDS = 2700;
-/** The part of the class after which the hardest thing has begun. */
+/** By this part of the class its hardest thing has begun. */
 const PEAK_BY = 0.58;
-/** The part of the items at which somebody with a caution does something else. */
+/** The part of the items at which somebody with a caution may do something else. */
 const BESIDE_ITEMS = 0.1;
 
 /** Returns the loss, in points, for how a class goes through the room and what it is told in. */
@@ -33,14 +35,14 @@ export function wayLoss(draft: Draft, steps: readonly DraftStep[], task: Task): 
 		WISH_POINTS.offWay * offTheWay(draft, task) +
 		WISH_POINTS.thin * thinStations(draft) +
 		WISH_POINTS.unprepared * Number(!isPreparedLately(steps)) +
-		WISH_POINTS.latePeak * Math.max(0, peakBegins(steps) - PEAK_BY) +
+		WISH_POINTS.latePeak * Math.max(0, (hardestOfPeak(steps)?.at ?? 0) - PEAK_BY) +
 		WISH_POINTS.besideItems * Math.max(0, besideItems(steps) - BESIDE_ITEMS) +
 		WISH_POINTS.pieces * Math.max(0, piecesOf(draft) - task.classSeconds / SECONDS_EACH_PIECE) +
 		linkedLoss(draft, task) +
 		WISH_POINTS.turning * turnsMissing(draft, task.classSeconds) +
 		WISH_POINTS.oneThing * overLong(draft, task.classSeconds) +
 		WISH_POINTS.afterSport * heldTooShort(draft, task.group) +
-		WISH_POINTS.taste * distaste(steps, task) +
+		WISH_POINTS.avoided * avoided(steps, task) +
 		WISH_POINTS.foreign * foreignShare(steps, task)
 	);
 }
@@ -48,14 +50,14 @@ export function wayLoss(draft: Draft, steps: readonly DraftStep[], task: Task): 
 /** Blocks that stand where the way does not lead. */
 function offTheWay(draft: Draft, { story, keep }: Task): number {
 	const { themes, way } = story;
-	const episodes = Math.min(2, themes.length);
+	const episodes = episodesOf(themes.length);
 	let count = 0;
 	for (const [index, units] of draft.entries()) {
 		const kind = SECTION_KINDS[index]!;
 		if (keep.closed.has(kind)) continue;
 		for (const { kept, parts, theme } of units) {
 			if (kept) continue;
-			const episode = kind === 'build' && theme !== null ? episodes - 1 - theme : 0;
+			const episode = kind === 'build' && theme !== null ? episodeOf(theme, episodes) : 0;
 			const { station, traits } = parts[0]!.candidate;
 			if (!traits.reset && !stationsOf(way, kind, Math.max(0, episode), episodes).includes(station))
 				count += 1;
@@ -85,14 +87,6 @@ function thinStations(draft: Draft): number {
 	return thin;
 }
 
-/** The part of the class at which its hardest thing begins; 0 where nothing is a peak. */
-function peakBegins(steps: readonly DraftStep[]): number {
-	let top: DraftStep | null = null;
-	for (const step of steps)
-		if (step.section === 'peak' && (!top || step.traits.demand > top.traits.demand)) top = step;
-	return top?.at ?? 0;
-}
-
 /** The part of the items at which somebody does something else. */
 function besideItems(steps: readonly DraftStep[]): number {
 	let count = 0;
@@ -102,21 +96,19 @@ function besideItems(steps: readonly DraftStep[]): number {
 
 /** Whether something stands at the station of the hardest of the peak, shortly before it. */
 function isPreparedLately(steps: readonly DraftStep[]): boolean {
-	let top = -1;
-	for (const [i, { section, traits }] of steps.entries())
-		if (section === 'peak' && (top < 0 || traits.demand > steps[top]!.traits.demand)) top = i;
-	if (top < 0) return true;
+	const top = hardestOfPeak(steps);
+	if (!top) return true;
 	let seconds = 0;
-	for (let i = top - 1; i >= 0 && seconds <= PREPARED_WITHIN_SECONDS; i--) {
+	for (let i = steps.indexOf(top) - 1; i >= 0 && seconds <= PREPARED_WITHIN_SECONDS; i--) {
 		const { traits } = steps[i]!;
-		if (traits.movement.position === steps[top]!.traits.movement.position && !traits.reset) return true;
+		if (traits.movement.position === top.traits.movement.position && !traits.reset) return true;
 		seconds += steps[i]!.seconds;
 	}
 	return false;
 }
 
 /** Pieces that a class is kept in the head by: a chain, a flow, or two neighbours of one theme at one station. */
-export function piecesOf(draft: Draft): number {
+function piecesOf(draft: Draft): number {
 	let pieces = 0;
 	let open: Unit | null = null;
 	for (const units of draft.slice(WARM, RELEASE + 1)) {
@@ -139,9 +131,8 @@ export function piecesOf(draft: Draft): number {
 	return pieces;
 }
 
-/** Chains and flows: enough of the work in them, single-leg standing work in them, and a flow where one is wanted. */
+/** Chains and flows: as the style runs them, enough of the work in them, single-leg standing work in them, a flow where one is wanted. */
 function linkedLoss(draft: Draft, { style, story, classSeconds }: Task): number {
-	if (style.holding === 'quiet') return 0;
 	let [linked, all, alone, flows] = [0, 0, 0, 0];
 	for (const [index, units] of draft.entries())
 		for (const unit of units) {
@@ -152,8 +143,14 @@ function linkedLoss(draft: Draft, { style, story, classSeconds }: Task): number 
 			const { station, traits } = unit.parts[0]!.candidate;
 			if (index === BUILD && unit.parts.length === 1 && station === 'feet' && traits.sided) alone += 1;
 		}
+	const links = draft.flat().filter(({ parts }) => parts.length > 1).length;
+	// who holds long and quietly runs nothing together
+	if (style.holding === 'quiet' && style.runningSides !== 'chain') return WISH_POINTS.style * links;
+	const chains = style.runningSides === 'chain' ? Math.max(0, classSeconds / CHAIN_EVERY_SECONDS - links) : 0;
+	if (style.holding === 'quiet') return WISH_POINTS.style * chains;
 	const missing = all ? Math.max(0, 1 - linked / all / LINKED_SHARE) : 0;
 	return (
+		WISH_POINTS.style * chains +
 		WISH_POINTS.linked * missing * Math.min(1, classSeconds / LINKS_FROM_SECONDS) +
 		WISH_POINTS.alone * Math.max(0, alone - MOST_ALONE) +
 		WISH_POINTS.flow * Number(story.flows && flows === 0)
@@ -202,14 +199,14 @@ function foreignShare(steps: readonly DraftStep[], { purposes }: Task): number {
 	return all ? foreign / all : 0;
 }
 
-/** The sum of the distaste that this class has for what it holds: no two classes choose alike. */
-function distaste(steps: readonly DraftStep[], { taste }: Task): number {
+/** The sum, over the movements of a class, of how much it avoids each: drawn by lot, so that no two classes choose alike. */
+function avoided(steps: readonly DraftStep[], { avoids }: Task): number {
 	const seen = new Set<number>();
 	let sum = 0;
 	for (const { traits } of steps) {
 		if (seen.has(traits.kind)) continue;
 		seen.add(traits.kind);
-		sum += taste[traits.kind] ?? 0;
+		sum += avoids[traits.kind] ?? 0;
 	}
 	return sum;
 }

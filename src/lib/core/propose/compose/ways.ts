@@ -3,7 +3,7 @@ import type { Group } from '../../group';
 import type { SectionKind } from '../../plan';
 import type { TeachingStyle } from '../../style';
 import { endsUpright } from '../pool/roles';
-import { isUp, STATIONS, type Station } from '../pool/stations';
+import { STATIONS, type Station } from '../pool/stations';
 
 /**
  * The way of a class through the room, decided before its content: where each part of it stands, in order. The build has
@@ -16,7 +16,7 @@ export interface Way {
 	last: readonly Station[];
 	release: readonly Station[];
 	rest: readonly Station[];
-	/** Nobody kneels: for sore knees and poor balance. */
+	/** It has no kneeling: for sore knees and poor balance. */
 	noKneeling?: true;
 	/** It begins on chairs: for people who would rather not sit on the floor. */
 	onChairs?: true;
@@ -79,7 +79,7 @@ const UP_FOR_SPORT: readonly Way[] = [
 	way('seat', 'all fours, feet', 'feet', 'feet', 'feet', 'feet'),
 	way('seat', 'seat, all fours', 'all fours', 'feet', 'feet', 'feet')
 ];
-/** Where no way suits what is asked for: anything anywhere. */
+/** Anything anywhere: for a class that has something already, and where no way suits what is asked for. */
 export const ANY_WAY: Way = {
 	settle: STATIONS,
 	warm: STATIONS,
@@ -100,10 +100,10 @@ function way(settle: string, warm: string, first: string, last: string, release:
 		rest: read(rest)
 	};
 }
-/** Every way, for tests. */
+/** Every way through the room. */
 export const ROOM_WAYS: readonly Way[] = [...TO_THE_FLOOR, ...UPRIGHT, ...UP_FOR_GOOD, ...UP_FOR_SPORT];
 
-/** Who does not kneel, or not get up from kneeling, well. */
+/** Cautions with which kneeling, or getting up from it, is hard. */
 const KNEELS_BADLY: ReadonlySet<Caution> = new Set<Caution>([
 	'sore knee',
 	'after knee replacement',
@@ -131,25 +131,24 @@ export function waysFor(
 	{ holding }: TeachingStyle,
 	may: (station: Station) => boolean
 ): readonly Way[] {
-	const all = !endsUpright(group)
-		? TO_THE_FLOOR
-		: group.moment === 'before sport'
-			? [...UPRIGHT, ...UP_FOR_SPORT]
-			: may('chair')
-				? UPRIGHT.filter(({ settle }) => settle.includes('chair'))
-				: [...UPRIGHT, ...UP_FOR_GOOD];
+	const all = waysAt(group, may('chair'));
 	const spares = spareKnees(group);
 	const standing = may('feet') && holding !== 'quiet';
-	const left = all.flatMap((one): Way[] => {
-		if (spares && !one.noKneeling) return [];
+	const possible = all.flatMap((one): Way[] => {
 		if (one.onChairs && !spares && group.preset !== 'desk workers') return [];
 		if (standing === Boolean(one.onTheFloor)) return [];
 		const allowed = withOnly(one, may);
 		return allowed ? [allowed] : [];
 	});
-	return left.length || !spares
-		? left
-		: waysFor({ ...group, cautions: [] }, { holding } as TeachingStyle, may);
+	const sparing = possible.filter(({ noKneeling }) => noKneeling);
+	return spares && sparing.length ? sparing : possible;
+}
+
+/** The ways that end as the moment asks for. */
+function waysAt(group: Group, hasChairs: boolean): readonly Way[] {
+	if (!endsUpright(group)) return TO_THE_FLOOR;
+	if (group.moment === 'before sport') return [...UPRIGHT, ...UP_FOR_SPORT];
+	return hasChairs ? UPRIGHT.filter(({ settle }) => settle.includes('chair')) : [...UPRIGHT, ...UP_FOR_GOOD];
 }
 
 /** The way without the stations that are left out; null where nothing is left of a part of it. */
@@ -161,6 +160,11 @@ function withOnly(one: Way, may: (station: Station) => boolean): Way | null {
 	if (WAY_PARTS.some((part) => one[part].length > 0 && allowed[part].length === 0)) return null;
 	return { ...one, ...allowed };
 }
+
+/** A class builds up one theme, or two one after the other; a third is only let go with. */
+export const episodesOf = (themes: number): number => Math.min(2, themes);
+/** The episode of a theme: the first theme comes last, before the peak. */
+export const episodeOf = (theme: number, episodes: number): number => episodes - 1 - theme;
 
 /** Where a part of a class stands; the build by its episode, counted from 0. */
 export function stationsOf(
@@ -179,7 +183,3 @@ export function stationsOf(
 			return one[kind];
 	}
 }
-
-/** Whether a way stands on the feet or on chairs throughout. */
-export const staysUp = (one: Way): boolean =>
-	[...one.settle, ...one.warm, ...one.first, ...one.last, ...one.release].every(isUp);

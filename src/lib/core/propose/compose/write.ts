@@ -18,7 +18,7 @@ import { sentence } from '../../text';
 import type { Candidate } from './candidates';
 import { NOTICE_SECONDS, type Draft, type DraftItem, type Unit } from './draft';
 import type { Keep } from './kept';
-import { episodesOf } from './pools';
+import { episodesOf } from './ways';
 import type { Story } from './story';
 import type { Theme } from './themes';
 import { beforePeak, cueFor, lastWords, welcomeTo } from './words';

@@ -20,6 +20,3 @@ export function stationOf({ position }: Movement, { props }: Pick<Form, 'props'>
 	if (position === 'seated' && props.some(({ kit }) => kit === 'chair')) return 'chair';
 	return OF_POSITION[position];
 }
-
-/** Stations on which nobody is down on the floor. */
-export const isUp = (station: Station): boolean => station === 'chair' || station === 'feet';
