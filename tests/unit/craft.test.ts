@@ -13,7 +13,10 @@ import {
 } from '../../bench/planner/reader';
 import { readSheet, type Row, type Sheet } from '../../bench/planner/rows';
 import { itemsOf } from '../../src/lib/core/plan';
-import { ROOM_WAYS } from '../../src/lib/core/propose';
+import { analysePlan } from '../../src/lib/core/analysis';
+import { proposeClasses, ROOM_WAYS } from '../../src/lib/core/propose';
+import { contextOfGroup } from '../../bench/planner/context';
+import { taughtClasses } from '../../bench/planner/taught/read';
 
 /** Little work each: what is tested here holds from the beginning, and not by search. */
 const LITTLE = { roughSteps: 200, starts: 1, steps: 800, mostStarts: 3 };
@@ -87,6 +90,20 @@ describe('the way of a class', () => {
 		const closed = new Set(classes.map(({ sheet }) => sheet.rows.at(-1)!.movement.slug));
 		expect(opened.size).toBeGreaterThanOrEqual(6);
 		expect(closed.size).toBeGreaterThanOrEqual(5);
+	});
+});
+
+describe('a class that is there already', () => {
+	it('is not made longer where it is full', () => {
+		const full = taughtClasses().filter(({ name }) => /runners|climbers/.test(name));
+		expect(full.length).toBeGreaterThan(4);
+		for (const { name, plan, group } of full) {
+			const context = contextOfGroup(group);
+			const all = [...proposeClasses({ base: plan, wishes: {}, context, seed: 3, count: 1, work: LITTLE })];
+			const { analysis } = all.at(-1)!.proposal;
+			const before = analysePlan(plan, context).timeline.totalSeconds;
+			expect(analysis.timeline.totalSeconds, name).toBeLessThanOrEqual(1.02 * before);
+		}
 	});
 });
 

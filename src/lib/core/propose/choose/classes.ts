@@ -96,8 +96,9 @@ function storyLines({ analysis, plan }: Composed): string[] {
 		);
 	for (const [i, episode] of episodesIn(plan, items).entries()) {
 		const names = namesOf(works(episode)).slice(0, NAMED);
-		if (names.length)
-			lines.push(`${i ? 'Then' : 'Builds up'} ${whereIs(episode.at(-1)!)}: ${listed(names)}.`);
+		const places = [...new Set(works(episode).map(whereIs))];
+		const where = places.length === 1 ? ` ${places[0]}` : '';
+		if (names.length) lines.push(`${i ? 'Then' : 'Builds up'}${where}: ${listed(names)}.`);
 	}
 	const peak = inPart('peak');
 	const hardest = peak.find((taught) => peak.every((other) => demand(other) <= demand(taught)));

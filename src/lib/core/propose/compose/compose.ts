@@ -1,10 +1,10 @@
-import { FORM_IDS } from '../../movement';
+import { FORM_IDS, formOf } from '../../movement';
 import { paceOf } from '../../pace';
-import { itemsOf, setsOf, slugsOf, type ClassPlan } from '../../plan';
+import { itemsIn, itemsOf, setsOf, slugsOf, type ClassPlan } from '../../plan';
 import { styleOf } from '../../style';
 import { optionsFor } from '../pool/options';
 import { seededRandom, type Random } from '../pool/random';
-import type { Station } from '../pool/stations';
+import { stationOf, type Station } from '../pool/stations';
 import { Attempts, grave, isOffRange, type Composed } from './attempts';
 import { mustOf, USUAL_WEIGHTS, type ProposeContext, type Wishes } from '../pool/types';
 import type { Task } from './task';
@@ -32,6 +32,8 @@ const NEARLY_ALL = 0.9;
 /** From this wished share of an earlier class on a class goes the way of that class. */
 const ALIKE = 0.4;
 const isAlike = ({ like }: Wishes): boolean => (like?.share ?? 0) >= ALIKE;
+/** At most this part of what stands in a class already may lie off its way. */
+const MOST_OFF = 0.25;
 /** A way may bring back this many movements fewer than the best. */
 const NEARLY_AS_MANY = 1;
 
@@ -122,11 +124,26 @@ class Composer {
 		const ways = waysFor(context.group, this.style, (station: Station) => stations.has(station)).filter(
 			(way) => !toward?.size || toward.has(peakStation(way))
 		);
-		// a class that has something already has a way of its own
-		if (itemsOf(this.base).length > 0 || !ways.length) return [ANY_WAY];
+		if (!ways.length) return [ANY_WAY];
+		if (itemsOf(this.base).length > 0) return this.waysRound(ways);
 		if (!wishes.like) return ways;
 		if (wishes.like.share >= NEARLY_ALL) return [ANY_WAY];
 		return isAlike(wishes) ? this.nearestWays(ways, wishes.like.movements) : ways;
+	}
+
+	/** The ways that lead past what stands in the class already; any where too much of it lies off each. */
+	private waysRound(ways: readonly Way[]): readonly Way[] {
+		const there = this.base.sections.flatMap(({ kind, blocks }) =>
+			blocks.flatMap(itemsIn).map((item) => {
+				const movement = this.context.find(item.movement)!;
+				return { kind, station: stationOf(movement, formOf(movement, item.form)!) };
+			})
+		);
+		const off = ways.map(
+			(way) => there.filter(({ kind, station }) => !stationsOf(way, kind, 0, 1).includes(station)).length
+		);
+		const fewest = Math.min(...off);
+		return fewest > MOST_OFF * there.length ? [ANY_WAY] : ways.filter((_, i) => off[i] === fewest);
 	}
 
 	/** The ways on which most of some movements can come again. */

@@ -6,7 +6,7 @@ import type { Candidate } from './candidates';
 import { traitsOf, type Kinds } from '../model';
 import { stationOf } from '../pool/stations';
 import type { ProposeContext } from '../pool/types';
-import type { DraftItem, Unit } from './draft';
+import { secondsOfUnit, type DraftItem, type Unit } from './draft';
 import { episodesOf } from './ways';
 import type { Story } from './story';
 
@@ -14,6 +14,8 @@ import type { Story } from './story';
 export interface Keep {
 	/** Blocks with items, by part. */
 	units: Record<SectionKind, readonly Unit[]>;
+	/** Seconds of these blocks. */
+	unitSeconds: number;
 	/** Words and tests: before which of the kept blocks of their part they stand. */
 	fixed: readonly { kind: SectionKind; before: number; block: Block }[];
 	/** Seconds of words and tests. */
@@ -53,6 +55,9 @@ export function keepOf(
 	};
 	return {
 		units,
+		unitSeconds: Object.values(units)
+			.flat()
+			.reduce((sum, unit) => sum + secondsOfUnit(unit), 0),
 		fixed,
 		fixedSeconds: fixed.length ? clock(bare, context.find, context.pace).totalSeconds : 0,
 		closed: new Set(only ? SECTION_KINDS.filter((kind) => !only.includes(kind)) : [])

@@ -8,6 +8,7 @@ import { dosedWithin, isShortEnough, withWork, type Candidate } from './candidat
 import { linesWithin, type LineBook, type ThemeLine } from './line-book';
 import type { Theme } from './themes';
 import { episodeOf, episodesOf, stationsOf, type Way } from './ways';
+import { HELD_SECONDS } from './wish-loss';
 
 /** Candidates for each section of a class, by the themes of a story, and those that suit any theme. */
 export interface CandidatePools {
@@ -218,11 +219,16 @@ class PoolBuilder {
 		return strongest(ofThemes.find((lines) => lines.length > 0) ?? this.each('peak'), this.request.gentle);
 	}
 
-	/** Lines of the release for the tissues that are to be held long. */
+	/** Lines of the release for the tissues that are to be held long, each with the dose that does it. */
 	private lengthening(): ThemeLine[] {
-		return this.anyAt('release')
-			.filter(this.isLong)
-			.map((one) => ({ theme: null, rank: 0, parts: [[one]], flow: false, own: false }));
+		return this.request.lengthens.flatMap((tissue) =>
+			this.anyAt('release').flatMap((one): ThemeLine[] => {
+				const share = one.load.lengthens.get(tissue);
+				if (!share) return [];
+				const held = withWork(one, (HELD_SECONDS * LONGER) / share);
+				return [{ theme: null, rank: 0, parts: [[held]], flow: false, own: false }];
+			})
+		);
 	}
 
 	/** Resets by station, each in the form that needs least kit. */
@@ -239,6 +245,9 @@ class PoolBuilder {
 		return new Map([...byStation].map(([station, list]) => [station, this.metFirst(list)]));
 	}
 }
+
+/** A long hold is begun with a little more than it needs: the exact length may shorten it. */
+const LONGER = 1.2;
 
 /** A peak may ask this much less than the most that a theme can ask, in points of demand. */
 const NEAR_THE_MOST = { usual: 1, gentle: 2 };

@@ -70,16 +70,18 @@ export function draftOfScheme(
 	);
 }
 
-/** Blocks in the order of the stations; a part that holds something already keeps its order. */
+/** Blocks in the order of the stations; what was there already keeps its order, and the others go where it stands. */
 function alongTheWay(units: readonly Unit[], stations: readonly Station[]): readonly Unit[] {
-	if (units.length < 2 || stations === STATIONS || units.some(({ kept }) => kept)) return units;
-	const at = (unit: Unit) => {
+	if (units.length < 2 || stations === STATIONS) return units;
+	let reached = 0;
+	const keyed = units.map((unit) => {
 		const index = stations.indexOf(unit.parts[0]!.candidate.station);
-		return index < 0 ? stations.length : index;
-	};
-	let sorted = true;
-	for (let i = 1; i < units.length && sorted; i++) sorted = at(units[i - 1]!) <= at(units[i]!);
-	return sorted ? units : [...units].sort((a, b) => at(a) - at(b));
+		if (!unit.kept) return { unit, at: index < 0 ? stations.length : index };
+		reached = Math.max(reached, index);
+		return { unit, at: reached };
+	});
+	if (keyed.every(({ at }, i) => i === 0 || keyed[i - 1]!.at <= at)) return units;
+	return keyed.sort((a, b) => a.at - b.at).map(({ unit }) => unit);
 }
 
 /** Puts what lets go between heavy blocks of one class, each thing once before any comes again. */

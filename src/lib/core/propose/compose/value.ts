@@ -19,6 +19,9 @@ const LONGEST_SECONDS = 270;
 /** A draft may be this much too short: doses are lengthened more easily than shortened. */
 const LENGTH_SLACK = 0.02;
 
+/** Too long weighs more by this factor where all of a class stands there already: its doses cannot give. */
+const KEPT_TOO_LONG = 6;
+
 /** Returns the value of a draft for its task, in points; more is better. */
 export function valueOf(draft: Draft, task: Task): number {
 	const reading = draftFeatures(draft, task.kinds, task.purposes);
@@ -42,10 +45,10 @@ function shapeLoss(
 	{ steps, totalSeconds, shares }: ReturnType<typeof draftFeatures>,
 	{ group, style, classSeconds, lengthSeconds, keep }: Task
 ): number {
-	let loss =
-		WISH_POINTS.length *
-		10 *
-		Math.max(0, totalSeconds / lengthSeconds - 1, 1 - LENGTH_SLACK - totalSeconds / lengthSeconds);
+	const ratio = totalSeconds / lengthSeconds;
+	const tooLong =
+		Math.max(0, ratio - 1) * (1 + KEPT_TOO_LONG * Math.min(1, keep.unitSeconds / lengthSeconds));
+	let loss = WISH_POINTS.length * 10 * Math.max(tooLong, 1 - LENGTH_SLACK - ratio);
 	for (const [i, wanted] of sharesOf(group, style, classSeconds).entries()) {
 		loss += WISH_POINTS.share * 10 * Math.max(0, Math.abs(shares[i]! / totalSeconds - wanted) - 0.03);
 		if (keep.closed.has(SECTION_KINDS[i]!)) continue;

@@ -38,8 +38,8 @@ export function wishLoss(
 	return loss + WISH_POINTS.goesDown * goneDown(draft, before);
 }
 
-/** A tissue is held long when one leg hangs in it for so long. */
-const HELD_SECONDS = 60;
+/** A tissue is held long when one leg hangs in it for a minute. */
+export const HELD_SECONDS = 60;
 /** The difference from the wished share of an earlier class that costs nothing. */
 const LIKE_SLACK = 0.05;
 
