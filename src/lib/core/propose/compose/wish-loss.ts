@@ -18,6 +18,10 @@ export function wishLoss(
 		!draft[PEAK]!.some(({ parts }) => parts.some((p) => p.candidate.traits.movement.slug === toward))
 	)
 		unmet += 1;
+	if (wishes.purpose) {
+		const serving = steps.filter(({ traits }) => traits.movement.purposes.includes(wishes.purpose!)).length;
+		unmet += Math.max(0, 1 - serving / SERVING);
+	}
 	for (const other of others)
 		unmet += Math.max(0, [...slugs].filter((slug) => other.has(slug)).length / slugs.size - 0.45);
 	if (known && wishes.mostNew !== undefined)
@@ -38,6 +42,8 @@ export function wishLoss(
 	return loss + WISH_POINTS.goesDown * goneDown(draft, before);
 }
 
+/** The fewest items that serve the purpose of a class. */
+const SERVING = 2;
 /** A tissue is held long when one leg hangs in it for a minute. */
 export const HELD_SECONDS = 60;
 /** The difference from the wished share of an earlier class that costs nothing. */
