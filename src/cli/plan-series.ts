@@ -6,6 +6,7 @@ import {
 	analyseSeries,
 	begunSeries,
 	goalForPurpose,
+	withUsualGoals,
 	ladderTo,
 	newSeries,
 	proposeSeries,
@@ -22,7 +23,7 @@ import { show } from './series';
 export const PLAN_SERIES_USAGE = `  plan-series  a series of classes for a group (no file):
              --group FILE.json   for whom (else a mixed group)   --weeks N     how many (else 8)
              --days tue,fri      on which days (else the group's) --from DATE  the first day (else 2026-01-05)
-             --goal SLUG[:FORM]  what it leads to, up to six; or a purpose: --goal "dropped knee"
+             --goal SLUG[:FORM]  what it leads to, up to six; or a purpose: --goal "dropped knee"; left out: what the group comes for
              --seed N            another seed, another series
              --json              a series file`;
 
@@ -46,7 +47,7 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 	const seed = wholeNumberOption('seed', values.seed, 1);
 	const from = values.from ?? '2026-01-05';
 	if (!/^\d{4}-\d{2}-\d{2}$/.test(from)) throw new Complaint('--from must be a day like 2026-01-05');
-	const ladders = (values.goal ?? []).map((words): Ladder => {
+	const named = (values.goal ?? []).map((words): Ladder => {
 		const purpose = AIMS.find((one) => one === words.trim().toLowerCase());
 		const served = purpose && goalForPurpose(purpose, findMovement, group, styleOf());
 		if (purpose && !served)
@@ -59,7 +60,10 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 		if (!ladder) throw new Complaint(`${slug} in the ${form} form cannot be a goal of this group`);
 		return ladder;
 	});
-	const settings = newSeries(group, from, 'Europe/London', weeks);
+	const begun = newSeries(group, from, 'Europe/London', weeks);
+	const settings = named.length
+		? { ...begun, ...settingsFor(named, begun, findMovement), ladders: named }
+		: withUsualGoals(begun, group, findMovement, styleOf());
 	const meetings = values.days
 		? values.days.split(',').map((day) => {
 				const weekday = DAYS.indexOf(day.trim().toLowerCase()) + 1;
@@ -69,10 +73,7 @@ export async function planSeriesCommand(args: string[]): Promise<number> {
 		: settings.meetings;
 	let count = 0;
 	const newId = () => `class-${String(++count).padStart(3, '0')}`;
-	let planned = begunSeries(
-		{ ...settings, ...settingsFor(ladders, settings, findMovement), meetings, ladders },
-		newId
-	);
+	let planned = begunSeries({ ...settings, meetings }, newId);
 	const context = { group, find: findMovement, catalogue: CATALOGUE, knownBefore: [], pace: USUAL_PACE };
 	for (const { classId, plan } of proposeSeries({ planned, context, choices: {}, seed }))
 		planned = withProposed(planned, { [classId]: plan });

@@ -7,6 +7,7 @@ import { catalogueView } from '../lib/core/movement';
 import {
 	analyseSeries,
 	loadFactor,
+	classLine,
 	progressIn,
 	targetLoad,
 	rungOf,
@@ -65,7 +66,8 @@ function asJson(analysis: SeriesAnalysis) {
 			plannedLoad: c.plannedLoad,
 			targetLoad: targetLoad(analysis, c.class.week),
 			rungs: rungsOf(c, analysis),
-			progress: progressIn(classes, c, analysis.context.find)
+			progress: progressIn(classes, c, analysis.context.find),
+			line: classLine(analysis, c)
 		})),
 		weeks: weeks.map((week) => ({
 			number: week.number,
@@ -92,7 +94,7 @@ export function show(analysis: SeriesAnalysis): void {
 	const { planned, classes, weeks } = analysis;
 	console.log(
 		table(
-			['class', 'on', 'at', 'min', 'effort', 'state', 'rungs'],
+			['class', 'on', 'at', 'min', 'effort', 'state', 'rungs', 'what is further'],
 			classes.map((c) => [
 				String(c.number),
 				c.class.on,
@@ -100,7 +102,8 @@ export function show(analysis: SeriesAnalysis): void {
 				figure(c.minutes, 0),
 				figure(c.effort, 1),
 				STATE_WORDS[c.state],
-				rungsOf(c, analysis).join('; ')
+				rungsOf(c, analysis).join('; '),
+				classLine(analysis, c)?.now ?? ''
 			])
 		)
 	);

@@ -4,7 +4,9 @@ import {
 	analyseSeries,
 	loadFactor,
 	progressIn,
-	progressOf,
+	heightsOf,
+	progressFrom,
+	standings,
 	proposeSeries,
 	seriesFindings,
 	targetLoad,
@@ -51,11 +53,14 @@ describe('what comes again', () => {
 		applyEdit(clam, { do: 'setDose', itemId: itemsOf(clam)[0]!.id, change: dose });
 
 	it('goes up or down in form, in sets, or in dose', () => {
-		const of = (now: ReturnType<typeof classWith>) => progressOf(clam, now, findMovement);
-		expect(of(classWith(['clam:stronger']))).toEqual([{ movement: 'clam', what: 'form', way: 'up' }]);
-		expect(of(classWith(['clam:supported']))).toEqual([{ movement: 'clam', what: 'form', way: 'down' }]);
-		expect(of(change({ sets: 2 }))).toEqual([{ movement: 'clam', what: 'sets', way: 'up' }]);
-		expect(of(change({ amount: 3 }))).toEqual([{ movement: 'clam', what: 'dose', way: 'down' }]);
+		const before = standings([{ plan: clam, easier: false }], findMovement);
+		const of = (now: ReturnType<typeof classWith>) => progressFrom(before, heightsOf(now, findMovement));
+		expect(of(classWith(['clam:stronger']))).toMatchObject([{ movement: 'clam', what: 'form', way: 'up' }]);
+		expect(of(classWith(['clam:supported']))).toMatchObject([
+			{ movement: 'clam', what: 'form', way: 'down' }
+		]);
+		expect(of(change({ sets: 2 }))).toMatchObject([{ movement: 'clam', what: 'sets', way: 'up' }]);
+		expect(of(change({ amount: 3 }))).toMatchObject([{ movement: 'clam', what: 'dose', way: 'down' }]);
 		expect(of(clam)).toEqual([]);
 		// two visits: the harder one counts
 		expect(of(classWith(['clam:supported', 'clam:stronger']))[0]).toMatchObject({ way: 'up' });

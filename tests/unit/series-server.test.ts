@@ -4,9 +4,8 @@ import ICAL from 'ical.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { CATALOGUE, findMovement } from '../../src/lib/catalogue';
 import { catalogueView } from '../../src/lib/core/movement';
-import { itemsOf } from '../../src/lib/core/plan';
+import { itemsOf, sectionsHash } from '../../src/lib/core/plan';
 import {
-	sectionsHash,
 	momentOf,
 	type PlannedSeries,
 	analyseSeries,

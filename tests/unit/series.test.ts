@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
 import { addDays, weekOfDay } from '../../src/lib/core/calendar';
-import { itemsOf } from '../../src/lib/core/plan';
+import { itemsOf, sectionsHash } from '../../src/lib/core/plan';
 import {
 	analyseSeries,
 	copiedTo,
@@ -10,7 +10,6 @@ import {
 	cancelClass,
 	rescheduleClass,
 	type PlannedSeries,
-	sectionsHash,
 	seriesFaults,
 	slotKey,
 	weekInserted,

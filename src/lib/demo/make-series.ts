@@ -4,9 +4,13 @@ import { notesAsPlanned, type ClassNotes } from '../core/record';
 import { writeSeriesFile } from '../core/formats';
 import type { Group } from '../core/group';
 import type { FormId } from '../core/movement';
-import type { ClassPlan } from '../core/plan';
+import { fit } from '../core/fit';
+import { applyEdit, firstSideOf, itemsOf, newItem, type ClassPlan } from '../core/plan';
 import {
+	analyseSeries,
 	begunSeries,
+	rungOf,
+	type Rung,
 	ladderTo,
 	newSeries,
 	proposeSeries,
@@ -26,6 +30,8 @@ import { DEMO_PLANS } from './plans';
 interface Written {
 	group: DemoGroupKey;
 	file: string;
+	/** Seed of its proposals: one with which nothing is to be mended. */
+	seed: number;
 	/** First letters of the ids of its classes. */
 	letters: string;
 	settings: Partial<SeriesSettings> & { startsOn: string };
@@ -42,6 +48,7 @@ const DEMO_SERIES: Written[] = [
 		group: 'chalk',
 		file: 'dropped-knee-in-eight-weeks',
 		letters: 'chalk-class-',
+		seed: 16,
 		settings: {
 			title: 'Dropped knee in eight weeks',
 			goal: 'Turn the knees in and down from a deep squat, and change sides in 90-90 without leaning on the hands',
@@ -63,6 +70,7 @@ const DEMO_SERIES: Written[] = [
 		group: 'lamp',
 		file: 'out-of-the-chair-for-eight-weeks',
 		letters: 'lamp-class-',
+		seed: 11,
 		settings: {
 			title: 'Out of the chair for eight weeks',
 			goal: 'Upright in a low lunge, and a seat on the floor that turns both ways',
@@ -90,8 +98,13 @@ const DEMO_SERIES: Written[] = [
 	}
 ];
 
+/** The seed of each series of the demo, by its group. */
+export const DEMO_SEEDS: Partial<Record<DemoGroupKey, number>> = Object.fromEntries(
+	DEMO_SERIES.map(({ group, seed }) => [group, seed])
+);
+
 /** One of the demo's series with all of its classes proposed: long work, done by `npm run files` and not at each start. */
-function made({ group: key, letters, settings, goals, runs, byHand }: Written): PlannedSeries {
+function made({ group: key, seed, letters, settings, goals, runs, byHand }: Written): PlannedSeries {
 	const group: Group = DEMO_GROUPS[key];
 	let count = 0;
 	const newId = () => `${letters}${String(++count).padStart(2, '0')}`;
@@ -103,10 +116,15 @@ function made({ group: key, letters, settings, goals, runs, byHand }: Written): 
 	const hand = new Map(byHand.map(({ at, title }) => [planned.series.classes[at]!.id, planOf(title)]));
 	for (const c of planned.series.classes) {
 		if (hand.has(c.id)) {
-			planned = { ...planned, plans: { ...planned.plans, [c.id]: hand.get(c.id)! } };
+			const { given } = analyseSeries(planned, context).classes.find((own) => own.class.id === c.id)!;
+			const plan = withRungs(
+				hand.get(c.id)!,
+				given.map((one) => rungOf(planned.series, one))
+			);
+			planned = { ...planned, plans: { ...planned.plans, [c.id]: plan } };
 			continue;
 		}
-		for (const { classId, plan } of proposeSeries({ planned, context, choices: {}, seed: 11, only: [c.id] }))
+		for (const { classId, plan } of proposeSeries({ planned, context, choices: {}, seed, only: [c.id] }))
 			planned = withProposed(planned, { [classId]: plan });
 	}
 	const notes = runs.map((run, i) => [
@@ -119,6 +137,25 @@ function made({ group: key, letters, settings, goals, runs, byHand }: Written): 
 /** The shorter way that the demo's teacher chose: each form once, without more of it before the next. */
 function withoutMore({ rungs }: Ladder): Ladder {
 	return { rungs: rungs.filter((rung, i) => i === 0 || !sameRung(rungs[i - 1]!, rung)) };
+}
+
+/** A class put together by hand, with the rungs of its week in it, at its length. */
+function withRungs(plan: ClassPlan, rungs: readonly Rung[]): ClassPlan {
+	let now = plan;
+	for (const rung of rungs) {
+		const item = itemsOf(now).find(({ movement }) => movement === rung.movement);
+		if (item) {
+			now = applyEdit(now, { do: 'setItem', itemId: item.id, change: { form: rung.form } });
+			continue;
+		}
+		const build = now.sections.find(({ kind }) => kind === 'build')!;
+		const fresh = newItem(now, findMovement(rung.movement)!, firstSideOf(now), rung.form);
+		const block = { ...fresh, mode: rung.mode, dose: { ...fresh.dose, amount: rung.dose } };
+		now = applyEdit(now, { do: 'insert', at: { sectionId: build.id, index: build.blocks.length }, block });
+	}
+	const fitted = fit(now, findMovement, USUAL_PACE);
+	if (!fitted.ok) throw new Error(`the demo’s “${plan.title}” cannot be brought to its length`);
+	return applyEdit(now, { do: 'setDoses', doses: fitted.doses });
 }
 
 function planOf(title: string): ClassPlan {

@@ -1,7 +1,8 @@
 import { dayInZone } from '$lib/core/calendar';
 import { taughtPlans } from '$lib/server/record/records';
 import { seriesInShort } from '$lib/core/view-models';
-import { begunSeries, newSeries, newSeriesSchema } from '$lib/core/series';
+import { begunSeries, newSeries, newSeriesSchema, withUsualGoals } from '$lib/core/series';
+import { styleOf } from '$lib/core/style';
 import { once } from '$lib/server/http/accepted';
 import { db } from '$lib/server/db';
 import { newRowId } from '$lib/server/db/ids';
@@ -12,6 +13,7 @@ import { readForm, tokenOf } from '$lib/server/http/requests';
 import { orNotFound, ownerOfRequest, studioOfRequest } from '$lib/server/http/endpoint';
 import { restoreSeries } from '$lib/server/series/removal';
 import { createSeries, listSeries } from '$lib/server/series/series';
+import { getStyle } from '$lib/server/studio/styles';
 import { studioCatalogue } from '$lib/server/studio/studio-catalogue';
 import { fail, redirect } from '@sveltejs/kit';
 import type { Actions, PageServerLoad } from './$types';
@@ -44,7 +46,10 @@ export const actions: Actions = {
 		const errors = formErrors(newSeriesSchema, values);
 		if (errors) return fail(400, { errors });
 		const { id, group } = orNotFound(await getGroup(db(), studio.id, String(values.group)));
-		const settings = newSeries(group, String(values.startsOn), studio.timeZone, Number(values.weeks));
+		const begun = newSeries(group, String(values.startsOn), studio.timeZone, Number(values.weeks));
+		const { catalogue } = await studioCatalogue(db(), studio.id);
+		const { style } = await getStyle(db(), owner.teacherId);
+		const settings = withUsualGoals(begun, group, catalogue.find, styleOf(style.choices));
 		const seriesId = await once(db(), studio.id, token, { to: 'series', values }, (tx) =>
 			createSeries(tx, owner, id, begunSeries(settings, newRowId))
 		);

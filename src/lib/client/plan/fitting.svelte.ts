@@ -28,7 +28,7 @@ export class Fitting {
 		if (count === 0) this.document.say(`It is ${length} already`);
 		else
 			this.document.edit(
-				{ do: 'setDoses', doses: result.doses },
+				{ do: 'setDoses', doses: result.doses, toLength: true },
 				`Fitted to ${length}: ${counted(count, 'dose')} changed`
 			);
 	}

@@ -1,4 +1,3 @@
-import { counted } from '$lib/core/text';
 import { CATALOGUE } from '$lib/catalogue';
 import { dayName } from '$lib/core/calendar';
 import {
@@ -14,7 +13,7 @@ import {
 import type { Group } from '$lib/core/group';
 import { catalogueView, type FindMovement, type FormId, type Movement } from '$lib/core/movement';
 import type { ClassNotes, ClassRecords } from '$lib/core/record';
-import { slugsOf, type ClassPlan } from '$lib/core/plan';
+import { slugsOf } from '$lib/core/plan';
 import {
 	cancelClass,
 	ladderOffers,
@@ -24,12 +23,12 @@ import {
 	type LadderOffer,
 	rescheduleClass,
 	analyseSeries,
+	atLength,
 	renewable,
 	sameGoal,
 	seriesFindings,
 	waiting,
 	weekInserted,
-	withProposed,
 	withSettings,
 	type Changed,
 	type PlannedSeries,
@@ -40,11 +39,10 @@ import {
 	type WeekTheme
 } from '$lib/core/series';
 import { styleOf, type TeacherStyle } from '$lib/core/style';
-import { proxy } from 'comlink';
 import { writeDown } from '../saving/write-down';
 import { DocumentSession, type Saving } from '../saving/document-session.svelte';
 import { newId } from '../page/ids';
-import { inWorker } from '../worker/worker';
+import { proposeInto, type Proposed } from './proposing.svelte';
 
 /** Context of a series besides the series itself. */
 export interface SeriesDeskContext {
@@ -272,7 +270,7 @@ export class SeriesDesk {
 		else this.say(`Not inserted: ${inserted.message}.`);
 	}
 
-	private show(title: string, changes: [label: string, Changed][]): void {
+	show(title: string, changes: [label: string, Changed][]): void {
 		const possible = changes.flatMap(([label, change]) =>
 			change.ok
 				? [
@@ -293,57 +291,20 @@ export class SeriesDesk {
 		this.set(after, 'Taken');
 	}
 
-	/**
-	 * Proposes the open classes, or all that were neither taught nor changed by hand, or one. What fills gaps is put
-	 * in at once; what takes the place of earlier proposals is shown before it is taken.
-	 */
-	async propose(which: 'waiting' | 'all' | { classId: string }, seed: number): Promise<void> {
-		if (this.proposing) return;
-		const only =
-			which === 'waiting'
-				? waiting(this.analysis)
-				: which === 'all'
-					? renewable(this.analysis)
-					: [which.classId];
-		if (only.length === 0) return;
-		const from = this.planned;
-		const replaces = only.some((id) => from.plans[id]);
-		const found: Record<string, ClassPlan> = {};
-		const { own, leftOut, kept, knownBefore, style, group } = this.context;
-		const ask = $state.snapshot({
-			planned: from,
-			group,
-			own,
-			leftOut,
-			kept,
-			knownBefore,
-			style,
-			seed,
-			only
-		});
-		const tell = proxy((classId: string, plan: ClassPlan, done: number, of: number) => {
-			found[classId] = plan;
-			this.proposing = { done, of, stop: under.stop };
-		});
-		const under = inWorker((core) => core.proposeSeries(ask, tell));
-		this.proposing = { done: 0, of: only.length, stop: under.stop };
-		const outcome = await under.result;
-		this.proposing = null;
-		const count = Object.keys(found).length;
-		if (outcome.how === 'failed') this.say(outcome.sentence);
-		if (count === 0 || outcome.how === 'failed') return;
-		// the series may have been edited meanwhile: what was proposed goes into it as it is now
-		const here = Object.fromEntries(
-			Object.entries(found).filter(([id]) => this.series.classes.some((c) => c.id === id) && !this.runs[id])
-		);
-		const after = withProposed(this.planned, here);
-		const classes = counted(count, 'class', 'classes');
-		const said = outcome.how === 'done' ? `${classes} proposed` : `Stopped; ${classes} proposed`;
-		if (!replaces) this.set(after, said);
-		else {
-			this.show(said, [['Apply', { ok: true, value: after }]]);
-			this.say(said);
+	/** Proposes the open classes, or all that were neither taught nor changed by hand, or one. */
+	propose = (which: Proposed, seed: number): Promise<void> => proposeInto(this, which, seed);
+
+	/** Brings the selected class to the length of the series; its content stays. */
+	bringToLength(): void {
+		const plan = this.class && atLength(this.class, this.analysis);
+		if (!this.class || !plan) {
+			this.say(
+				'Its doses cannot give that length. Open the class and take something out or put something in.'
+			);
+			return;
 		}
+		const plans = { ...this.planned.plans, [this.class.class.id]: plan };
+		this.set({ ...this.planned, plans }, 'Brought to its length');
 	}
 
 	selectNeighbour(step: -1 | 1): void {

@@ -91,13 +91,14 @@ export function fit(
 	find: FindMovement,
 	pace: PaceModel,
 	lengthSeconds = plan.lengthSeconds,
-	boundsOf: BoundsOf = () => null
+	boundsOf: BoundsOf = () => null,
+	mostSets: number = PLAN_LIMITS.sets
 ): FitResult {
 	const first = fitAmounts(plan, find, pace, lengthSeconds, boundsOf);
 	let last = first;
 	let now = plan;
 	while (!last.ok && last.reason.kind !== 'no-exact-sum') {
-		const next = setsChanged(now, last.reason.kind === 'too-long' ? -1 : 1);
+		const next = setsChanged(now, last.reason.kind === 'too-long' ? -1 : 1, mostSets);
 		if (!next) return first;
 		now = next;
 		last = fitAmounts(now, find, pace, lengthSeconds, boundsOf);
@@ -106,9 +107,9 @@ export function fit(
 }
 
 /** One set fewer or more of the item that has the most (the fewest) of those given in several; null where none can. */
-function setsChanged(plan: ClassPlan, by: 1 | -1): ClassPlan | null {
+function setsChanged(plan: ClassPlan, by: 1 | -1, mostSets: number): ClassPlan | null {
 	const several = itemsOf(plan).filter(({ pinned, passed, dose }) => !pinned && !passed && setsOf(dose) > 1);
-	const may = several.filter(({ dose }) => setsOf(dose) + by <= PLAN_LIMITS.sets);
+	const may = several.filter(({ dose }) => by < 0 || setsOf(dose) + by <= mostSets);
 	const [item] = [...may].sort((a, b) => by * (setsOf(a.dose) - setsOf(b.dose)));
 	if (!item) return null;
 	return applyEdit(plan, { do: 'setDose', itemId: item.id, change: { sets: setsOf(item.dose) + by } });

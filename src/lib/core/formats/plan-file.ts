@@ -29,7 +29,7 @@ export interface PlanFile {
 
 /** Writes the open format. */
 export function writePlanFile({ plan, group, movements }: PlanFile): string {
-	const { madeWith: _states, ...bare } = plan; // content hashes mean something only where they were taken
+	const { madeWith: _states, carried: _marks, ...bare } = plan; // content hashes mean something only where they were taken
 	return writeEnvelope(PLAN_FILE, {
 		plan: withVersion(PLAN, bare),
 		...(group ? { group: withVersion(GROUP, unmeasured(group)) } : {}),

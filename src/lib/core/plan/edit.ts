@@ -12,7 +12,7 @@ import {
 import type { ClassKind, PaceSaid } from '../pace';
 import type { Attendance } from '../people';
 import { firstForm, holdUnit, styleOf, type StyleChoices } from '../style';
-import { contentText } from './content';
+import { changedByNoHand, contentText } from './content';
 import { changedDose, goesByTurns, rangeInStyle, type DoseChange } from './dose';
 import type { Block, Chain, ClassPlan, Flow, Item, Link, BlockPosition, TestBlock } from './types';
 import { insertBlock, mapAllItems, mapBlock, mapItems, moveBlock, removeBlock } from './blocks';
@@ -29,7 +29,7 @@ export type PlanEdit =
 	| { do: 'setTalk'; blockId: string; label?: string; seconds?: number }
 	| { do: 'setDose'; itemId: string; change: DoseChange }
 	/** Of several items at once, by their ids. */
-	| { do: 'setDoses'; doses: Record<string, DoseChange> }
+	| { do: 'setDoses'; doses: Record<string, DoseChange>; toLength?: true }
 	| { do: 'chain'; blockIds: string[] }
 	| { do: 'flow'; blockIds: string[] }
 	| { do: 'setFlow'; blockId: string; change: FlowChange }
@@ -106,10 +106,7 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit): ClassPlan {
 					: block
 			);
 		case 'setDoses':
-			return mapAllItems(plan, (item) => {
-				const change = edit.doses[item.id];
-				return change ? withDose(item, change) : item;
-			});
+			return edit.toLength ? changedByNoHand(plan, withDoses(plan, edit.doses)) : withDoses(plan, edit.doses);
 		case 'setDose':
 			return mapItems(plan, edit.itemId, (item) => withDose(item, edit.change));
 		case 'chain':
@@ -175,6 +172,12 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit): ClassPlan {
 }
 
 /** Blocks of a section in another order; what the order does not name stays behind it. */
+const withDoses = (plan: ClassPlan, doses: Record<string, DoseChange>): ClassPlan =>
+	mapAllItems(plan, (item) => {
+		const change = doses[item.id];
+		return change ? withDose(item, change) : item;
+	});
+
 function withPinnedPace({ pinnedPace: before, ...plan }: ClassPlan, change: PaceSaid): ClassPlan {
 	const pinnedPace = Object.fromEntries(
 		Object.entries({ ...before, ...change }).filter(([, figure]) => figure !== undefined)

@@ -156,6 +156,9 @@ const block = lazy((value: unknown): Schema => {
 		: object({ kind: string().oneOf(Object.keys(BLOCK_SCHEMAS)).required() }).required();
 });
 
+/** A mark as the content of a plan has one. */
+const contentMark = string().matches(/^[0-9a-f]{8}$/);
+
 export const planSchema = object({
 	title: oneLine(PLAN_LIMITS.titleCharacters),
 	theme: oneLine(PLAN_LIMITS.titleCharacters).optional(),
@@ -187,6 +190,9 @@ export const planSchema = object({
 			'once',
 			eachOnce(({ check, itemId }) => [check, itemId], 'this is silenced already')
 		),
+	carried: object({ from: contentMark.required(), to: contentMark.required() })
+		.noUnknown()
+		.default(undefined),
 	madeWith: object()
 		.default(undefined)
 		.meta({ each: string().matches(CONTENT_HASH) })

@@ -22,7 +22,7 @@ export function emptyPlan(
 /** A new class that begins as another one was: what was confirmed or counted for that day is asked anew. */
 export function copyOf(plan: ClassPlan | undefined): ClassPlan {
 	if (!plan) throw new Error('there is nothing to copy');
-	const { madeWith: _states, here: _counted, ...rest } = plan;
+	const { madeWith: _states, here: _counted, carried: _marks, ...rest } = plan;
 	return {
 		...rest,
 		sections: rest.sections.map((section) => ({

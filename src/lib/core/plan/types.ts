@@ -172,6 +172,8 @@ export interface ClassPlan {
 	silenced?: Silence[];
 	/** Which state of each movement the plan was made with: content hash by slug. */
 	madeWith?: Record<string, string>;
+	/** Marks of the content before and after changes that no hand made: brought to its length, or to a newer version. */
+	carried?: { from: string; to: string };
 	sections: Section[];
 }
 

@@ -1,7 +1,9 @@
 import type { DoseUnit } from '../movement';
 import { explainedBefore, paceChangesFrom2 } from '../pace';
 import { eachIn, isObject, type DocumentKind, type Json } from '../validation';
+import { changedByNoHand } from './content';
 import { planSchema } from './schema';
+import type { ClassPlan } from './types';
 import { UNIT_BEFORE_3 } from './units-before-3';
 
 /**
@@ -23,9 +25,14 @@ export const PLAN: DocumentKind = {
 				...(isObject(plan.pinnedPace) ? { pinnedPace: paceChangesFrom2(plan.pinnedPace) } : {})
 			};
 		}
-	]
+	],
+	// an upgrade is no change by hand
+	afterSteps: (before, after) =>
+		hasSections(before) && hasSections(after) ? { ...changedByNoHand(before, after) } : after
 };
 
+const hasSections = (document: Json): document is Json & ClassPlan =>
+	Array.isArray(document.sections) && document.sections.every(isObject);
 const isEmpty = (value: unknown) => isObject(value) && Object.keys(value).length === 0;
 
 /** Movements with sides that version 2 gave one side after the other, and version 3 by turns. */

@@ -28,6 +28,7 @@ export { ownShares } from './choose/difference';
 export { nearest } from './pool/nearest';
 export { optionsFor, withAmount, type BlockOption } from './pool/options';
 export { seededRandom } from './pool/random';
+export { onTime } from './pool/keeping';
 export { mayStandIn } from './pool/roles';
 export * from './pool/types';
 

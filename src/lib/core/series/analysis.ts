@@ -6,11 +6,10 @@ import type { Group } from '../group';
 import { changePercent, monotony, sessionLoad, strain, weeklyLoad } from '../training-load';
 import type { FindMovement, Movement } from '../movement';
 import type { PaceModel } from '../pace';
-import { blocksOf, firstSideOf, itemsOf, type ClassPlan } from '../plan';
+import { blocksOf, firstSideOf, isAsMarked, itemsOf, type ClassPlan } from '../plan';
 import { addDays } from '../calendar';
 import { mondayOfWeek, weekNumber } from './dates';
 import { sameRung } from './ladder';
-import { sectionsHash } from './sections-hash';
 import {
 	carriedOver,
 	goalDates,
@@ -51,6 +50,8 @@ export interface ClassAnalysis {
 	plan: ClassPlan | null;
 	analysis: Analysis | null;
 	state: ClassState;
+	/** Its length alone, or its content, where it is behind what the series asks; null where it is not. */
+	behind: 'length' | 'content' | null;
 	/** Rungs that the class should give, and movements that return because an earlier class left them out. */
 	given: readonly GivenRung[];
 	comesBack: readonly string[];
@@ -112,7 +113,6 @@ interface PlanFacts {
 	analysis: Analysis;
 	effort: number;
 	tissues: ReadonlyMap<Tissue, number>;
-	contentHash: string;
 }
 const factsCache = new WeakMap<ClassPlan, PlanFacts>();
 
@@ -126,8 +126,7 @@ function planFacts(plan: ClassPlan, { find, group, catalogue, pace }: SeriesCont
 		pace,
 		analysis,
 		effort: effortOfAnalysis(analysis),
-		tissues: stillSeconds(analysis.context.items),
-		contentHash: sectionsHash(plan)
+		tissues: stillSeconds(analysis.context.items)
 	};
 	factsCache.set(plan, facts);
 	return facts;
@@ -198,7 +197,8 @@ function readClass(
 		number,
 		plan,
 		analysis: facts?.analysis ?? null,
-		state: stateOf(c, run, plan, facts?.contentHash ?? null, given, back, series),
+		state: stateOf(c, run, plan, given, back, series),
+		behind: plan && behindIn(c, plan, given, back, series),
 		given,
 		comesBack: back,
 		easier: isEasier(series, c.week),
@@ -216,19 +216,26 @@ function stateOf(
 	c: SeriesClass,
 	run: ClassRecord | null,
 	plan: ClassPlan | null,
-	contentHash: string | null,
 	given: readonly GivenRung[],
 	back: readonly string[],
 	series: Series
 ): ClassState {
 	if (run) return 'taught';
 	if (!plan) return 'unplanned';
-	if (contentHash !== c.proposedAs) return 'edited';
-	const behind =
-		plan.lengthSeconds !== series.lengthSeconds ||
-		missingIn(plan, given, back, series).length > 0 ||
-		lacksTest(plan, c, series);
-	return behind ? 'outdated' : 'proposed';
+	if (!isAsMarked(plan, c.proposedAs)) return 'edited';
+	return behindIn(c, plan, given, back, series) ? 'outdated' : 'proposed';
+}
+
+/** Whether a plan is behind what the series asks of it, in its content or in its length alone. */
+function behindIn(
+	c: SeriesClass,
+	plan: ClassPlan,
+	given: readonly GivenRung[],
+	back: readonly string[],
+	series: Series
+): ClassAnalysis['behind'] {
+	if (missingIn(plan, given, back, series).length > 0 || lacksTest(plan, c, series)) return 'content';
+	return plan.lengthSeconds === series.lengthSeconds ? null : 'length';
 }
 
 /** Whether a class in a week with a test has none of it. */

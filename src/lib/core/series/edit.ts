@@ -1,11 +1,10 @@
 import { addDays } from '../calendar';
 import { meetingsOf, type Group } from '../group';
 import type { FindMovement } from '../movement';
-import { slugsOf, type ClassPlan } from '../plan';
+import { sectionsHash, slugsOf, type ClassPlan } from '../plan';
 import { styleOf } from '../style';
 import { allSlots, slotAfter, slotKey, sortedSlots, weekNumber, type Slot } from './dates';
 import { ladderTo } from './ladder';
-import { sectionsHash } from './sections-hash';
 import { SERIES_LIMITS, type PlannedSeries, type Series, type SeriesClass, type WeekTheme } from './types';
 
 /** Makes the id of a new class; random, so handed in. */

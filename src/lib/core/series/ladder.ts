@@ -2,6 +2,7 @@ import { formForTier, mostIntensity, refusal } from '../substitution';
 import { peopleByTier, TIERS, type Group, type Tier } from '../group';
 import { limitingRegion } from '../measure';
 import { sizeOf } from '../people';
+import { countsAsStrength } from '../rules';
 import {
 	FORM_IDS,
 	formOf,
@@ -58,7 +59,8 @@ export function ladderTo(
 
 /**
  * The goal that a purpose stands for with these people: of what its themes come to and what serves it, the most demanding
- * that they may be given in the full form, else in the supported one. Null where there is none.
+ * strength that most of them may be given, in the full form, else in the supported one; where there is none, the most
+ * demanding of anything. Null where nothing can be a goal.
  */
 export function goalForPurpose(
 	purpose: Purpose,
@@ -69,24 +71,58 @@ export function goalForPurpose(
 	const { peak, build } = shapesFor(purpose);
 	const isOwn = (slug: string) => find(slug)?.purposes[0] === purpose;
 	const serves = (slug: string) => find(slug)?.purposes.includes(purpose) ?? false;
-	for (const form of ['full', 'supported'] as const)
-		for (const slugs of [
-			peak.filter(isOwn),
-			peak.filter(serves),
-			build.filter(isOwn),
-			build.filter(serves)
-		]) {
-			const goals = slugs.flatMap((slug) => {
-				const movement = find(slug)!;
-				const own = formOf(movement, form);
-				if (!own || !ladderTo({ movement: slug, form }, find, group, style)) return [];
-				return [{ movement: slug, demand: demandOf(own, modesOf(movement, own)[0]!) }];
-			});
-			goals.sort((a, b) => b.demand - a.demand);
-			if (goals[0]) return { movement: goals[0].movement, form };
-		}
+	const lists = [peak.filter(isOwn), peak.filter(serves), build.filter(isOwn), build.filter(serves)];
+	for (const isGoal of [isStrongGoal, () => true])
+		for (const slugs of lists)
+			for (const form of ['full', 'supported'] as const) {
+				const goals = slugs.flatMap((slug) => {
+					const movement = find(slug)!;
+					const own = formOf(movement, form);
+					if (!own || !isGoal(movement, own, group)) return [];
+					if (!ladderTo({ movement: slug, form }, find, group, style)) return [];
+					return [{ movement: slug, demand: demandOf(own, modesOf(movement, own)[0]!) }];
+				});
+				goals.sort((a, b) => b.demand - a.demand);
+				if (goals[0]) return { movement: goals[0].movement, form };
+			}
 	return null;
 }
+
+/** Whether a form asks for strength, for no more than most of a group may be given, and where these people can be. */
+function isStrongGoal(movement: Movement, form: Form, group: Group | null): boolean {
+	const mode = modesOf(movement, form)[0]!;
+	if (!countsAsStrength(form.effort, mode) || movement.onHands === 'most') return false;
+	if (!group) return true;
+	if (group.moment === 'lunch hour' && movement.position !== 'standing') return false;
+	return form.intensity <= mostIntensity(usualTier(group), group);
+}
+
+/** The tier of the person in the middle of a group. */
+function usualTier(group: Group): Tier {
+	const people = peopleByTier(group);
+	let left = sizeOf({ tiers: people }) / 2;
+	return TIERS.find((tier) => (left -= people[tier]) <= 0) ?? 'middling';
+}
+
+/** Ladders of a new series for which nothing else is named: to what the first purposes of a group stand for. */
+export function laddersFor(
+	group: Group,
+	find: FindMovement,
+	style: TeachingStyle,
+	most = USUAL_LADDERS
+): Ladder[] {
+	const ladders: Ladder[] = [];
+	for (const purpose of group.purposes) {
+		const goal = goalForPurpose(purpose, find, group, style);
+		const ladder = goal && ladderTo(goal, find, group, style);
+		const isNew = !ladders.some(({ rungs }) => rungs.at(-1)!.movement === goal?.movement);
+		if (ladder && isNew && ladders.push(ladder) === most) break;
+	}
+	return ladders;
+}
+
+/** How many ladders a series begins with. Common practice, no source. */
+const USUAL_LADDERS = 2;
 
 /** A room of people who are mostly open where a movement works stands beyond supported forms: its ladders begin at the full one. */
 function isBehind(movement: Movement, form: Form, group: Group | null): boolean {

@@ -50,3 +50,17 @@ export function targetLoad({ planned: { series }, classes }: SeriesAnalysis, wee
 	const mean = loads.reduce((sum, load) => sum + load, 0) / loads.length;
 	return (mean * loadFactor(series, week)) / loadFactor(series, first);
 }
+
+/**
+ * The most load that a class of an ordinary week may have: as much above the mean of the last ordinary week as the series
+ * allows. Infinity where nothing is there to go by.
+ */
+export function mostLoad({ planned: { series }, classes }: SeriesAnalysis, week: number): number {
+	const before = classes.filter(
+		({ plan, easier, state, class: c }) => plan && !easier && state !== 'edited' && c.week < week
+	);
+	const last = Math.max(...before.map(({ class: c }) => c.week));
+	const loads = before.filter(({ class: c }) => c.week === last).map(({ plannedLoad }) => plannedLoad);
+	if (loads.length === 0) return Infinity;
+	return (loads.reduce((sum, load) => sum + load, 0) / loads.length) * (1 + series.mostUpPercent / 100);
+}

@@ -1,67 +1,61 @@
-import { FORM_IDS, type FindMovement } from '../movement';
-import { isReset } from '../rules';
-import { itemsOf, setsOf, type ClassPlan, type Item } from '../plan';
+import type { FindMovement, Mode } from '../movement';
 import type { ClassAnalysis } from './analysis';
-
-/** How far a class goes with a movement: its hardest form, the sets of it, and the dose. */
-interface Height {
-	form: number;
-	sets: number;
-	item: Item;
-}
+import { further, heightsOf, standings, type Further, type Height, type Standing } from './heights';
 
 /** Change of a movement that returns in a later class. */
 export interface Progress {
 	movement: string;
-	/** Up or down in form, in sets or in dose, against the last ordinary class that had it. */
-	what: 'form' | 'sets' | 'dose';
+	mode: Mode;
+	/** The part of it that changed. */
+	what: Further;
+	/** Further than in any class before; or not as far as in the last ordinary class that had it. */
 	way: 'up' | 'down';
 }
 
 /** A dose may shrink by this share without counting as easier: the class has to end on the second. */
 const DOSE_SLACK = 0.2;
 
-function heightsOf(plan: ClassPlan, find: FindMovement): Map<string, Height> {
-	const heights = new Map<string, Height>();
-	for (const item of itemsOf(plan)) {
-		const movement = find(item.movement);
-		// resets and rests have no progress
-		if (!movement || item.passed || item.mode === 'rest' || isReset(movement)) continue;
-		const own = { form: FORM_IDS.indexOf(item.form), sets: setsOf(item.dose), item };
-		const known = heights.get(item.movement);
-		if (!known || own.form > known.form || (own.form === known.form && own.sets > known.sets))
-			heights.set(item.movement, own);
-	}
-	return heights;
+/** Returns in which way a height is less than the last one; null where it is not. */
+function lessThan(now: Height, last: Height): Further | null {
+	const less = further(last, now);
+	if (less === 'links') return null;
+	return less === 'dose' && now.amount >= (1 - DOSE_SLACK) * last.amount ? null : less;
 }
 
-/** Returns the movements that became harder or easier in a class against the last ordinary one before it. */
-export function progressOf(before: ClassPlan, now: ClassPlan, find: FindMovement): Progress[] {
-	const earlier = heightsOf(before, find);
-	return [...heightsOf(now, find)].flatMap(([movement, { form, sets, item }]): Progress[] => {
-		const last = earlier.get(movement);
-		if (!last) return [];
-		const way = (more: boolean) => (more ? ('up' as const) : ('down' as const));
-		if (form !== last.form) return [{ movement, what: 'form', way: way(form > last.form) }];
-		if (sets !== last.sets) return [{ movement, what: 'sets', way: way(sets > last.sets) }];
-		const [a, b] = [last.item, item];
-		if (a.mode !== b.mode || a.dose.unit !== b.dose.unit) return [];
-		const off = b.dose.amount / a.dose.amount - 1;
-		return Math.abs(off) > DOSE_SLACK ? [{ movement, what: 'dose', way: way(off > 0) }] : [];
+/** Returns what a class makes harder or easier than where the group stands. */
+export function progressFrom(
+	before: ReadonlyMap<string, Standing>,
+	now: ReadonlyMap<string, Height>
+): Progress[] {
+	return [...now].flatMap(([key, height]): Progress[] => {
+		const known = before.get(key);
+		if (!known) return [];
+		const { movement, mode } = height;
+		const up = further(height, known.highest);
+		if (up) return [{ movement, mode, what: up, way: 'up' }];
+		const down = lessThan(height, known.last);
+		return down ? [{ movement, mode, what: down, way: 'down' }] : [];
 	});
 }
 
-/** The last ordinary class before one that has a plan; null where there is none. */
-export function ordinaryBefore(classes: readonly ClassAnalysis[], c: ClassAnalysis): ClassAnalysis | null {
-	return classes.slice(0, c.number - 1).findLast(({ plan, easier }) => plan && !easier) ?? null;
-}
+/** Returns where the group stands before a class with each movement of the classes before it that have a plan. */
+export const standingsBefore = (
+	classes: readonly ClassAnalysis[],
+	c: ClassAnalysis,
+	find: FindMovement
+): Map<string, Standing> =>
+	standings(
+		classes.slice(0, c.number - 1).flatMap(({ plan, easier }) => (plan ? [{ plan, easier }] : [])),
+		find
+	);
 
-/** Returns the movements that a class makes harder or easier than last time; empty in an easier week. */
+/** Returns the movements that a class makes harder or easier than before; in an easier week nothing counts as easier. */
 export function progressIn(
 	classes: readonly ClassAnalysis[],
 	c: ClassAnalysis,
 	find: FindMovement
 ): Progress[] {
-	const before = c.easier ? null : ordinaryBefore(classes, c);
-	return before?.plan && c.plan ? progressOf(before.plan, c.plan, find) : [];
+	if (!c.plan) return [];
+	const all = progressFrom(standingsBefore(classes, c, find), heightsOf(c.plan, find));
+	return c.easier ? all.filter(({ way }) => way === 'up') : all;
 }

@@ -1,9 +1,11 @@
-import { otherLeg, type Leg } from '../anatomy';
+import { DIRECTIONS, otherLeg, type Leg } from '../anatomy';
 import { LATELY_CLASSES, shortDirections } from '../orbit';
-import { LOAD, targetLoad } from './load';
-import { ordinaryBefore } from './progress';
+import { LOAD, mostLoad, targetLoad } from './load';
+import { standingsBefore } from './progress';
+import { heightKey, type Standing } from './heights';
+import { beyond, carriedOn, isAtTop, peakFurther, type RungStep } from './advance';
 import { metBeforeEach, rungOf } from './schedule';
-import { formOf, stepOf, type FormId } from '../movement';
+import { formOf, setRestOf, type FormId } from '../movement';
 import {
 	emptyPlan,
 	itemsOf,
@@ -18,15 +20,17 @@ import {
 import { HIP_TESTS } from '../hip-tests';
 import { planContext } from '../analysis';
 import {
+	demandOf,
 	mayStandIn,
 	optionsFor,
 	proposeClasses,
 	type Proposal,
 	type ProposeContext,
+	type ReachedHeight,
 	type Wishes,
 	type SearchBudget
 } from '../propose';
-import { styledRange, styleOf, type StyleChoices } from '../style';
+import { styleOf, type StyleChoices } from '../style';
 import { withProposed } from './edit';
 import { neglected, targetsWithMore } from './neglect';
 import { analyseSeries, type ClassAnalysis, type SeriesAnalysis, type SeriesContext } from './analysis';
@@ -76,7 +80,7 @@ export function* proposeSeries(
 	for (const [done, classId] of wanted.entries()) {
 		const analysis = analyseSeries(planned, context);
 		const at = analysis.classes.findIndex((c) => c.class.id === classId);
-		const { plan } = classFor(analysis, at, ask, seed + 104_729 * at, work);
+		const plan = classFor(analysis, at, ask, seed + 104_729 * at, work);
 		planned = withProposed(planned, { [classId]: plan });
 		yield { classId, done: done + 1, of: wanted.length, plan };
 	}
@@ -88,7 +92,7 @@ function classFor(
 	{ context, choices }: SeriesRequest,
 	seed: number,
 	work: SearchBudget
-): Proposal {
+): ClassPlan {
 	const { series } = analysis.planned;
 	const c = analysis.classes[at]!;
 	const before = analysis.classes.slice(0, at).filter(({ plan }) => plan && itemsOf(plan).length > 0);
@@ -97,25 +101,29 @@ function classFor(
 	const weeksBefore = analysis.weeks.filter(({ monday }) => monday < c.class.on);
 	const theme = series.themes[c.class.week - 1];
 	const lately = before.slice(-LATELY_CLASSES).flatMap(({ analysis: own }) => (own ? [own.orbit] : []));
-	const more = [
+	const wanted = [
 		...new Set([
 			...neglected(weeksBefore),
 			...(theme?.more ? [theme.more] : []),
 			...shortDirections(lately, context.group.targets)
 		])
 	];
-	const group = { ...context.group, targets: targetsWithMore(context.group.targets, more) };
+	const group = { ...context.group, targets: targetsWithMore(context.group.targets, wanted) };
+	// the first class gives something of every direction
+	const more = lately.length ? wanted : DIRECTIONS;
 	const view = { offered: context.catalogue, find: context.find };
 	const within: ProposeContext = planContext(view, group, context.pace, {
 		...(known.size ? { known: { slugs: [...known], from: 'planned' as const } } : {}),
 		lastFirstSide: last?.firstSide ?? null
 	});
-	const base = baseFor(c, analysis, choices, last?.firstSide ?? null);
-	const wishes = { ...wishesFor(c, analysis, base, within, last, known.size > 0), more };
+	const standing = standingsBefore(analysis.classes, c, context.find);
+	const base = baseFor(c, analysis, choices, last?.firstSide ?? null, standing);
+	const wishes = { ...wishesFor(c, analysis, base, within, last, known.size > 0, standing), more };
 	let best: Proposal | null = null;
 	for (const { proposal } of proposeClasses({ base, wishes, context: within, seed, count: 1, work }))
 		best = proposal;
-	return best!;
+	const { plan } = best!;
+	return c.easier ? plan : peakFurther(plan, { base, standing, context: within, effort: wishes.effort });
 }
 
 /** An empty class with what it has to give in its place: the rungs of the ladders, and the test at both ends. */
@@ -123,7 +131,8 @@ function baseFor(
 	c: ClassAnalysis,
 	{ planned: { series }, context }: SeriesAnalysis,
 	choices: StyleChoices,
-	lastSide: Leg | null
+	lastSide: Leg | null,
+	standing: ReadonlyMap<string, Standing>
 ): ClassPlan {
 	const theme = series.themes[c.class.week - 1]?.words.trim();
 	const title = theme ? `${series.title}, class ${c.number}: ${theme}` : `${series.title}, class ${c.number}`;
@@ -143,7 +152,10 @@ function baseFor(
 	};
 	for (const { ladder, rung, time } of c.given) {
 		const { rungs } = series.ladders[ladder]!;
-		const step = carriedOn(rungs[rung]!, rung === rungs.length - 1 && !c.easier ? time : 1, context, choices);
+		const planned = carriedOn(rungs, rung, c.easier ? 1 : time, context.find, choices);
+		const step = c.easier
+			? planned
+			: beyond(planned, standing.get(heightKey(planned)), context.find, choices);
 		const isGoal = rung === rungs.length - 1;
 		// a movement has its place once, also when two ladders lead through it
 		if (itemsOf(plan).some((item) => item.movement === step.movement)) continue;
@@ -157,22 +169,15 @@ function baseFor(
 	return plan;
 }
 
-function itemOf(plan: ClassPlan, { movement, form, mode, dose }: Rung, { find }: SeriesContext) {
-	const item = newItem(plan, find(movement)!, plan.firstSide, form);
-	return { ...item, mode, dose: { ...item.dose, amount: dose } };
-}
-
-/**
- * A goal that is reached goes on: each further time more of it, up to what is usual at most (common practice, no source);
- * a set more is for the composition.
- */
-function carriedOn(rung: Rung, time: number, { find }: SeriesContext, choices: StyleChoices): Rung {
-	const movement = find(rung.movement);
-	const form = movement && formOf(movement, rung.form);
-	if (!form || time <= 1) return rung;
-	const { max, unit } = styledRange(styleOf(choices), form, rung.mode);
-	const dose = rung.dose + stepOf(unit) * (time - 1);
-	return { ...rung, dose: Math.max(rung.dose, Math.min(max, dose)) };
+function itemOf(
+	plan: ClassPlan,
+	{ movement: slug, form, mode, dose, sets }: RungStep,
+	{ find }: SeriesContext
+) {
+	const movement = find(slug)!;
+	const item = newItem(plan, movement, plan.firstSide, form);
+	const inSets = sets > 1 ? { sets, restSeconds: setRestOf(movement) } : {};
+	return { ...item, mode, dose: { ...item.dose, amount: dose, ...inSets } };
 }
 
 /** The part of a class in which a rung stands: the goal in the peak where it may, everything else in the work before. */
@@ -195,7 +200,8 @@ function wishesFor(
 	base: ClassPlan,
 	context: ProposeContext,
 	last: ClassAnalysis | null,
-	groupIsKnown: boolean
+	groupIsKnown: boolean,
+	standing: ReadonlyMap<string, Standing>
 ): Wishes {
 	const { series } = analysis.planned;
 	const there = new Set(slugsOf(base));
@@ -209,7 +215,12 @@ function wishesFor(
 		must: back,
 		...(purpose ? { purpose } : {}),
 		...rungsAhead(c, analysis),
-		...(groupIsKnown ? { mostNew: Math.max(0, series.mostNew - fresh) } : {}),
+		...peakOf(c, analysis, standing),
+		// an easier week keeps the range and lets go of sets
+		reached: new Map([...standing].map(([key, own]) => [key, reachedOf(own, c.easier)])),
+		...(groupIsKnown
+			? { mostNew: c.easier ? 0 : Math.max(0, series.mostNew - fresh) }
+			: { mostMovements: FIRST_CLASS_MOVEMENTS }),
 		...(toward && offered.has(toward) && !there.has(toward) && (known.has(toward) || fresh === 0)
 			? { toward }
 			: {})
@@ -219,10 +230,12 @@ function wishesFor(
 		const effort = load / (series.lengthSeconds / 60);
 		// a quarter of what is on target: one class low and the next one high would be a jump
 		const slack = LOAD.slack / 4;
-		wishes.effort = { least: (1 - slack) * effort, most: (1 + slack) * effort };
+		const most = Math.min(
+			(1 + slack) * effort,
+			mostLoad(analysis, c.class.week) / (series.lengthSeconds / 60)
+		);
+		wishes.effort = { least: Math.min(most, (1 - slack) * effort), most };
 	}
-	const ordinary = c.easier ? null : ordinaryBefore(analysis.classes, c);
-	if (ordinary?.plan) wishes.before = ordinary.plan;
 	const next = nextTime(c, analysis);
 	if (next) wishes.nextTime = next;
 	if (last?.plan) {
@@ -230,6 +243,48 @@ function wishesFor(
 		wishes.like = { movements, share: likeShare(series.keepPercent / 100, movements, known, series.mostNew) };
 	}
 	return wishes;
+}
+
+/** A first class is a beginning: this many movements at most. Common practice, no source. */
+const FIRST_CLASS_MOVEMENTS = 9;
+
+/** How far a group has gone with a movement, as a class is to keep it. */
+function reachedOf({ highest, last, still }: Standing, easier: boolean): ReachedHeight {
+	const { form, sets, amount } = easier ? highest : last;
+	return { form, sets: easier ? 1 : sets, amount: easier ? 0 : amount, still: easier ? 0 : still };
+}
+
+/** The visits as a peak at one height after which a movement hands over: what can go no further, and anything. Common practice, no source. */
+const HANDS_OVER_AFTER = { atTop: 2, anything: 3 };
+/** The peaks in a row after which a movement makes room for another one, unless a ladder leads to it. Common practice, no source. */
+const PEAKS_IN_A_ROW = 3;
+
+/** Limits the peak: to less than the goals until they are reached, and to movements that have not come to their end. */
+function peakOf(
+	c: ClassAnalysis,
+	{ planned: { series }, context: { find } }: SeriesAnalysis,
+	standing: ReadonlyMap<string, Standing>
+): Pick<Wishes, 'notPeak' | 'peakBelow'> {
+	const given = new Set(c.given.map((one) => rungOf(series, one).movement));
+	const notPeak = c.easier
+		? []
+		: [...standing.values()].flatMap(({ highest, still, peaksInARow }) => {
+				const slug = highest.movement;
+				const after = isAtTop(find(slug)!, highest) ? HANDS_OVER_AFTER.atTop : HANDS_OVER_AFTER.anything;
+				const isOver = still >= after;
+				return isOver || (peaksInARow >= PEAKS_IN_A_ROW && !given.has(slug)) ? [slug] : [];
+			});
+	const ahead = series.ladders.flatMap(({ rungs }, ladder) => {
+		const at = c.given.find((given) => given.ladder === ladder)?.rung ?? -1;
+		return at < rungs.length - 1 ? [demandOfRung(rungs.at(-1)!, find)] : [];
+	});
+	return { notPeak, ...(ahead.length ? { peakBelow: Math.max(...ahead) } : {}) };
+}
+
+function demandOfRung({ movement: slug, form: id, mode }: Rung, find: SeriesContext['find']): number {
+	const movement = find(slug);
+	const form = movement && formOf(movement, id);
+	return form ? demandOf(form, mode) : Infinity;
 }
 
 /** Returns the rungs that the ladders have not reached: harder forms of the present rung, and all later rungs. */

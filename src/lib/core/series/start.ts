@@ -2,8 +2,10 @@ import { DIRECTION_NAME, type Direction } from '../anatomy';
 import { meetingsOf, nextMeeting, type Group } from '../group';
 import type { TestId } from '../hip-tests';
 import type { FindMovement, Movement, Purpose } from '../movement';
+import type { TeachingStyle } from '../style';
 import { sentence } from '../text';
 import type { SeriesSettings } from './edit';
+import { laddersFor } from './ladder';
 import type { Ladder, WeekTheme } from './types';
 
 /** Directions in the order in which the weeks of a new series are about them: opposites follow each other. */
@@ -59,6 +61,17 @@ export function settingsFor(
 ): Pick<SeriesSettings, 'themes' | 'retest'> {
 	const goals = goalsOf(ladders, find);
 	return { themes: themesTo(goals, weeks), retest: { ...retest, test: testForGoal(goals[0]) } };
+}
+
+/** A new series that leads to what its group comes for: with ladders for its first purposes, and weeks that follow them. */
+export function withUsualGoals(
+	settings: SeriesSettings,
+	group: Group,
+	find: FindMovement,
+	style: TeachingStyle
+): SeriesSettings {
+	const ladders = laddersFor(group, find, style);
+	return ladders.length ? { ...settings, ladders, ...settingsFor(ladders, settings, find) } : settings;
 }
 
 /**
@@ -127,7 +140,7 @@ export function newSeries(group: Group, startsOn: string, timeZone: string, week
 		easierEvery: 4,
 		retest: { test: testForGoal(undefined), weeks: usualRetests(weeks) },
 		repeats: 2,
-		mostNew: 2,
+		mostNew: 3,
 		mostUpPercent: 10,
 		keepPercent: 70
 	};

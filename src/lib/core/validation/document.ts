@@ -18,6 +18,8 @@ export interface DocumentKind {
 	 * A step is pure and leaves alone what it does not understand: what is wrong with it is said afterwards.
 	 */
 	steps: readonly ((document: Json) => Json)[];
+	/** Adds to a document that steps have changed. */
+	afterSteps?: (before: Json, after: Json) => Json;
 }
 
 /** The version of today: one more than there are steps. */
@@ -38,7 +40,9 @@ export function broughtUp(kind: DocumentKind, value: unknown): Read<unknown> {
 		return no(`the version of a ${kind.name} is a whole number from 1 on`);
 	if (version > newest)
 		return no(`this ${kind.name} has version ${version}; this program reads up to version ${newest}`);
-	return { ok: true, value: kind.steps.slice(version - 1).reduce((old, step) => step(old), document) };
+	const steps = kind.steps.slice(version - 1);
+	const now = steps.reduce((old, step) => step(old), document);
+	return { ok: true, value: steps.length && kind.afterSteps ? kind.afterSteps(document, now) : now };
 }
 
 /** The same for documents of one kind. */

@@ -1,10 +1,15 @@
 import { addDays, shortDay, WEEKDAY_NAMES } from '../calendar';
 import { needsAttention } from '../checks';
+import { formatDuration } from '../clock';
 import type { FindMovement } from '../movement';
 import {
+	classLine,
+	needsLengthOnly,
+	offLengthSeconds,
 	rungOf,
 	rungWords,
 	tierForms,
+	type ClassLine,
 	type ClassState,
 	type ClassAnalysis,
 	type WeekAnalysis,
@@ -30,11 +35,15 @@ export interface ClassCard {
 	mini: MiniScore | null;
 	state: ClassState;
 	stateWords: string;
+	/** "2:10 too long"; empty where it has the length of the series. */
+	offLength: string;
 	/** `again`: "3rd time", empty at the first. */
 	rungs: { words: string; again: string; isNew: boolean; tiers: string }[];
 	/** Ladders that go on with a rung that was met before, by their short names: "Deep squat, 90-90". */
 	goesOn: string;
 	comesBack: string[];
+	/** Says what is further than before, and what the next class brings; null where nothing is planned. */
+	line: ClassLine | null;
 	/** "effort 2.7, load 121 effort-min". */
 	figures: string;
 	/** Number of findings to fix. */
@@ -91,7 +100,13 @@ function changeWords(change: number | null): string {
 	return `, ${Math.abs(percent)} % ${percent > 0 ? 'up' : 'down'}`;
 }
 
-function classCard(c: ClassAnalysis, { planned, context }: SeriesAnalysis): ClassCard {
+function offLengthWords(c: ClassAnalysis, analysis: SeriesAnalysis): string {
+	const seconds = offLengthSeconds(c, analysis);
+	return seconds ? `${formatDuration(Math.abs(seconds))} too ${seconds > 0 ? 'long' : 'short'}` : '';
+}
+
+function classCard(c: ClassAnalysis, analysis: SeriesAnalysis): ClassCard {
+	const { planned, context } = analysis;
 	const { series } = planned;
 	const names = ladderNames(series, context.find);
 	const goesOn = c.given.filter(({ time }) => time > 1).map(({ ladder }) => names[ladder]!);
@@ -106,7 +121,8 @@ function classCard(c: ClassAnalysis, { planned, context }: SeriesAnalysis): Clas
 		ring: c.analysis ? classRing(c.analysis.orbit, c.analysis.balance) : [],
 		mini: c.analysis ? miniScore(score(c.analysis)) : null,
 		state: c.state,
-		stateWords: STATE_WORDS[c.state],
+		stateWords: needsLengthOnly(c) ? 'needs its new length' : STATE_WORDS[c.state],
+		offLength: offLengthWords(c, analysis),
 		rungs: c.given.map((given) => {
 			const { time, isNew } = given;
 			const step = rungOf(series, given);
@@ -121,6 +137,7 @@ function classCard(c: ClassAnalysis, { planned, context }: SeriesAnalysis): Clas
 		}),
 		goesOn: goesOn.join(', '),
 		comesBack: c.comesBack.map((slug) => context.find(slug)?.english ?? slug),
+		line: classLine(analysis, c),
 		figures: c.plan ? `effort ${c.effort.toFixed(1)}, ${loadWords(c.load)}` : '',
 		toFix: c.analysis?.findings.filter(needsAttention).length ?? 0,
 		easier: c.easier,

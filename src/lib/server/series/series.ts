@@ -3,13 +3,12 @@ import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import {
 	type Due,
 	dueIn,
-	sectionsHash,
 	type PlannedSeries,
 	type Series,
 	type SeriesDocument,
 	withTimesOfPlans
 } from '../../core/series';
-import { PLAN_LIMITS, slugsOf } from '../../core/plan';
+import { isAsMarked, PLAN_LIMITS, slugsOf } from '../../core/plan';
 import type { Db } from '../db/open';
 import { newRowId } from '../db/ids';
 import { classGroup, plan, series } from '../db/schema';
@@ -326,7 +325,7 @@ async function writePlans(
 	for (const [id, document] of Object.entries(before.planned.plans)) {
 		if (Object.hasOwn(plans, id)) continue;
 		const version = before.planVersions[id] as number;
-		if (sectionsHash(document) === proposed.get(id)) held(await deleteFrom(tx, plan, one(id), version));
+		if (isAsMarked(document, proposed.get(id))) held(await deleteFrom(tx, plan, one(id), version));
 		else held(await moveFrom(tx, plan, one(id), version, { seriesId: null, plannedOn: null }));
 	}
 	return keptApart;

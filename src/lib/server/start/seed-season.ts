@@ -62,5 +62,5 @@ export async function seedSeason(
 /** A class brought to its length again at the pace of its teacher; as it is where that does not go. */
 export function atPace(plan: ClassPlan, pace: PaceModel): ClassPlan {
 	const fitted = fit(plan, findMovement, pace);
-	return fitted.ok ? applyEdit(plan, { do: 'setDoses', doses: fitted.doses }) : plan;
+	return fitted.ok ? applyEdit(plan, { do: 'setDoses', doses: fitted.doses, toLength: true }) : plan;
 }

@@ -20,8 +20,9 @@
 		onmove: (on: string, startsAt: string) => void;
 		oncanceldate: (why: string) => void;
 		onrenew: () => void;
+		onfit: () => void;
 	}
-	let { card, read, movements, busy, onlog, onmove, oncanceldate, onrenew }: Props = $props();
+	let { card, read, movements, busy, onlog, onmove, oncanceldate, onrenew, onfit }: Props = $props();
 
 	const run = $derived(read.run);
 	let on = $derived(card.on);
@@ -44,6 +45,7 @@
 			{[card.figures, card.toFix ? `${card.toFix} to fix` : ''].filter(Boolean).join(' · ')}
 		</p>
 	{/if}
+	{#if card.line}<p>{card.line.now} {card.line.next}</p>{/if}
 	{#if card.rungs.length}
 		<h3>Rungs</h3>
 		<ul>
@@ -64,6 +66,12 @@
 		</Button>
 	{:else if card.state === 'edited'}
 		<p class="quiet">Changed by hand: it stays as it is when the series is proposed again.</p>
+	{/if}
+
+	{#if card.offLength}
+		<Button size="small" kind="tertiary" disabled={busy} on:click={onfit}>
+			Bring it to its length ({card.offLength})
+		</Button>
 	{/if}
 
 	{#if card.planned}

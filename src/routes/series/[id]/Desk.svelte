@@ -249,7 +249,8 @@
 							onrenew: () => {
 								seed += 1;
 								void desk.propose({ classId: desk.selected! }, seed);
-							}
+							},
+							onfit: () => desk.bringToLength()
 						}}
 					/>
 				{/key}

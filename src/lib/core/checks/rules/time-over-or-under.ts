@@ -30,7 +30,7 @@ export const timeOverOrUnder: Check = {
 		if (!result.ok) return null;
 		return {
 			label: `Fit to ${formatDuration(plan.lengthSeconds)}`,
-			edits: [{ do: 'setDoses', doses: result.doses }]
+			edits: [{ do: 'setDoses', doses: result.doses, toLength: true }]
 		};
 	}
 };

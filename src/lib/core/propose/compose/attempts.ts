@@ -97,7 +97,7 @@ function inTheirParts(before: ClassPlan, after: ClassPlan): boolean {
 /** Points for each finding that a class waits for: more than any other part of it. */
 const GRAVE = 20;
 /** Points for each whole point of effort (of ten) outside what is asked for. */
-const EFFORT = 40;
+const EFFORT = 120;
 const scaled = ({ least, most }: NonNullable<Wishes['effort']>, by: number) => ({
 	least: by * least,
 	most: by * most
@@ -114,13 +114,14 @@ export const grave = ({ findings }: Analysis) => findings.filter(needsAttention)
 /** How many wishes a class does not meet. */
 function unmet(plan: ClassPlan, wishes: Wishes, { find, known }: ProposeContext): number {
 	const items = itemsOf(plan);
-	const { must = [], never = [], without = [], mostNew = Infinity } = wishes;
+	const { must = [], never = [], without = [], mostNew = Infinity, mostMovements = Infinity } = wishes;
 	const missing = mustOf(wishes).filter((slug) => !items.some(({ movement }) => movement === slug));
 	const unwanted = items.filter(
 		({ movement }) => never.includes(movement) || without.includes(find(movement)!.position)
 	);
-	const fresh = known
-		? slugsOf(plan).filter((slug) => !known.slugs.includes(slug) && !must.includes(slug))
-		: [];
-	return missing.length + unwanted.length + Math.max(0, fresh.length - mostNew);
+	const slugs = slugsOf(plan);
+	const fresh = known ? slugs.filter((slug) => !known.slugs.includes(slug) && !must.includes(slug)) : [];
+	const done = new Set(items.filter(({ mode }) => mode !== 'rest').map(({ movement }) => movement));
+	const over = Math.max(0, fresh.length - mostNew) + Math.max(0, done.size - mostMovements);
+	return missing.length + unwanted.length + over;
 }

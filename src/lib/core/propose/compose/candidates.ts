@@ -1,15 +1,15 @@
 import type { Group, Tier } from '../../group';
-import { FORM_IDS, formOf, SITS_OUT, type Form, type Mode, type Movement } from '../../movement';
+import { formFacts, FORM_IDS, formOf, SITS_OUT, type Form, type Mode, type Movement } from '../../movement';
 import type { WorkBounds } from '../../fit';
 import type { SectionKind } from '../../plan';
 import { isPassiveStretch } from '../../rules';
 import { suits, type Suits } from '../../substitution';
-import { Kinds, traitsOf, type Traits } from '../model';
+import { demandOf, Kinds, traitsOf, type Traits } from '../model';
 import { nearest } from '../pool/nearest';
 import type { BlockLoad, BlockOption } from '../pool/options';
 import { isFiller } from '../pool/role-dose';
 import { stationOf, type Station } from '../pool/stations';
-import type { ProposeContext, Wishes } from '../pool/types';
+import { mustOf, type ProposeContext, type Wishes } from '../pool/types';
 
 /** Something that may be put into a class, or stands there already, with what the search asks of it. */
 export interface Candidate {
@@ -28,16 +28,20 @@ export interface Candidate {
 	sets: number;
 	/** The part of the group that does something else beside the class, for a caution. */
 	besideShare: number;
-	/** Whether it may be the peak: hardly anybody would sit it out. */
+	/** Whether it may be the peak: hardly anybody would sit it out, and the wishes allow it. */
 	mayPeak: boolean;
 	/** An easier form than these people are here for: it wakes and lets go, and builds nothing up. */
 	belowThem: boolean;
+	/** Whether all of the weight is on one leg. */
+	onOneLeg: boolean;
 	/** How hard its work is, and what each second of it holds long. */
 	load: Pick<BlockLoad, 'effort' | 'lengthens'>;
 }
 
 /** The largest part of a group that does another movement at the peak, or at an item longer than this. Common practice, no source. */
 const SITS_OUT_AT_MOST = { share: 1 / 8, longSeconds: 120 };
+/** From this share of its two legs on a movement gives a direction. */
+export const GIVES_FROM = 0.25;
 /** With fewer movements for the peak than this there is nothing to choose from. */
 const FEWEST_PEAKS = 6;
 
@@ -64,8 +68,8 @@ export function candidatesOf(
 		if (!isAsked(movement.slug) && isTooFar(form, group)) return [];
 		if (group.moment === 'lunch hour' && movement.position === 'prone' && !isAsked(movement.slug)) return [];
 		const workSeconds = option.workSeconds[option.usual]!;
-		const mayPeak = isAsked(movement.slug) || sitsOutShare(movement, form, group) <= SITS_OUT_AT_MOST.share;
-		if (!mayPeak && workSeconds > SITS_OUT_AT_MOST.longSeconds) return [];
+		const forMost = isAsked(movement.slug) || sitsOutShare(movement, form, group) <= SITS_OUT_AT_MOST.share;
+		if (!forMost && workSeconds > SITS_OUT_AT_MOST.longSeconds) return [];
 		return [
 			{
 				option,
@@ -77,8 +81,9 @@ export function candidatesOf(
 				seconds: workSeconds + option.load.aroundSeconds,
 				sets: movement.sets?.usual ?? 1,
 				besideShare: besideShare(movement, form, group),
-				mayPeak,
+				mayPeak: forMost && isWantedAsPeak(movement, form, item.mode, wishes),
 				belowThem: isBelow(movement, form, item.mode, group),
+				onOneLeg: formFacts.isOnOneLeg(formFacts.givenForm(movement, form, item.mode)),
 				load: option.load
 			}
 		];
@@ -87,10 +92,21 @@ export function candidatesOf(
 		candidates.filter((c) => c.mayPeak && c.sections.has('peak')).map((c) => c.traits.movement.slug)
 	);
 	return {
-		candidates: peaks.size >= FEWEST_PEAKS ? candidates : candidates.map((c) => ({ ...c, mayPeak: true })),
+		candidates:
+			peaks.size >= FEWEST_PEAKS
+				? candidates
+				: candidates.map((c) => ({
+						...c,
+						mayPeak: isWantedAsPeak(c.traits.movement, c.traits.form, c.traits.mode, wishes)
+					})),
 		kinds
 	};
 }
+
+/** Whether the wishes let a movement be the peak. */
+const isWantedAsPeak = (movement: Movement, form: Form, mode: Mode, wishes: Wishes): boolean =>
+	mustOf(wishes).includes(movement.slug) ||
+	(!wishes.notPeak?.includes(movement.slug) && demandOf(form, mode) < (wishes.peakBelow ?? Infinity));
 
 /** From this share of tight people on a group meets no form beyond the full one. */
 const WEAK_FROM_SHARE = 0.5;

@@ -1,6 +1,7 @@
-import { FORM_IDS, formOf } from '../../movement';
+import { DIRECTIONS, type Direction } from '../../anatomy';
+import { formOf } from '../../movement';
 import { paceOf } from '../../pace';
-import { itemsIn, itemsOf, setsOf, slugsOf, type ClassPlan } from '../../plan';
+import { itemsIn, itemsOf, slugsOf, type ClassPlan } from '../../plan';
 import { styleOf } from '../../style';
 import { optionsFor } from '../pool/options';
 import { seededRandom, type Random } from '../pool/random';
@@ -9,7 +10,7 @@ import { Attempts, grave, isOffRange, type Composed } from './attempts';
 import { mustOf, USUAL_WEIGHTS, type ProposeContext, type Wishes } from '../pool/types';
 import type { Task } from './task';
 import { keepOf } from './kept';
-import { candidatesOf, isGentle } from './candidates';
+import { candidatesOf, GIVES_FROM, isGentle } from './candidates';
 import { canBuild, LineBook } from './line-book';
 import { buildPools, type CandidatePools } from './pools';
 import { closingSecondsOf, storyOf, type Story } from './story';
@@ -32,6 +33,8 @@ const NEARLY_ALL = 0.9;
 /** From this wished share of an earlier class on a class goes the way of that class. */
 const ALIKE = 0.4;
 const isAlike = ({ like }: Wishes): boolean => (like?.share ?? 0) >= ALIKE;
+/** From this length on a class is at more than one station. Common practice, no source. */
+const SEVERAL_STATIONS_FROM_SECONDS = 2100;
 /** At most this part of what stands in a class already may lie off its way. */
 const MOST_OFF = 0.25;
 /** A way may bring back this many movements fewer than the best. */
@@ -125,10 +128,22 @@ class Composer {
 			(way) => !toward?.size || toward.has(peakStation(way))
 		);
 		if (!ways.length) return [ANY_WAY];
+		return this.alongWays(this.variedWays(ways));
+	}
+
+	/** Without those that stay at one station, for a class that is too long for that. */
+	private variedWays(ways: readonly Way[]): readonly Way[] {
+		const varied = ways.filter((way) => new Set(WAY_PARTS.flatMap((part) => way[part])).size > 1);
+		return this.base.lengthSeconds >= SEVERAL_STATIONS_FROM_SECONDS && varied.length ? varied : ways;
+	}
+
+	/** The ways that suit what stands in the class, what is wanted more and the class before. */
+	private alongWays(ways: readonly Way[]): readonly Way[] {
+		const { wishes } = this;
 		if (itemsOf(this.base).length > 0) return this.waysRound(ways);
-		if (!wishes.like) return ways;
-		if (wishes.like.share >= NEARLY_ALL) return [ANY_WAY];
-		return isAlike(wishes) ? this.nearestWays(ways, wishes.like.movements) : ways;
+		if (wishes.like && wishes.like.share >= NEARLY_ALL) return [ANY_WAY];
+		const giving = this.waysGiving(ways, wishes.more ?? []);
+		return isAlike(wishes) ? this.nearestWays(giving, wishes.like!.movements) : giving;
 	}
 
 	/** The ways that lead past what stands in the class already; any where too much of it lies off each. */
@@ -144,6 +159,24 @@ class Composer {
 		);
 		const fewest = Math.min(...off);
 		return fewest > MOST_OFF * there.length ? [ANY_WAY] : ways.filter((_, i) => off[i] === fewest);
+	}
+
+	/** The ways on which most of some directions can be given in the build. */
+	private waysGiving(ways: readonly Way[], directions: readonly Direction[]): readonly Way[] {
+		if (directions.length === 0) return ways;
+		const stationsWith = directions.map((direction) => {
+			const at = DIRECTIONS.indexOf(direction);
+			const giving = this.book.candidates.filter(
+				({ traits, sections }) => sections.has('build') && traits.directions[at]! >= GIVES_FROM
+			);
+			return new Set(giving.map(({ station }) => station));
+		});
+		const given = ways.map(
+			(way) =>
+				stationsWith.filter((stations) => stationsOf(way, 'build', 0, 1).some((s) => stations.has(s))).length
+		);
+		const most = Math.max(...given);
+		return ways.filter((_, i) => given[i] === most);
 	}
 
 	/** The ways on which most of some movements can come again. */
@@ -232,7 +265,6 @@ class Composer {
 				base.lengthSeconds - keep.fixedSeconds - wordSeconds(base, keep, story.themes.length, words),
 			wishes: { ...wishes, weights: { ...USUAL_WEIGHTS, ...wishes.weights } },
 			known,
-			before: highestOf(wishes.before),
 			avoids: Array.from({ length: kinds.count }, () => random()),
 			others
 		};
@@ -244,17 +276,4 @@ function hashOf(name: string): number {
 	let hash = 0;
 	for (let i = 0; i < name.length; i++) hash = (Math.imul(hash, 31) + name.charCodeAt(i)) | 0;
 	return hash;
-}
-
-/** How far a class went with each movement: the rank of its hardest form, and the most sets. */
-function highestOf(plan: ClassPlan | undefined): Task['before'] {
-	const highest = new Map<string, { form: number; sets: number }>();
-	for (const { movement, form, dose } of plan ? itemsOf(plan) : []) {
-		const known = highest.get(movement);
-		highest.set(movement, {
-			form: Math.max(known?.form ?? 0, FORM_IDS.indexOf(form)),
-			sets: Math.max(known?.sets ?? 1, setsOf(dose))
-		});
-	}
-	return highest;
 }

@@ -96,6 +96,7 @@ function unitOf(block: Block, base: ClassPlan, context: ProposeContext, kinds: K
 			besideShare: 0,
 			mayPeak: true,
 			belowThem: false,
+			onOneLeg: false,
 			load
 		};
 		return { candidate, sets: setsOf(item.dose) };

@@ -1,4 +1,6 @@
+import { DIRECTIONS } from '../../anatomy';
 import type { Random } from '../pool/random';
+import { GIVES_FROM } from './candidates';
 import type { DraftItem, Unit } from './draft';
 import { asUnit, linesAt, partOf, pick, usualSets, unitOf, unitsAt, withUnits, type Place } from './places';
 import type { CandidatePools } from './pools';
@@ -65,7 +67,7 @@ function replaceOrInsert(spot: Spot): Scheme | null {
 	return line ? having(spot, units.with(at, unitOf(line, place.kind, random))) : null;
 }
 
-/** Adds a line of the theme, or something that is asked for. */
+/** Adds a line of the theme, something that is asked for, or something that gives a direction that is wanted. */
 function insert(spot: Spot): Scheme | null {
 	const { place, scheme, task, pools, random } = spot;
 	const { like } = task.wishes;
@@ -75,6 +77,15 @@ function insert(spot: Spot): Scheme | null {
 		const slug = pick(asked, random);
 		const candidate = pick(
 			pools.any[place.kind].filter(({ traits }) => traits.movement.slug === slug),
+			random
+		);
+		if (candidate) return put(spot, asUnit(candidate, place, scheme));
+	}
+	const { more = [] } = task.wishes;
+	if (more.length > 0 && random() < 0.25) {
+		const wanted = DIRECTIONS.indexOf(pick(more, random)!);
+		const candidate = pick(
+			pools.any[place.kind].filter(({ traits }) => traits.directions[wanted]! >= GIVES_FROM),
 			random
 		);
 		if (candidate) return put(spot, asUnit(candidate, place, scheme));

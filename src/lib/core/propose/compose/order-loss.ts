@@ -6,6 +6,14 @@ import { hardestOfPeak, type Draft, type DraftStep } from './draft';
 import { endsUpright } from '../pool/roles';
 import { WISH_POINTS, BUILD, isStrongItem, draftItems, PEAK, RELEASE, WARM, type Task } from './task';
 
+/** How many different strong things some blocks hold. */
+const differentStrong = (units: Draft[number]): number =>
+	new Set(
+		draftItems(units)
+			.filter(isStrongItem)
+			.map(({ candidate }) => candidate.traits.kind)
+	).size;
+
 /** Number of items that lead up to a peak, and the share of the class within which the last one comes. Common practice, no source. */
 const LEADING = 2;
 const LATELY = 0.25;
@@ -42,8 +50,7 @@ export function orderLoss(draft: Draft, steps: readonly DraftStep[], task: Task)
 		(WISH_POINTS.cold * secondsCold(steps, task.group)) / 60 +
 		WISH_POINTS.upAndDown * upAndDown(steps) +
 		WISH_POINTS.peakMoves * peakMoves(steps) +
-		WISH_POINTS.peakItems *
-			Math.max(0, 2 - draft[PEAK]!.flatMap(({ parts }) => parts).filter(isStrongItem).length) +
+		WISH_POINTS.peakItems * Math.max(0, 2 - differentStrong(draft[PEAK]!)) +
 		WISH_POINTS.peak * loosePeak(draft) +
 		WISH_POINTS.shortPeak * shortPeak(draft) +
 		WISH_POINTS.wakes * Math.max(0, wakersWanted(task.classSeconds) - draftItems(draft[WARM]!).length) +
@@ -168,7 +175,10 @@ function sameSpots(draft: Draft): number {
 	return count;
 }
 
-/** Visits beyond two of what is easy, and beyond three of anything but what lets go between. */
+/** The visits as which the same thing again in the release counts. */
+const RELEASED_AGAIN = 2;
+
+/** Visits beyond two of what is easy, and beyond three of what is hard or lets go between. */
 function fillers(steps: readonly ScoredItem[]): number {
 	const visits = new Map<number, { count: number; most: number }>();
 	const released = new Map<number, number>();
@@ -177,11 +187,11 @@ function fillers(steps: readonly ScoredItem[]): number {
 		const known = visits.get(traits.kind) ?? { count: 0, most: 0 };
 		visits.set(traits.kind, {
 			count: known.count + 1,
-			most: Math.max(known.most, traits.reset ? 4 : traits.demand < 3 ? 2 : 3)
+			most: Math.max(known.most, traits.reset || traits.demand >= 3 ? 3 : 2)
 		});
 	}
 	let over = 0;
-	for (const count of released.values()) over += count - 1;
+	for (const count of released.values()) over += RELEASED_AGAIN * (count - 1);
 	for (const { count, most } of visits.values()) over += Math.max(0, count - most);
 	return over;
 }

@@ -63,6 +63,9 @@ export interface PoolRequest {
 const WITHOUT_SOME_FROM = 6;
 /** The fewest known lines that an episode needs where few new movements are wanted. */
 const LEAST_KNOWN = 5;
+/** The part of the chains and flows of a theme that a class keeps, and the fewest of them. */
+const LINKS_KEPT = 0.42;
+const FEWEST_LINKS = 2;
 /** The part of the rest that it keeps. */
 const KEPT = 0.45;
 
@@ -151,6 +154,7 @@ class PoolBuilder {
 	/** Whether a candidate, with the dose of its role, is not far too long; what is asked for may be. */
 	private fits(one: Candidate, kind: SectionKind, linked: boolean): boolean {
 		const { classSeconds } = this.request;
+		if (kind === 'peak' && !one.mayPeak) return false;
 		return this.isAsked(one) || isShortEnough(one, workBounds(one.traits, kind, classSeconds, linked));
 	}
 
@@ -206,9 +210,19 @@ class PoolBuilder {
 		const flowing = request.flows && !lines.some(({ flow }) => flow) ? from(book.flows()) : [];
 		const named = new Set(lines.map(nameOf));
 		return [
-			...this.some([...lines, ...flowing]),
+			...this.some(this.withoutSomeLinks([...lines, ...flowing], FEWEST_LINKS)),
 			...from(book.turns()).filter((line) => !named.has(nameOf(line)))
 		];
+	}
+
+	/** Leaves out some chains and flows by lot, so that groups do not share them; the fewest always stay. */
+	private withoutSomeLinks(list: readonly ThemeLine[], fewest: number): readonly ThemeLine[] {
+		const isLinked = ({ parts }: ThemeLine) => parts.length > 1;
+		const { flows, known } = this.request;
+		const stays = ({ parts, flow }: ThemeLine) =>
+			(flow && flows) || (known !== null && parts.flat().every(this.isMet));
+		const kept = list.filter((line) => !isLinked(line) || stays(line) || this.request.random() < LINKS_KEPT);
+		return kept.length > 0 && kept.filter(isLinked).length >= fewest ? kept : list;
 	}
 
 	/** The peak of the first theme that has one where the way comes to it. */
@@ -216,7 +230,8 @@ class PoolBuilder {
 		const ofThemes = this.request.themes
 			.slice(0, this.episodes)
 			.map((theme, t) => this.here('peak', this.book.lines(theme, 'peak'), t));
-		return strongest(ofThemes.find((lines) => lines.length > 0) ?? this.each('peak'), this.request.gentle);
+		const lines = ofThemes.find((own) => own.length > 0) ?? this.each('peak');
+		return this.withoutSomeLinks(strongest(lines, this.request.gentle), 0);
 	}
 
 	/** Lines of the release for the tissues that are to be held long, each with the dose that does it. */

@@ -24,8 +24,6 @@ export interface Task {
 	wishes: Wishes & { weights: Weights };
 	/** Movements that the group has met; null where that is unknown. */
 	known: ReadonlySet<string> | null;
-	/** How far the last ordinary class went with each movement. */
-	before: ReadonlyMap<string, { form: number; sets: number }>;
 	keep: Keep;
 	targets: Targets;
 	/** By the number of a movement: how much this class avoids it, 0 to 1, drawn by lot. */
@@ -63,7 +61,7 @@ export const WISH_POINTS = {
 	/** For each percent of the direction time by which one is below its band: a class is no ring, weeks are. */
 	band: 0.02,
 	/** The same for one that the group has had too little of. */
-	wantedBand: 1,
+	wantedBand: 2,
 	/** For a first thing that changes sides or wants kit, before people have arrived. */
 	arriving: 0.7,
 	/** For each of two likenesses of the hardest of the peak that do not lead up to it. */
@@ -76,6 +74,8 @@ export const WISH_POINTS = {
 	effort: 45,
 	/** For each movement that comes again in an easier form. */
 	goesDown: 2,
+	/** For each movement that is a peak again and goes no further, once it has been one twice at that height. */
+	still: 3,
 	/** For each minute by which one thing alone goes on for longer than {@link LONGEST_SECONDS}. */
 	tooLong: 0.8,
 	/** For a part that holds nothing though it should. */
@@ -98,6 +98,8 @@ export const WISH_POINTS = {
 	linked: 3,
 	/** For each single-leg standing item beyond the first that runs in no chain. */
 	alone: 0.6,
+	/** For each item on one leg beyond what people bear who are unsteady. */
+	oneLeg: 1,
 	/** For a class without a flow that is to have one. */
 	flow: 2,
 	/** For a build and a peak of which nothing serves a purpose of the group, as a share. */
@@ -144,7 +146,7 @@ export const WISH_POINTS = {
 	/** For the same movement again in one part, or in one theme of the build: a return wants something between. */
 	sameSpot: 1.5,
 	/** For each visit of a movement beyond two that goes no further. */
-	filler: 0.6,
+	filler: 1.2,
 	/** For each chain of a teacher who holds long and runs none, and each missing where a style runs them. */
 	style: 0.5
 } as const;

@@ -43,6 +43,7 @@ export function wayLoss(draft: Draft, steps: readonly DraftStep[], task: Task): 
 		WISH_POINTS.oneThing * overLong(draft, task.classSeconds) +
 		WISH_POINTS.afterSport * heldTooShort(draft, task.group) +
 		WISH_POINTS.avoided * avoided(steps, task) +
+		WISH_POINTS.oneLeg * onOneLegTooOften(draft, task) +
 		WISH_POINTS.foreign * foreignShare(steps, task)
 	);
 }
@@ -85,6 +86,19 @@ function thinStations(draft: Draft): number {
 		}
 	leave();
 	return thin;
+}
+
+/** One item on one leg in this time is enough for people who are unsteady. Common practice, no source. */
+const ONE_LEG_EVERY_SECONDS = 900;
+
+/** How many items on one leg there are beyond what these people bear; 0 where nobody is unsteady. */
+function onOneLegTooOften(draft: Draft, { group, classSeconds }: Task): number {
+	const isUnsteady = group.cautions.some(
+		({ caution }) => caution === 'poor balance' || caution === 'fragile bones'
+	);
+	if (!isUnsteady) return 0;
+	const count = draft.flatMap(draftItems).filter(({ candidate }) => candidate.onOneLeg).length;
+	return Math.max(0, count - Math.max(2, classSeconds / ONE_LEG_EVERY_SECONDS));
 }
 
 /** The part of the items at which somebody does something else. */
@@ -227,7 +241,8 @@ export const workedBySport = ({ moment, preset }: Group): readonly Tissue[] =>
 
 /** How many of the tissues that a sport has worked are not held in the release, after it. */
 function heldTooShort(draft: Draft, group: Group): number {
-	const items = draftItems(draft[RELEASE]!);
+	// a shape that flows is not held
+	const items = draftItems(draft[RELEASE]!.filter(({ rounds }) => !rounds));
 	return workedBySport(group).filter((tissue) => {
 		const held = items.reduce(
 			(sum, { candidate }) => sum + (candidate.load.lengthens.get(tissue) ?? 0) * candidate.workSeconds,

@@ -1,7 +1,8 @@
 import type { Tissue } from '../../anatomy';
 import { FORM_IDS } from '../../movement';
 import type { Draft, draftFeatures } from './draft';
-import { WISH_POINTS, draftItems, PEAK, type Task } from './task';
+import { reachedKey, type Wishes } from '../pool/types';
+import { BUILD, WISH_POINTS, draftItems, PEAK, RELEASE, type Task } from './task';
 
 /** Returns the loss, in points, for unmet wishes and for likeness to other proposals. */
 export function wishLoss(
@@ -9,7 +10,7 @@ export function wishLoss(
 	{ steps, effort }: ReturnType<typeof draftFeatures>,
 	task: Task
 ): number {
-	const { wishes, known, before, others } = task;
+	const { wishes, known, others } = task;
 	const { must = [], toward, like, lengthen = [] } = wishes;
 	const slugs = new Set(steps.map(({ traits }) => traits.movement.slug));
 	let unmet = must.filter((slug) => !slugs.has(slug)).length;
@@ -31,6 +32,10 @@ export function wishLoss(
 				0,
 				[...slugs].filter((slug) => !known.has(slug) && !must.includes(slug)).length - wishes.mostNew
 			);
+	if (wishes.mostMovements !== undefined) {
+		const done = new Set(steps.filter(({ traits }) => !traits.rest).map(({ traits }) => traits.kind));
+		unmet += 2 * Math.max(0, done.size - wishes.mostMovements);
+	}
 	for (const tissue of lengthen) unmet += 1 - Math.min(1, heldLong(draft, tissue) / HELD_SECONDS);
 	let loss = WISH_POINTS.wish * unmet;
 	if (like) {
@@ -39,7 +44,7 @@ export function wishLoss(
 	}
 	const { least = 0, most = Infinity } = wishes.effort ?? {};
 	loss += WISH_POINTS.effort * Math.max(0, least - effort, effort - most);
-	return loss + WISH_POINTS.goesDown * goneDown(draft, before);
+	return wishes.reached ? loss + notFurther(draft, wishes.reached) : loss;
 }
 
 /** The fewest items that serve the purpose of a class. */
@@ -52,29 +57,36 @@ const LIKE_SLACK = 0.05;
 /** Seconds in which a tissue is held long on one leg. */
 function heldLong(draft: Draft, tissue: Tissue): number {
 	let seconds = 0;
-	for (const { candidate } of draft.flatMap(draftItems))
+	// a shape that flows is not held
+	for (const { candidate } of draft.flatMap((units) => draftItems(units.filter(({ rounds }) => !rounds))))
 		seconds += (candidate.load.lengthens.get(tissue) ?? 0) * candidate.workSeconds;
 	return seconds;
 }
 
-/** Movements of the class before that come again and are given in an easier form, or in fewer sets. */
-function goneDown(draft: Draft, before: Task['before']): number {
-	if (before.size === 0) return 0;
-	const now = new Map<string, { form: number; sets: number }>();
-	for (const { candidate, sets } of draft.flatMap(draftItems)) {
-		const { movement, form } = candidate.traits;
-		if (!before.has(movement.slug) || candidate.traits.reset) continue;
-		const known = now.get(movement.slug);
-		now.set(movement.slug, {
-			form: Math.max(known?.form ?? 0, FORM_IDS.indexOf(form.id)),
-			sets: Math.max(known?.sets ?? 1, sets)
-		});
+/** From this many visits at one height on, a movement is to go further where it is a peak again. */
+const STILL_FROM = 2;
+
+/** The loss for movements that come again in an easier form or in fewer sets, and for peaks that stay where they were. */
+function notFurther(draft: Draft, reached: NonNullable<Wishes['reached']>): number {
+	const now = new Map<string, { form: number; sets: number; inPeak: boolean }>();
+	for (const index of [BUILD, PEAK, RELEASE])
+		for (const { candidate, sets } of draftItems(draft[index]!)) {
+			const { movement, form, mode, reset, rest } = candidate.traits;
+			const key = reachedKey(movement.slug, mode);
+			if (!reached.has(key) || reset || rest) continue;
+			const known = now.get(key);
+			now.set(key, {
+				form: Math.max(known?.form ?? 0, FORM_IDS.indexOf(form.id)),
+				sets: Math.max(known?.sets ?? 1, sets),
+				inPeak: known?.inPeak || index === PEAK
+			});
+		}
+	let loss = 0;
+	for (const [key, { form, sets, inPeak }] of now) {
+		const last = reached.get(key)!;
+		if (form < last.form || (form === last.form && sets < last.sets)) loss += WISH_POINTS.goesDown;
+		if (inPeak && form <= last.form && sets <= last.sets)
+			loss += WISH_POINTS.still * Math.min(1, last.still / STILL_FROM);
 	}
-	let down = 0;
-	for (const [slug, { form, sets }] of now) {
-		const last = before.get(slug)!;
-		if (form < last.form) down += 1;
-		else if (form === last.form && sets < last.sets) down += 0.5;
-	}
-	return down;
+	return loss;
 }

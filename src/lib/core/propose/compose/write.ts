@@ -1,19 +1,11 @@
 import { WHOLE_CLASS_FROM_SECONDS } from '../../rules';
 import type { Leg } from '../../anatomy';
-import { setRestOf } from '../../movement';
-import {
-	itemsOf,
-	nextId,
-	SECTION_KINDS,
-	type Block,
-	type ClassPlan,
-	type Item,
-	type SectionKind
-} from '../../plan';
+import { FORM_IDS, setRestOf } from '../../movement';
+import { nextId, SECTION_KINDS, type Block, type ClassPlan, type Item, type SectionKind } from '../../plan';
 import { nearest } from '../pool/nearest';
 import { withAmount } from '../pool/options';
 import type { Random } from '../pool/random';
-import type { Wishes } from '../pool/types';
+import { reachedKey, type Wishes } from '../pool/types';
 import { sentence } from '../../text';
 import type { Candidate } from './candidates';
 import { NOTICE_SECONDS, type Draft, type DraftItem, type Unit } from './draft';
@@ -77,18 +69,12 @@ export const toPlan = (draft: Draft, writing: Writing): ClassPlan => new Writer(
 
 class Writer {
 	private used = 0;
-	private readonly lastTime = new Map<string, number>();
 	private readonly isLong: boolean;
 	/** The theme that was taken up last. */
 	private about: number | null = null;
 
 	constructor(private readonly given: Writing) {
 		this.isLong = given.base.lengthSeconds >= WHOLE_CLASS_FROM_SECONDS;
-		const { before } = given.wishes;
-		for (const { movement, form, mode, dose } of before ? itemsOf(before) : []) {
-			const key = `${movement} ${form} ${mode}`;
-			this.lastTime.set(key, Math.max(this.lastTime.get(key) ?? 0, dose.amount));
-		}
 	}
 
 	write(draft: Draft): ClassPlan {
@@ -189,7 +175,8 @@ class Writer {
 	/** Its amount; what came last time in the same way is not given less of. */
 	private amountOf({ option, amount, traits }: Candidate): number {
 		const { amounts } = option!;
-		const last = this.lastTime.get(`${traits.movement.slug} ${traits.form.id} ${traits.mode}`) ?? 0;
-		return last > amount ? amounts[nearest(amounts, last)]! : amount;
+		const last = this.given.wishes.reached?.get(reachedKey(traits.movement.slug, traits.mode));
+		if (!last || last.form !== FORM_IDS.indexOf(traits.form.id)) return amount;
+		return last.amount > amount ? amounts[nearest(amounts, last.amount)]! : amount;
 	}
 }

@@ -6,6 +6,8 @@ import { applyEdit, blocksOf, itemsOf, type Block, type ClassPlan, type PlanEdit
 import { workBounds } from './role-dose';
 import type { ProposeContext } from './types';
 
+/** No more sets than this are given to fill the time. Common practice, no source. */
+const MOST_SETS = 3;
 /** Repairs that are tried on one class. */
 const REPAIRS = 8;
 
@@ -42,7 +44,7 @@ export function onTime(plan: ClassPlan, { find, pace }: ProposeContext, base?: C
 	for (const boundsOf of [inRole, undefined])
 		for (const held of [there, there.filter((id) => id !== closing)]) {
 			const pinned = held.map((itemId): PlanEdit => ({ do: 'setItem', itemId, change: { pinned: true } }));
-			const fitted = fit(pinned.reduce(applyEdit, plan), find, pace, plan.lengthSeconds, boundsOf);
+			const fitted = fit(pinned.reduce(applyEdit, plan), find, pace, plan.lengthSeconds, boundsOf, MOST_SETS);
 			if (fitted.ok) return applyEdit(plan, { do: 'setDoses', doses: fitted.doses });
 		}
 	return plan;

@@ -2,7 +2,7 @@ import type { Direction, Tissue } from '../../anatomy';
 import type { PlanContext } from '../../checks';
 import type { Analysis } from '../../analysis';
 import type { Group } from '../../group';
-import type { FormId, Position, Purpose } from '../../movement';
+import type { FormId, Mode, Position, Purpose } from '../../movement';
 import type { Worth } from '../model';
 import type { ClassPlan, SectionKind } from '../../plan';
 
@@ -23,6 +23,8 @@ export interface Wishes {
 	only?: readonly SectionKind[];
 	/** Most movements that the group has never met; left out, any number. */
 	mostNew?: number;
+	/** Most different movements, besides those that are rested in; left out, any number. */
+	mostMovements?: number;
 	/** An earlier class, and the share (0-1) of the movements that it shall have had already. */
 	like?: { movements: readonly string[]; share: number };
 	/** Between what the effort of the class (0-10, mean over it) shall lie. */
@@ -31,12 +33,30 @@ export interface Wishes {
 	more?: readonly Direction[];
 	/** Movements that are given in no harder form than this yet. */
 	upTo?: Readonly<Record<string, FormId>>;
-	/** The last ordinary class: what comes again from it goes no way back. */
-	before?: ClassPlan;
+	/** How far the group has gone with each movement in each mode, by {@link reachedKey}: what comes again goes no way back. */
+	reached?: ReadonlyMap<string, ReachedHeight>;
+	/** Movements that are no peak any more. */
+	notPeak?: readonly string[];
+	/** The demand below which the peak stays. */
+	peakBelow?: number;
 	/** Preview of the next class, said at the end. */
 	nextTime?: string;
 	/** Weights of the objective that differ from the usual ones. */
 	weights?: Partial<Weights>;
+}
+
+/** The key of a movement in a mode. */
+export const reachedKey = (movement: string, mode: Mode): string => `${movement} ${mode}`;
+
+/** How far a group has gone with a movement in a mode. */
+export interface ReachedHeight {
+	/** Rank of the form, from 0. */
+	form: number;
+	sets: number;
+	/** In the unit of the dose, in this form. */
+	amount: number;
+	/** How often in a row it has been a peak without going further. */
+	still: number;
 }
 
 /** Slugs that must be in a class, the one that it leads up to among them. */
