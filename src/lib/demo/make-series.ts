@@ -48,7 +48,7 @@ const DEMO_SERIES: Written[] = [
 		group: 'chalk',
 		file: 'dropped-knee-in-eight-weeks',
 		letters: 'chalk-class-',
-		seed: 16,
+		seed: 11,
 		settings: {
 			title: 'Dropped knee in eight weeks',
 			goal: 'Turn the knees in and down from a deep squat, and change sides in 90-90 without leaning on the hands',

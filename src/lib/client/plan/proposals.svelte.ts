@@ -26,11 +26,22 @@ export function proposeTask(
 	seed: number,
 	base: ClassPlan = plan
 ): ProposeTask {
-	const { group, known, pace, lastFirstSide, own, leftOut, lately } = context;
+	const { group, known, pace, lastFirstSide, own, leftOut, lately, lastMovements } = context;
 	// the directions that the last classes gave too little of come now
 	const more = lately.classes ? shortDirections([lately.orbit], group.targets) : [];
 	const kept = moved.map((movement) => movement.kept);
-	return { base, wishes: { more, ...wishes }, seed, group, known, pace, lastFirstSide, own, leftOut, kept };
+	return {
+		base,
+		wishes: { more, lastTime: lastMovements, ...wishes },
+		seed,
+		group,
+		known,
+		pace,
+		lastFirstSide,
+		own,
+		leftOut,
+		kept
+	};
 }
 
 /** Classes proposed for this one, and what stands in their way. */

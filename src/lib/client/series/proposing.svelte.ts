@@ -1,9 +1,40 @@
 import { proxy } from 'comlink';
-import { renewable, waiting, withProposed } from '$lib/core/series';
+import {
+	renewable,
+	waiting,
+	withProposed,
+	type Changed,
+	type PlannedSeries,
+	type SeriesAnalysis,
+	type SeriesDocument
+} from '$lib/core/series';
+import type { Group } from '$lib/core/group';
+import type { Movement } from '$lib/core/movement';
 import type { ClassPlan } from '$lib/core/plan';
+import type { TeacherStyle } from '$lib/core/style';
 import { counted } from '$lib/core/text';
 import { inWorker } from '../worker/worker';
-import type { SeriesDesk } from './series-desk.svelte';
+
+/** Context of a series besides the series itself. */
+export interface SeriesDeskContext {
+	group: Group;
+	own: Movement[];
+	leftOut: string[];
+	kept: Movement[];
+	knownBefore: readonly string[];
+	style: TeacherStyle;
+}
+
+/** What proposing needs of the page that it proposes for. */
+interface Proposing {
+	proposing: { done: number; of: number; stop: () => void } | null;
+	readonly planned: PlannedSeries;
+	readonly analysis: SeriesAnalysis;
+	readonly context: SeriesDeskContext;
+	set(document: SeriesDocument, said: string): void;
+	show(title: string, changes: [label: string, Changed][]): void;
+	say(message: string): void;
+}
 
 /** Which classes of a series are proposed: the open ones, all that may be, or one. */
 export type Proposed = 'waiting' | 'all' | { classId: string };
@@ -12,7 +43,7 @@ export type Proposed = 'waiting' | 'all' | { classId: string };
  * Proposes the open classes, or all that were neither taught nor changed by hand, or one. What fills gaps is put
  * in at once; what takes the place of earlier proposals is shown before it is taken.
  */
-export async function proposeInto(desk: SeriesDesk, which: Proposed, seed: number): Promise<void> {
+export async function proposeInto(desk: Proposing, which: Proposed, seed: number): Promise<void> {
 	if (desk.proposing) return;
 	const only =
 		which === 'waiting'
@@ -50,7 +81,7 @@ export async function proposeInto(desk: SeriesDesk, which: Proposed, seed: numbe
 	// the series may have been edited meanwhile: what was proposed goes into it as it is now
 	const here = Object.fromEntries(
 		Object.entries(found).filter(
-			([id]) => desk.series.classes.some((c) => c.id === id) && !desk.planned.runs[id]
+			([id]) => desk.planned.series.classes.some((c) => c.id === id) && !desk.planned.runs[id]
 		)
 	);
 	const after = withProposed(desk.planned, here);

@@ -42,17 +42,7 @@ import { styleOf, type TeacherStyle } from '$lib/core/style';
 import { writeDown } from '../saving/write-down';
 import { DocumentSession, type Saving } from '../saving/document-session.svelte';
 import { newId } from '../page/ids';
-import { proposeInto, type Proposed } from './proposing.svelte';
-
-/** Context of a series besides the series itself. */
-export interface SeriesDeskContext {
-	group: Group;
-	own: Movement[];
-	leftOut: string[];
-	kept: Movement[];
-	knownBefore: readonly string[];
-	style: TeacherStyle;
-}
+import { proposeInto, type Proposed, type SeriesDeskContext } from './proposing.svelte';
 
 /** A change that is shown before it is taken. */
 export interface PendingChange {

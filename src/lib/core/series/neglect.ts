@@ -8,9 +8,16 @@ export const NEGLECT_WEEKS = 3;
 const short = (week: WeekAnalysis, d: Direction) => week.balance.directions[d].standing === 'short';
 
 /** Directions that each of the last three planned weeks gave too little of. */
-export function neglected(weeks: readonly WeekAnalysis[]): Direction[] {
-	const planned = weeks.filter((week) => week.orbit.rangeTotalSeconds > 0).slice(-NEGLECT_WEEKS);
-	if (planned.length < NEGLECT_WEEKS) return [];
+export const neglected = (weeks: readonly WeekAnalysis[]): Direction[] => shortInEach(weeks, NEGLECT_WEEKS);
+
+/** Directions that are neglected if one more week gives too little of them. */
+export const nearlyNeglected = (weeks: readonly WeekAnalysis[]): Direction[] =>
+	shortInEach(weeks, NEGLECT_WEEKS - 1);
+
+/** Directions that each of the last planned weeks gave too little of; none where fewer weeks are planned. */
+function shortInEach(weeks: readonly WeekAnalysis[], count: number): Direction[] {
+	const planned = weeks.filter((week) => week.orbit.rangeTotalSeconds > 0).slice(-count);
+	if (planned.length < count) return [];
 	return DIRECTIONS.filter((d) => planned.every((week) => short(week, d)));
 }
 

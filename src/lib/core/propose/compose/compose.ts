@@ -211,8 +211,8 @@ class Composer {
 				...(wishes.purpose ? { purpose: wishes.purpose } : {}),
 				about: new Set([
 					...this.asked,
-					// nearly the same class again is about the same
-					...(wishes.like && wishes.like.share >= NEARLY_ALL ? wishes.like.movements : [])
+					// much of a class again is about the same
+					...(isAlike(wishes) ? wishes.like!.movements : [])
 				])
 			},
 			random
@@ -227,6 +227,7 @@ class Composer {
 			known: wishes.mostNew === undefined ? null : this.known,
 			gentle: isGentle(group),
 			lengthens: [...(wishes.lengthen ?? []), ...workedBySport(group)],
+			lastTime: new Set(wishes.lastTime),
 			closingSeconds: closingSecondsOf(group, style, base.lengthSeconds),
 			random
 		});

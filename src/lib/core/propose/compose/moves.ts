@@ -63,6 +63,8 @@ const having = ({ scheme, place }: Spot, units: readonly Unit[]): Scheme => with
 function replaceOrInsert(spot: Spot): Scheme | null {
 	if (!own(spot)) return spot.unit ? null : insert(spot);
 	const { place, scheme, pools, random, units, at } = spot;
+	const giving = givesWanted(spot);
+	if (giving) return having(spot, units.with(at, giving));
 	const line = pick(linesAt(scheme, place, pools), random);
 	return line ? having(spot, units.with(at, unitOf(line, place.kind, random))) : null;
 }
@@ -81,17 +83,21 @@ function insert(spot: Spot): Scheme | null {
 		);
 		if (candidate) return put(spot, asUnit(candidate, place, scheme));
 	}
-	const { more = [] } = task.wishes;
-	if (more.length > 0 && random() < 0.25) {
-		const wanted = DIRECTIONS.indexOf(pick(more, random)!);
-		const candidate = pick(
-			pools.any[place.kind].filter(({ traits }) => traits.directions[wanted]! >= GIVES_FROM),
-			random
-		);
-		if (candidate) return put(spot, asUnit(candidate, place, scheme));
-	}
+	const giving = givesWanted(spot);
+	if (giving) return put(spot, giving);
 	const line = pick(linesAt(scheme, place, pools), random);
 	return line ? put(spot, unitOf(line, place.kind, random)) : null;
+}
+
+/** Now and then a block that gives a direction that is wanted, rather one that the group knows; else null. */
+function givesWanted({ place, scheme, task, pools, random }: Spot): Unit | null {
+	const { more = [] } = task.wishes;
+	if (more.length === 0 || random() >= 0.25) return null;
+	const wanted = DIRECTIONS.indexOf(pick(more, random)!);
+	const giving = pools.any[place.kind].filter(({ traits }) => traits.directions[wanted]! >= GIVES_FROM);
+	const met = giving.filter(({ traits }) => task.known?.has(traits.movement.slug));
+	const candidate = pick(met.length && random() < 0.5 ? met : giving, random);
+	return candidate ? asUnit(candidate, place, scheme) : null;
 }
 
 /** Puts a block where its theme has it, or anywhere. */

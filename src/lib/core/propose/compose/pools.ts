@@ -55,6 +55,8 @@ export interface PoolRequest {
 	gentle: boolean;
 	/** Tissues that are to be held long: whatever does it stays in. */
 	lengthens: readonly Tissue[];
+	/** Movements with which it neither opens nor closes nor resets, where there are others. */
+	lastTime: ReadonlySet<string>;
 	/** Draws what this class does without, so that no two are alike. */
 	random: Random;
 }
@@ -95,12 +97,12 @@ class PoolBuilder {
 				this.metLines([...this.each('release'), ...this.lengthening(), ...this.frame('release')], 1)
 			),
 			any: {
-				settle: this.someOf(this.orAny('settle')),
+				settle: this.someOf(this.others(this.orAny('settle'))),
 				warm: this.metFirst(this.anyAt('warm')),
 				build: this.anyAt('build'),
 				peak: this.anyAt('peak'),
 				release: this.metFirst(this.anyAt('release')),
-				rest: this.someOf(this.orAny('rest')).map((own) => withWork(own, closingSeconds))
+				rest: this.someOf(this.others(this.orAny('rest'))).map((own) => withWork(own, closingSeconds))
 			},
 			resets: this.resets()
 		};
@@ -115,6 +117,12 @@ class PoolBuilder {
 	private metFirst(list: readonly Candidate[]): readonly Candidate[] {
 		const met = list.filter(this.isMet);
 		return met.length ? met : list;
+	}
+
+	/** Leaves out what the group did last time, where something that it knows remains. */
+	private others(list: readonly Candidate[]): readonly Candidate[] {
+		const others = list.filter((one) => !this.request.lastTime.has(one.traits.movement.slug));
+		return others.some(this.isMet) ? others : list;
 	}
 
 	/** Returns only the lines that the group knows or that are asked for, where there are enough of them. */
@@ -220,7 +228,9 @@ class PoolBuilder {
 		const isLinked = ({ parts }: ThemeLine) => parts.length > 1;
 		const { flows, known } = this.request;
 		const stays = ({ parts, flow }: ThemeLine) =>
-			(flow && flows) || (known !== null && parts.flat().every(this.isMet));
+			(flow && flows) ||
+			parts.some((forms) => forms.some(this.isAsked)) ||
+			(known !== null && parts.flat().every(this.isMet));
 		const kept = list.filter((line) => !isLinked(line) || stays(line) || this.request.random() < LINKS_KEPT);
 		return kept.length > 0 && kept.filter(isLinked).length >= fewest ? kept : list;
 	}
@@ -257,7 +267,7 @@ class PoolBuilder {
 			if (list) list.push(this.dosed(one, 'build'));
 			else byStation.set(one.station, [this.dosed(one, 'build')]);
 		}
-		return new Map([...byStation].map(([station, list]) => [station, this.metFirst(list)]));
+		return new Map([...byStation].map(([station, list]) => [station, this.metFirst(this.others(list))]));
 	}
 }
 

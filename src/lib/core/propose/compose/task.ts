@@ -98,6 +98,8 @@ export const WISH_POINTS = {
 	linked: 3,
 	/** For each single-leg standing item beyond the first that runs in no chain. */
 	alone: 0.6,
+	/** For a chain or flow of the same movements again; in part where something of it goes further. */
+	sameLink: 1.5,
 	/** For each item on one leg beyond what people bear who are unsteady. */
 	oneLeg: 1,
 	/** For a class without a flow that is to have one. */

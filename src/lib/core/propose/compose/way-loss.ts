@@ -39,6 +39,7 @@ export function wayLoss(draft: Draft, steps: readonly DraftStep[], task: Task): 
 		WISH_POINTS.besideItems * Math.max(0, besideItems(steps) - BESIDE_ITEMS) +
 		WISH_POINTS.pieces * Math.max(0, piecesOf(draft) - task.classSeconds / SECONDS_EACH_PIECE) +
 		linkedLoss(draft, task) +
+		WISH_POINTS.sameLink * linksAgain(draft) +
 		WISH_POINTS.turning * turnsMissing(draft, task.classSeconds) +
 		WISH_POINTS.oneThing * overLong(draft, task.classSeconds) +
 		WISH_POINTS.afterSport * heldTooShort(draft, task.group) +
@@ -169,6 +170,25 @@ function linkedLoss(draft: Draft, { style, story, classSeconds }: Task): number 
 		WISH_POINTS.alone * Math.max(0, alone - MOST_ALONE) +
 		WISH_POINTS.flow * Number(story.flows && flows === 0)
 	);
+}
+
+/** A chain that comes again and goes further counts so much of one that comes again as it was. Common practice, no source. */
+const FURTHER_LINK = 0.4;
+
+/** How many chains and flows have only movements of an earlier one. */
+function linksAgain(draft: Draft): number {
+	const before: Map<number, number>[] = [];
+	let count = 0;
+	for (const { parts, kept } of draft.flat()) {
+		if (parts.length < 2 || kept) continue;
+		const now = new Map(parts.map(({ candidate: { traits } }) => [traits.kind, traits.demand]));
+		const same = before.find(
+			(earlier) => earlier.size === now.size && [...now.keys()].every((kind) => earlier.has(kind))
+		);
+		if (same) count += [...now].some(([kind, demand]) => demand > same.get(kind)!) ? FURTHER_LINK : 1;
+		before.push(now);
+	}
+	return count;
 }
 
 const INWARD = DIRECTIONS.indexOf('internalRotation');
