@@ -29,7 +29,10 @@ describe.each(['striders', 'chalk', 'tide'] as const)('a class of %s', (key) => 
 			expect(planFaults(after.plan, findMovement)).toEqual([]);
 			const { timeline, findings } = read(after.plan);
 			expect(timeline.totalSeconds, change).toBe(after.plan.lengthSeconds);
-			expect(findings.filter(needsAttention).map(({ message }) => message)).toEqual([]);
+			expect(
+				findings.filter(needsAttention).map(({ message }) => message),
+				change
+			).toEqual([]);
 		}
 	});
 

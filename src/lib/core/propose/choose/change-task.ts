@@ -1,6 +1,7 @@
 import { isSymmetrical } from '../../anatomy';
 import { clock, workSecondsOf } from '../../clock';
 import { analysePlan, effortOfAnalysis } from '../../analysis';
+import { needsAttention } from '../../checks';
 import type { Movement } from '../../movement';
 import {
 	blocksOf,
@@ -93,6 +94,12 @@ export class ChangeTask {
 	worth(plan: ClassPlan): number {
 		const { find, group, pace } = this.context;
 		return worthOf(plan, find, group, pace).total;
+	}
+
+	/** The number of findings to mend in a class but for its length, which is settled at the end. */
+	toMend(plan: ClassPlan): number {
+		const { findings } = analysePlan(plan, this.context);
+		return findings.filter((f) => needsAttention(f) && f.checkId !== 'time-over-or-under').length;
 	}
 
 	/** Mean effort (0-10) of a class, once it is at its length. */

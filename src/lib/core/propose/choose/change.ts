@@ -110,6 +110,7 @@ function byEffort(task: ChangeTask, factor: number): ClassPlan | null {
 		.touchable()
 		.sort((a, b) => rank(a) - rank(b))
 		.map(({ id }) => id);
+	const toMend = task.toMend(plan);
 	let now = plan;
 	// a step for each, and a second one where that was not enough
 	for (const id of [...inOrder, ...inOrder]) {
@@ -117,7 +118,7 @@ function byEffort(task: ChangeTask, factor: number): ClassPlan | null {
 		const changed = harder ? harderOf(item, task) : easierOf(item, task);
 		if (!changed) continue;
 		const next = withItem(now, id, changed);
-		if (!task.keepsTime(next)) continue;
+		if (!task.keepsTime(next) || task.toMend(next) > toMend) continue;
 		now = next;
 		if (isThere(now)) break;
 	}
@@ -202,12 +203,15 @@ function thinned(
 ): ClassPlan {
 	let now = plan;
 	while (isTooMuch(now)) {
-		const [best] = blocksOf(now)
+		const inOrder = blocksOf(now)
 			.filter(({ block, section }) => mayGo(block, section))
 			.map(({ block }) => withItem(now, block.id, null))
 			.filter(may)
 			.map((less) => ({ less, worth: task.worth(less) }))
 			.sort((a, b) => b.worth - a.worth);
+		// rather one after which nothing more has to be mended: a preparation stays where it is the only one
+		const toMend = task.toMend(now);
+		const best = inOrder.find(({ less }) => task.toMend(less) <= toMend) ?? inOrder[0];
 		if (!best) break;
 		now = best.less;
 	}
@@ -251,19 +255,21 @@ function moreStanding(task: ChangeTask): ClassPlan | null {
 function fewerProps(task: ChangeTask): ClassPlan | null {
 	const { plan, offer } = task;
 	const fetches = (form: Form) => form.props.some(({ kit }) => kit !== 'wall space');
+	const toMend = task.toMend(plan);
 	let now = plan;
 	for (const item of itemsOf(plan)) {
 		const movement = task.movementOf(item);
 		if (item.pinned || !fetches(formOf(movement, item.form)!)) continue;
 		const bare = offer.of(item.movement, item.mode).filter(({ form }) => !fetches(form));
 		const [best] = byDemand(bare, item, movement);
-		now = best
+		const next = best
 			? withItem(now, item.id, task.given(item, best))
-			: (task.replaced(
+			: task.replaced(
 					now,
 					item,
 					({ form, option }) => !fetches(form) && option.sections.has(task.sectionOf(item))
-				) ?? now);
+				);
+		if (next && task.toMend(next) <= toMend) now = next;
 	}
 	return now === plan ? null : now;
 }

@@ -23,8 +23,10 @@ export function wishLoss(
 		const serving = steps.filter(({ traits }) => traits.movement.purposes.includes(wishes.purpose!)).length;
 		unmet += Math.max(0, 1 - serving / SERVING);
 	}
+	const inOthers = [...slugs].filter((slug) => others.some((other) => other.has(slug))).length;
+	unmet += Math.max(0, inOthers / slugs.size - MOST_IN_OTHERS);
 	for (const other of others)
-		unmet += Math.max(0, [...slugs].filter((slug) => other.has(slug)).length / slugs.size - 0.45);
+		unmet += Math.max(0, [...slugs].filter((slug) => other.has(slug)).length / slugs.size - MOST_SHARED);
 	if (known && wishes.mostNew !== undefined)
 		unmet +=
 			2 *
@@ -47,6 +49,9 @@ export function wishLoss(
 	return wishes.reached ? loss + notFurther(draft, wishes.reached) : loss;
 }
 
+/** The share of a class that may come in another one proposed beside it, and in any of the others. */
+const MOST_SHARED = 0.45;
+const MOST_IN_OTHERS = 0.55;
 /** The fewest items that serve the purpose of a class. */
 const SERVING = 2;
 /** A tissue is held long when one leg hangs in it for a minute. */
