@@ -25,7 +25,7 @@ export interface SeriesDeskContext {
 	style: TeacherStyle;
 }
 
-/** What proposing needs of the page that it proposes for. */
+/** The part of the page of a series that proposing works with. */
 interface Proposing {
 	proposing: { done: number; of: number; stop: () => void } | null;
 	readonly planned: PlannedSeries;

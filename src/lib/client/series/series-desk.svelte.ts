@@ -10,7 +10,6 @@ import {
 	weekCards,
 	type SeriesShift
 } from '$lib/core/view-models';
-import type { Group } from '$lib/core/group';
 import { catalogueView, type FindMovement, type FormId, type Movement } from '$lib/core/movement';
 import type { ClassNotes, ClassRecords } from '$lib/core/record';
 import { slugsOf } from '$lib/core/plan';
@@ -38,7 +37,7 @@ import {
 	type Slot,
 	type WeekTheme
 } from '$lib/core/series';
-import { styleOf, type TeacherStyle } from '$lib/core/style';
+import { styleOf } from '$lib/core/style';
 import { writeDown } from '../saving/write-down';
 import { DocumentSession, type Saving } from '../saving/document-session.svelte';
 import { newId } from '../page/ids';

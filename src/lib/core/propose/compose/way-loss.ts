@@ -172,7 +172,7 @@ function linkedLoss(draft: Draft, { style, story, classSeconds }: Task): number 
 	);
 }
 
-/** A chain that comes again and goes further counts so much of one that comes again as it was. Common practice, no source. */
+/** The part that a chain counts where it comes again and goes further, of one that comes again as it was. Common practice, no source. */
 const FURTHER_LINK = 0.4;
 
 /** How many chains and flows have only movements of an earlier one. */

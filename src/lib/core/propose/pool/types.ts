@@ -29,7 +29,7 @@ export interface Wishes {
 	like?: { movements: readonly string[]; share: number };
 	/** Between what the effort of the class (0-10, mean over it) shall lie. */
 	effort?: { least: number; most: number };
-	/** What the group did last time: it opens and closes with something else, and comes to rest between with something else. */
+	/** Movements of the group's last class: this one opens, closes and rests between with others. */
 	lastTime?: readonly string[];
 	/** Directions that the group has had too little of: they come up to their bands. */
 	more?: readonly Direction[];
