@@ -2,7 +2,14 @@ import { readFile } from 'node:fs/promises';
 import { parseArgs, type ParseArgsConfig } from 'node:util';
 import { findMovement } from '../lib/catalogue';
 import { readGroupFile, readPlanFile, type PlanFile } from '../lib/core/formats';
-import { faultLines } from '../lib/core/validation';
+import {
+	paceChangesSchema,
+	USUAL_PACE,
+	withPaceSaid,
+	type PaceChanges,
+	type PaceModel
+} from '../lib/core/pace';
+import { faultLines, schemaFaults } from '../lib/core/validation';
 import type { Group } from '../lib/core/group';
 
 /** A message for the person at the terminal; anything else that is thrown is a bug. */
@@ -34,6 +41,20 @@ export async function groupAt(file: string): Promise<Group> {
 	const read = readGroupFile(await readText(file));
 	if (!read.ok) throw new Complaint(`${file} is not a group:\n  ${faultLines(read.faults).join('\n  ')}`);
 	return read.value;
+}
+
+/** The figures of a pace in a file, `{ "classKind": "flow", "setUpSeconds": 12 }`: those left out are the usual ones. */
+export async function paceAt(file: string): Promise<PaceModel> {
+	let value: unknown;
+	try {
+		value = JSON.parse(await readText(file));
+	} catch (error) {
+		if (!(error instanceof SyntaxError)) throw error;
+		throw new Complaint(`${file} is not JSON: ${error.message}`);
+	}
+	const faults = schemaFaults(paceChangesSchema, value);
+	if (faults.length) throw new Complaint(`${file} is not a pace:\n  ${faultLines(faults).join('\n  ')}`);
+	return withPaceSaid(USUAL_PACE, value as PaceChanges);
 }
 
 /**

@@ -1,8 +1,8 @@
 import { CATALOGUE } from '../lib/catalogue';
-import { USUAL_PACE } from '../lib/core/pace';
+import { CLASS_KINDS, USUAL_PACE, type ClassKind, type PaceModel } from '../lib/core/pace';
 import { DIRECTION_NAME, DIRECTIONS } from '../lib/core/anatomy';
 import { roomSheet } from '../lib/core/substitution';
-import { CHECKS } from '../lib/core/checks';
+import { CHECKS, needsAttention } from '../lib/core/checks';
 import { analysePlan, planContext, type Analysis } from '../lib/core/analysis';
 import { formatDuration, PHASE_NAME, PHASES, phaseSeconds } from '../lib/core/clock';
 import { fit, type FitChange } from '../lib/core/fit';
@@ -14,7 +14,7 @@ import { worthOf } from '../lib/core/propose';
 import { styleOf } from '../lib/core/style';
 import { applyEdit } from '../lib/core/plan';
 import { CAUTIONS_USAGE, cautionsCommand } from './cautions';
-import { Complaint, groupAt, parsed, planAt } from './input';
+import { Complaint, groupAt, paceAt, parsed, planAt } from './input';
 import { PLAN_SERIES_USAGE, planSeriesCommand } from './plan-series';
 import { PROPOSE_USAGE, proposeCommand } from './propose';
 import { SERIES_USAGE, seriesCommand } from './series';
@@ -44,6 +44,8 @@ ${CAUTIONS_USAGE}
 options
   --group FILE.json   the group whose targets count (else the one in the plan file, else a mixed group)
   --minutes N         for fit: this length instead of the plan's own
+  --kind KIND         for clock, check and fit: the kind of class, one of ${CLASS_KINDS.join(', ')}
+  --pace FILE.json    for clock, check and fit: the figures of who teaches, as { "classKind": "flow", "setUpSeconds": 12 }
   --json              JSON instead of a table`;
 
 interface CliOptions {
@@ -51,6 +53,8 @@ interface CliOptions {
 	file: string;
 	groupFile: string | null;
 	minutes: number | null;
+	kind: ClassKind | null;
+	paceFile: string | null;
 	json: boolean;
 }
 
@@ -82,7 +86,9 @@ function readOptions(args: string[]): CliOptions {
 	const { values, positionals } = parsed(args, {
 		json: { type: 'boolean' },
 		group: { type: 'string' },
-		minutes: { type: 'string' }
+		minutes: { type: 'string' },
+		kind: { type: 'string' },
+		pace: { type: 'string' }
 	});
 	const [command = '', file, ...more] = positionals;
 	const options: CliOptions = {
@@ -90,6 +96,8 @@ function readOptions(args: string[]): CliOptions {
 		file: file ?? '',
 		groupFile: values.group ?? null,
 		minutes: values.minutes === undefined ? null : Number(values.minutes),
+		kind: kindOf(values.kind),
+		paceFile: values.pace ?? null,
 		json: values.json ?? false
 	};
 	if (!(command in COMMANDS) && !(command in WITHOUT_FILE))
@@ -105,24 +113,41 @@ function readOptions(args: string[]): CliOptions {
 	return options;
 }
 
-async function loadPlan(options: CliOptions): Promise<PlanFile> {
-	const file = await planAt(options.file);
-	return options.groupFile ? { ...file, group: await groupAt(options.groupFile) } : file;
+function kindOf(text: string | undefined): ClassKind | null {
+	if (text === undefined) return null;
+	const kind = CLASS_KINDS.find((one) => one === text);
+	if (!kind) throw new Complaint(`--kind must be one of ${CLASS_KINDS.join(', ')}`);
+	return kind;
+}
+
+/** A plan file with the pace at which it is read. */
+interface Asked extends PlanFile {
+	pace: PaceModel;
+}
+
+async function loadPlan({ file, groupFile, paceFile, kind }: CliOptions): Promise<Asked> {
+	const read = await planAt(file);
+	const pace = paceFile ? await paceAt(paceFile) : USUAL_PACE;
+	return {
+		...read,
+		...(groupFile ? { group: await groupAt(groupFile) } : {}),
+		pace: kind ? { ...pace, classKind: kind } : pace
+	};
 }
 
 /** The catalogue, with the movements that the file brings before it. */
 const catalogue = ({ movements }: PlanFile) => catalogueView(CATALOGUE, [], [], movements);
 
-function analysis(file: PlanFile): Analysis {
+function analysis(file: Asked): Analysis {
 	const targets = targetsOf(file.group);
-	return analysePlan(file.plan, planContext(catalogue(file), file.group, USUAL_PACE, { targets }));
+	return analysePlan(file.plan, planContext(catalogue(file), file.group, file.pace, { targets }));
 }
 
 const targetsOf = (group: Group | null) => (group ? group.targets : preset('general').targets);
 
-const COMMANDS: Record<string, (file: PlanFile, options: CliOptions) => number> = {
+const COMMANDS: Record<string, (file: Asked, options: CliOptions) => number> = {
 	score(file, { json }) {
-		const { total, parts } = worthOf(file.plan, catalogue(file).find, file.group, USUAL_PACE);
+		const { total, parts } = worthOf(file.plan, catalogue(file).find, file.group, file.pace);
 		if (json) print({ total, parts });
 		else {
 			const rows = Object.entries(parts).map(([part, points]) => [part, points.toFixed(2)]);
@@ -211,19 +236,20 @@ const COMMANDS: Record<string, (file: PlanFile, options: CliOptions) => number> 
 					])
 				)
 			);
-		return findings.some((f) => f.severity === 'stop') ? 1 : 0;
+		return findings.some(needsAttention) ? 1 : 0;
 	},
 
 	fit(file, { json, minutes }) {
+		const { pace, ...whole } = file;
 		const { plan } = file;
 		const lengthSeconds = minutes === null ? plan.lengthSeconds : Math.round(minutes * 60);
-		const result = fit(plan, catalogue(file).find, USUAL_PACE, lengthSeconds);
+		const result = fit(plan, catalogue(file).find, pace, lengthSeconds);
 		if (!result.ok) throw new Complaint(result.message);
 		const fitted = applyEdit(applyEdit(plan, { do: 'setPlan', change: { lengthSeconds } }), {
 			do: 'setDoses',
 			doses: result.doses
 		});
-		if (json) process.stdout.write(writePlanFile({ ...file, plan: fitted }));
+		if (json) process.stdout.write(writePlanFile({ ...whole, plan: fitted }));
 		else {
 			const rows = result.changed.map((c) => [c.itemId, doseText(c.from), doseText(c.to)]);
 			console.log(rows.length ? table(['item', 'dose', 'becomes'], rows) : 'nothing to change');

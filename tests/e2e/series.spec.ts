@@ -326,6 +326,9 @@ test('axe finds nothing in a series, open or shut, and each chart has its table'
 	await expect(page.getByLabel('Title')).toBeVisible();
 	for (const summary of await page.getByText('The same as a table').all()) await summary.click();
 	const load = page.getByRole('region', { name: 'Load of the weeks, as a table' });
+	// axe takes the heads of a table that is still being unfolded for empty ones
+	const tables = page.getByRole('region', { name: /, as a table$/ });
+	for (const table of await tables.all()) await expect(table.getByRole('columnheader').last()).toBeVisible();
 	await expect(load.getByRole('row')).toHaveCount(9);
 	expect(await axeFindings(page)).toEqual([]);
 	await page.getByRole('link', { name: 'Printable schedule' }).first().click();

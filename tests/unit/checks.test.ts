@@ -110,12 +110,12 @@ describe('what a short set or a class about one thing lacks', () => {
 		return findings.find(({ checkId }) => checkId === 'direction-short')?.severity;
 	};
 
-	it('is only worth knowing', () => {
+	it('is only worth knowing, and nothing where the class has a theme', () => {
 		expect(grave((plan) => ({ ...plan, lengthSeconds: 1800 }))).toBe('fix');
 		expect(grave((plan) => ({ ...plan, lengthSeconds: 1199 }))).toBe('note');
 		const themed = (plan: ClassPlan) =>
 			applyEdit({ ...plan, lengthSeconds: 1800 }, { do: 'setPlan', change: { theme: 'the outer hip' } });
-		expect(grave(themed)).toBe('note');
+		expect(grave(themed)).toBeUndefined();
 		expect(applyEdit(themed(cat()), { do: 'setPlan', change: { theme: '' } })).not.toHaveProperty('theme');
 	});
 	const cat = () => written((w) => w.add('build', w.item('cat-cow')));

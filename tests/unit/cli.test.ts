@@ -46,6 +46,36 @@ async function orbit(args: string[], input?: string) {
 	}
 }
 
+describe('the pace of who teaches', () => {
+	const folder = mkdtempSync(join(tmpdir(), 'orbit-pace-'));
+	const pace = join(folder, 'pace.json');
+	const total = async (...options: string[]) =>
+		JSON.parse((await orbit(['clock', PLAN, '--json', ...options])).stdout).totalSeconds as number;
+
+	it('is said by its kind or by a file, and a kind goes before the file', async () => {
+		writeFileSync(pace, JSON.stringify({ classKind: 'flow', setUpSeconds: 30 }));
+		const usual = await total();
+		expect(await total('--kind', 'flow')).toBeLessThan(usual);
+		expect(await total('--kind', 'detailed')).toBeGreaterThan(usual);
+		expect(await total('--pace', pace)).toBeGreaterThan(await total('--kind', 'flow'));
+		expect(await total('--pace', pace, '--kind', 'detailed')).toBeGreaterThan(await total('--pace', pace));
+		const { stdout } = await orbit(['fit', PLAN, '--json', '--kind', 'flow']);
+		expect(JSON.parse(stdout)).not.toHaveProperty('pace');
+	});
+
+	it('that is wrong is refused with what is wrong', async () => {
+		expect((await orbit(['clock', PLAN, '--kind', 'slow'])).stderr).toBe(
+			'orbit: --kind must be one of flow, ordinary, detailed, quiet\n'
+		);
+		writeFileSync(pace, JSON.stringify({ setUpSeconds: 3000 }));
+		const { stderr, status } = await orbit(['check', PLAN, '--pace', pace]);
+		expect(stderr).toMatch(/is not a pace:\n {2}setUpSeconds/);
+		expect(status).toBe(1);
+		writeFileSync(pace, '{ setUp');
+		expect((await orbit(['check', PLAN, '--pace', pace])).stderr).toMatch(/is not JSON/);
+	});
+});
+
 describe('npx orbit', () => {
 	it('is a command: it says how it is used, and a closed pipe is no error', () => {
 		const help = spawned(['--help']);
@@ -88,7 +118,7 @@ describe('npx orbit', () => {
 		expect(climbers.stdout).toMatch(/internal rotation .* 12-22 %/);
 	});
 
-	it('check lists the findings and exits 1 when the class cannot be taught so', async () => {
+	it('check lists the findings and exits 1 when something has to be mended', async () => {
 		const { stdout, status } = await orbit(['check', 'examples/long-holds-first-draft.plan.json', '--json']);
 		expect(status).toBe(1);
 		expect(JSON.parse(stdout).findings.map((f: { checkId: string }) => f.checkId)).toContain(

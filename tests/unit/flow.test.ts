@@ -101,7 +101,7 @@ describe('a flow on the clock', () => {
 		const { findings, context } = read(odd);
 		const finding = findings.find((f) => f.checkId === 'owed-at-end');
 		expect(finding?.message).toBe(
-			'Low lunge: the right leg is still owed 0:05 at the end, because its flow has an odd number of rounds'
+			'Low lunge: the right leg is still owed 0:05 at the end, because its flow has an odd number of rounds (also Knee in, out and back)'
 		);
 		expect(context.items[0]?.item.mode).toBe('dynamic');
 		const even = applyEdit(odd, { do: 'setFlow', blockId: flowOf(odd).id, change: { rounds: 4 } });

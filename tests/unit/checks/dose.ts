@@ -44,7 +44,8 @@ export const DOSE: Tables = {
 			['five minutes in a quiet hold', (w) => w.add('release', w.item('supine-butterfly', { dose: 300 }))],
 			['what other checks say', (w) => w.add('peak', w.item('warrior-2', { dose: 150 }))],
 			['few, in several sets', (w) => w.add('build', w.item('clam', { dose: { amount: 4, sets: 3 } }))],
-			['passed through', (w) => w.add('warm', { ...w.item('plank', { dose: 1 }), passed: true })]
+			['passed through', (w) => w.add('warm', { ...w.item('plank', { dose: 1 }), passed: true })],
+			['a breath or two on the way', (w) => w.add('warm', w.item('downward-dog', { dose: 2 }))]
 		],
 		failing: [
 			[
@@ -55,12 +56,12 @@ export const DOSE: Tables = {
 			[
 				'forty clams',
 				(w) => w.add('build', w.item('clam', { dose: 40 })),
-				'Clam: 40 repetitions; 8 to 12 is usual'
+				'Clam: 40 repetitions; at most 12 is usual'
 			],
 			[
 				'a range in other units, far too little',
 				(w) => w.add('build', w.item('clam', { dose: { amount: 5, most: 10, unit: 'seconds' } })),
-				'Clam: 5–10 seconds; 35 to 55 is usual'
+				'Clam: 5–10 seconds; at least 35 is usual'
 			]
 		]
 	},
@@ -70,7 +71,17 @@ export const DOSE: Tables = {
 				'both ways',
 				(w) => w.add('warm', w.item('standing-hip-circle', { dose: { amount: 4, bothWays: true } }))
 			],
-			['what has no way', (w) => w.add('warm', w.item('cat-cow'))]
+			['what has no way', (w) => w.add('warm', w.item('cat-cow'))],
+			[
+				'one way now, the other way later',
+				(w) =>
+					w.add(
+						'warm',
+						w.item('standing-hip-circle', { dose: 4 }),
+						w.item('cat-cow'),
+						w.item('standing-hip-circle', { dose: 4 })
+					)
+			]
 		],
 		failing: [
 			[
@@ -148,6 +159,11 @@ export const DOSE: Tables = {
 		passing: [
 			['both legs alike', (w) => w.add('build', w.item('low-lunge', { form: 'full' }))],
 			[
+				'a side that is left out for a reason',
+				(w) =>
+					w.add('build', { ...w.item('low-lunge', { form: 'full', dose: 8 }), oneSided: { reason: 'x' } })
+			],
+			[
 				'more on purpose',
 				(w) => w.add('build', w.item('clam', { dose: { amount: 12, moreOn: { leg: 'left', amount: 30 } } })),
 				{ style: { sides: 'more time' } }
@@ -155,13 +171,17 @@ export const DOSE: Tables = {
 		],
 		failing: [
 			[
-				'a lunge on one side only',
+				'a long lunge on one side, a short one on the other',
 				(w) =>
-					w.add('build', { ...w.item('low-lunge', { form: 'full', dose: 8 }), oneSided: { reason: 'x' } }),
-				'extension: left 0:00, right 0:56'
+					w.add(
+						'build',
+						{ ...w.item('low-lunge', { form: 'full', dose: 8 }), oneSided: { reason: 'now' } },
+						{ ...w.item('low-lunge', { form: 'full', dose: 2, lead: 'right' }), oneSided: { reason: 'then' } }
+					),
+				'extension: left 0:14, right 0:56'
 			]
 		],
-		unmendable: ['a lunge on one side only']
+		unmendable: ['a long lunge on one side, a short one on the other']
 	},
 	'strength-share': {
 		passing: [

@@ -43,6 +43,10 @@ export const FIRST: Tables = {
 			['a supported shape at once', (w) => w.add('build', w.item('pigeon-fold', { form: 'supported' }))],
 			['slow repetitions of a deep form', (w) => w.add('warm', lifted(w), lifted(w))],
 			[
+				'slow repetitions of a deep form warm for what comes after them',
+				(w) => w.add('warm', lifted(w), lifted(w), lifted(w), lifted(w)).add('peak', w.item('frog'))
+			],
+			[
 				'after sport people come warm',
 				(w) => w.add('settle', w.item('frog')),
 				{ group: groupOf({ moment: 'after sport' }) }
@@ -60,28 +64,31 @@ export const FIRST: Tables = {
 				'Pigeon, folded forward is deep and comes after only 0:00 of moving; 3:00 are wanted before it'
 			],
 			[
-				'deep moving does not warm, however long it goes on',
-				(w) => w.add('warm', lifted(w), lifted(w), lifted(w)).add('peak', w.item('frog')),
-				'Frog is deep and comes after only 0:00 of moving; 3:00 are wanted before it'
+				'holding something deep does not warm',
+				(w) => w.add('warm', w.item('90-90-sit', { form: 'stronger', dose: 60 })).add('peak', w.item('frog')),
+				'90-90 seat is deep and comes after only 0:00 of moving; 3:00 are wanted before it (also Frog)'
 			]
 		],
-		unmendable: ['rest does not warm', 'deep moving does not warm, however long it goes on']
+		unmendable: ['rest does not warm', 'holding something deep does not warm']
 	},
 	'close-with-rest': {
 		passing: [
 			['a final rest', (w) => w.add('rest', w.item('savasana'))],
-			['quiet sitting', (w) => w.add('rest', w.item('easy-seat', { mode: 'rest', dose: 10 }))]
+			['quiet sitting', (w) => w.add('rest', w.item('easy-seat', { mode: 'rest', dose: 10 }))],
+			['eight minutes for one thing', (w) => w.add('build', w.item('clam')), { length: 480 }]
 		],
 		failing: [
 			[
 				'a stretch at the end',
 				(w) => w.add('release', w.item('happy-baby')),
-				'the class ends with Happy baby, not with rest'
+				'the class ends with Happy baby, not with rest',
+				{ length: 1800 }
 			],
 			[
 				'a rest of half a minute',
 				(w) => w.add('rest', w.item('easy-seat', { mode: 'rest', dose: 4 })),
-				'the closing rest is 0:28; at least 1:00 is usual'
+				'the closing rest is 0:28; at least 1:00 is usual',
+				{ length: 1800 }
 			]
 		],
 		unmendable: ['a rest of half a minute']

@@ -90,6 +90,7 @@ export const LINKS: Tables = {
 						w.item('butterfly', { form: 'full', dose: 3 })
 					)
 			],
+			['a base to come back to', (w) => w.add('warm', w.item('mountain')).add('release', w.item('mountain'))],
 			[
 				'moving through it again',
 				(w) => w.add('warm', w.item('cat-cow')).add('release', w.item('cat-cow', { dose: 4 }))

@@ -40,17 +40,21 @@ export const ORDER: Tables = {
 	'move-before-hold': {
 		passing: [
 			['moving, then holding', inOrder],
-			['a rest at the beginning is no hold', (w) => w.add('settle', w.item('constructive-rest'))]
+			['a rest at the beginning is no hold', (w) => w.add('settle', w.item('constructive-rest'))],
+			[
+				'a gentle hold to arrive in',
+				(w) => w.add('settle', w.item('supine-butterfly')).add('warm', w.item('cat-cow'))
+			]
 		],
 		failing: [
 			[
 				'hanging first',
-				(w) => w.add('settle', w.item('supine-butterfly')).add('warm', w.item('cat-cow')),
+				(w) => w.add('warm', w.item('supine-butterfly'), w.item('cat-cow')),
 				'Lying butterfly is held before anything has moved'
 			],
 			[
 				'nothing moves at all',
-				(w) => w.add('settle', w.item('supine-butterfly')),
+				(w) => w.add('warm', w.item('supine-butterfly')),
 				'Lying butterfly is held before anything has moved'
 			]
 		],
@@ -85,6 +89,18 @@ export const ORDER: Tables = {
 	'preparation-before-deep': {
 		passing: [
 			['butterfly, then frog', inOrder],
+			[
+				'the same shape under another name prepares nothing after it',
+				(w) => w.add('peak', w.item('90-90-press', { form: 'stronger' }), w.item('90-90-forearm-rotation'))
+			],
+			[
+				'something as deep of the same kind came before',
+				(w) =>
+					w
+						.add('warm', w.item('90-90-sit', { form: 'full' }))
+						.add('peak', w.item('pigeon-upright', { form: 'full' }), w.item('pigeon-fold', { form: 'full' }))
+						.add('release', w.item('seated-figure-four'))
+			],
 			['no preparation in the class is the business of another check', (w) => w.add('peak', w.item('frog'))]
 		],
 		failing: [
@@ -137,7 +153,16 @@ export const ORDER: Tables = {
 		passing: [
 			['a peak at two thirds', inOrder],
 			['a short class has no arc', (w) => (w.add('settle', w.item('frog')), warm(w))],
-			['a class in which nothing goes beyond intensity 2 has no peak', early('supported')]
+			['a class in which nothing goes beyond intensity 2 has no peak', early('supported')],
+			[
+				'a short deep hold before what is called the peak',
+				(w) => {
+					w.add('warm', w.item('cat-cow'), w.item('goddess-squat', { form: 'stronger', dose: 2 }));
+					w.add('build', w.item('butterfly', { dose: 60 }));
+					w.add('peak', w.item('low-lunge', { form: 'full', dose: 20 }));
+					w.add('rest', w.item('savasana', { dose: 300 }));
+				}
+			]
 		],
 		failing: [
 			[
@@ -159,7 +184,13 @@ export const ORDER: Tables = {
 		unmendable: ['the deepest shape at the very beginning', 'intensity 3 at the very beginning']
 	},
 	'calm-open': {
-		passing: [['lying down', inOrder]],
+		passing: [
+			['lying down', inOrder],
+			[
+				'people have moved for two minutes',
+				(w) => w.add('settle', w.item('cat-cow', { dose: 30 }), w.item('low-lunge', { form: 'full' }))
+			]
+		],
 		failing: [
 			[
 				'a lunge at once',
@@ -262,6 +293,10 @@ export const ORDER: Tables = {
 		passing: [
 			['both sides', (w) => w.add('build', w.item('clam'))],
 			[
+				'one side, with a reason',
+				(w) => w.add('build', { ...w.item('clam', { dose: 10 }), oneSided: { reason: 'the tighter side' } })
+			],
+			[
 				'one side now, the other later',
 				(w) =>
 					w.add(
@@ -273,9 +308,9 @@ export const ORDER: Tables = {
 		],
 		failing: [
 			[
-				'one side, with a reason',
-				(w) => w.add('build', { ...w.item('clam', { dose: 10 }), oneSided: { reason: 'the tighter side' } }),
-				'Clam: the right leg is still owed 0:46 at the end'
+				'a flow of three rounds',
+				(w) => w.add('build', { ...w.flow([w.item('low-lunge')]), rounds: 3 }),
+				'Low lunge: the right leg is still owed 0:05 at the end, because its flow has an odd number of rounds'
 			]
 		]
 	},

@@ -2,12 +2,14 @@ import { lengthened, working } from '../orbit';
 import { memoize, type FormId, type Movement, type Purpose } from '../movement';
 import {
 	doseByOne,
+	findBlock,
 	findItem,
 	formChange,
 	newItem,
 	rangeInStyle,
 	stepOfItem,
 	type ClassPlan,
+	type Flow,
 	type Item,
 	type PlanEdit,
 	type Section
@@ -39,13 +41,18 @@ export function prepares(before: Movement, deep: Movement): boolean {
 	return readyBy.has(before.slug) || kin.has(before.slug) || before.kin.some((slug) => readyBy.has(slug));
 }
 
+/** Whether a movement is an easier one that a deep one wants before it: neither the same shape nor one under another name. */
+export function preparesAsEasier(before: Movement, deep: Movement): boolean {
+	const { kin } = readinessOf(deep);
+	return before.slug !== deep.slug && !kin.has(before.slug) && prepares(before, deep);
+}
+
 /** Purposes that say what a movement is for in the class, and nothing of the hip. */
 const OF_ANY_SHAPE: ReadonlySet<Purpose> = new Set(['reset', 'rest', 'floor sitting', 'getting down and up']);
 
-/** Whether an item leads up to a deeper one: it prepares it, or serves the same purpose on the same tissue more lightly. */
+/** Whether an item leads up to a deep one: it prepares it, or serves the same purpose on the same tissue, as lightly or as deeply. */
 export function leadsUpTo(before: TimedItem, deep: TimedItem): boolean {
 	if (prepares(before.movement, deep.movement)) return true;
-	if (before.form.intensity >= deep.form.intensity) return false;
 	const { purposes } = deep.movement;
 	if (!before.movement.purposes.some((p) => !OF_ANY_SHAPE.has(p) && purposes.includes(p))) return false;
 	const parts = [lengthened(deep), working(deep)];
@@ -55,6 +62,12 @@ export function leadsUpTo(before: TimedItem, deep: TimedItem): boolean {
 function shares(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
 	for (const one of a) if (b.has(one)) return true;
 	return false;
+}
+
+/** The flow of a block id in which the sides take turns and one has had a round more. */
+export function oddFlow(plan: ClassPlan, blockId: string): Flow | undefined {
+	const block = findBlock(plan, blockId)?.block;
+	return block?.kind === 'flow' && block.sides === 'alternate' && block.rounds % 2 === 1 ? block : undefined;
 }
 
 /** The edit that puts another form on an item: its dose stays where the new limits allow it. */

@@ -38,7 +38,7 @@ export const STRENGTH_FROM_EFFORT = 2;
  */
 export const WARM_AFTER_SECONDS = 180;
 
-/** Work in these modes warms; deep forms do not, in whatever mode. */
+/** Work in these modes warms; holds in deep forms do not. */
 const WARMING_MODES: ReadonlySet<Mode> = new Set(['dynamic', 'active', 'isometric']);
 
 /**
@@ -93,7 +93,7 @@ export const countsAsStrength = (effort: number, mode: Mode): boolean =>
 	WORKING_MODES.has(mode) && effort >= STRENGTH_FROM_EFFORT;
 
 /** Whether work done so counts towards {@link WARM_AFTER_SECONDS}. */
-export const isWarming = (form: Intensity, mode: Mode): boolean => WARMING_MODES.has(mode) && !isDeep(form);
+export const isWarming = (form: Intensity, mode: Mode): boolean => mode === 'dynamic' || (WARMING_MODES.has(mode) && !isDeep(form));
 
 /** Lets go between what is heavy; no check judges by it. */
 export const isReset = ({ purposes }: Pick<Movement, 'purposes'>): boolean => purposes.includes('reset');

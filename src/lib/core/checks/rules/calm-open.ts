@@ -1,7 +1,19 @@
 import { findBlock, type PlanEdit } from '../../plan';
 import { findingLocation } from '../helpers';
 import { isCalm, OPENING_ITEMS } from '../../rules';
+import type { TimedItem } from '../../clock';
+import type { Mode } from '../../movement';
 import type { Check } from '../types';
+
+const ARRIVING_IN: ReadonlySet<Mode> = new Set(['rest', 'passive']);
+/** After this time of moving people have arrived. Common practice, no source. */
+const ARRIVED_AFTER_SECONDS = 120;
+
+/** Seconds of moving and working before an item. */
+const movedBefore = (items: readonly TimedItem[], index: number): number =>
+	items
+		.slice(0, index)
+		.reduce((sum, { item, workSeconds }) => (ARRIVING_IN.has(item.mode) ? sum : sum + workSeconds), 0);
 
 export const calmOpen: Check = {
 	meta: {
@@ -15,7 +27,7 @@ export const calmOpen: Check = {
 	check({ items }) {
 		return items
 			.slice(0, OPENING_ITEMS)
-			.filter(({ form }) => !isCalm(form))
+			.filter(({ form }, index) => !isCalm(form) && movedBefore(items, index) < ARRIVED_AFTER_SECONDS)
 			.slice(0, 1)
 			.map((taught) => ({
 				message: `the class opens with ${taught.movement.english} at intensity ${taught.form.intensity} of 5`,

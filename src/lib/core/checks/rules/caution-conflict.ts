@@ -45,7 +45,12 @@ const saidOf = memoize((find: FindMovement, group: Group, movement: Movement, it
 			];
 		if (verdict.kind === 'clinician')
 			return [
-				{ message: `${who}: the treating clinician decides. ${verdict.advice}`, data, repairable: false }
+				{
+					message: `${who}: the treating clinician decides. ${verdict.advice}`,
+					cause: `${caution} clinician`,
+					data,
+					repairable: false
+				}
 			];
 		const refused = refusal(movement, item.form, { caution, people }, group.size, find);
 		const other =

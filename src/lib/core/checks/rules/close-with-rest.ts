@@ -1,5 +1,5 @@
 import { formatDuration } from '../../clock';
-import { CLOSING_REST_SECONDS } from '../../rules';
+import { CLOSING_REST_SECONDS, WHOLE_CLASS_FROM_SECONDS } from '../../rules';
 import type { Moment } from '../../group';
 import { newItem } from '../../plan';
 import type { Check } from '../types';
@@ -16,9 +16,11 @@ export const closeWithRest: Check = {
 		source: 'common practice',
 		canRepair: true
 	},
-	check({ items, group }) {
+	check({ plan, items, group }) {
 		// who goes on to sport or to work ends upright
 		if (group && ENDS_UPRIGHT.has(group.moment)) return [];
+		// a short set for one thing ends with it
+		if (plan.lengthSeconds < WHOLE_CLASS_FROM_SECONDS) return [];
 		const last = items.at(-1);
 		if (!last) return [];
 		const resting = last.item.mode === 'rest';

@@ -54,7 +54,8 @@ export const directionShort: Check = {
 		canRepair: true
 	},
 	check({ balance, items, plan }) {
-		if (items.length === 0) return [];
+		// a class of one theme leaves out what is none of it
+		if (items.length === 0 || plan.theme) return [];
 		const short = DIRECTIONS.filter((d) => balance.directions[d].standing === 'short').sort(
 			(a, b) => balance.directions[b].offBySeconds - balance.directions[a].offBySeconds
 		);

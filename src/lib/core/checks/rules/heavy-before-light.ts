@@ -18,7 +18,7 @@ export const heavyBeforeLight: Check = {
 	},
 	check({ items }) {
 		return items.flatMap((taught, index) => {
-			if (!isHeavy(taught.form, taught.item.mode)) return [];
+			if (taught.item.passed || !isHeavy(taught.form, taught.item.mode)) return [];
 			const muscles = [...lengthened(taught)].filter((tissue) => tissue in MUSCLES_OF_TISSUE);
 			const serves = (other: TimedItem) =>
 				isLight(other) && muscles.some((tissue) => lengthened(other).has(tissue));

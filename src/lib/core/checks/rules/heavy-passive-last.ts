@@ -17,7 +17,7 @@ export const heavyPassiveLast: Check = {
 	},
 	check({ items }) {
 		return items.flatMap((taught, index) => {
-			if (!isHeavy(taught.form, taught.item.mode)) return [];
+			if (taught.item.passed || !isHeavy(taught.form, taught.item.mode)) return [];
 			const after = items
 				.slice(index + 1)
 				.filter((other) => works(other) && other.blockId !== taught.blockId);

@@ -1,10 +1,20 @@
 import { DIRECTION_NAME, DIRECTIONS } from '../../anatomy';
-import { formatDuration } from '../../clock';
+import { formatDuration, type TimedItem } from '../../clock';
+import { oddFlow } from '../helpers';
 import type { Check } from '../types';
 
 /** Allowed difference of the two legs in a direction: a share of the larger one, and a least number of seconds. */
 const AGREE_PERCENT = 10;
 const LEAST_SECONDS = 20;
+
+/** Whether the two sides of an item differ on purpose, without another item that makes up for it. */
+const isSaidThere = ({ item }: TimedItem, items: readonly TimedItem[]): boolean =>
+	item.dose.moreOn !== undefined ||
+	(item.oneSided !== undefined &&
+		!items.some(
+			({ item: other }) =>
+				other.movement === item.movement && other.oneSided !== undefined && other.lead !== item.lead
+		));
 
 export const leftRight: Check = {
 	meta: {
@@ -15,8 +25,10 @@ export const leftRight: Check = {
 		source: 'common practice',
 		canRepair: false
 	},
-	check({ balance, style }) {
+	check({ balance, style, items, plan }) {
 		if (style.sides === 'more time' || style.sides === 'more sets') return [];
+		// what an item gives to one side alone, or more of, is said there
+		if (items.some((taught) => isSaidThere(taught, items) || oddFlow(plan, taught.blockId))) return [];
 		return DIRECTIONS.flatMap((d) => {
 			const { leftSeconds, rightSeconds } = balance.directions[d];
 			const apart = Math.abs(leftSeconds - rightSeconds);

@@ -1,7 +1,7 @@
 import { formForRoom } from '../../substitution';
 import type { PlanEdit } from '../../plan';
 import { isDeep, isPeak } from '../../rules';
-import { itemForRoom, leadsUpTo, prepares } from '../helpers';
+import { itemForRoom, leadsUpTo, preparesAsEasier } from '../helpers';
 import type { Check } from '../types';
 
 export const missingPreparation: Check = {
@@ -23,7 +23,7 @@ export const missingPreparation: Check = {
 			if (
 				items
 					.slice(index + 1)
-					.some((later) => later.blockId !== blockId && prepares(later.movement, movement))
+					.some((later) => later.blockId !== blockId && preparesAsEasier(later.movement, movement))
 			)
 				return [];
 			const names = movement.preparations.map((slug) => find(slug)?.english ?? slug);

@@ -1,12 +1,14 @@
 import { findBlock, type PlanEdit } from '../../plan';
 import { findingLocation } from '../helpers';
-import { isPassiveStretch } from '../../rules';
+import { isCalm, isPassiveStretch } from '../../rules';
 import type { TimedItem } from '../../clock';
 import type { Check } from '../types';
 
 /** Own work moves a joint too, in whatever way it is counted. */
 const moves = ({ item }: TimedItem) => item.mode === 'dynamic' || item.mode === 'active';
-const holds = ({ item, form }: TimedItem) => isPassiveStretch(form, item.mode);
+/** A gentle hold on arrival is no stretch of something cold. */
+const holds = ({ item, form, section }: TimedItem) =>
+	isPassiveStretch(form, item.mode) && !(section.kind === 'settle' && isCalm(form));
 
 export const moveBeforeHold: Check = {
 	meta: {

@@ -6,23 +6,26 @@ export const oneWay: Check = {
 		id: 'one-way',
 		summary: 'Circles and leans go in both directions',
 		severity: 'note',
-		why: 'A circle or lean in one direction also needs the other direction; half of the count each is enough.',
+		why: 'A circle or lean in one direction also needs the other direction: half of the count each is enough, or the next visit goes the other way.',
 		source: 'common practice',
 		canRepair: true
 	},
 	check({ items }) {
-		return items.flatMap((taught) => {
-			const { item, movement } = taught;
-			if (!movement.bothWays || item.dose.bothWays || item.dose.byBreath || item.passed) return [];
-			return [
-				{
-					message: `${movement.english}: one way only`,
-					where: findingLocation(taught),
-					cause: 'one-way',
-					data: { movement: movement.slug }
-				}
-			];
+		const oneWay = items.filter(
+			({ item, movement }) => movement.bothWays && !item.dose.bothWays && !item.dose.byBreath && !item.passed
+		);
+		// the next visit goes the other way
+		const unanswered = oneWay.filter(({ movement }, index) => {
+			const earlier = oneWay.slice(0, index).filter((other) => other.movement.slug === movement.slug);
+			const comesAgain = oneWay.slice(index + 1).some((other) => other.movement.slug === movement.slug);
+			return earlier.length % 2 === 0 && !comesAgain;
 		});
+		return unanswered.map((taught) => ({
+			message: `${taught.movement.english}: one way only`,
+			where: findingLocation(taught),
+			cause: 'one-way',
+			data: { movement: taught.movement.slug }
+		}));
 	},
 	/** Half of it each way: the class lasts as long. */
 	repair(finding, { items }) {

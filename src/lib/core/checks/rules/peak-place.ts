@@ -20,13 +20,17 @@ export const peakPlace: Check = {
 	},
 	check({ items, timeline }) {
 		if (timeline.totalSeconds < LEAST_SECONDS || items.length < 4) return [];
-		const known = new Map(items.map(({ item, form }) => [item.id, form.intensity]));
+		// what the teacher calls the peak is the peak, however short or deep anything else is
+		const called = items.filter(({ section, form }) => section.kind === 'peak' && isPeak(form));
+		const known = new Map(
+			(called.length ? called : items).map(({ item, form }) => [item.id, form.intensity])
+		);
 		const peak = peakOf(timeline, (id) => known.get(id));
 		if (!peak || !isPeak(peak)) return [];
 		const { atSeconds: centre } = peak;
 		const where = percent(centre, timeline.totalSeconds);
 		if (where >= FROM_PERCENT && where <= TO_PERCENT) return [];
-		const first = items.find(({ form }) => form.intensity === peak.intensity)!;
+		const first = (called.length ? called : items).find(({ form }) => form.intensity === peak.intensity)!;
 		return [
 			{
 				message: `the peak lies at ${formatDuration(centre)}, ${Math.round(where)} % of the class; about 55 to 80 % is usual`,

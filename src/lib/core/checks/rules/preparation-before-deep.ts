@@ -1,5 +1,5 @@
 import { findBlock, type PlanEdit } from '../../plan';
-import { findingLocation, prepares } from '../helpers';
+import { findingLocation, leadsUpTo, preparesAsEasier } from '../helpers';
 import { isDeep } from '../../rules';
 import type { Check } from '../types';
 
@@ -14,13 +14,12 @@ export const preparationBeforeDeep: Check = {
 	},
 	check({ items }) {
 		return items.flatMap((taught, index) => {
-			const { movement, form } = taught;
-			if (!isDeep(form) || movement.preparations.length === 0) return [];
-			const helps = (other: (typeof items)[number]) => prepares(other.movement, movement);
-			if (items.slice(0, index).some(helps)) return [];
+			const { movement, form, item } = taught;
+			if (!isDeep(form) || item.passed || movement.preparations.length === 0) return [];
+			if (items.slice(0, index).some((before) => leadsUpTo(before, taught))) return [];
 			const later = items
 				.slice(index + 1)
-				.find((other) => helps(other) && other.movement !== movement && other.blockId !== taught.blockId);
+				.find((other) => preparesAsEasier(other.movement, movement) && other.blockId !== taught.blockId);
 			if (!later) return [];
 			return [
 				{

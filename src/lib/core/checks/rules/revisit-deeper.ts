@@ -2,10 +2,15 @@ import type { Form } from '../../movement';
 import { middleOf, rangeInStyle } from '../../plan';
 import { findingLocation } from '../helpers';
 import { STILL_MODES } from '../../orbit';
+import { isReset, STRETCH_FROM_INTENSITY } from '../../rules';
 import type { TimedItem } from '../../clock';
 import type { Check } from '../types';
 
 const depth = ({ movement, form }: TimedItem) => movement.forms.indexOf(form as Form);
+
+/** A shape to rest in or to begin from: it comes again as it is. */
+const isBase = ({ movement, form, item }: TimedItem) =>
+	isReset(movement) || item.mode === 'rest' || item.passed || form.intensity < STRETCH_FROM_INTENSITY;
 
 export const revisitDeeper: Check = {
 	meta: {
@@ -23,7 +28,8 @@ export const revisitDeeper: Check = {
 			met.set(taught.movement.slug, taught);
 			if (!before || !STILL_MODES.has(taught.item.mode) || taught.item.mode !== before.item.mode) return [];
 			// short passages may return unchanged, and flows repeat anyway
-			if (before.blockId === taught.blockId || before.times > 2 || taught.times > 2) return [];
+			if (isBase(taught) || before.blockId === taught.blockId || before.times > 2 || taught.times > 2)
+				return [];
 			if (depth(taught) > depth(before) || taught.workSeconds > before.workSeconds) return [];
 			return [
 				{

@@ -1,6 +1,10 @@
-import { formatDuration } from '../../clock';
+import { formatDuration, spread } from '../../clock';
+import { classLogSd } from '../../pace';
 import { fit } from '../../fit';
 import type { Check } from '../types';
+
+/** The difference that nobody in the room feels. Common practice, no source. */
+const UNFELT_SECONDS = 30;
 
 export const timeOverOrUnder: Check = {
 	meta: {
@@ -11,15 +15,25 @@ export const timeOverOrUnder: Check = {
 		source: 'common practice',
 		canRepair: true
 	},
-	check({ plan, timeline, items }) {
+	check({ plan, timeline, items, pace }) {
 		const off = timeline.totalSeconds - plan.lengthSeconds;
 		if (off === 0 || items.length === 0) return [];
 		const amount = formatDuration(Math.abs(off));
+		const { likelyFromSeconds, likelyToSeconds } = spread(
+			timeline.totalSeconds,
+			plan.lengthSeconds,
+			classLogSd(pace, plan.pinnedPace)
+		);
+		const mayEndOnTime = plan.lengthSeconds >= likelyFromSeconds && plan.lengthSeconds <= likelyToSeconds;
 		return [
 			{
 				message: off > 0 ? `the class runs ${amount} over` : `the class ends ${amount} early`,
-				// a few seconds are nothing that anybody in the room would feel
-				severity: Math.abs(off) <= 30 ? ('note' as const) : ('stop' as const),
+				severity:
+					Math.abs(off) <= UNFELT_SECONDS
+						? ('note' as const)
+						: mayEndOnTime
+							? ('fix' as const)
+							: ('stop' as const),
 				where: { atSeconds: Math.min(plan.lengthSeconds, timeline.totalSeconds) },
 				data: { offSeconds: off, totalSeconds: timeline.totalSeconds, lengthSeconds: plan.lengthSeconds }
 			}

@@ -9,6 +9,9 @@ import type { Check, CheckContext, Report } from '../types';
 /** A dose may differ from the usual one by this share. */
 const SLACK = 0.25;
 
+/** Breaths up to which a stay in a shape is no dose. Common practice, no source. */
+const PAUSE_BREATHS = 2;
+
 /** Returns the usual amount in any school; for both sides together where the sides alternate. */
 function usualOf({ item, movement, form }: TimedItem): { min: number; max: number } {
 	const own = rangeOf(item, movement, form);
@@ -55,9 +58,12 @@ export const unusualDose: Check = {
 			const least = item.mode === 'rest' ? 0 : min * (1 - SLACK);
 			if (amount >= least && amount <= max * (1 + SLACK)) return [];
 			const { unit } = rangeOf(item, movement, form);
+			// a breath or two in a shape is a pause on the way
+			if (unit === 'breaths' && amount <= PAUSE_BREATHS) return [];
+			const usual = amount < min ? `at least ${min}` : `at most ${max}`;
 			return [
 				{
-					message: `${movement.english}: ${amountWords(item.dose, unit)}; ${min} to ${max} is usual`,
+					message: `${movement.english}: ${amountWords(item.dose, unit)}; ${usual} is usual`,
 					where: findingLocation(taught),
 					data: { movement: movement.slug, amount, min, max }
 				}

@@ -3,7 +3,7 @@ import { findBlock, type PlanEdit } from '../../plan';
 import { isDeep, isWarming, WARM_AFTER_SECONDS } from '../../rules';
 import type { Check } from '../types';
 
-/** Seconds of warming work that was done before each item; deep forms themselves do not warm. */
+/** Seconds of warming work that was done before each item; deep holds do not warm. */
 function warmedBefore(items: readonly TimedItem[]): number[] {
 	let warmed = 0;
 	return items.map(({ item, form, workSeconds }) => {
