@@ -94,7 +94,8 @@ export const DOSE: Tables = {
 	'dose-per-tissue': {
 		passing: [
 			['a minute a leg', (w) => w.add('release', w.item('supine-knee-out', { dose: 9 }))],
-			['a touch on the way', (w) => w.add('build', w.item('cobra', { dose: 2 }))],
+			['a touch on the way', (w) => w.add('build', w.item('cobra', { dose: 2 })), { length: 1800 }],
+			['a set of eight minutes', (w) => w.add('build', w.item('butterfly', { dose: 5 })), { length: 480 }],
 			[
 				'twice half a minute',
 				(w) =>
@@ -106,7 +107,8 @@ export const DOSE: Tables = {
 				// ACSM: about 60 s in all for an exercise (value from memory)
 				'half a minute in all',
 				(w) => w.add('build', w.item('butterfly', { dose: 5 })),
-				'held for less than the usual minute per leg in all: adductors 0:35'
+				'held for less than the usual minute per leg in all: adductors 0:35',
+				{ length: 1800 }
 			]
 		],
 		unmendable: ['half a minute in all']

@@ -1,6 +1,6 @@
 import { formatDuration } from '../../clock';
 import { MUSCLES_OF_TISSUE, stillSeconds } from '../../orbit';
-import { LONG_STRETCH_SECONDS } from '../../rules';
+import { LONG_STRETCH_SECONDS, WHOLE_CLASS_FROM_SECONDS } from '../../rules';
 import type { Check } from '../types';
 
 /** Below this a tissue is only touched on the way; the class is not about it. */
@@ -16,7 +16,9 @@ export const dosePerTissue: Check = {
 			'ACSM position stand, Garber et al., Med Sci Sports Exerc 43:1334 (2011): 10-30 s, 2-4 times, about 60 s in all (from memory)',
 		canRepair: false
 	},
-	check({ items }) {
+	check({ plan, items }) {
+		// a short set loosens what the day needs, and lengthens nothing
+		if (plan.lengthSeconds < WHOLE_CLASS_FROM_SECONDS) return [];
 		const meant = [...stillSeconds(items)].filter(
 			([tissue, seconds]) => tissue in MUSCLES_OF_TISSUE && seconds >= MEANT_SECONDS
 		);
