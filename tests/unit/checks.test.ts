@@ -15,9 +15,10 @@ import { DOSE } from './checks/dose';
 import { FIRST } from './checks/first';
 import { LINKS } from './checks/links';
 import { ORDER } from './checks/order';
+import { WORDS } from './checks/words';
 import { PEOPLE } from './checks/people';
 
-const TABLE: Tables = { ...FIRST, ...ORDER, ...LINKS, ...DOSE, ...PEOPLE };
+const TABLE: Tables = { ...FIRST, ...ORDER, ...WORDS, ...LINKS, ...DOSE, ...PEOPLE };
 
 describe('the registry', () => {
 	it('holds every check that has a file, and every check has its table', () => {

@@ -33,6 +33,7 @@ import { passiveShare } from './rules/passive-share';
 import { peakPlace } from './rules/peak-place';
 import { positionChurn } from './rules/position-churn';
 import { preparationBeforeDeep } from './rules/preparation-before-deep';
+import { promiseKept } from './rules/promise-kept';
 import { purposesMissing } from './rules/purposes-missing';
 import { revisitDeeper } from './rules/revisit-deeper';
 import { sideDrift } from './rules/side-drift';
@@ -94,6 +95,7 @@ export const CHECKS: readonly Check[] = [
 	strengthenThenRelease,
 	counterShapeAfter,
 	peakPlace,
+	promiseKept,
 	sideDrift,
 	tighterSide,
 	firstSideHabit,

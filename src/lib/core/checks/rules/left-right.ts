@@ -27,7 +27,7 @@ export const leftRight: Check = {
 	},
 	check({ balance, style, items, plan }) {
 		if (style.sides === 'more time' || style.sides === 'more sets') return [];
-		// what an item gives to one side alone, or more of, is said there
+		// an item that gives one side more says so itself
 		if (items.some((taught) => isSaidThere(taught, items) || oddFlow(plan, taught.blockId))) return [];
 		return DIRECTIONS.flatMap((d) => {
 			const { leftSeconds, rightSeconds } = balance.directions[d];

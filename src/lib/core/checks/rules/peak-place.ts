@@ -20,7 +20,7 @@ export const peakPlace: Check = {
 	},
 	check({ items, timeline }) {
 		if (timeline.totalSeconds < LEAST_SECONDS || items.length < 4) return [];
-		// what the teacher calls the peak is the peak, however short or deep anything else is
+		// the part that the teacher calls the peak is the peak, however deep something short before it is
 		const called = items.filter(({ section, form }) => section.kind === 'peak' && isPeak(form));
 		const known = new Map(
 			(called.length ? called : items).map(({ item, form }) => [item.id, form.intensity])
