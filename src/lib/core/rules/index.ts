@@ -93,7 +93,8 @@ export const countsAsStrength = (effort: number, mode: Mode): boolean =>
 	WORKING_MODES.has(mode) && effort >= STRENGTH_FROM_EFFORT;
 
 /** Whether work done so counts towards {@link WARM_AFTER_SECONDS}. */
-export const isWarming = (form: Intensity, mode: Mode): boolean => mode === 'dynamic' || (WARMING_MODES.has(mode) && !isDeep(form));
+export const isWarming = (form: Intensity, mode: Mode): boolean =>
+	mode === 'dynamic' || (WARMING_MODES.has(mode) && !isDeep(form));
 
 /** Lets go between what is heavy; no check judges by it. */
 export const isReset = ({ purposes }: Pick<Movement, 'purposes'>): boolean => purposes.includes('reset');

@@ -118,7 +118,7 @@ export function score({ timeline, context, findings }: Analysis): Score {
 		sections,
 		body,
 		intensity,
-		peak: peakOf(timeline, (id) => known.get(id)?.form.intensity),
+		peak: peakOf(timeline, context.items),
 		tests,
 		marks: marksOf(findings)
 	};

@@ -20,21 +20,18 @@ export const peakPlace: Check = {
 	},
 	check({ items, timeline }) {
 		if (timeline.totalSeconds < LEAST_SECONDS || items.length < 4) return [];
-		// the part that the teacher calls the peak is the peak, however deep something short before it is
-		const called = items.filter(({ section, form }) => section.kind === 'peak' && isPeak(form));
-		const known = new Map(
-			(called.length ? called : items).map(({ item, form }) => [item.id, form.intensity])
-		);
-		const peak = peakOf(timeline, (id) => known.get(id));
+		const peak = peakOf(timeline, items);
 		if (!peak || !isPeak(peak)) return [];
 		const { atSeconds: centre } = peak;
 		const where = percent(centre, timeline.totalSeconds);
 		if (where >= FROM_PERCENT && where <= TO_PERCENT) return [];
-		const first = (called.length ? called : items).find(({ form }) => form.intensity === peak.intensity)!;
+		const there = items.findLast(
+			({ form, startSeconds }) => form.intensity === peak.intensity && startSeconds <= centre
+		)!;
 		return [
 			{
 				message: `the peak lies at ${formatDuration(centre)}, ${Math.round(where)} % of the class; about 55 to 80 % is usual`,
-				where: findingLocation(first),
+				where: findingLocation(there),
 				data: { atSeconds: Math.round(centre), percent: Math.round(where) }
 			}
 		];
