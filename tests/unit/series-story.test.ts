@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { findMovement } from '../../src/lib/catalogue';
 import { formOf } from '../../src/lib/core/movement';
-import { applyEdit, itemsOf, PLAN, type ClassPlan } from '../../src/lib/core/plan';
+import { applyEdit, isAsMarked, itemsOf, PLAN, sectionsHash, type ClassPlan } from '../../src/lib/core/plan';
 import { demandOf } from '../../src/lib/core/propose';
 import {
 	analyseSeries,
@@ -202,10 +202,24 @@ describe('changed by hand', () => {
 	});
 
 	it('is not what an upgrade changes', () => {
-		// as version 1 had it: this figure of the pace is of no consequence for the mark
-		const old = { ...classWith(['clam']), pace: {}, version: 1 };
+		// version 2 kept a dose as a number
+		const plan = classWith(['clam']);
+		const sections = plan.sections.map((section) => ({
+			...section,
+			blocks: section.blocks.map((block) => (block.kind === 'item' ? { ...block, dose: 9 } : block))
+		}));
+		const old = { ...plan, sections, version: 2 } as unknown as ClassPlan;
+		const mark = sectionsHash(old);
 		const read = readDocument<ClassPlan>(PLAN, old);
-		expect(read.ok && itemsOf(read.value).length).toBe(1);
+		if (!read.ok) throw new Error('it is not read');
+		expect(sectionsHash(read.value)).not.toBe(mark);
+		expect(isAsMarked(read.value, mark)).toBe(true);
+		const byHand = applyEdit(read.value, {
+			do: 'setDose',
+			itemId: itemsOf(read.value)[0]!.id,
+			change: { amount: 3 }
+		});
+		expect(isAsMarked(byHand, mark)).toBe(false);
 	});
 
 	it('a class of another length needs only its length again', () => {
