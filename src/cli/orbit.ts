@@ -44,8 +44,8 @@ ${CAUTIONS_USAGE}
 options
   --group FILE.json   the group whose targets count (else the one in the plan file, else a mixed group)
   --minutes N         for fit: this length instead of the plan's own
-  --kind KIND         for clock, check and fit: the kind of class, one of ${CLASS_KINDS.join(', ')}
-  --pace FILE.json    for clock, check and fit: the figures of who teaches, as { "classKind": "flow", "setUpSeconds": 12 }
+  --kind KIND         the kind of class, one of ${CLASS_KINDS.join(', ')}
+  --pace FILE.json    the pace of who teaches: { "classKind": "flow", "setUpSeconds": 12 }
   --json              JSON instead of a table`;
 
 interface CliOptions {

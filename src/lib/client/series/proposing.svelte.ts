@@ -8,22 +8,13 @@ import {
 	type SeriesAnalysis,
 	type SeriesDocument
 } from '$lib/core/series';
-import type { Group } from '$lib/core/group';
-import type { Movement } from '$lib/core/movement';
 import type { ClassPlan } from '$lib/core/plan';
-import type { TeacherStyle } from '$lib/core/style';
 import { counted } from '$lib/core/text';
+import type { SeriesTask } from '../worker/core.worker';
 import { inWorker } from '../worker/worker';
 
 /** Context of a series besides the series itself. */
-export interface SeriesDeskContext {
-	group: Group;
-	own: Movement[];
-	leftOut: string[];
-	kept: Movement[];
-	knownBefore: readonly string[];
-	style: TeacherStyle;
-}
+export type SeriesDeskContext = Omit<SeriesTask, 'planned' | 'seed' | 'only'>;
 
 /** The part of the page of a series that proposing works with. */
 interface Proposing {

@@ -293,7 +293,7 @@ export class SeriesDesk {
 			return;
 		}
 		const plans = { ...this.planned.plans, [this.class.class.id]: plan };
-		this.set({ ...this.planned, plans }, 'Brought to its length');
+		this.set({ ...this.planned, plans }, 'Fitted to the length of the series');
 	}
 
 	selectNeighbour(step: -1 | 1): void {

@@ -58,6 +58,9 @@ import { breathInEffort } from './rules/breath-in-effort';
 import { firstLoad } from './rules/first-load';
 import type { Check } from './types';
 
+/** The check of the length of a class: what is put together or changed is brought to its length at the end. */
+export const LENGTH_CHECK = timeOverOrUnder.meta.id;
+
 /** Every check there is, in the order in which findings of equal severity are shown. */
 export const CHECKS: readonly Check[] = [
 	timeOverOrUnder,

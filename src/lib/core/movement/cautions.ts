@@ -49,3 +49,6 @@ export const CLINICIAN_DECIDES: ReadonlySet<Caution> = new Set([
  * round them. Common practice, no source.
  */
 export const SITS_OUT: ReadonlySet<Caution> = new Set(['recent operation']);
+
+/** Cautions with which a fall on one leg is likely, or grave. Common practice, no source. */
+export const UNSTEADY: ReadonlySet<Caution> = new Set(['poor balance', 'fragile bones']);

@@ -1,4 +1,5 @@
 import type { ClassPlan } from './types';
+
 /** Keys in order, so that the same content has the same text however it was put together. */
 function ordered(value: unknown): unknown {
 	if (Array.isArray(value)) return value.map(ordered);

@@ -171,7 +171,6 @@ export function applyEdit(plan: ClassPlan, edit: PlanEdit): ClassPlan {
 	}
 }
 
-/** Blocks of a section in another order; what the order does not name stays behind it. */
 const withDoses = (plan: ClassPlan, doses: Record<string, DoseChange>): ClassPlan =>
 	mapAllItems(plan, (item) => {
 		const change = doses[item.id];
@@ -185,6 +184,7 @@ function withPinnedPace({ pinnedPace: before, ...plan }: ClassPlan, change: Pace
 	return Object.keys(pinnedPace).length ? { ...plan, pinnedPace } : plan;
 }
 
+/** Blocks of a section in another order; what the order does not name stays behind it. */
 function reorder(plan: ClassPlan, order: Record<string, string[]>): ClassPlan {
 	return {
 		...plan,

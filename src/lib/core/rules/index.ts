@@ -56,6 +56,12 @@ export const COSTS_SPORT_FROM_SECONDS = 60;
 /** The longest passive hold of any school, and that of the active school, seconds a side. */
 export const LONGEST_HOLD_SECONDS = { any: 300, active: 120 } as const;
 
+/** The difference of lengths that nobody in the room feels. Common practice, no source. */
+export const UNFELT_SECONDS = 30;
+
+/** The most sets of one movement that are given where no teacher says more. Common practice, no source. */
+export const USUAL_MOST_SETS = 3;
+
 /** A closing rest lasts at least so long. */
 export const CLOSING_REST_SECONDS = 60;
 

@@ -1,14 +1,12 @@
 import { effortOfAnalysis, analysePlan } from '../analysis';
+import { needsAttention } from '../checks';
 import { FORM_IDS, formOf, setRestOf, stepOf, type FindMovement, type Movement } from '../movement';
 import { applyEdit, blocksOf, itemsIn, type ClassPlan, type Item, type PlanEdit } from '../plan';
 import { onTime, type ProposeContext, type Wishes } from '../propose';
-import { countsAsStrength } from '../rules';
+import { countsAsStrength, USUAL_MOST_SETS } from '../rules';
 import { styledRange, styleOf, type StyleChoices, type TeachingStyle } from '../style';
 import { further, heightKey, heightsOf, type Height, type Standing } from './heights';
 import type { Rung } from './types';
-
-/** Sets of one movement in a class. Common practice, no source. */
-const MOST_SETS = 3;
 
 /** A rung as a class gives it. */
 export interface RungStep extends Rung {
@@ -38,7 +36,11 @@ export function carriedOn(
 	const steps = Math.floor((most - rung.dose) / step);
 	const dose = rung.dose + step * Math.min(steps, time - 1);
 	const bySets = movement.sets && countsAsStrength(form.effort, rung.mode) ? time - 1 - steps : 0;
-	return { ...rung, dose, sets: Math.min(isSame(next) ? MOST_SETS - 1 : MOST_SETS, 1 + Math.max(0, bySets)) };
+	return {
+		...rung,
+		dose,
+		sets: Math.min(isSame(next) ? USUAL_MOST_SETS - 1 : USUAL_MOST_SETS, 1 + Math.max(0, bySets))
+	};
 }
 
 /** Returns a rung one step further than where the group stands with it in the same form and mode, where it is not already. */
@@ -75,7 +77,7 @@ export function moreOf(
 	const isStrong = movement.sets !== undefined && countsAsStrength(form.effort, mode);
 	return [
 		...(larger <= max ? [{ amount: larger, sets }] : []),
-		...(isStrong && sets < MOST_SETS ? [{ amount, sets: sets + 1 }] : [])
+		...(isStrong && sets < USUAL_MOST_SETS ? [{ amount, sets: sets + 1 }] : [])
 	];
 }
 
@@ -140,8 +142,8 @@ function withDose(
 	return onTime(changed, context, kept);
 }
 
-/** A class may ask for this much more than it should, as a factor, where a peak goes on; the second: where it has to. */
-const EFFORT_SLACK = [1, 1.015] as const;
+/** A peak that goes on may ask for this factor of the load: no more than the week has, or a little more where it has stood still twice. */
+const MOST_OF_LOAD = { usual: 1, overdue: 1.015 } as const;
 
 /** Whether a class that went on still has its length, nothing more to mend, and about its load. */
 function mayStand(
@@ -152,9 +154,7 @@ function mayStand(
 	still: number
 ): boolean {
 	const [then, now] = [analysePlan(before, context), analysePlan(after, context)];
-	const toMend = (findings: typeof now.findings) =>
-		findings.filter(({ severity }) => severity !== 'note').length;
-	if (toMend(now.findings) > toMend(then.findings)) return false;
+	if (now.findings.filter(needsAttention).length > then.findings.filter(needsAttention).length) return false;
 	if (now.timeline.totalSeconds > then.timeline.totalSeconds) return false;
-	return !effort || effortOfAnalysis(now) <= effort.most * EFFORT_SLACK[still > 1 ? 1 : 0];
+	return !effort || effortOfAnalysis(now) <= effort.most * MOST_OF_LOAD[still > 1 ? 'overdue' : 'usual'];
 }

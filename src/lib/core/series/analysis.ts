@@ -189,6 +189,7 @@ function readClass(
 	const plan = plans[c.id] ?? null;
 	const run = runs[c.id] ?? null;
 	const facts = plan && planFacts(plan, context);
+	const behind = plan && behindIn(c, plan, given, back, series);
 	const minutes = run?.minutes ?? (facts ? facts.analysis.timeline.totalSeconds / 60 : 0);
 	const effort = run?.effort ?? (facts ? Math.min(10, facts.effort * asReported) : 0);
 	return {
@@ -197,8 +198,8 @@ function readClass(
 		number,
 		plan,
 		analysis: facts?.analysis ?? null,
-		state: stateOf(c, run, plan, given, back, series),
-		behind: plan && behindIn(c, plan, given, back, series),
+		state: stateOf(c, run, plan, behind),
+		behind,
 		given,
 		comesBack: back,
 		easier: isEasier(series, c.week),
@@ -216,14 +217,12 @@ function stateOf(
 	c: SeriesClass,
 	run: ClassRecord | null,
 	plan: ClassPlan | null,
-	given: readonly GivenRung[],
-	back: readonly string[],
-	series: Series
+	behind: ClassAnalysis['behind']
 ): ClassState {
 	if (run) return 'taught';
 	if (!plan) return 'unplanned';
 	if (!isAsMarked(plan, c.proposedAs)) return 'edited';
-	return behindIn(c, plan, given, back, series) ? 'outdated' : 'proposed';
+	return behind ? 'outdated' : 'proposed';
 }
 
 /** Whether a plan is behind what the series asks of it, in its content or in its length alone. */

@@ -1,15 +1,16 @@
 import { fit } from '../fit';
 import { applyEdit, type ClassPlan } from '../plan';
+import { UNFELT_SECONDS } from '../rules';
 import type { ClassAnalysis, SeriesAnalysis } from './analysis';
 
-/** Seconds that nobody in the room would feel. */
-const UNFELT_SECONDS = 30;
-
-/** Returns by how many seconds a class that was not taught is longer (else shorter, negative) than the series has its classes; 0 where it fits. */
-export function offLengthSeconds(c: ClassAnalysis, { planned: { series } }: SeriesAnalysis): number {
-	if (c.run || !c.analysis) return 0;
+/**
+ * Returns by how many seconds a class that was not taught is longer (else shorter, negative) than the series has its
+ * classes; null where it has their length.
+ */
+export function offLengthSeconds(c: ClassAnalysis, { planned: { series } }: SeriesAnalysis): number | null {
+	if (c.run || !c.analysis) return null;
 	const off = c.analysis.timeline.totalSeconds - series.lengthSeconds;
-	return c.plan!.lengthSeconds !== series.lengthSeconds || Math.abs(off) > UNFELT_SECONDS ? off : 0;
+	return c.plan!.lengthSeconds !== series.lengthSeconds || Math.abs(off) > UNFELT_SECONDS ? off : null;
 }
 
 /** Whether nothing of a class that needs a new proposal is behind but its length. */

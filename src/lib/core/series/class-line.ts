@@ -1,5 +1,5 @@
 import { FORM_IDS, type FindMovement } from '../movement';
-import { itemsOf } from '../plan';
+import { amountWords, itemsOf } from '../plan';
 import { counted, sentence } from '../text';
 import type { ClassAnalysis, SeriesAnalysis } from './analysis';
 import { heightKey, heightsOf, type Height } from './heights';
@@ -74,7 +74,7 @@ function grown(what: Progress['what'], { form, sets, amount, unit }: Height): st
 	if (what === 'form') return `${FORM_IDS[form]} form`;
 	if (what === 'sets') return `${sets} sets`;
 	if (what === 'links') return 'in a chain';
-	return counted(amount, unit.replace(/s$/, ''));
+	return amountWords({ amount }, unit);
 }
 
 /** Says which things a class brings that the one before it has not. */

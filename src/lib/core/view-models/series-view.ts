@@ -35,8 +35,8 @@ export interface ClassCard {
 	mini: MiniScore | null;
 	state: ClassState;
 	stateWords: string;
-	/** "2:10 too long"; empty where it has the length of the series. */
-	offLength: string;
+	/** "Fit to 50:00 (2:10 too long)"; empty where it has the length of the series. */
+	fitWords: string;
 	/** `again`: "3rd time", empty at the first. */
 	rungs: { words: string; again: string; isNew: boolean; tiers: string }[];
 	/** Ladders that go on with a rung that was met before, by their short names: "Deep squat, 90-90". */
@@ -100,9 +100,13 @@ function changeWords(change: number | null): string {
 	return `, ${Math.abs(percent)} % ${percent > 0 ? 'up' : 'down'}`;
 }
 
-function offLengthWords(c: ClassAnalysis, analysis: SeriesAnalysis): string {
+function fitWordsOf(c: ClassAnalysis, analysis: SeriesAnalysis): string {
 	const seconds = offLengthSeconds(c, analysis);
-	return seconds ? `${formatDuration(Math.abs(seconds))} too ${seconds > 0 ? 'long' : 'short'}` : '';
+	if (seconds === null) return '';
+	const fit = `Fit to ${formatDuration(analysis.planned.series.lengthSeconds)}`;
+	return seconds
+		? `${fit} (${formatDuration(Math.abs(seconds))} too ${seconds > 0 ? 'long' : 'short'})`
+		: fit;
 }
 
 function classCard(c: ClassAnalysis, analysis: SeriesAnalysis): ClassCard {
@@ -121,8 +125,8 @@ function classCard(c: ClassAnalysis, analysis: SeriesAnalysis): ClassCard {
 		ring: c.analysis ? classRing(c.analysis.orbit, c.analysis.balance) : [],
 		mini: c.analysis ? miniScore(score(c.analysis)) : null,
 		state: c.state,
-		stateWords: needsLengthOnly(c) ? 'needs its new length' : STATE_WORDS[c.state],
-		offLength: offLengthWords(c, analysis),
+		stateWords: needsLengthOnly(c) ? 'not at its length' : STATE_WORDS[c.state],
+		fitWords: fitWordsOf(c, analysis),
 		rungs: c.given.map((given) => {
 			const { time, isNew } = given;
 			const step = rungOf(series, given);

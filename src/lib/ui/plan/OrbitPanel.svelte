@@ -97,7 +97,7 @@
 		id="{id}-theme"
 		size="sm"
 		labelText="Theme (optional)"
-		placeholder="targets become notes"
+		placeholder="then no direction is missed"
 		maxlength={200}
 		value={theme}
 		on:change={(event) => ontheme(String(event.detail ?? '').trim())}

@@ -68,9 +68,9 @@
 		<p class="quiet">Changed by hand: it stays as it is when the series is proposed again.</p>
 	{/if}
 
-	{#if card.offLength}
+	{#if card.fitWords}
 		<Button size="small" kind="tertiary" disabled={busy} on:click={onfit}>
-			Bring it to its length ({card.offLength})
+			{card.fitWords}
 		</Button>
 	{/if}
 

@@ -1,11 +1,9 @@
 import type { TimedItem } from '../../clock';
-import { formFacts, type Caution } from '../../movement';
+import { formFacts, UNSTEADY } from '../../movement';
 import { isStrong } from '../../rules';
 import { findingLocation } from '../helpers';
 import { factsOf, livedWith } from '../lived';
 import type { Check } from '../types';
-
-const UNSTEADY: readonly Caution[] = ['poor balance', 'fragile bones'];
 
 /** From this share of the class on people are tired. Common practice, no source. */
 const LATE_FROM = 2 / 3;
@@ -22,7 +20,7 @@ export const oneLegLate: Check = {
 		canRepair: false
 	},
 	check(context) {
-		return UNSTEADY.flatMap((caution) => {
+		return [...UNSTEADY].flatMap((caution) => {
 			const lived = livedWith(context, caution);
 			if (!lived) return [];
 			const late = LATE_FROM * context.timeline.totalSeconds;

@@ -1,10 +1,8 @@
 import { formatDuration, spread } from '../../clock';
 import { classLogSd } from '../../pace';
 import { fit } from '../../fit';
+import { UNFELT_SECONDS } from '../../rules';
 import type { Check } from '../types';
-
-/** The difference that nobody in the room feels. Common practice, no source. */
-const UNFELT_SECONDS = 30;
 
 export const timeOverOrUnder: Check = {
 	meta: {

@@ -1,7 +1,7 @@
 import { isSymmetrical } from '../../anatomy';
 import { clock, workSecondsOf } from '../../clock';
 import { analysePlan, effortOfAnalysis } from '../../analysis';
-import { needsAttention } from '../../checks';
+import { LENGTH_CHECK, needsAttention } from '../../checks';
 import type { Movement } from '../../movement';
 import {
 	blocksOf,
@@ -99,7 +99,7 @@ export class ChangeTask {
 	/** The number of findings to mend in a class but for its length, which is settled at the end. */
 	toMend(plan: ClassPlan): number {
 		const { findings } = analysePlan(plan, this.context);
-		return findings.filter((f) => needsAttention(f) && f.checkId !== 'time-over-or-under').length;
+		return findings.filter((f) => needsAttention(f) && f.checkId !== LENGTH_CHECK).length;
 	}
 
 	/** Mean effort (0-10) of a class, once it is at its length. */

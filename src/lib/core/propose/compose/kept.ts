@@ -1,5 +1,5 @@
 import { clock } from '../../clock';
-import { formOf } from '../../movement';
+import { formFacts, formOf } from '../../movement';
 import { itemsAsDone, SECTION_KINDS, setsOf, type Block, type ClassPlan, type SectionKind } from '../../plan';
 import { loadOfBlock } from '../pool/options';
 import type { Candidate } from './candidates';
@@ -96,7 +96,7 @@ function unitOf(block: Block, base: ClassPlan, context: ProposeContext, kinds: K
 			besideShare: 0,
 			mayPeak: true,
 			belowThem: false,
-			onOneLeg: false,
+			onOneLeg: formFacts.isOnOneLeg(formFacts.givenForm(movement, form, item.mode)),
 			load
 		};
 		return { candidate, sets: setsOf(item.dose) };

@@ -1,5 +1,6 @@
 import { DIRECTIONS, type Tissue } from '../../anatomy';
 import type { Group } from '../../group';
+import { UNSTEADY } from '../../movement';
 import { SECTION_KINDS } from '../../plan';
 import type { Station } from '../pool/stations';
 import { hardestOfPeak, secondsOf, secondsOfUnit, type Draft, type DraftStep, type Unit } from './draft';
@@ -94,10 +95,7 @@ const ONE_LEG_EVERY_SECONDS = 900;
 
 /** How many items on one leg there are beyond what these people bear; 0 where nobody is unsteady. */
 function onOneLegTooOften(draft: Draft, { group, classSeconds }: Task): number {
-	const isUnsteady = group.cautions.some(
-		({ caution }) => caution === 'poor balance' || caution === 'fragile bones'
-	);
-	if (!isUnsteady) return 0;
+	if (!group.cautions.some(({ caution }) => UNSTEADY.has(caution))) return 0;
 	const count = draft.flatMap(draftItems).filter(({ candidate }) => candidate.onOneLeg).length;
 	return Math.max(0, count - Math.max(2, classSeconds / ONE_LEG_EVERY_SECONDS));
 }

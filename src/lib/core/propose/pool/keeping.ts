@@ -3,11 +3,10 @@ import { analysePlan, previewRepair } from '../../analysis';
 import { fit, type BoundsOf } from '../../fit';
 import { formOf } from '../../movement';
 import { applyEdit, blocksOf, itemsOf, type Block, type ClassPlan, type PlanEdit } from '../../plan';
+import { USUAL_MOST_SETS } from '../../rules';
 import { workBounds } from './role-dose';
 import type { ProposeContext } from './types';
 
-/** No more sets than this are given to fill the time. Common practice, no source. */
-const MOST_SETS = 3;
 /** Repairs that are tried on one class. */
 const REPAIRS = 8;
 
@@ -44,7 +43,14 @@ export function onTime(plan: ClassPlan, { find, pace }: ProposeContext, base?: C
 	for (const boundsOf of [inRole, undefined])
 		for (const held of [there, there.filter((id) => id !== closing)]) {
 			const pinned = held.map((itemId): PlanEdit => ({ do: 'setItem', itemId, change: { pinned: true } }));
-			const fitted = fit(pinned.reduce(applyEdit, plan), find, pace, plan.lengthSeconds, boundsOf, MOST_SETS);
+			const fitted = fit(
+				pinned.reduce(applyEdit, plan),
+				find,
+				pace,
+				plan.lengthSeconds,
+				boundsOf,
+				USUAL_MOST_SETS
+			);
 			if (fitted.ok) return applyEdit(plan, { do: 'setDoses', doses: fitted.doses });
 		}
 	return plan;
